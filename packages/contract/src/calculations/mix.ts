@@ -1,0 +1,50 @@
+import { mixOf } from '@orthochrom/core/mix/mix.ts';
+import { namesOf } from '@orthochrom/core/mix/recipe.ts';
+import { z } from 'zod';
+import { contradiction, exactlyOneOf, listOf, moreThanZero, name, notInRecipe, optional } from '../quantity/fields.ts';
+import { Chemistry } from '../shapes/climate.ts';
+import { Batch, Component, Cup, Densities, MixSheet, PotLife, Recipe, VocByName } from '../shapes/mixing.ts';
+import { Advice, explained, Spread } from '../shapes/told.ts';
+import { defineCalculation } from './define.ts';
+
+const Have = z.strictObject({ name: name(), ml: moreThanZero('ml') });
+
+export const mix = defineCalculation('mix', {
+  input: z
+    .strictObject({
+      recipe: Recipe,
+      readyMl: moreThanZero('readyMl').optional(),
+      have: z.union([Have, listOf(Have, 1)]).optional(),
+      cup: Cup.optional(),
+      batchMl: moreThanZero('batchMl').optional(),
+      densitiesGPerMl: Densities.optional(),
+      vocGPerL: VocByName.optional(),
+      ...optional('vocLimitGPerL'),
+      potLife: PotLife.optional(),
+      ...optional('temperatureC', 'sprayMinutes'),
+      sheet: MixSheet.optional(),
+      hardener: Chemistry.optional(),
+    })
+    .superRefine(exactlyOneOf('readyMl', 'have'))
+    .superRefine(({ recipe, have }, ctx) => {
+      const names = namesOf(recipe);
+      const tins = have === undefined ? [] : Array.isArray(have) ? have : [have];
+      tins.forEach((tin, i) => {
+        const path = Array.isArray(have) ? ['have', i, 'name'] : ['have', 'name'];
+        if (!names.includes(tin.name)) ctx.addIssue(notInRecipe(path, `${tin.name} is not in the recipe; it has ${names.join(', ')}`));
+        else if (tins.findIndex((other) => other.name === tin.name) !== i) ctx.addIssue(contradiction(path, `${tin.name} stands there twice`));
+      });
+    }),
+  answer: z.strictObject({
+    components: z.array(Component).optional(),
+    readyMl: z.number().optional(),
+    readyGrams: z.number().optional(),
+    limitedBy: z.string().optional(),
+    batches: z.array(Batch).optional(),
+    potLifeMinutes: Spread.optional(),
+    vocGPerL: z.number().optional(),
+    notes: z.array(Advice).optional(),
+    ...explained,
+  }),
+  compute: mixOf,
+});

@@ -1,0 +1,60 @@
+import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
+import { z } from 'zod';
+import { contradiction, listOf, needsField, optional, wanted } from '../quantity/fields.ts';
+import { AirMovement, Carrier, Finish, JobSize, Limits, StageName, Substrate, Surface } from '../shapes/climate.ts';
+import { AdjusterPoint, Basis, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
+import { explained, Spread } from '../shapes/told.ts';
+import { defineCalculation } from './define.ts';
+
+const Judged = { evaporationIndex: z.number(), openTimeMinutes: Spread };
+
+export const reducer = defineCalculation('reducer', {
+  input: z
+    .strictObject({
+      ...wanted('airTemperatureC', 'relativeHumidityPercent'),
+      ...optional('panelTemperatureC', 'outdoorTemperatureC'),
+      airMovement: AirMovement,
+      ...optional('airSpeedMPerS'),
+      jobSize: JobSize,
+      carrier: Carrier,
+      stage: StageName,
+      finish: Finish.optional(),
+      grades: listOf(Grade).optional(),
+      hardeners: listOf(Grade).optional(),
+      reduction: Reduction.optional(),
+      adjusterGrid: listOf(AdjusterPoint).optional(),
+      substrate: Substrate.optional(),
+      surface: Surface.optional(),
+      preference: z.enum(['gloss', 'speed']).optional(),
+      limits: Limits.optional(),
+      wanted: z.strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent') }).optional(),
+    })
+    .superRefine(({ carrier, grades, hardeners, wanted: pick }, ctx) => {
+      if (carrier === 'solvent' && !grades) ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
+      for (const [field, list] of Object.entries({ grades, hardeners }))
+        list?.forEach((grade, i) => {
+          if (list.findIndex(({ name }) => name === grade.name) !== i) ctx.addIssue(contradiction([field, i, 'name'], `${grade.name} stands there twice`));
+        });
+      const sum = pick?.parts.reduce((total, { fraction }) => total + fraction, 0);
+      if (pick && pick.parts.length > 0 && Math.abs(sum! - 1) > 0.005)
+        ctx.addIssue(contradiction(['wanted', 'parts'], `the fractions add up to ${sum!.toFixed(2)}; they must make 1`));
+    }),
+  answer: z.strictObject({
+    choice: z
+      .strictObject({
+        parts: z.array(BlendPart),
+        hardener: z.string().optional(),
+        reductionPercent: z.number().optional(),
+        of: Basis.optional(),
+        adjusterPercentOfPaint: z.number().optional(),
+        adjuster: z.string().optional(),
+      })
+      .optional(),
+    evaporationIndex: z.number().optional(),
+    openTimeMinutes: Spread.optional(),
+    alternatives: z.array(z.strictObject({ parts: z.array(BlendPart), ...Judged })),
+    wanted: z.strictObject(Judged).optional(),
+    ...explained,
+  }),
+  compute: reducerOf,
+});

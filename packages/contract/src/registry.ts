@@ -1,0 +1,49 @@
+/** The one registry behind all three doors: what Orthochrom works out, by name. */
+import { z } from 'zod';
+import { climate } from './calculations/climate.ts';
+import { convert } from './calculations/convert.ts';
+import type { Calculation } from './calculations/define.ts';
+import { gate } from './calculations/gate.ts';
+import { kit } from './calculations/kit.ts';
+import { mix } from './calculations/mix.ts';
+import { overlap } from './calculations/overlap.ts';
+import { pourCheck } from './calculations/pourCheck.ts';
+import { recoat } from './calculations/recoat.ts';
+import { reducer } from './calculations/reducer.ts';
+import { setup } from './calculations/setup.ts';
+import { turns } from './calculations/turns.ts';
+import { refusalOf, type RefusalReport } from './quantity/refusal.ts';
+
+/** Raised when a figure that is kept could come out differently for the same input. */
+export const CALCULATION_VERSION = 1;
+
+export const registry = { convert, climate, gate, reducer, mix, pourCheck, kit, turns, overlap, setup, recoat };
+export type CalculationName = keyof typeof registry;
+export type InputOf<N extends CalculationName> = Parameters<(typeof registry)[N]['calculate']>[0];
+export type AnswerOf<N extends CalculationName> = ReturnType<(typeof registry)[N]['calculate']>;
+
+export const calculationNames = Object.keys(registry) as CalculationName[];
+export const isCalculationName = (name: string): name is CalculationName => Object.hasOwn(registry, name);
+
+export type Outcome = { answer: unknown } | { error: RefusalReport };
+
+/** The typed door: live answers for input that the types already vouch for; still parsed, so that a slip shows at once. */
+export function ask<N extends CalculationName>(name: N, input: InputOf<N>): AnswerOf<N> {
+  const entry = registry[name] as unknown as Calculation<InputOf<N>, AnswerOf<N>>;
+  return entry.calculate(entry.input.parse(input));
+}
+
+/** The open door: any JSON, answered or refused; the API and the command line stand on it. */
+export function answerOrRefuse(name: string, input: unknown): Outcome {
+  if (!isCalculationName(name))
+    return { error: { code: 'unknown-calculation', message: `${name} is not a calculation. There are ${calculationNames.join(', ')}.`, path: [] } };
+  const entry = registry[name] as unknown as Calculation<unknown>;
+  const parsed = entry.input.safeParse(input);
+  return parsed.success ? { answer: entry.calculate(parsed.data) } : { error: refusalOf(parsed.error, input) };
+}
+
+/** Both schemas of a calculation as JSON Schema. */
+export const schemasOf = (name: CalculationName): { input: unknown; answer: unknown } => ({
+  input: z.toJSONSchema(registry[name].input),
+  answer: z.toJSONSchema(registry[name].answer),
+});

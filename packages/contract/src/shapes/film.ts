@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { contradiction, optional, wanted } from '../quantity/fields.ts';
+import { Carrier, StageName } from './climate.ts';
+
+const ASCENDING = ['minFlashMinutes', 'flashMinutes', 'toNextMinutes', 'maxRecoatMinutes'] as const;
+
+/** As printed: at atC, atHumidityPercent (default 50) and wetFilmUm, in booth air. */
+export const SheetTimes = z
+  .strictObject({
+    ...wanted('atC'),
+    ...optional(
+      'atHumidityPercent',
+      'wetFilmUm',
+      'flashMinutes',
+      'minFlashMinutes',
+      'toNextMinutes',
+      'maxRecoatMinutes',
+      'beforeBakeMinutes',
+      'bakeC',
+      'bakeMinutes',
+      'tapeMinutes',
+      'sandMinutes',
+      'wetSandMinutes',
+      'wipeMinutes',
+      'polishMinutes',
+      'cureMinutes',
+    ),
+  })
+  .superRefine((times, ctx) => {
+    const given = ASCENDING.filter((key) => times[key] !== undefined);
+    given.forEach((key, i) => {
+      const before = given[i - 1];
+      if (before && times[before]! > times[key]!) ctx.addIssue(contradiction([key], `${key} ${times[key]} lies under ${before} ${times[before]}`));
+    });
+  });
+export const Layer = z.strictObject({ stage: StageName, carrier: Carrier, activated: z.boolean().optional(), sheet: SheetTimes.optional() });

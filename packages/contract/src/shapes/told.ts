@@ -1,0 +1,23 @@
+/** Shapes that every answer has. */
+import { z } from 'zod';
+
+export const Params = z.record(z.string(), z.union([z.number(), z.string()]));
+const PathSchema = z.array(z.union([z.string(), z.number()]));
+export const Verdict = z.strictObject({
+  level: z.enum(['go', 'caution', 'stop']),
+  code: z.string(),
+  message: z.string(),
+  path: PathSchema.optional(),
+  params: Params.optional(),
+});
+export const Reason = z.strictObject({
+  text: z.string(),
+  source: z.enum(['dataSheet', 'model', 'rule', 'record']),
+  code: z.string(),
+  params: Params.optional(),
+});
+export const Advice = z.strictObject({ text: z.string(), code: z.string().optional(), caution: z.string().optional() });
+export const Ask = z.strictObject({ field: z.string(), question: z.string(), options: z.array(z.string()).optional() });
+export const Spread = z.strictObject({ value: z.number(), low: z.number(), high: z.number() });
+export const told = { verdicts: z.array(Verdict) };
+export const explained = { ...told, reasons: z.array(Reason) };

@@ -1,0 +1,43 @@
+/** Things to do, things to ask, and tests to make: their words. */
+import type { Params } from '@orthochrom/core/outcome/told.ts';
+import { say, type FigureWriter } from './say.ts';
+
+export const ADVICE: Record<string, string> = {
+  'stir-paint-first': 'Turn and stir the tin from the bottom before pouring; metallic settles. Clear is stirred, never shaken.',
+  'hardener-before-reducer': 'Hardener next, reducer last, each to its own level.',
+  'stir-and-rest': 'Stir slowly for two minutes, let it stand one, then strain. The clock runs from the hardener.',
+  'strain-into-cup': "Strain into the gun's cup with the mesh the sheet names; flake passes no fine mesh.",
+  'hire-a-booth': 'Hire a booth by the hour.',
+  'have-a-shop-spray-it': 'Have a licensed shop spray it.',
+  'product-without-isocyanate': 'Use a system without isocyanate for this part, if its sheet suits the job.',
+  'move-the-source': 'Put out, switch off at the main and carry away what could spark, and look again.',
+  'ask-the-authority': 'Ask the local authority whether two-pack may be sprayed here, and note the answer.',
+  'test-touch': 'Back of a gloved finger on the masking beside the panel, then on an edge: nothing may mark, string or feel tacky.',
+  'test-thumb-twist': 'Press a thumb on a masked edge and twist: no print and no movement. Matt is not dry.',
+  'test-tape': 'Press tape on a hidden edge, rub, and pull it back on itself: nothing may come away or mark.',
+  'test-nail': 'Press a nail into a hidden thick place: it may not leave a dent.',
+};
+
+export const QUESTIONS: Record<string, string> = {
+  'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',
+  'which-hardener': 'Is there isocyanate in the hardener? The tin and the safety sheet say.',
+  'ask-protection.breathing': 'What do you breathe through?',
+  'ask-protection.skin': 'Is all skin covered: gloves, suit, hood?',
+  'ask-protection.eyes': 'Are the eyes covered: full face or goggles?',
+  'ask-extraction': 'Is the extraction running?',
+  'ask-ignition': 'What could spark or burn here: heater, pilot light, switch, charger? None found is an answer.',
+  'ask-bystanders': 'Is anybody without protection in or by the room?',
+  'ask-regionRules.twoPackAtHome': 'Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.',
+  'ask-minutesSinceSpray': 'How long ago was the last coat sprayed?',
+};
+
+const wordsFrom =
+  (catalogue: Record<string, string>, kind: string) =>
+  (code: string, params?: Params, figure?: FigureWriter): string => {
+    const words = catalogue[code];
+    if (words === undefined) throw new Error(`${kind} ${code} has no words`);
+    return say(words, params, figure);
+  };
+
+export const adviceText = wordsFrom(ADVICE, 'advice');
+export const questionText = wordsFrom(QUESTIONS, 'question');

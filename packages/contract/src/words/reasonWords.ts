@@ -1,0 +1,54 @@
+/** Why a figure is what it is: the words of every reason. */
+import type { Params } from '@orthochrom/core/outcome/told.ts';
+import { say, type FigureWriter } from './say.ts';
+
+export const REASONS: Record<string, string> = {
+  'clear-not-reduced': 'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
+  'grade-for-temperature': '{grade} dries as this job wants at {effectiveC}, the temperature the film works at (panel more than air).',
+  'large-job-slower': 'A large job wants the edge open longer, so slower than a single panel.',
+  'spot-quicker': 'A spot is small and soon done: a little quicker is right.',
+  'effect-never-fast': 'A {finish} colour never gets a fast grade: the flake would freeze in clouds.',
+  'preference-gloss': 'Set to flow out for gloss: a little slower than the temperature alone asks.',
+  'preference-speed': 'Set for pace: a little quicker than the temperature alone asks.',
+  'damp-air-slower': '{rhPercent} humidity: a quick grade may turn milky, so slower.',
+  'hardener-for-temperature': '{hardener} is the hardener whose range holds {effectiveC}.',
+  'street-does-not-decide': '{outdoorC} outside is told and not used: the booth and the panel decide.',
+  'adjuster-from-grid': "{percent} of the paint by the sheet's grid at {airC} and {rhPercent}.",
+  'waterborne-moving-air': 'Waterborne dries by moving air more than by heat; here {speedMPerS} over the panel.',
+  'ratio-from-sheet': "The ratio is the product sheet's own.",
+  'ratio-as-given': 'The ratio is as it was given here; no sheet was held against it.',
+  'pot-life-by-temperature': '{sheetMinutes} at {atC} by the sheet; halved for about every 9 °C more, counted from mixing, here at {temperatureC}.',
+  'hardener-over': '{name} {errorPercent} over: brittle, may crack, yellow or lose gloss.',
+  'hardener-under': '{name} {errorPercent} under: stays soft, marks, will not polish.',
+  'reducer-over': '{name} {errorPercent} over: thinner film, more runs, stripes in metallic.',
+  'reducer-under': '{name} {errorPercent} under: thicker, coarser break-up, more peel.',
+  'inlet-from-sheet': 'The sheet gives {lowKPa} to {highKPa} for this kind of gun, at the gun with the trigger pulled.',
+  'inlet-from-leaflet': "The gun's leaflet with the usual band for this coat leaves {lowKPa} to {highKPa}.",
+  'inlet-from-practice': 'The usual band for this kind of gun and coat is {lowKPa} to {highKPa}.',
+  'less-air-for-fog': 'Low in its band, to keep the fog down.',
+  'cap-bounds-inlet': 'Held so that the cap stays at or under {capKPa}.',
+  'base-never-above-clear': 'Never more air for base than for clear on the same gun: clear runs at {clearKPa}.',
+  'nozzle-nearest-own': 'The nearest nozzle this gun has to {lowMm} to {highMm}.',
+  'needle-open': 'Your way: needle fully open, dosed by trigger and hand.',
+  'needle-metered': 'Needle metered from closed, so that it can be found again.',
+  'learner-less-paint': 'A quarter less paint while the hand is still learning.',
+  'hand-from-sheet': "Overlap and distance are the sheet's.",
+  'hand-from-practice': 'Overlap and distance as able painters use them for this coat.',
+  'sheet-before-way': 'You usually lap {overlapPercent}; this sheet says otherwise and goes first. Override it if you must.',
+  'small-work-all-down': 'For {part}: less paint, a smaller fan and nearer, all together. Set them back after.',
+  'sheet-minutes': 'The sheet says {sheetMinutes}.',
+  'usual-minutes': 'No sheet: {sheetMinutes} is usual.',
+  'never-under-sheet': 'Curing is never taken as quicker than the sheet, however warm it is; cold makes it longer.',
+  'mist-coat-at-floor': "A mist coat may follow at the sheet's least, {floorMinutes}.",
+  'moved-by-climate': 'Times {factor} for {airC} and {rhPercent} at the panel.',
+  'moved-by-air': 'Times {factor} for the air moving over the panel.',
+  'moved-by-film': 'Times {factor} for the film against the sheet.',
+  'moved-by-grade': 'Times {factor} for the grade against the one for this temperature.',
+  'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
+};
+
+export function reasonText(code: string, params?: Params, figure?: FigureWriter): string {
+  const words = REASONS[code];
+  if (words === undefined) throw new Error(`reason ${code} has no words`);
+  return say(words, params, figure);
+}

@@ -1,0 +1,45 @@
+/** Gives the codes of a core answer their words, at every place where the contract wants a sentence. */
+import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
+import { adviceText, questionText } from './adviceWords.ts';
+import { reasonText } from './reasonWords.ts';
+import { verdictMessage } from './verdictWords.ts';
+
+export type WordedVerdict = Verdict & { message: string };
+export type WordedReason = Reason & { text: string };
+export type WordedAsk = Omit<Ask, 'code'> & { question: string };
+export type WordedAdvice = { text: string; code: string };
+
+type Worded<K, V> = K extends 'verdicts'
+  ? WordedVerdict[]
+  : K extends 'reasons' | 'effects'
+    ? WordedReason[]
+    : K extends 'asks'
+      ? WordedAsk[]
+      : K extends 'alternatives' | 'notes'
+        ? V extends Advice[] | undefined
+          ? WordedAdvice[] | Extract<V, undefined>
+          : V
+        : K extends 'test'
+          ? V extends { code: string }
+            ? Omit<V, 'code'> & { text: string }
+            : V
+          : V;
+export type WordedAnswer<A> = { [K in keyof A]: Worded<K, A[K]> };
+
+const isAdvice = (list: unknown): list is Advice[] => Array.isArray(list) && list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
+
+export function worded<A extends object>(answer: A): WordedAnswer<A> {
+  const out: Record<string, unknown> = { ...(answer as Record<string, unknown>) };
+  const { verdicts, reasons, effects, asks, alternatives, notes, test } = answer as Record<string, unknown>;
+  if (verdicts) out['verdicts'] = (verdicts as Verdict[]).map((v) => ({ ...v, message: verdictMessage(v.code, v.params) }));
+  for (const [key, list] of Object.entries({ reasons, effects }))
+    if (list) out[key] = (list as Reason[]).map((reason) => ({ ...reason, text: reasonText(reason.code, reason.params) }));
+  if (asks) out['asks'] = (asks as Ask[]).map(({ code, ...ask }) => ({ ...ask, question: questionText(code) }));
+  for (const [key, list] of Object.entries({ alternatives, notes }))
+    if (isAdvice(list)) out[key] = list.map(({ code, params }) => ({ code, text: adviceText(code, params) }));
+  if (test && typeof test === 'object' && 'code' in test) {
+    const { code, ...rest } = test as { code: string };
+    out['test'] = { ...rest, text: adviceText(code) };
+  }
+  return out as WordedAnswer<A>;
+}

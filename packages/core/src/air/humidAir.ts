@@ -1,0 +1,44 @@
+/**
+ * Moist air at sea level: what the booth's air can carry, and where it turns to water.
+ *
+ *   p_s = 610.94 exp(17.625 t / (t + 243.04))                              [air-1]
+ *   t_d = 243.04 a / (17.625 − a),  a = ln RH + 17.625 t / (t + 243.04)    [air-2]
+ *   w   = 0.62198 e / (P − e),  e = RH p_s                                 [air-3]
+ *   p_s(t_w) − 6.6e-4 (1 + 1.15e-3 t_w) P (t − t_w) − e = 0                [air-4]
+ *
+ * Source  alduchov-1996 (Magnus form, −40 to 50 °C within 0.4 %); ferrel-1886 for the psychrometer coefficient
+ * Holds   −30 to 60 °C, 1 to 100 % relative humidity, 101.325 kPa
+ * Ignores altitude; ice below 0 °C
+ */
+import { bisect } from '../numerics/bisect.ts';
+
+export const SEA_LEVEL_PA = 101_325;
+
+export type HumidAir = { airTemperatureC: number; relativeHumidityPercent: number };
+
+/** Saturation vapour pressure over water, Pa. [air-1] */
+export const saturationPressurePa = (temperatureC: number): number => 610.94 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
+
+/** Partial pressure of the water in this air, Pa. */
+export const vapourPressurePa = ({ airTemperatureC, relativeHumidityPercent }: HumidAir): number =>
+  (relativeHumidityPercent / 100) * saturationPressurePa(airTemperatureC);
+
+/** Temperature at which this air begins to wet a surface, °C. [air-2] */
+export function dewPointC({ airTemperatureC, relativeHumidityPercent }: HumidAir): number {
+  const a = Math.log(relativeHumidityPercent / 100) + (17.625 * airTemperatureC) / (airTemperatureC + 243.04);
+  return (243.04 * a) / (17.625 - a);
+}
+
+/** Water carried by each kilogram of dry air, g/kg. [air-3] */
+export function humidityRatioGPerKg(air: HumidAir): number {
+  const vapourPa = vapourPressurePa(air);
+  return (1000 * 0.62198 * vapourPa) / (SEA_LEVEL_PA - vapourPa);
+}
+
+/** Temperature a wet surface in moving air falls to, °C. [air-4] */
+export function wetBulbC(air: HumidAir): number {
+  const vapourPa = vapourPressurePa(air);
+  const excess = (wetC: number) =>
+    saturationPressurePa(wetC) - 6.6e-4 * (1 + 1.15e-3 * wetC) * SEA_LEVEL_PA * (air.airTemperatureC - wetC) - vapourPa;
+  return bisect(excess, air.airTemperatureC - 60, air.airTemperatureC);
+}

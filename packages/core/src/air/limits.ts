@@ -1,0 +1,24 @@
+/** Where no sheet speaks (design ruling 9). A sheet's own limit replaces the stop; a caution stays where it still lies inside. */
+export type Limits = {
+  minPanelC?: number;
+  maxPanelC?: number;
+  minMaterialC?: number;
+  maxHumidityPercent?: number;
+  minMarginC?: number;
+  maxAirC?: number;
+};
+
+export const DEFAULT_LIMITS: Required<Limits> = {
+  minPanelC: 15.6,
+  maxPanelC: 40,
+  minMaterialC: 15.6,
+  maxHumidityPercent: 85,
+  minMarginC: 3,
+  maxAirC: 40,
+};
+
+export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 21 } as const;
+
+export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({ ...DEFAULT_LIMITS, ...definedOf(sheet) });
+
+const definedOf = (limits: Limits): Limits => Object.fromEntries(Object.entries(limits).filter(([, value]) => value !== undefined));

@@ -1,0 +1,94 @@
+/**
+ * The clock the painter sees: the sheet's minutes moved by today's air, film and grade.
+ *
+ *   t = sheet · F · (h/h_sheet)^b                                          [flash-1]
+ *   solvent     F = [E(T_e, 0.3)/E(medium, T_sheet)]^−a · [k_F(v)/k_F(0.3)]^−d   [flash-2]
+ *   waterborne  F = [E_wb/E_wb(T_sheet, RH_sheet, 0.3)]^−c                 [flash-3]
+ *
+ * Source  ours, MODEL 12.1: exponents fitted to a drying engine at 15–30 °C and 0.8–1.2 of the sheet's film
+ * Holds   15–35 °C; ±35 % on an unknown shop
+ */
+import { airSpeedMPerSOf, SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
+import type { Carrier, Climate } from '../air/climate.ts';
+import { airGain, effectiveTemperatureC, solventEvaporation, waterEvaporation, type Substrate } from '../evaporation/evaporationIndex.ts';
+import { slowFractionForDesign } from '../evaporation/solvents.ts';
+
+export type MaterialClass =
+  | 'solventBase'
+  | 'waterborneBase'
+  | 'clearMediumSolids'
+  | 'clearHighSolids'
+  | 'singleStage'
+  | 'solventSealer'
+  | 'waterborneSealer'
+  | 'epoxyPrimer'
+  | 'buildPrimer';
+
+type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
+const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({ carrier, evaporation, film, air });
+
+/** Exponents a (c for waterborne), b and d by class. */
+const FIT: Record<MaterialClass, FlashFit> = {
+  solventBase: fit(0.86, 1.18, 0.72),
+  waterborneBase: fit(0.9, 1.09, 0, 'waterborne'),
+  clearMediumSolids: fit(0.86, 1.63, 0.28),
+  clearHighSolids: fit(1.01, 2.05, 0.06),
+  singleStage: fit(0.87, 1.44, 0.41),
+  solventSealer: fit(0.89, 1.13, 0.77),
+  waterborneSealer: fit(0.9, 1.1, 0, 'waterborne'),
+  epoxyPrimer: fit(0.91, 1.26, 0.54),
+  buildPrimer: fit(0.93, 1.68, 0.24),
+};
+
+/** Usual minutes where no sheet is at hand: between coats, and before another product or heat. */
+export const FALLBACK_MINUTES: Record<MaterialClass, { flash: number; last: number }> = {
+  solventBase: { flash: 12, last: 15 },
+  waterborneBase: { flash: 12, last: 15 },
+  clearMediumSolids: { flash: 12, last: 10 },
+  clearHighSolids: { flash: 12, last: 10 },
+  singleStage: { flash: 10, last: 10 },
+  solventSealer: { flash: 8, last: 15 },
+  waterborneSealer: { flash: 10, last: 15 },
+  epoxyPrimer: { flash: 12, last: 20 },
+  buildPrimer: { flash: 12, last: 15 },
+};
+
+/** Slow share of a medium grade, and how much a grade step changes it. */
+const MEDIUM_SLOW_FRACTION = slowFractionForDesign(21.5);
+const SLOW_FRACTION_PER_STEP = 0.13;
+
+export type FlashFactors = { temperature: number; air: number; grade: number; film: number; total: number };
+export type SheetConditions = { atC: number; atHumidityPercent?: number; wetFilmUm?: number };
+
+/** How today moves the sheet's minutes, factor by factor, so that each can be shown. Over 1 is longer. */
+export function flashFactors(input: {
+  materialClass: MaterialClass;
+  climate: Climate;
+  sheet: SheetConditions;
+  wetFilmUm?: number;
+  gradeStepsSlower?: number;
+  substrate?: Substrate;
+}): FlashFactors {
+  const { evaporation, film: filmExponent, air: airExponent, carrier } = FIT[input.materialClass];
+  const airSpeedMPerS = airSpeedMPerSOf(input.climate);
+  const film = input.wetFilmUm && input.sheet.wetFilmUm ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent : 1;
+  if (carrier === 'waterborne') {
+    const sheetAir = { airTemperatureC: input.sheet.atC, relativeHumidityPercent: input.sheet.atHumidityPercent ?? 50 };
+    const here = (speedMPerS: number) => Math.max(waterEvaporation(input.climate, speedMPerS), 0.02);
+    const sheetRate = waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S);
+    const temperature = (here(SHEET_AIR_SPEED_M_PER_S) / sheetRate) ** -evaporation;
+    const air = (here(airSpeedMPerS) / here(SHEET_AIR_SPEED_M_PER_S)) ** -evaporation;
+    return { temperature, air, grade: 1, film, total: temperature * air * film };
+  }
+  const rate = (effectiveC: number, steps: number) =>
+    solventEvaporation({
+      slowFraction: MEDIUM_SLOW_FRACTION + SLOW_FRACTION_PER_STEP * steps,
+      effectiveC,
+      airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S,
+    });
+  const effectiveC = effectiveTemperatureC({ ...input.climate, ...(input.substrate ? { substrate: input.substrate } : {}) });
+  const temperature = (rate(effectiveC, 0) / rate(input.sheet.atC, 0)) ** -evaporation;
+  const grade = (rate(effectiveC, input.gradeStepsSlower ?? 0) / rate(effectiveC, 0)) ** -evaporation;
+  const air = airGain(airSpeedMPerS) ** -airExponent;
+  return { temperature, air, grade, film, total: temperature * air * grade * film };
+}

@@ -1,0 +1,142 @@
+/** May the next thing happen yet? A timer alone never confirms; the touch test does, edges too (WORK C165–C173). */
+import { airVerdicts, type Climate } from '../air/climate.ts';
+import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
+import { mapSpread, type Spread } from '../outcome/spread.ts';
+import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { flashFactors, type FlashFactors } from './flashToday.ts';
+import { latestMinutesOf, materialClassOf, waitBefore, type Layer, type NextStep, type Wait } from './wait.ts';
+
+type Touch = 'dry' | 'tacky' | 'marks';
+export type RecoatInput = {
+  layer: Layer;
+  climate: Climate;
+  minutesSince: number;
+  wetFilmUm?: number;
+  reducer?: { stepsSlower: number };
+  next: NextStep;
+  mistCoat?: boolean;
+  tests?: { touch?: Touch; edge?: Touch; look?: 'matt' | 'gloss' };
+  blower?: { inletKPa: number; distanceMm: number; angled: boolean };
+  cleaner?: 'solvent' | 'water';
+};
+export type RecoatAnswer = Explained & {
+  ready: boolean;
+  confirmed: boolean;
+  remainingMinutes: Spread;
+  earliestMinutes: Spread;
+  latestMinutes?: number;
+  test: { what: 'touch' | 'thumbTwist' | 'tape' | 'nail'; where: string[]; code: string };
+};
+
+const BLOWER = { minMm: 1000, maxKPa: 200 } as const;
+const NEXT_NAME: Record<NextStep, string> = {
+  coat: 'the next coat',
+  clear: 'clear',
+  tape: 'taping',
+  sandDry: 'sanding',
+  sandWet: 'wet sanding',
+  wipe: 'wiping',
+  bake: 'heat',
+  polish: 'polishing',
+};
+const SLOW_ON_COLD_PANEL_C = 18;
+const THICK_FILM = 1.2;
+
+export function recoatOf(input: RecoatInput): RecoatAnswer {
+  const { layer, climate, next, minutesSince } = input;
+  const effectiveC = effectiveTemperatureC(climate);
+  const factors = flashFactors({
+    materialClass: materialClassOf(layer),
+    climate,
+    sheet: layer.sheet ?? { atC: 20 },
+    ...(input.wetFilmUm === undefined ? {} : { wetFilmUm: input.wetFilmUm }),
+    ...(input.reducer ? { gradeStepsSlower: input.reducer.stepsSlower } : {}),
+  });
+  const wait = waitBefore(next, layer, factors, effectiveC, input.mistCoat);
+  const latestMinutes = next === 'coat' || next === 'clear' ? latestMinutesOf(layer, effectiveC) : undefined;
+  const remainingMinutes = mapSpread(wait.earliestMinutes, (m) => Math.max(0, m - minutesSince));
+  const isServed = remainingMinutes.value <= 0;
+  const test = testFor(next);
+  const verdicts = [
+    ...(next === 'coat' || next === 'clear' ? airVerdicts(climate, undefined, layer.carrier) : []),
+    ...timeVerdicts(input, wait, remainingMinutes.value, latestMinutes),
+    ...surfaceVerdicts(input),
+    ...testVerdicts(input, isServed, test.where),
+    ...(wait.isSheet ? [] : [caution('no-sheet')]),
+  ];
+  const isDry = input.tests?.touch === 'dry' && input.tests.edge === 'dry';
+  const ready = isServed && !isStopped(verdicts);
+  return {
+    ready,
+    confirmed: ready && isDry,
+    remainingMinutes,
+    earliestMinutes: wait.earliestMinutes,
+    ...(latestMinutes === undefined ? {} : { latestMinutes }),
+    test,
+    verdicts,
+    reasons: reasonsOf(wait, factors, input),
+  };
+}
+
+function timeVerdicts({ next, minutesSince }: RecoatInput, wait: Wait, remaining: number, latestMinutes?: number): Verdict[] {
+  const verdicts: Verdict[] = [];
+  if (remaining > 0)
+    verdicts.push(
+      next === 'bake' ? stop('bake-too-early', { remainingMinutes: remaining }) : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next] }),
+    );
+  if (latestMinutes !== undefined && minutesSince > latestMinutes) verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
+  return verdicts;
+}
+
+function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFilmUm }: RecoatInput): Verdict[] {
+  const verdicts: Verdict[] = [];
+  const isWaterborneSealer = layer.stage === 'sealer' && layer.carrier === 'waterborne';
+  if (isWaterborneSealer && (cleaner === 'water' || next === 'sandWet')) verdicts.push(stop('water-on-sealer'));
+  if (blower && (blower.distanceMm < BLOWER.minMm || blower.inletKPa > BLOWER.maxKPa || !blower.angled)) verdicts.push(stop('blower-too-hard', BLOWER));
+  if (blower && layer.activated && (layer.stage === 'base' || layer.stage === 'ground' || layer.stage === 'effect'))
+    verdicts.push(stop('blower-on-activated'));
+  const sheetUm = layer.sheet?.wetFilmUm;
+  if (wetFilmUm !== undefined && sheetUm !== undefined && wetFilmUm > THICK_FILM * sheetUm)
+    verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm }));
+  const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
+  if (reducer && reducer.stepsSlower > 0 && panelC < SLOW_ON_COLD_PANEL_C)
+    verdicts.push(caution('grade-slow-for-cold', { grade: 'This grade', effectiveC: effectiveTemperatureC(climate) }));
+  return verdicts;
+}
+
+function testVerdicts({ tests }: RecoatInput, isServed: boolean, where: string[]): Verdict[] {
+  const failed = ([['the face', tests?.touch], ['the edges', tests?.edge]] as const).flatMap(([place, touch]) =>
+    touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : [],
+  );
+  if (failed.length > 0 || !isServed) return failed;
+  if (tests?.touch === undefined) return [caution('touch-first', { where: where.join(', ') })];
+  return tests.edge === undefined ? [caution('touch-first', { where: 'the edges' })] : [];
+}
+
+function testFor(next: NextStep): RecoatAnswer['test'] {
+  const edges = ['masking beside the panel', 'panel edges', 'the thickest place'];
+  if (next === 'coat' || next === 'bake') return { what: 'touch', where: edges, code: 'test-touch' };
+  if (next === 'clear') return { what: 'thumbTwist', where: edges, code: 'test-thumb-twist' };
+  if (next === 'tape') return { what: 'tape', where: ['a hidden edge', 'panel edges'], code: 'test-tape' };
+  return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
+}
+
+function reasonsOf(wait: Wait, factors: FlashFactors, { climate, mistCoat }: RecoatInput): Reason[] {
+  const reasons = [because(wait.isSheet ? 'sheet-minutes' : 'usual-minutes', wait.isSheet ? 'dataSheet' : 'rule', { sheetMinutes: wait.sheetMinutes })];
+  if (wait.kind === 'cure') return [...reasons, because('never-under-sheet', 'rule')];
+  if (mistCoat) reasons.push(because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes }));
+  const moved: [keyof FlashFactors, string][] = [
+    ['temperature', 'moved-by-climate'],
+    ['air', 'moved-by-air'],
+    ['film', 'moved-by-film'],
+    ['grade', 'moved-by-grade'],
+  ];
+  const sized = moved
+    .map(([key, code]) => ({ code, factor: factors[key] }))
+    .filter(({ factor }) => Math.abs(Math.log(factor)) > 0.02)
+    .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)));
+  for (const { code, factor } of sized)
+    reasons.push(because(code, 'model', { factor, airC: climate.airTemperatureC, rhPercent: climate.relativeHumidityPercent }));
+  if (wait.earliestMinutes.value <= wait.floorMinutes + 1e-9) reasons.push(because('at-sheet-floor', 'dataSheet', { floorMinutes: wait.floorMinutes }));
+  return reasons;
+}

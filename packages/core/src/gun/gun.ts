@@ -1,0 +1,59 @@
+/** A spray gun as its owner can describe it. Pressures, turns and tests belong to a nozzle set, never to guns at large. */
+import type { Band } from '../outcome/spread.ts';
+
+export type GunClass = 'hvlp' | 'lvlp' | 'reducedPressure' | 'conventional' | 'siphon' | 'mini' | 'airbrush';
+export type Stage = 'primer' | 'sealer' | 'ground' | 'base' | 'effect' | 'clear' | 'singleStage';
+export type Place = 'booth' | 'closedGarage' | 'openGarage' | 'outdoors';
+export type PartKind = 'largePanel' | 'smallPart' | 'jamb' | 'spot';
+export type Settings = {
+  nozzleMm?: number;
+  inletKPa?: number;
+  capKPa?: number;
+  fluidTurnsOut?: number;
+  fanTurnsOut?: number;
+  fanWidthMm?: number;
+  distanceMm?: number;
+  overlapPercent?: number;
+  stepMm?: number;
+  gunSpeedMPerS?: number;
+  fluidMlPerMin?: number;
+};
+export type GunTest =
+  | {
+      kind: 'catch';
+      ml: number;
+      seconds: number;
+      inletKPa: number;
+      fluidTurnsOut: number;
+      fanTurnsOut: number;
+      viscosityMm2PerS?: number;
+      densityGPerMl?: number;
+    }
+  | { kind: 'fan'; fanWidthMm: number; distanceMm: number; inletKPa: number; fanTurnsOut: number }
+  | { kind: 'cap'; capKPa: number; inletKPa: number; fanTurnsOut: number }
+  | { kind: 'comb'; wetUm: number; settings: Settings }
+  | { kind: 'lines'; stepMm: number; measuredMm: number[] };
+export type NozzleSet = { nozzleMm: number; needle?: string; cap?: string; tests?: GunTest[] };
+export type Gun = {
+  class: GunClass;
+  nozzlesMm: number[];
+  nozzleSets?: NozzleSet[];
+  fullFluidTurns?: number;
+  fullFanTurns?: number;
+  ratedInletKPa?: number;
+  ratedAirFlowLPerMin?: number;
+  capKPaAtRated?: number;
+  maxInletKPa?: number;
+  ability?: 'basic' | 'good' | 'fine';
+  leafletInletKPa?: Band;
+  calibration?: GunTest[];
+};
+
+export const DEFAULT_FULL_FLUID_TURNS = 4;
+export const DEFAULT_FULL_FAN_TURNS = 2.5;
+
+/** Own tests of the nozzle set in use; without any, every setting is only a place to start. */
+export const testsOf = (gun: Gun, nozzleMm: number): GunTest[] => [
+  ...(gun.nozzleSets?.find((set) => set.nozzleMm === nozzleMm)?.tests ?? []),
+  ...(gun.calibration ?? []),
+];

@@ -1,0 +1,29 @@
+/** A knob's place as turns from closed; painters count from either end (WORK C119, C120, C134). */
+import { clamp, toStep } from '../numerics/rounding.ts';
+import { caution, type Ask, type Told } from '../outcome/told.ts';
+import { DEFAULT_FULL_FLUID_TURNS } from './gun.ts';
+
+export type TurnsInput = {
+  value: number;
+  countedFrom: 'closed' | 'open' | 'unknown';
+  fullTurns: number;
+  forGun?: { fullTurns?: number };
+};
+export type TurnsAnswer = Told & { turnsOut?: number; asks: Ask[]; start?: number };
+
+/** A start on another gun is a little under the same share of its travel: it is easier to open than to mend a run. */
+const CAREFUL = 0.9;
+const QUARTER = 0.25;
+
+export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): TurnsAnswer {
+  if (countedFrom === 'unknown')
+    return {
+      asks: [{ field: 'countedFrom', code: 'turns-counted-from', options: ['closed', 'open'] }],
+      verdicts: [caution('turns-from-unknown', undefined, ['countedFrom'])],
+    };
+  const turnsOut = countedFrom === 'closed' ? value : fullTurns - value;
+  if (!forGun) return { turnsOut, asks: [], verdicts: [] };
+  const otherFull = forGun.fullTurns ?? DEFAULT_FULL_FLUID_TURNS;
+  const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, QUARTER), Math.min(0.5, otherFull), otherFull);
+  return { turnsOut, start, asks: [], verdicts: [caution('turns-not-portable')] };
+}

@@ -1,0 +1,65 @@
+/** Pouring into a cup: components with their levels, equal batches, and the printed scale's marks (WORK C096–C097). */
+import { paintShare, type Role, type Share } from './recipe.ts';
+
+export type Cup = {
+  capacityMl: number;
+  marksMl?: number[];
+  columns?: { component: string; marks: { label: string; atMl: number }[] }[];
+};
+export type Component = {
+  name: string;
+  role?: Role;
+  ml: number;
+  grams?: number;
+  percentOfMix: number;
+  percentOfPaint: number;
+  cumulativeMl: number;
+  cumulativeGrams?: number;
+  mark?: { column: string; label: string };
+  leftOverMl?: number;
+};
+export type Batch = { components: Component[]; readyMl: number; fillToMl: number[] };
+export type Densities = Record<string, number>;
+
+/** A printed mark counts as met within this share of the level: less than the line is thick. */
+const MARK_TOLERANCE = 0.01;
+
+/** The components of this much ready mix, in pouring order, with the level and the scale's reading after each. */
+export function pourList(shares: readonly Share[], readyMl: number, densitiesGPerMl: Densities = {}, cup?: Cup): Component[] {
+  const paint = paintShare(shares);
+  let cumulativeMl = 0;
+  let cumulativeGrams: number | undefined = 0;
+  return shares.map(({ name, role, share }) => {
+    const ml = share * readyMl;
+    const density = densitiesGPerMl[name];
+    const grams = density === undefined ? undefined : ml * density;
+    cumulativeMl += ml;
+    cumulativeGrams = cumulativeGrams === undefined || grams === undefined ? undefined : cumulativeGrams + grams;
+    const mark = cup && markAt(cup, name, cumulativeMl);
+    return {
+      name,
+      ...(role ? { role } : {}),
+      ml,
+      ...(grams === undefined ? {} : { grams }),
+      percentOfMix: share * 100,
+      percentOfPaint: (share / paint) * 100,
+      cumulativeMl,
+      ...(cumulativeGrams === undefined ? {} : { cumulativeGrams }),
+      ...(mark ? { mark } : {}),
+    };
+  });
+}
+
+function markAt({ columns }: Cup, component: string, levelMl: number): Component['mark'] {
+  const column = columns?.find((c) => c.component === component);
+  const mark = column?.marks.find(({ atMl }) => Math.abs(atMl - levelMl) <= MARK_TOLERANCE * atMl);
+  return column && mark ? { column: column.component, label: mark.label } : undefined;
+}
+
+/** Equal batches, none above the cup's top mark or the wished batch. */
+export function batchesOf(shares: readonly Share[], readyMl: number, mostMl: number, densities?: Densities, cup?: Cup): Batch[] {
+  const count = Math.max(1, Math.ceil(readyMl / mostMl - 1e-9));
+  const batchMl = readyMl / count;
+  const components = pourList(shares, batchMl, densities, cup);
+  return Array.from({ length: count }, () => ({ components, readyMl: batchMl, fillToMl: components.map((c) => c.cumulativeMl) }));
+}

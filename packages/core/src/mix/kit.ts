@@ -1,0 +1,34 @@
+/** What a set of packs makes and costs; the first to run out decides (WORK C017, C095). */
+import type { Told } from '../outcome/told.ts';
+import { sharesOf, type Recipe } from './recipe.ts';
+
+export type KitInput = { packs: { name: string; ml: number; price?: number }[]; recipe: Recipe };
+export type KitAnswer = Told & {
+  readyMl: number;
+  limitedBy?: string;
+  leftOver: { name: string; ml: number }[];
+  pricePerReadyL?: number;
+  pricePerL: { name: string; value: number }[];
+};
+
+export function kitOf({ packs, recipe }: KitInput): KitAnswer {
+  const shares = sharesOf(recipe);
+  const shareOf = (name: string) => shares.find((share) => share.name === name)!.share;
+  const tins = [...new Set(packs.map(({ name }) => name))].map((name) => ({
+    name,
+    ml: packs.filter((pack) => pack.name === name).reduce((sum, { ml }) => sum + ml, 0),
+  }));
+  const makes = tins.map(({ name, ml }) => ({ name, readyMl: ml / shareOf(name) }));
+  const least = makes.reduce((a, b) => (b.readyMl < a.readyMl ? b : a));
+  const readyMl = least.readyMl;
+  const priced = packs.filter((pack) => pack.price !== undefined);
+  const spent = priced.reduce((sum, { price }) => sum + price!, 0);
+  return {
+    readyMl,
+    ...(tins.length > 1 ? { limitedBy: least.name } : {}),
+    leftOver: tins.map(({ name, ml }) => ({ name, ml: Math.max(0, ml - readyMl * shareOf(name)) })),
+    ...(priced.length > 0 ? { pricePerReadyL: spent / (readyMl / 1000) } : {}),
+    pricePerL: priced.map(({ name, price, ml }) => ({ name, value: price! / (ml / 1000) })),
+    verdicts: [],
+  };
+}

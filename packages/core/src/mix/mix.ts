@@ -1,0 +1,121 @@
+/** What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix (WORK C086–C105). */
+import { materialVerdicts } from '../air/climate.ts';
+import type { Spread } from '../outcome/spread.ts';
+import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/told.ts';
+import { batchesOf, pourList, type Batch, type Component, type Cup, type Densities } from './cup.ts';
+import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
+import { potLifeMinutes, type PotLife } from './potLife.ts';
+import { sharesOf, type Recipe, type Share } from './recipe.ts';
+
+export type Chemistry = 'isocyanate' | 'other' | 'none' | 'unknown';
+export type Have = { name: string; ml: number };
+export type MixInput = {
+  recipe: Recipe;
+  readyMl?: number;
+  have?: Have | Have[];
+  cup?: Cup;
+  batchMl?: number;
+  densitiesGPerMl?: Densities;
+  vocGPerL?: Record<string, number>;
+  vocLimitGPerL?: number;
+  potLife?: PotLife;
+  temperatureC?: number;
+  sprayMinutes?: number;
+  sheet?: MixSheet;
+  hardener?: Chemistry;
+};
+export type MixAnswer = Explained & {
+  components?: Component[];
+  readyMl?: number;
+  readyGrams?: number;
+  limitedBy?: string;
+  batches?: Batch[];
+  potLifeMinutes?: Spread;
+  vocGPerL?: number;
+  notes?: Advice[];
+};
+
+/** Spraying may take this share of the pot life before the mix is too thick to trust. */
+const USABLE_POT_LIFE = 0.8;
+
+/** None only when every part says its role and none is a hardener. */
+export function hardenerChemistry(given: Chemistry | undefined, shares: readonly Share[]): Chemistry {
+  if (given) return given;
+  return shares.every(({ role }) => role !== undefined && role !== 'hardener') ? 'none' : 'unknown';
+}
+
+export function mixOf(input: MixInput): MixAnswer {
+  const shares = withSheetRoles(sharesOf(input.recipe), input.sheet);
+  const { readyMl, limitedBy } = amountOf(input, shares);
+  const life = input.potLife && input.temperatureC !== undefined ? potLifeMinutes(input.potLife, input.temperatureC) : undefined;
+  const vocGPerL = vocOf(shares, input.vocGPerL);
+  const verdicts = mixVerdicts(input, shares, life, vocGPerL);
+  const facts = { ...(life ? { potLifeMinutes: life } : {}), ...(vocGPerL === undefined ? {} : { vocGPerL }), verdicts, reasons: reasonsOf(input, life) };
+  if (isStopped(verdicts)) return facts;
+  const components = pourList(shares, readyMl, input.densitiesGPerMl, input.cup).map((component) => withLeftOver(component, input.have));
+  const mostMl = Math.min(input.batchMl ?? Infinity, input.cup?.capacityMl ?? Infinity, readyMl);
+  const readyGrams = components.at(-1)?.cumulativeGrams;
+  return {
+    components,
+    readyMl,
+    ...(readyGrams === undefined ? {} : { readyGrams }),
+    ...(limitedBy ? { limitedBy } : {}),
+    batches: batchesOf(shares, readyMl, mostMl, input.densitiesGPerMl, input.cup),
+    notes: notesOf(shares),
+    ...facts,
+  };
+}
+
+const listOf = (have: MixInput['have']): Have[] => (have === undefined ? [] : Array.isArray(have) ? have : [have]);
+
+/** What can be made: the amount wanted, or as much as the tin that runs out first allows. */
+function amountOf({ readyMl, have }: MixInput, shares: readonly Share[]): { readyMl: number; limitedBy?: string } {
+  if (readyMl !== undefined) return { readyMl };
+  return listOf(have).reduce<{ readyMl: number; limitedBy?: string }>(
+    (least, { name, ml }) => {
+      const makesMl = ml / shares.find((share) => share.name === name)!.share;
+      return makesMl < least.readyMl ? { readyMl: makesMl, limitedBy: name } : least;
+    },
+    { readyMl: Infinity },
+  );
+}
+
+function withLeftOver(component: Component, have: MixInput['have']): Component {
+  const tin = listOf(have).find(({ name }) => name === component.name);
+  return tin ? { ...component, leftOverMl: Math.max(0, tin.ml - component.ml) } : component;
+}
+
+/** Solvent content of the mix by volume; unknown while one part's is. */
+export function vocOf(shares: readonly Share[], vocGPerL?: Record<string, number>): number | undefined {
+  if (!vocGPerL || shares.some(({ name }) => vocGPerL[name] === undefined)) return undefined;
+  return shares.reduce((sum, { name, share }) => sum + share * vocGPerL[name]!, 0);
+}
+
+function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, vocGPerL?: number): Verdict[] {
+  const verdicts = [...(input.sheet ? sheetVerdicts(shares, input.sheet) : []), ...materialVerdicts(input.temperatureC, undefined, 'temperatureC')];
+  const chemistry = hardenerChemistry(input.hardener, shares);
+  if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));
+  if (life && input.sprayMinutes !== undefined && input.sprayMinutes > USABLE_POT_LIFE * life.value)
+    verdicts.push(
+      caution('pot-life-short', { sprayMinutes: input.sprayMinutes, potLifeMinutes: life.value, temperatureC: input.temperatureC! }),
+    );
+  if (vocGPerL !== undefined && input.vocLimitGPerL !== undefined && vocGPerL > input.vocLimitGPerL)
+    verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL: input.vocLimitGPerL }));
+  return verdicts;
+}
+
+function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
+  return [
+    input.sheet ? because('ratio-from-sheet', 'dataSheet') : because('ratio-as-given', 'rule'),
+    ...(life ? [because('pot-life-by-temperature', 'model', { temperatureC: input.temperatureC!, sheetMinutes: input.potLife!.minutes, atC: input.potLife!.atC })] : []),
+  ];
+}
+
+function notesOf(shares: readonly Share[]): Advice[] {
+  const has = (role: string) => shares.some((share) => share.role === role);
+  return [
+    { code: 'stir-paint-first' },
+    ...(has('hardener') ? [{ code: 'hardener-before-reducer' }, { code: 'stir-and-rest' }] : []),
+    { code: 'strain-into-cup' },
+  ];
+}

@@ -1,0 +1,48 @@
+/** Which grade, or which quarters of two neighbours, dries as the job wants (MODEL 3.2, choice of grade). */
+import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
+import { slowFractionForDesign } from '../evaporation/solvents.ts';
+import { toStep } from '../numerics/rounding.ts';
+import { designTemperatureC, type Grade } from './grade.ts';
+
+export type BlendPart = { name: string; fraction: number };
+export type Surroundings = { effectiveC: number; airSpeedMPerS: number };
+
+/** Within this of the wanted rate a pure grade is good enough when the blend would be mostly that grade. */
+const NEAR_ENOUGH_LOG = 0.12;
+
+/** Slow share of a blend by volume of its parts. */
+export function slowFractionOf(parts: readonly BlendPart[], grades: readonly Grade[]): number {
+  return parts.reduce((sum, part) => {
+    const grade = grades.find(({ name }) => name === part.name);
+    if (!grade) throw new RangeError(`${part.name} is not among the grades`);
+    return sum + part.fraction * slowFractionForDesign(designTemperatureC(grade));
+  }, 0);
+}
+
+export const evaporationOf = (parts: readonly BlendPart[], grades: readonly Grade[], where: Surroundings): number =>
+  solventEvaporation({ slowFraction: slowFractionOf(parts, grades), ...where });
+
+/** Quickest first. */
+export const bySpeed = (grades: readonly Grade[]): Grade[] => [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
+
+/** The grade or the quarters of two neighbouring grades whose evaporation is nearest to the wanted one. */
+export function blendFor(wanted: number, grades: readonly Grade[], where: Surroundings): BlendPart[] {
+  const sorted = bySpeed(grades);
+  const rates = sorted.map((grade) => evaporationOf([{ name: grade.name, fraction: 1 }], sorted, where));
+  const pure = (index: number): BlendPart[] => [{ name: sorted[index]!.name, fraction: 1 }];
+  const slower = rates.findIndex((rate) => rate < wanted);
+  if (slower === 0) return pure(0);
+  if (slower === -1) return pure(sorted.length - 1);
+  const [quick, slow] = [rates[slower - 1]!, rates[slower]!];
+  const slowShare = Math.log(quick / wanted) / Math.log(quick / slow);
+  const isNear = (rate: number) => Math.abs(Math.log(rate / wanted)) < NEAR_ENOUGH_LOG;
+  if (slowShare < 0.3 && isNear(quick)) return pure(slower - 1);
+  if (slowShare > 0.7 && isNear(slow)) return pure(slower);
+  const quarters = toStep(slowShare, 0.25);
+  if (quarters === 0) return pure(slower - 1);
+  if (quarters === 1) return pure(slower);
+  return [
+    { name: sorted[slower - 1]!.name, fraction: 1 - quarters },
+    { name: sorted[slower]!.name, fraction: quarters },
+  ];
+}

@@ -1,0 +1,224 @@
+/** Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL 3.2; WORK C073–C085). */
+import { airSpeedMPerSOf, type AirMovement } from '../air/airMovement.ts';
+import { airVerdicts, type Carrier } from '../air/climate.ts';
+import type { Limits } from '../air/limits.ts';
+import {
+  effectiveTemperatureC,
+  solventEvaporation,
+  wantedEvaporation,
+  waterEvaporation,
+  type Finish,
+  type JobSize,
+  type Preference,
+  type Substrate,
+} from '../evaporation/evaporationIndex.ts';
+import { slowFractionForDesign } from '../evaporation/solvents.ts';
+import { logNormalSpread, type Spread } from '../outcome/spread.ts';
+import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { adjusterDose, type AdjusterPoint } from './adjuster.ts';
+import { blendFor, bySpeed, evaporationOf, type BlendPart, type Surroundings } from './blend.ts';
+import { designTemperatureC, speedOf, type Grade } from './grade.ts';
+import { hardenerFor } from './hardener.ts';
+
+export type Basis = 'paint' | 'mixSoFar' | 'finalMix';
+export type Reduction = { sheetPercent: number; maxPercent: number; of: Basis };
+export type ReducerInput = {
+  airTemperatureC: number;
+  relativeHumidityPercent: number;
+  panelTemperatureC?: number;
+  outdoorTemperatureC?: number;
+  airMovement: AirMovement;
+  airSpeedMPerS?: number;
+  jobSize: JobSize;
+  carrier: Carrier;
+  stage: string;
+  finish?: Finish;
+  grades?: Grade[];
+  hardeners?: Grade[];
+  reduction?: Reduction;
+  adjusterGrid?: AdjusterPoint[];
+  substrate?: Substrate;
+  surface?: 'vertical' | 'horizontal' | 'both';
+  preference?: Preference;
+  limits?: Limits;
+  wanted?: { parts: BlendPart[]; reductionPercent?: number };
+};
+export type ReducerChoice = {
+  parts: BlendPart[];
+  hardener?: string;
+  reductionPercent?: number;
+  of?: Basis;
+  adjusterPercentOfPaint?: number;
+  adjuster?: string;
+};
+type Judged = { evaporationIndex: number; openTimeMinutes: Spread };
+export type ReducerAnswer = Explained & {
+  choice?: ReducerChoice;
+  evaporationIndex?: number;
+  openTimeMinutes?: Spread;
+  alternatives: ({ parts: BlendPart[] } & Judged)[];
+  wanted?: Judged;
+};
+
+const TOO_SLOW_INDEX = 1 / 1.5;
+const TOO_QUICK_INDEX = 1.5;
+/** Prior log-deviation of the evaporation rate on an unknown shop (MODEL 15). */
+const EVAPORATION_LOG_SD = 0.3;
+const WET_EDGE_SECONDS = 240;
+const WITHOUT_FAST: Finish[] = ['silver', 'metallic', 'pearl'];
+
+/** Wet-edge time, minutes, of a film that evaporates at this rate. */
+const openTimeMinutes = (evaporation: number): Spread => logNormalSpread(WET_EDGE_SECONDS / 60 / Math.max(evaporation, 0.02), EVAPORATION_LOG_SD);
+
+type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: Grade[]; allowed: Grade[]; reduces: boolean };
+
+export function reducerOf(input: ReducerInput): ReducerAnswer {
+  const where = { effectiveC: effectiveTemperatureC(input), airSpeedMPerS: airSpeedMPerSOf(input) };
+  const air = airVerdicts(input, input.limits, input.carrier);
+  return input.carrier === 'waterborne' ? waterborneAnswer(input, where, air) : solventAnswer(jobOf(input, where), air);
+}
+
+function jobOf(input: ReducerInput, where: Surroundings): Job {
+  const grades = (input.grades ?? []).filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
+  const isFastBarred = input.finish !== undefined && WITHOUT_FAST.includes(input.finish);
+  return {
+    input,
+    where,
+    wanted: wantedEvaporation(input),
+    grades,
+    allowed: isFastBarred ? grades.filter((grade) => speedOf(grade) !== 'fast') : grades,
+    reduces: input.stage === 'clear' ? (input.reduction?.maxPercent ?? 0) > 0 : input.reduction?.maxPercent !== 0,
+  };
+}
+
+function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
+  const { input, where, allowed, grades } = job;
+  const hardener = input.hardeners?.length ? hardenerFor(input.hardeners, where.effectiveC) : undefined;
+  const isGraded = job.reduces && allowed.length > 0;
+  const parts = isGraded ? blendFor(job.wanted, allowed, where) : [];
+  const evaporation = isGraded ? evaporationOf(parts, allowed, where) : hardenerEvaporation(hardener?.hardener, where);
+  const judged = evaporation === undefined ? undefined : judge(evaporation, job.wanted);
+  const verdicts = [
+    ...air,
+    ...(job.reduces ? gradeVerdicts(job, parts, judged) : []),
+    ...(hardener?.verdicts ?? []),
+    ...wantedVerdicts(job),
+  ];
+  const wanted = input.wanted && judgeWanted(job, input.wanted.parts);
+  return {
+    ...(isStopped(verdicts) || (job.reduces && grades.length > 0 && !isGraded)
+      ? {}
+      : { choice: { parts, ...(hardener ? { hardener: hardener.hardener.name } : {}), ...quantityOf(job) }, ...(judged ?? {}) }),
+    alternatives: job.reduces ? alternativesOf(job, parts) : [],
+    ...(wanted ? { wanted } : {}),
+    verdicts,
+    reasons: solventReasons(job, parts, judged, hardener?.hardener),
+  };
+}
+
+/** Where nothing is reduced, the hardener's own grade tells how quickly the film closes. */
+const hardenerEvaporation = (hardener: Grade | undefined, where: Surroundings): number | undefined =>
+  hardener && solventEvaporation({ slowFraction: slowFractionForDesign(designTemperatureC(hardener)), ...where });
+
+const judge = (evaporation: number, wanted: number): Judged => ({
+  evaporationIndex: evaporation / wanted,
+  openTimeMinutes: openTimeMinutes(evaporation),
+});
+
+function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
+  if (!reduces) return { reductionPercent: 0, ...(input.reduction ? { of: input.reduction.of } : {}) };
+  return input.reduction ? { reductionPercent: input.reduction.sheetPercent, of: input.reduction.of } : {};
+}
+
+function gradeVerdicts({ input, grades, allowed, where }: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
+  if (grades.length > 0 && allowed.length === 0) return [stop('silver-needs-slower', undefined, ['grades'])];
+  if (!judged || allowed.length === 0) return [];
+  const sorted = bySpeed(allowed);
+  const { effectiveC } = where;
+  const isPure = (grade?: Grade) => parts.length === 1 && parts[0]!.name === grade?.name;
+  if (judged.evaporationIndex < TOO_SLOW_INDEX && isPure(sorted[0]))
+    return [stop('no-grade-quick-enough', { grade: sorted[0]!.name, effectiveC })];
+  if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(sorted.at(-1)))
+    return [caution('grade-too-quick-for-heat', { grade: sorted.at(-1)!.name, effectiveC })];
+  return input.stage === 'clear' ? [caution('test-panel-first')] : [];
+}
+
+function judgeWanted(job: Job, parts: BlendPart[]): Judged | undefined {
+  if (parts.length === 0 || parts.some(({ name }) => !job.grades.some((grade) => grade.name === name))) return undefined;
+  return judge(evaporationOf(parts, job.grades, job.where), job.wanted);
+}
+
+function wantedVerdicts(job: Job): Verdict[] {
+  const { wanted, reduction, finish } = job.input;
+  if (!wanted) return [];
+  const verdicts: Verdict[] = wanted.parts
+    .filter(({ name }) => job.reduces && !job.grades.some((grade) => grade.name === name))
+    .map(({ name }) => stop('wrong-system', { name }, ['wanted', 'parts']));
+  const percent = wanted.reductionPercent ?? (wanted.parts.length > 0 && !job.reduces ? 1 : 0);
+  if (!job.reduces && percent > 0) verdicts.push(stop('reducer-not-on-sheet', undefined, ['wanted']));
+  else if (reduction && percent > reduction.maxPercent)
+    verdicts.push(caution('reducer-over-sheet', { percent, maxPercent: reduction.maxPercent }, ['wanted', 'reductionPercent']));
+  const chosen = job.grades.filter((grade) => wanted.parts.some(({ name, fraction }) => name === grade.name && fraction > 0));
+  if (finish && WITHOUT_FAST.includes(finish) && chosen.some((grade) => speedOf(grade) === 'fast'))
+    verdicts.push(stop('silver-needs-slower', undefined, ['wanted', 'parts']));
+  const judged = judgeWanted(job, wanted.parts);
+  const named = { grade: wanted.parts.map(({ name }) => name).join(' + '), effectiveC: job.where.effectiveC };
+  if (judged && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', named, ['wanted']));
+  if (judged && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', named, ['wanted']));
+  return verdicts;
+}
+
+/** Every other pure grade the colour allows, nearest to right first. */
+function alternativesOf(job: Job, chosen: BlendPart[]): ReducerAnswer['alternatives'] {
+  const distance = ({ evaporationIndex }: Judged) => Math.abs(Math.log(evaporationIndex));
+  return job.allowed
+    .filter(({ name }) => !(chosen.length === 1 && chosen[0]!.name === name))
+    .map(({ name }) => [{ name, fraction: 1 }])
+    .map((parts) => ({ parts, ...judge(evaporationOf(parts, job.allowed, job.where), job.wanted) }))
+    .sort((a, b) => distance(a) - distance(b));
+}
+
+function solventReasons(job: Job, parts: BlendPart[], judged?: Judged, hardener?: Grade): Reason[] {
+  const { input, where } = job;
+  const named = parts.map(({ name, fraction }) => (fraction === 1 ? name : `${quarters(fraction)} ${name}`)).join(' + ');
+  const reasons: Reason[] = [];
+  if (!job.reduces) reasons.push(because('clear-not-reduced', input.reduction ? 'dataSheet' : 'rule'));
+  if (named && judged) reasons.push(because('grade-for-temperature', 'model', { grade: named, effectiveC: where.effectiveC }));
+  if (input.jobSize === 'side' || input.jobSize === 'overall') reasons.push(because('large-job-slower', 'rule'));
+  if (input.jobSize === 'spot') reasons.push(because('spot-quicker', 'rule'));
+  if (input.finish && WITHOUT_FAST.includes(input.finish)) reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
+  if (input.preference) reasons.push(because(`preference-${input.preference}`, 'rule'));
+  if (input.relativeHumidityPercent > 65 && job.reduces) reasons.push(because('damp-air-slower', 'rule', { rhPercent: input.relativeHumidityPercent }));
+  if (hardener) reasons.push(because('hardener-for-temperature', 'dataSheet', { hardener: hardener.name, effectiveC: where.effectiveC }));
+  if (input.outdoorTemperatureC !== undefined) reasons.push(because('street-does-not-decide', 'rule', { outdoorC: input.outdoorTemperatureC }));
+  return reasons;
+}
+
+const quarters = (fraction: number): string => ({ 0.25: '¼', 0.5: '½', 0.75: '¾' })[fraction] ?? String(fraction);
+
+function waterborneAnswer(input: ReducerInput, where: Surroundings, air: Verdict[]): ReducerAnswer {
+  const dose = input.adjusterGrid?.length ? adjusterDose(input.adjusterGrid, input) : undefined;
+  const index = waterEvaporation(input, where.airSpeedMPerS);
+  const verdicts = [...air];
+  if (dose?.beyondGrid)
+    verdicts.push(
+      caution('adjuster-beyond-grid', { airC: input.airTemperatureC, rhPercent: input.relativeHumidityPercent, percent: dose.percentOfPaint }),
+    );
+  for (const part of input.wanted?.parts ?? []) verdicts.push(stop('wrong-system', { name: part.name }, ['wanted', 'parts']));
+  const adjuster = dose && {
+    adjusterPercentOfPaint: dose.percentOfPaint,
+    of: 'paint' as const,
+    ...(dose.name ? { adjuster: dose.name } : {}),
+  };
+  return {
+    ...(isStopped(verdicts)
+      ? {}
+      : { choice: { parts: [], ...(adjuster ?? {}) }, evaporationIndex: index, openTimeMinutes: openTimeMinutes(index) }),
+    alternatives: [],
+    verdicts,
+    reasons: [
+      ...(dose ? [because('adjuster-from-grid', 'dataSheet', { percent: dose.percentOfPaint, airC: input.airTemperatureC, rhPercent: input.relativeHumidityPercent })] : []),
+      because('waterborne-moving-air', 'rule', { speedMPerS: where.airSpeedMPerS }),
+    ],
+  };
+}
