@@ -1,0 +1,43 @@
+/** Everything that the plan of one coat is worked out from; the same on the server and in the browser. */
+import type { AirNow } from '../shop/air.ts';
+import type { Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
+import type { StagePlan, Ticket } from '../shop/ticket.ts';
+import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+
+export type Products = ReadonlyMap<string, Sheet>;
+export type PlanContext = {
+  ticket: Pick<Ticket, 'jobSize' | 'panels'>;
+  stage: StagePlan;
+  sheet: Sheet;
+  products: Products;
+  painter: Painter;
+  room: Room;
+  air: AirNow;
+  gun: StoredGun;
+  coatsLeft: number;
+  /** Nothing goes over this stage any more: what follows its last coat is heat, or nothing. */
+  isLastStage: boolean;
+  cup?: StoredCup;
+  readyMl?: number;
+  /** The painter's own pick of grades, held beside ours. */
+  wantedParts?: { name: string; fraction: number }[];
+  hardenerId?: string;
+};
+
+/** @throws Error when the pinned sheet has no such recipe: a broken ticket, not bad input */
+export function recipeOf({ sheet, stage }: Pick<PlanContext, 'sheet' | 'stage'>): SheetRecipe {
+  const recipe = sheet.recipes?.find(({ name }) => name === stage.recipeName) ?? sheet.recipes?.[0];
+  if (!recipe) throw new Error(`${sheet.id} has no recipe`);
+  return recipe;
+}
+
+export const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
+
+/** What painters call a product: its grade, or its name without the line's. */
+export function shortName(sheet: Sheet): string {
+  return sheet.grade?.name ?? (sheet.name.startsWith(`${sheet.line} `) ? sheet.name.slice(sheet.line.length + 1) : sheet.name);
+}
+
+/** Area of the panels this stage covers, m². */
+export const stageAreaM2 = ({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number =>
+  ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).reduce((sum, { areaM2 }) => sum + areaM2, 0);

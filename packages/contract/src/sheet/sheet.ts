@@ -1,0 +1,74 @@
+/** A data sheet as it is written in, imported and exported: one object per product version; a saved one never changes. */
+import { z } from 'zod';
+import { band, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
+import { Carrier, Chemistry, Finish, Limits, StageName } from '../shapes/climate.ts';
+import { SheetTimes } from '../shapes/film.ts';
+import { GunClass, GunSheet } from '../shapes/gun.ts';
+import { AdjusterPoint, Basis, Grade, PotLife, Reduction, Role } from '../shapes/mixing.ts';
+
+export const ProductKind = z.enum(['primer', 'sealer', 'base', 'effect', 'clear', 'singleStage', 'reducer', 'hardener', 'adjuster', 'additive', 'cleaner']);
+export const MaterialClass = z.enum([
+  'solventBase',
+  'waterborneBase',
+  'clearMediumSolids',
+  'clearHighSolids',
+  'singleStage',
+  'solventSealer',
+  'waterborneSealer',
+  'epoxyPrimer',
+  'buildPrimer',
+]);
+const CupName = z.enum(['din4', 'ford4', 'zahn2', 'iso4']);
+const secondsBand = z.tuple([moreThanZero('seconds'), moreThanZero('seconds')]);
+
+export const SheetRecipe = z.strictObject({
+  name: name(),
+  use: z.string().max(200),
+  parts: listOf(z.strictObject({ role: Role, product: name(), parts: moreThanZero('parts') }), 1),
+  additions: listOf(z.strictObject({ role: Role, product: name(), percent: quantity('percent'), of: Basis })).optional(),
+  ...wanted('densityGPerMl', 'volumeSolidsPercent', 'vocGPerL'),
+  ...optional('vocLessWaterGPerL'),
+  viscosity: z.strictObject({ cup: CupName, seconds: secondsBand, ...wanted('atC') }).optional(),
+  potLife: PotLife.optional(),
+  coats: band('coats'),
+  wetFilmUm: band('wetFilmUm'),
+  dryFilmUm: band('dryFilmUm'),
+  nozzleMm: band('nozzleMm'),
+  times: SheetTimes,
+});
+
+export const Sheet = z.strictObject({
+  id: name(),
+  name: name(),
+  line: name(),
+  kind: ProductKind,
+  number: z.int().min(1).max(100_000),
+  issuedOn: z.iso.date(),
+  source: z.enum(['sheet', 'shopHabit', 'default']),
+  carrier: Carrier,
+  hardenerChemistry: Chemistry,
+  stages: listOf(StageName).optional(),
+  materialClass: MaterialClass.optional(),
+  finishes: listOf(Finish).optional(),
+  ...wanted('densityGPerMl'),
+  ...optional('volumeSolidsPercent', 'vocGPerL', 'vocLessWaterGPerL'),
+  packSizesMl: listOf(moreThanZero('sizeMl')).optional(),
+  shades: listOf(z.strictObject({ name: name(), colour: z.string().regex(/^#[0-9a-f]{6}$/i) })).optional(),
+  grade: Grade.optional(),
+  recipes: listOf(SheetRecipe).optional(),
+  grades: listOf(name()).optional(),
+  hardeners: listOf(name()).optional(),
+  adjusterGrid: listOf(AdjusterPoint).optional(),
+  reduction: Reduction.optional(),
+  limits: Limits.optional(),
+  gunSheet: z.partialRecord(GunClass, GunSheet).optional(),
+  overWhat: listOf(z.strictObject({ layer: z.string().max(200), grit: z.string().max(80) })).optional(),
+  strainerUm: quantity('strainerUm').optional(),
+  wipe: z.enum(['solvent', 'water']).optional(),
+  blowerOk: z.boolean().optional(),
+  additives: listOf(z.strictObject({ id: name(), percent: quantity('percent'), of: Basis, use: text() })).optional(),
+  ...optional('maxBakeC'),
+  notes: listOf(text()).optional(),
+});
+export type Sheet = z.infer<typeof Sheet>;
+export type SheetRecipe = z.infer<typeof SheetRecipe>;

@@ -1,0 +1,221 @@
+/** A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done coat by coat. */
+import { z } from 'zod';
+import { gateAnswersShape, GateStep } from '../calculations/gate.ts';
+import { Poured } from '../calculations/pourCheck.ts';
+import { TouchTests } from '../calculations/recoat.ts';
+import { listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
+import { Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/climate.ts';
+import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
+import { Verdict } from '../shapes/told.ts';
+import { edited, Id, Instant, stored } from './common.ts';
+
+export const Panel = z.strictObject({
+  id: Id,
+  name: name(),
+  ...wanted('areaM2'),
+  orientation: z.enum(['upright', 'flat', 'slope']),
+  substrate: Substrate,
+  scope: z.enum(['full', 'blend', 'spot', 'clearOnly', 'leave']),
+});
+export type Panel = z.infer<typeof Panel>;
+
+export const StagePlan = z.strictObject({
+  id: Id,
+  kind: StageName,
+  sheetVersionId: Id,
+  recipeName: name(),
+  finish: Finish.optional(),
+  colourName: z.string().max(80),
+  colourHex: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .optional(),
+  coats: z.int().min(1).max(12),
+  gunId: Id.optional(),
+  part: PartKind,
+  panelIds: z.array(Id).min(1).max(64),
+});
+export type StagePlan = z.infer<typeof StagePlan>;
+
+const ticketShape = {
+  vehicle: z.string().min(1).max(200),
+  bodyKind: z.enum(['hatchback', 'saloon', 'wagon', 'coupe', 'van', 'pickup', 'parts']),
+  roomId: Id,
+  painterId: Id,
+  jobSize: JobSize,
+  dueOn: z.iso.date().optional(),
+  note: text(),
+  panels: z.array(Panel).min(1).max(64),
+  stages: z.array(StagePlan).min(1).max(16),
+};
+
+type TicketLike = { panels: Panel[]; stages: StagePlan[] };
+function panelsKnown({ panels, stages }: TicketLike, ctx: z.RefinementCtx): void {
+  stages.forEach((stage, i) =>
+    stage.panelIds.forEach((id, k) => {
+      if (!panels.some((panel) => panel.id === id))
+        ctx.addIssue({ code: 'custom', path: ['stages', i, 'panelIds', k], message: 'this panel is not on the ticket', params: { code: 'contradiction' } });
+    }),
+  );
+}
+
+export const TicketCreate = z.strictObject({ id: Id, ...ticketShape }).superRefine(panelsKnown);
+export const TicketState = z.enum(['open', 'done', 'cancelled']);
+export const TicketEdit = z.strictObject({ ...edited, ...ticketShape, state: TicketState }).superRefine(panelsKnown);
+export type TicketCreate = z.infer<typeof TicketCreate>;
+export type TicketEdit = z.infer<typeof TicketEdit>;
+export type Ticket = TicketCreate & { version: number; number: string; state: z.infer<typeof TicketState>; createdAt: string };
+
+export const CoatState = z.enum(['planned', 'taken', 'spraying', 'sprayed', 'flashed', 'looked']);
+export type CoatState = z.infer<typeof CoatState>;
+
+/** Fields a painter can set otherwise than recommended, or log as done. */
+export const settingNames = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'] as const;
+export type SettingName = (typeof settingNames)[number];
+export const DoneSettings = z.strictObject(optional(...settingNames, 'fanWidthMm'));
+const Override = z.strictObject({ recommended: z.union([z.number(), z.string()]), chosen: z.union([z.number(), z.string()]), why: z.string().min(1).max(200) });
+export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener']), Override);
+export type Overrides = z.infer<typeof Overrides>;
+
+const DoneField = z.strictObject({ value: z.number(), source: z.enum(['confirmed', 'changed', 'instrument']) });
+export type Done = Partial<Record<string, z.infer<typeof DoneField>>>;
+
+export const Rating = z.enum(['good', 'fair', 'poor']);
+export const Seen = z.enum(['nothing', 'peel', 'run', 'dust', 'drySpray', 'stripes', 'pops', 'fisheyes', 'other']);
+export type Seen = z.infer<typeof Seen>;
+
+/** The plan frozen when the painter takes it; the answers are the server's own. */
+export type TakenPlan = {
+  at: string;
+  calculationVersion: number;
+  sheetVersionIds: string[];
+  inputs: Record<string, unknown>;
+  answers: Record<string, unknown>;
+};
+export type Coat = {
+  id: string;
+  version: number;
+  ticketId: string;
+  stageId: string;
+  ordinal: number;
+  state: CoatState;
+  planned?: TakenPlan;
+  overrides: Overrides;
+  done: Done;
+  seen: Seen[];
+  rating?: z.infer<typeof Rating>;
+  note: string;
+  gunId?: string;
+  nozzleMm?: number;
+  mixId?: string;
+  painterId?: string;
+  roomId?: string;
+  startedAt?: string;
+  endedAt?: string;
+  panelsSprayed: { panelId: string; sprayedAt: string }[];
+};
+
+export const TakePlan = z.strictObject({
+  ...edited,
+  painterId: Id,
+  gunId: Id,
+  overrides: Overrides,
+  wantedParts: listOf(BlendPart).optional(),
+  hardenerId: name().optional(),
+  cupId: Id.optional(),
+  readyMl: moreThanZero('readyMl').optional(),
+});
+export const SprayStart = z.strictObject({ ...edited, painterId: Id, mixId: Id, unchangedSinceGate: z.literal(true) });
+export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
+export const SprayEnd = z.strictObject({ ...edited, painterId: Id });
+export const Look = z.strictObject({
+  ...edited,
+  painterId: Id,
+  done: DoneSettings,
+  seen: z.array(Seen).min(1),
+  rating: Rating,
+  note: text(),
+});
+
+export const GateAnswers = z.strictObject({ id: Id, stageId: Id, step: GateStep, painterId: Id, ...gateAnswersShape, ...optional('minutesSinceSpray') });
+export type GateRecord = {
+  id: string;
+  stageId: string;
+  step: z.infer<typeof GateStep>;
+  painterId: string;
+  roomId: string;
+  answers: Record<string, unknown>;
+  verdicts: z.infer<typeof Verdict>[];
+  passed: boolean;
+  answeredAt: string;
+};
+
+export const MixCreate = z.strictObject({
+  id: Id,
+  stageId: Id,
+  coatId: Id,
+  painterId: Id,
+  poured: listOf(Poured, 1),
+  cupId: Id.optional(),
+  batchNo: z.int().min(1).max(64),
+  correctedFromId: Id.optional(),
+});
+export type Mix = {
+  id: string;
+  version: number;
+  stageId: string;
+  recipe: { parts: z.infer<typeof RecipePart>[]; additions?: z.infer<typeof Addition>[] };
+  poured: z.infer<typeof Poured>[];
+  readyMl: number;
+  batchNo: number;
+  mixedAt: string;
+  materialC?: number;
+  potLifeEndsAt?: string;
+  correctedFromId?: string;
+};
+
+export const TimerConfirm = z.strictObject({ ...edited, painterId: Id, tests: TouchTests });
+export type Timer = {
+  id: string;
+  version: number;
+  ticketId: string;
+  coatId?: string;
+  mixId?: string;
+  kind: 'flash' | 'potLife';
+  startedAt: string;
+  dueAt: string;
+  latestAt?: string;
+  test: string;
+  confirmedAt?: string;
+  confirmedBy?: string;
+};
+
+export const ReadingQuantity = z.enum(['airC', 'rhPercent', 'panelC', 'materialC']);
+const READING_FIELD = { airC: 'airTemperatureC', rhPercent: 'relativeHumidityPercent', panelC: 'panelTemperatureC', materialC: 'materialTemperatureC' } as const;
+export const ReadingCreate = z
+  .strictObject({
+    id: Id,
+    roomId: Id,
+    quantity: ReadingQuantity,
+    valueCanonical: z.number(),
+    enteredValue: z.number(),
+    enteredUnit: z.enum(['C', 'F', 'K', 'percent']),
+    painterId: Id,
+  })
+  .superRefine(({ quantity: which, valueCanonical }, ctx) => {
+    const parsed = quantity(READING_FIELD[which]).safeParse(valueCanonical);
+    if (!parsed.success)
+      ctx.addIssue({ code: 'custom', path: ['valueCanonical'], message: `${valueCanonical} is outside what ${READING_FIELD[which]} can be`, params: { code: 'out-of-range' } });
+  });
+
+export type SheetVersion = { id: string; sheet: import('../sheet/sheet.ts').Sheet };
+export type TicketWhole = {
+  ticket: Ticket;
+  coats: Coat[];
+  mixes: Mix[];
+  gates: GateRecord[];
+  timers: Timer[];
+  sheets: SheetVersion[];
+  serverNow: string;
+};
+export { Instant };

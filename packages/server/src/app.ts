@@ -1,0 +1,48 @@
+/** The server: parse, ask, keep, answer. */
+import path from 'node:path';
+import express, { type Express } from 'express';
+import type { DataSource } from 'typeorm';
+import { airRoutes } from './air/airRoutes.ts';
+import { StandInProbe } from './air/probe.ts';
+import { calculationRoutes } from './calculation/calculationRoutes.ts';
+import { demoDays } from './demo/demoDays.ts';
+import { Ledger } from './event/ledger.ts';
+import { errorHandler } from './http/errorHandler.ts';
+import { NotFound } from './http/faults.ts';
+import { sheetRoutes } from './sheet/sheetRoutes.ts';
+import { shopRoutes } from './shop/shopRoutes.ts';
+import { ticketRoutes } from './ticket/ticketRoutes.ts';
+
+export type AppOptions = { webFolder?: string; probe?: StandInProbe };
+
+export async function createApp(database: DataSource, options: AppOptions = {}): Promise<Express> {
+  const ledger = new Ledger(database);
+  const probe = options.probe ?? new StandInProbe(await demoDays(ledger.manager));
+  const app = express();
+  app.disable('x-powered-by');
+  app.use((_req, res, next) => {
+    res.set({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY' });
+    next();
+  });
+  app.use(express.json({ limit: '1mb', strict: false }));
+  app.get('/api/health', async (_req, res) => {
+    await database.query('select 1');
+    res.json({ ok: true, now: new Date().toISOString() });
+  });
+  app.use('/api', calculationRoutes(), shopRoutes(ledger), sheetRoutes(ledger), airRoutes(ledger, probe), ticketRoutes(ledger, probe));
+  app.use('/api', (req) => {
+    throw new NotFound(`There is nothing at ${req.path}.`);
+  });
+  if (options.webFolder) serveWeb(app, options.webFolder);
+  app.use(errorHandler);
+  return app;
+}
+
+/** Built files never change under their hashed names; the page itself is always asked for anew. */
+function serveWeb(app: Express, folder: string): void {
+  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(express.static(folder, { index: false }));
+  app.get('/{*rest}', (_req, res) => {
+    res.set('cache-control', 'no-cache').sendFile(path.join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,38 @@
+import { ReadingTable } from '../air/readingTable.ts';
+import { EventTable } from '../event/eventTable.ts';
+import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
+import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
+import {
+  CoatPanelTable,
+  CoatTable,
+  GateAnswerTable,
+  MixTable,
+  PanelTable,
+  StagePanelTable,
+  StageTable,
+  TicketTable,
+  TimerTable,
+} from '../ticket/ticketTables.ts';
+
+/** Every table, in an order in which none refers to a later one. */
+export const tables = [
+  ShopTable,
+  PainterTable,
+  RoomTable,
+  GunTable,
+  NozzleSetTable,
+  CupTable,
+  ProductTable,
+  SheetVersionTable,
+  TicketTable,
+  PanelTable,
+  StageTable,
+  StagePanelTable,
+  MixTable,
+  CoatTable,
+  CoatPanelTable,
+  GateAnswerTable,
+  TimerTable,
+  ReadingTable,
+  EventTable,
+];

@@ -1,0 +1,30 @@
+/** Slackwater Auto & Restoration: its people and cups. All invented. */
+import type { Painter, StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
+
+const metric: Units = { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' };
+
+export const SHOP = { name: 'Slackwater Auto & Restoration', timeZone: 'Europe/London', ticketPrefix: 'SW', nextTicketNo: 401 };
+
+export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
+  { name: 'Nell', skill: 'able', units: metric, way: { needle: 'metered', gauge: 'atGun', fan: 'backedOff', fanBackTurns: 0.25, distance: 'middle', baseCover: 'coats', clearReduction: 'never', grade: 'temperature' } },
+  {
+    name: 'Osric',
+    skill: 'expert',
+    units: { ...metric, pressure: 'bar', measure: 'weight' },
+    way: { needle: 'open', gauge: 'atWall', fan: 'open', distance: 'near', baseCover: 'oneAndHalf', clearReduction: 'never', grade: 'gloss' },
+  },
+  {
+    name: 'Wilf',
+    skill: 'learner',
+    units: { temperature: 'F', pressure: 'psi', length: 'in', film: 'mil', volume: 'flOzUs', area: 'ft2', measure: 'volume' },
+    way: { needle: 'metered', gauge: 'atGun', fan: 'backedOff', fanBackTurns: 0.5, distance: 'middle', grade: 'temperature' },
+  },
+];
+
+const marksTo = (capacityMl: number, stepMl: number): number[] => Array.from({ length: Math.floor(capacityMl / stepMl) }, (_, i) => (i + 1) * stepMl);
+
+export const CUPS: Omit<StoredCup, 'id' | 'version'>[] = [
+  { name: 'Cup 650', capacityMl: 600, marksMl: marksTo(600, 50), strainerUm: 200 },
+  { name: 'Cup 400', capacityMl: 350, marksMl: marksTo(350, 25), strainerUm: 125 },
+  { name: 'Mixing pot 1400', capacityMl: 1300, marksMl: marksTo(1300, 100) },
+];

@@ -1,0 +1,70 @@
+/** Writes with a trace: one transaction holds the change and its event, and the stream hears of it once it is on disk. */
+import { EventEmitter } from 'node:events';
+import type { DataSource, EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import { NotFound, VersionClash } from '../http/faults.ts';
+import { EventTable } from './eventTable.ts';
+
+export type Trace = { shopId: string; painterId?: string; aggregateType: string; aggregateId: string; aggregateVersion?: number; kind: string; patch: unknown };
+export type Changed = { type: string; id: string };
+
+export class Ledger {
+  private readonly database: DataSource;
+  readonly heard = new EventEmitter();
+
+  constructor(database: DataSource) {
+    this.database = database;
+    this.heard.setMaxListeners(0);
+  }
+
+  get manager(): EntityManager {
+    return this.database.manager;
+  }
+
+  /** Runs `work` in one transaction; what it traces is told to the listeners after the commit. */
+  async write<T>(work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>): Promise<T> {
+    const changed: Changed[] = [];
+    const result = await this.database.transaction((manager) =>
+      work(manager, async (of: Trace) => {
+        await manager.insert(EventTable, { id: newId(), at: new Date(), aggregateVersion: 1, ...of } as never);
+        changed.push({ type: of.aggregateType, id: of.aggregateId });
+      }),
+    );
+    for (const change of changed) this.heard.emit('changed', change);
+    return result;
+  }
+}
+
+/**
+ * Changes a row only if it still has the version the edit was made from.
+ * @throws VersionClash with both sides when it has another, NotFound when it is not there
+ */
+export async function changeVersioned<Row extends ObjectLiteral & { id: string; version: number }>(
+  manager: EntityManager,
+  table: EntitySchema<Row>,
+  of: { what: string; id: string; version: number; changes: object; mine: unknown; showTheirs?: (row: Row) => unknown },
+): Promise<void> {
+  const result = await manager
+    .createQueryBuilder()
+    .update(table)
+    .set(of.changes as never)
+    .where('id = :id and version = :version', { id: of.id, version: of.version })
+    .execute();
+  if (result.affected === 1) return;
+  const theirs = await manager.findOneBy(table, { id: of.id } as never);
+  if (!theirs) throw new NotFound(`There is no ${of.what} ${of.id}.`);
+  throw new VersionClash(`The ${of.what}`, of.mine, of.showTheirs ? of.showTheirs(theirs) : theirs);
+}
+
+/** Inserts a row under the client's id; a request that comes again leaves the first row as it is and returns false. */
+export async function insertOnce<Row extends ObjectLiteral>(manager: EntityManager, table: EntitySchema<Row>, row: Row): Promise<boolean> {
+  const result = await manager
+    .createQueryBuilder()
+    .insert()
+    .into(table)
+    .values(row as never)
+    .orIgnore()
+    .returning('id')
+    .execute();
+  return (result.raw as unknown[]).length > 0;
+}

@@ -1,0 +1,32 @@
+/** What a request can run into, each with its status; anything else is our own fault and says nothing of the inside. */
+import type { Refusal, RefusalReport } from '@orthochrom/contract/quantity/refusal.ts';
+
+export class BadInput extends Error {
+  readonly report: RefusalReport;
+  constructor(report: RefusalReport) {
+    super(report.message);
+    this.report = report;
+  }
+  static at(path: Refusal['path'], code: string, message: string): BadInput {
+    return new BadInput({ code, message, path });
+  }
+}
+
+export class NotFound extends Error {}
+
+/** Somebody else changed it in between; both sides are shown and nothing is overwritten. */
+export class VersionClash extends Error {
+  readonly mine: unknown;
+  readonly theirs: unknown;
+  constructor(what: string, mine: unknown, theirs: unknown) {
+    super(`${what} was changed meanwhile. Nothing was overwritten: compare and choose.`);
+    this.mine = mine;
+    this.theirs = theirs;
+  }
+}
+
+/** The ticket's safety gate has not passed for this stage, room and painter today. */
+export class GateOpen extends Error {}
+
+/** The thing is not in a state in which this may be done. */
+export class OutOfTurn extends Error {}

@@ -1,0 +1,32 @@
+/** Migrates, loads the demo into an empty shop, and serves; told where by the environment. */
+import { existsSync } from 'node:fs';
+import { createApp } from './app.ts';
+import { newDataSource } from './database/dataSource.ts';
+import { loadDemoIfEmpty } from './demo/loadDemo.ts';
+
+const { DATABASE_URL, PORT = '4300', HOST = '127.0.0.1', WEB_FOLDER, DEMO_FOLDER } = process.env;
+if (!DATABASE_URL) throw new Error('DATABASE_URL is not set.');
+
+const database = newDataSource(DATABASE_URL);
+await database.initialize();
+await database.runMigrations();
+if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
+
+const app = await createApp(database, WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {});
+const server = app.listen(Number(PORT), HOST, (fault?: Error) => {
+  if (fault) {
+    console.error(fault.message);
+    process.exit(1);
+  }
+  console.log(`listening on http://${HOST}:${PORT}`);
+});
+
+/** Open event streams would keep the server up for ever. */
+async function stop(): Promise<void> {
+  server.close();
+  server.closeAllConnections();
+  await database.destroy();
+  process.exit(0);
+}
+process.on('SIGTERM', () => void stop());
+process.on('SIGINT', () => void stop());

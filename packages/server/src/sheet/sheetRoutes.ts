@@ -1,0 +1,25 @@
+import { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
+import { Router } from 'express';
+import { z } from 'zod';
+import type { Ledger } from '../event/ledger.ts';
+import { bodyOf } from '../http/request.ts';
+import { latestSheets, saveSheet } from './sheetLedger.ts';
+
+export function sheetRoutes(ledger: Ledger): Router {
+  const routes = Router();
+  routes.get('/sheets', async (_req, res) => {
+    res.json(await latestSheets(ledger.manager));
+  });
+  /** The open form: the very objects that import again. */
+  routes.get('/sheets/export', async (_req, res) => {
+    const sheets = (await latestSheets(ledger.manager)).map(({ sheet }) => sheet);
+    res.attachment('orthochrom-sheets.json').json(sheets);
+  });
+  routes.get('/sheets/schema', (_req, res) => {
+    res.json(z.toJSONSchema(Sheet));
+  });
+  routes.post('/sheets', async (req, res) => {
+    res.status(201).json(await saveSheet(ledger, bodyOf(Sheet, req)));
+  });
+  return routes;
+}

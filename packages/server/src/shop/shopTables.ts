@@ -1,0 +1,89 @@
+import type { Painter, Room, Shop, StoredCup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import { EntitySchema } from 'typeorm';
+import {
+  booleans,
+  doubles,
+  edited,
+  ids,
+  integers,
+  key,
+  optionalDoubles,
+  optionalTexts,
+  refersTo,
+  structures,
+  texts,
+  type EditedRow,
+} from '../database/columns.ts';
+
+export type ShopRow = EditedRow & Omit<Shop, 'id' | 'version'> & { nextTicketNo: number };
+export const ShopTable = new EntitySchema<ShopRow>({
+  name: 'Shop',
+  tableName: 'shop',
+  columns: { ...key('shop'), ...texts('name', 'timeZone', 'ticketPrefix'), ...integers('nextTicketNo'), ...edited },
+});
+
+export type PainterRow = EditedRow & Omit<Painter, 'id' | 'version'> & { shopId: string };
+export const PainterTable = new EntitySchema<PainterRow>({
+  name: 'Painter',
+  tableName: 'painter',
+  columns: { ...key('painter'), ...ids('shopId'), ...texts('name', 'skill'), ...structures('units', 'way'), ...edited },
+  foreignKeys: [refersTo('painter', 'shopId', 'Shop')],
+});
+
+export type RoomRow = EditedRow & Omit<Room, 'id' | 'version' | 'airSpeedMPerS' | 'capLimitKPa'> & { shopId: string; airSpeedMPerS: number | null; capLimitKPa: number | null };
+export const RoomTable = new EntitySchema<RoomRow>({
+  name: 'Room',
+  tableName: 'room',
+  columns: {
+    ...key('room'),
+    ...ids('shopId'),
+    ...texts('name', 'place', 'airMovement', 'airflow', 'extraction', 'region', 'note'),
+    ...booleans('heated'),
+    ...optionalDoubles('airSpeedMPerS', 'capLimitKPa'),
+    ...structures('regionRules'),
+    ...edited,
+  },
+  foreignKeys: [refersTo('room', 'shopId', 'Shop')],
+});
+
+/** `body` is the gun without its nozzle sets; those have rows of their own, for settings and tests belong to them. */
+export type GunRow = EditedRow & Omit<StoredGun, 'id' | 'version' | 'gun'> & { shopId: string; class: string; body: Omit<StoredGun['gun'], 'nozzleSets' | 'nozzlesMm'> };
+export const GunTable = new EntitySchema<GunRow>({
+  name: 'Gun',
+  tableName: 'gun',
+  columns: { ...key('gun'), ...ids('shopId'), ...texts('name', 'class', 'gaugeTrust', 'note'), ...structures('usedFor', 'body'), ...edited },
+  foreignKeys: [refersTo('gun', 'shopId', 'Shop')],
+});
+
+export type NozzleSetRow = {
+  id: string;
+  gunId: string;
+  ordinal: number;
+  nozzleMm: number;
+  needle: string | null;
+  cap: string | null;
+  tests: unknown[];
+  retiredAt: Date | null;
+};
+export const NozzleSetTable = new EntitySchema<NozzleSetRow>({
+  name: 'NozzleSet',
+  tableName: 'nozzle_set',
+  columns: {
+    ...key('nozzle_set'),
+    ...ids('gunId'),
+    ...integers('ordinal'),
+    ...doubles('nozzleMm'),
+    ...optionalTexts('needle', 'cap'),
+    ...structures('tests'),
+    retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
+  },
+  foreignKeys: [refersTo('nozzle_set', 'gunId', 'Gun')],
+});
+
+export type CupRow = EditedRow & Omit<StoredCup, 'id' | 'version' | 'strainerUm'> & { shopId: string; strainerUm: number | null };
+export const CupTable = new EntitySchema<CupRow>({
+  name: 'Cup',
+  tableName: 'cup',
+  columns: { ...key('cup'), ...ids('shopId'), ...texts('name'), ...doubles('capacityMl'), ...structures('marksMl'), ...optionalDoubles('strainerUm'), ...edited },
+  foreignKeys: [refersTo('cup', 'shopId', 'Shop')],
+});

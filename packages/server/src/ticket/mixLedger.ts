@@ -1,0 +1,55 @@
+/** What was really poured: checked against the plan that was taken, kept, and its pot life set running. */
+import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
+import type { MixCreate } from '@orthochrom/contract/shop/ticket.ts';
+import { v7 as newId } from 'uuid';
+import type { z } from 'zod';
+import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { BadInput, OutOfTurn } from '../http/faults.ts';
+import { shopIdOf, shopSetup } from '../shop/shopLedger.ts';
+import { mustHavePassedGate } from './gateKeeper.ts';
+import { coatRow } from './planReader.ts';
+import { MixTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
+
+const MINUTE_MS = 60_000;
+
+export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof MixCreate>): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const coat = await coatRow(manager, mix.coatId);
+    if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId) throw BadInput.at(['coatId'], 'contradiction', 'This coat belongs to another ticket or stage.');
+    await mustHavePassedGate(manager, { ticketId, stageId: mix.stageId, painterId: mix.painterId });
+    const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
+    const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
+    if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
+    const cup = mix.cupId ? (await shopSetup(manager)).cups.find(({ id }) => id === mix.cupId) : undefined;
+    const check = ask('pourCheck', {
+      recipe: asked.recipe,
+      poured: mix.poured,
+      ...(asked.densitiesGPerMl ? { densitiesGPerMl: asked.densitiesGPerMl } : {}),
+      ...(asked.sheet ? { sheet: asked.sheet } : {}),
+      ...(cup ? { cup: { capacityMl: cup.capacityMl } } : {}),
+    });
+    const against = check.verdicts.find(({ level }) => level === 'stop');
+    if (against) throw BadInput.at(['poured'], 'contradiction', against.message);
+    const mixedAt = new Date();
+    const potLifeEndsAt = answer.potLifeMinutes ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS) : null;
+    const row = {
+      id: mix.id,
+      stageId: mix.stageId,
+      painterId: mix.painterId,
+      recipe: asked.recipe,
+      asked: answer.components,
+      poured: mix.poured,
+      readyMl: check.pouredMl,
+      batchNo: mix.batchNo,
+      mixedAt,
+      potLifeEndsAt,
+      materialC: asked.temperatureC ?? null,
+      correctedFromId: mix.correctedFromId ?? null,
+    } as MixRow;
+    if (!(await insertOnce(manager, MixTable, row))) return;
+    if (potLifeEndsAt) {
+      const timer = { id: newId(), ticketId, mixId: mix.id, kind: 'potLife', startedAt: mixedAt, dueAt: potLifeEndsAt, test: 'Empty and clean the gun before it thickens.' };
+      await manager.insert(TimerTable, timer as Partial<TimerRow> as never);
+    }
+    await trace({ shopId: await shopIdOf(manager), painterId: mix.painterId, aggregateType: 'ticket', aggregateId: ticketId, kind: 'mixed', patch: { mixId: mix.id, poured: mix.poured } });
+  });

@@ -1,0 +1,127 @@
+/** Every coat sprayed, found by what it was and how it went. */
+import { z } from 'zod';
+import { Rating, type Coat } from '@orthochrom/contract/shop/ticket.ts';
+import { StageName } from '@orthochrom/contract/shapes/climate.ts';
+import { Id } from '@orthochrom/contract/shop/common.ts';
+import Papa from 'papaparse';
+import { In, type EntityManager } from 'typeorm';
+import { sheetVersions } from '../sheet/sheetLedger.ts';
+import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
+import { coatOf } from './ticketReader.ts';
+import { CoatPanelTable, CoatTable, StageTable, TicketTable, type CoatRow } from './ticketTables.ts';
+
+export const RecordQuery = z.strictObject({
+  text: z.string().max(80).optional(),
+  stage: StageName.optional(),
+  gunId: Id.optional(),
+  painterId: Id.optional(),
+  rating: Rating.optional(),
+  minAirC: z.coerce.number().min(-30).max(60).optional(),
+  maxAirC: z.coerce.number().min(-30).max(60).optional(),
+});
+export type RecordRow = {
+  coat: Coat;
+  ticketNumber: string;
+  vehicle: string;
+  stage: string;
+  colourName: string;
+  product: string;
+  coats: number;
+  gun: string;
+  painter: string;
+  room: string;
+  airC?: number;
+  rhPercent?: number;
+  panelC?: number;
+  materialC?: number;
+};
+const MOST_ROWS = 500;
+
+export async function records(manager: EntityManager, query: z.infer<typeof RecordQuery>): Promise<RecordRow[]> {
+  const found = manager.createQueryBuilder(CoatTable, 'c').where('c.endedAt IS NOT NULL and c.archivedAt IS NULL').orderBy('c.endedAt', 'DESC').take(MOST_ROWS);
+  if (query.gunId) found.andWhere('c.gunId = :gunId', query);
+  if (query.painterId) found.andWhere('c.painterId = :painterId', query);
+  if (query.rating) found.andWhere('c.rating = :rating', query);
+  if (query.minAirC !== undefined) found.andWhere('c.airC >= :minAirC', query);
+  if (query.maxAirC !== undefined) found.andWhere('c.airC <= :maxAirC', query);
+  const rows = await described(manager, await found.getMany());
+  const words = query.text?.toLowerCase();
+  return rows.filter(
+    (row) =>
+      (!query.stage || row.stage === query.stage) &&
+      (!words || [row.vehicle, row.ticketNumber, row.colourName, row.product, row.coat.note, row.gun, row.painter].some((value) => value.toLowerCase().includes(words))),
+  );
+}
+
+/** One coat whole. */
+export async function recordOf(manager: EntityManager, coatId: string): Promise<RecordRow | undefined> {
+  const coat = await manager.findOneBy(CoatTable, { id: coatId });
+  return coat ? (await described(manager, [coat]))[0] : undefined;
+}
+
+async function described(manager: EntityManager, coats: CoatRow[]): Promise<RecordRow[]> {
+  if (coats.length === 0) return [];
+  const idsOf = (pick: (coat: CoatRow) => string | null) => In([...new Set(coats.map(pick).filter((id) => id !== null))]);
+  const [tickets, stages, guns, painters, rooms, panels] = await Promise.all([
+    manager.findBy(TicketTable, { id: idsOf((c) => c.ticketId) }),
+    manager.findBy(StageTable, { id: idsOf((c) => c.stageId) }),
+    manager.findBy(GunTable, { id: idsOf((c) => c.gunId) }),
+    manager.findBy(PainterTable, { id: idsOf((c) => c.painterId) }),
+    manager.findBy(RoomTable, { id: idsOf((c) => c.roomId) }),
+    manager.findBy(CoatPanelTable, { coatId: In(coats.map(({ id }) => id)) }),
+  ]);
+  const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
+  const nameOf = (list: { id: string; name: string }[], id: string | null) => list.find((item) => item.id === id)?.name ?? '';
+  return coats.map((row) => {
+    const ticket = tickets.find(({ id }) => id === row.ticketId)!;
+    const stage = stages.find(({ id }) => id === row.stageId)!;
+    const figure = (name: 'airC' | 'rhPercent' | 'panelC' | 'materialC') => (row[name] === null ? {} : { [name]: row[name] });
+    return {
+      coat: coatOf(row, panels),
+      ticketNumber: ticket.number,
+      vehicle: ticket.vehicle,
+      stage: stage.kind,
+      colourName: stage.colourName,
+      coats: stage.coats,
+      product: sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet.name ?? '',
+      gun: nameOf(guns, row.gunId),
+      painter: nameOf(painters, row.painterId),
+      room: nameOf(rooms, row.roomId),
+      ...figure('airC'),
+      ...figure('rhPercent'),
+      ...figure('panelC'),
+      ...figure('materialC'),
+    };
+  });
+}
+
+/** One line a coat, canonical units in the headings; text that a spreadsheet could take for a formula is escaped. */
+export const recordsCsv = (rows: RecordRow[]): string =>
+  Papa.unparse(
+    rows.map(({ coat, ...row }) => ({
+      ended_at: coat.endedAt,
+      ticket: row.ticketNumber,
+      vehicle: row.vehicle,
+      stage: row.stage,
+      coat: coat.ordinal,
+      product: row.product,
+      colour: row.colourName,
+      painter: row.painter,
+      room: row.room,
+      gun: row.gun,
+      nozzle_mm: coat.nozzleMm,
+      air_c: row.airC?.toFixed(1),
+      humidity_percent: row.rhPercent?.toFixed(0),
+      panel_c: row.panelC?.toFixed(1),
+      material_c: row.materialC?.toFixed(1),
+      inlet_kpa: coat.done['inletKPa']?.value,
+      fluid_turns_out: coat.done['fluidTurnsOut']?.value,
+      distance_mm: coat.done['distanceMm']?.value,
+      overlap_percent: coat.done['overlapPercent']?.value,
+      wet_um: coat.done['wetFilmUm']?.value,
+      rating: coat.rating,
+      seen: coat.seen.join(' '),
+      note: coat.note,
+    })),
+    { escapeFormulae: true },
+  );

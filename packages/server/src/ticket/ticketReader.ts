@@ -1,0 +1,146 @@
+/** Tickets as the contract shows them. */
+import type { Coat, GateRecord, Mix, Panel, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import { In, IsNull, type EntityManager } from 'typeorm';
+import { NotFound } from '../http/faults.ts';
+import { sheetVersions } from '../sheet/sheetLedger.ts';
+import {
+  CoatPanelTable,
+  CoatTable,
+  GateAnswerTable,
+  MixTable,
+  PanelTable,
+  StagePanelTable,
+  StageTable,
+  TicketTable,
+  TimerTable,
+  type CoatPanelRow,
+  type CoatRow,
+  type GateAnswerRow,
+  type MixRow,
+  type PanelRow,
+  type StagePanelRow,
+  type StageRow,
+  type TicketRow,
+  type TimerRow,
+} from './ticketTables.ts';
+
+/** Leaves out what a row holds as null: in the contract what is not known is absent. */
+function present<T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null> } {
+  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null && value !== undefined)) as never;
+}
+const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
+
+const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow): Panel => ({ id, name, areaM2, orientation, substrate, scope });
+const stageOf = ({ ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow, panels: StagePanelRow[]): StagePlan =>
+  present({ ...stage, panelIds: panels.filter(({ stageId }) => stageId === stage.id).map(({ panelId }) => panelId) }) as StagePlan;
+
+const ticketOf = (row: TicketRow, panels: PanelRow[], stages: StageRow[], links: StagePanelRow[]): Ticket => {
+  const { shopId: _s, updatedAt: _u, archivedAt: _a, createdAt, ...ticket } = row;
+  return present({
+    ...ticket,
+    createdAt: createdAt.toISOString(),
+    panels: panels.filter(({ ticketId }) => ticketId === row.id).map(panelOf),
+    stages: stages.filter(({ ticketId }) => ticketId === row.id).map((stage) => stageOf(stage, links)),
+  }) as Ticket;
+};
+
+export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
+  const { id, version, ticketId, stageId, ordinal, state, planned, overrides, done, seen, rating, note, gunId, nozzleMm, mixId, painterId, roomId } = row;
+  return present({
+    id,
+    version,
+    ticketId,
+    stageId,
+    ordinal,
+    state,
+    planned,
+    overrides,
+    done,
+    seen,
+    rating,
+    note,
+    gunId,
+    nozzleMm,
+    mixId,
+    painterId,
+    roomId,
+    startedAt: iso(row.startedAt),
+    endedAt: iso(row.endedAt),
+    panelsSprayed: panels
+      .filter(({ coatId }) => coatId === id)
+      .map(({ panelId, sprayedAt }) => ({ panelId, sprayedAt: sprayedAt.toISOString() }))
+      .sort((a, b) => a.sprayedAt.localeCompare(b.sprayedAt)),
+  }) as Coat;
+}
+
+export const mixOf = ({ id, version, stageId, recipe, poured, readyMl, batchNo, mixedAt, materialC, potLifeEndsAt, correctedFromId }: MixRow): Mix =>
+  present({ id, version, stageId, recipe, poured, readyMl, batchNo, mixedAt: mixedAt.toISOString(), materialC, potLifeEndsAt: iso(potLifeEndsAt), correctedFromId }) as Mix;
+
+const gateOf = ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt }: GateAnswerRow): GateRecord =>
+  ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt: answeredAt.toISOString() }) as GateRecord;
+
+export const timerOf = ({ id, version, ticketId, coatId, mixId, kind, startedAt, dueAt, latestAt, test, confirmedAt, confirmedBy }: TimerRow): Timer =>
+  present({ id, version, ticketId, coatId, mixId, kind, startedAt: iso(startedAt), dueAt: iso(dueAt), latestAt: iso(latestAt), test, confirmedAt: iso(confirmedAt), confirmedBy }) as Timer;
+
+type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
+
+async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Parts> {
+  const where = { ticketId: In(ticketIds), archivedAt: IsNull() };
+  const [panels, stages] = await Promise.all([
+    manager.find(PanelTable, { where, order: { ordinal: 'ASC' } }),
+    manager.find(StageTable, { where, order: { ordinal: 'ASC' } }),
+  ]);
+  const links = stages.length === 0 ? [] : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
+  return { panels, stages, links };
+}
+
+/** All tickets, newest first, with the timers that still run. */
+export async function allTickets(manager: EntityManager): Promise<{ tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string }> {
+  const rows = await manager.find(TicketTable, { where: { archivedAt: IsNull() }, order: { createdAt: 'DESC' } });
+  if (rows.length === 0) return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
+  const ids = rows.map(({ id }) => id);
+  const [{ panels, stages, links }, timers, coats] = await Promise.all([
+    partsOf(manager, ids),
+    manager.find(TimerTable, { where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() }, order: { dueAt: 'ASC' } }),
+    manager.find(CoatTable, { where: { ticketId: In(ids), archivedAt: IsNull() }, order: { ordinal: 'ASC' } }),
+  ]);
+  const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
+  return {
+    tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
+    coats: coats.map((coat) => coatOf({ ...coat, planned: null }, [])),
+    timers: timers.map(timerOf),
+    sheets: sheets.map(({ id, sheet }) => ({ id, name: sheet.name })),
+    serverNow: new Date().toISOString(),
+  };
+}
+
+export async function ticketById(manager: EntityManager, id: string): Promise<Ticket> {
+  const row = await manager.findOneBy(TicketTable, { id });
+  if (!row) throw new NotFound(`There is no ticket ${id}.`);
+  const { panels, stages, links } = await partsOf(manager, [id]);
+  return ticketOf(row, panels, stages, links);
+}
+
+/** One ticket with everything that was planned and done on it. */
+export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
+  const ticket = await ticketById(manager, id);
+  const stageIds = ticket.stages.map((stage) => stage.id);
+  const [coats, mixes, gates, timers, sheets] = await Promise.all([
+    manager.find(CoatTable, { where: { stageId: In(stageIds), archivedAt: IsNull() }, order: { ordinal: 'ASC' } }),
+    manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } }),
+    manager.find(GateAnswerTable, { where: { ticketId: id }, order: { answeredAt: 'ASC' } }),
+    manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } }),
+    sheetVersions(manager, ticket.stages.map(({ sheetVersionId }) => sheetVersionId)),
+  ]);
+  const sprayed = coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
+  const place = (coat: CoatRow) => stageIds.indexOf(coat.stageId) * 100 + coat.ordinal;
+  return {
+    ticket,
+    coats: coats.sort((a, b) => place(a) - place(b)).map((coat) => coatOf(coat, sprayed)),
+    mixes: mixes.map(mixOf),
+    gates: gates.map(gateOf),
+    timers: timers.map(timerOf),
+    sheets,
+    serverNow: new Date().toISOString(),
+  };
+}

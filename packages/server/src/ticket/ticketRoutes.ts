@@ -1,0 +1,84 @@
+import { GateAnswers, Look, MixCreate, PanelSprayed, SprayEnd, SprayStart, TakePlan, TicketCreate, TicketEdit, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
+import { Router } from 'express';
+import type { StandInProbe } from '../air/probe.ts';
+import type { Ledger } from '../event/ledger.ts';
+import { NotFound } from '../http/faults.ts';
+import { bodyOf, idOf, parsed } from '../http/request.ts';
+import { confirmTimer, endSpraying, lookAt, panelSprayed, startSpraying, takePlan } from './coatLedger.ts';
+import { answerGate } from './gateKeeper.ts';
+import { addMix } from './mixLedger.ts';
+import { coatRow } from './planReader.ts';
+import { RecordQuery, recordOf, records, recordsCsv } from './records.ts';
+import { changeTicket, createTicket } from './ticketLedger.ts';
+import { allTickets, wholeTicket } from './ticketReader.ts';
+import { TimerTable } from './ticketTables.ts';
+
+/** Every write on a ticket is answered with the whole ticket as it now is on disk. */
+export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
+  const routes = Router();
+  const whole = (ticketId: string) => wholeTicket(ledger.manager, ticketId);
+  const ticketOfCoat = async (coatId: string) => whole((await coatRow(ledger.manager, coatId)).ticketId);
+
+  routes.get('/tickets', async (_req, res) => {
+    res.json(await allTickets(ledger.manager));
+  });
+  routes.post('/tickets', async (req, res) => {
+    const ticket = bodyOf(TicketCreate, req);
+    await createTicket(ledger, ticket);
+    res.status(201).json(await whole(ticket.id));
+  });
+  routes.get('/tickets/:id', async (req, res) => {
+    res.json(await whole(idOf(req)));
+  });
+  routes.put('/tickets/:id', async (req, res) => {
+    await changeTicket(ledger, idOf(req), bodyOf(TicketEdit, req));
+    res.json(await whole(idOf(req)));
+  });
+  routes.post('/tickets/:id/gate-answers', async (req, res) => {
+    await answerGate(ledger, idOf(req), bodyOf(GateAnswers, req));
+    res.status(201).json(await whole(idOf(req)));
+  });
+  routes.post('/tickets/:id/mixes', async (req, res) => {
+    await addMix(ledger, idOf(req), bodyOf(MixCreate, req));
+    res.status(201).json(await whole(idOf(req)));
+  });
+
+  routes.post('/coats/:id/take', async (req, res) => {
+    await takePlan(ledger, probe, idOf(req), bodyOf(TakePlan, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/spray-start', async (req, res) => {
+    await startSpraying(ledger, probe, idOf(req), bodyOf(SprayStart, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/panels', async (req, res) => {
+    await panelSprayed(ledger, idOf(req), bodyOf(PanelSprayed, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/spray-end', async (req, res) => {
+    await endSpraying(ledger, probe, idOf(req), bodyOf(SprayEnd, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/look', async (req, res) => {
+    await lookAt(ledger, idOf(req), bodyOf(Look, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/timers/:id/confirm', async (req, res) => {
+    await confirmTimer(ledger, idOf(req), bodyOf(TimerConfirm, req));
+    const timer = await ledger.manager.findOneByOrFail(TimerTable, { id: idOf(req) });
+    res.json(await whole(timer.ticketId));
+  });
+
+  routes.get('/records', async (req, res) => {
+    res.json(await records(ledger.manager, parsed(RecordQuery, req.query)));
+  });
+  routes.get('/records.csv', async (req, res) => {
+    res.attachment('orthochrom-records.csv').type('text/csv').send(recordsCsv(await records(ledger.manager, parsed(RecordQuery, req.query))));
+  });
+  routes.get('/records/:id', async (req, res) => {
+    const record = await recordOf(ledger.manager, idOf(req));
+    if (!record) throw new NotFound(`There is no coat ${idOf(req)}.`);
+    res.json(record);
+  });
+  return routes;
+}

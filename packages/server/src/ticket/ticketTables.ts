@@ -1,0 +1,229 @@
+import type { Coat, Mix, Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import { EntitySchema } from 'typeorm';
+import {
+  doubles,
+  edited,
+  ids,
+  instants,
+  integers,
+  key,
+  optionalDoubles,
+  optionalIds,
+  optionalInstants,
+  optionalStructures,
+  optionalTexts,
+  refersTo,
+  structures,
+  texts,
+  type EditedRow,
+} from '../database/columns.ts';
+
+export type TicketRow = EditedRow & Pick<Ticket, 'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'> & { shopId: string; dueOn: string | null };
+export const TicketTable = new EntitySchema<TicketRow>({
+  name: 'Ticket',
+  tableName: 'ticket',
+  columns: {
+    ...key('ticket'),
+    ...ids('shopId', 'roomId', 'painterId'),
+    ...texts('number', 'vehicle', 'bodyKind', 'jobSize', 'note', 'state'),
+    dueOn: { type: 'date', name: 'due_on', nullable: true },
+    ...edited,
+  },
+  uniques: [{ name: 'ticket_shop_number', columns: ['shopId', 'number'] }],
+  foreignKeys: [refersTo('ticket', 'shopId', 'Shop'), refersTo('ticket', 'roomId', 'Room'), refersTo('ticket', 'painterId', 'Painter')],
+});
+
+export type PanelRow = Panel & { ticketId: string; ordinal: number; archivedAt: Date | null };
+export const PanelTable = new EntitySchema<PanelRow>({
+  name: 'Panel',
+  tableName: 'panel',
+  columns: {
+    ...key('panel'),
+    ...ids('ticketId'),
+    ...integers('ordinal'),
+    ...texts('name', 'orientation', 'substrate', 'scope'),
+    ...doubles('areaM2'),
+    archivedAt: edited.archivedAt,
+  },
+  foreignKeys: [refersTo('panel', 'ticketId', 'Ticket')],
+});
+
+export type StageRow = Omit<StagePlan, 'panelIds' | 'finish' | 'colourHex' | 'gunId'> & {
+  ticketId: string;
+  ordinal: number;
+  finish: StagePlan['finish'] | null;
+  colourHex: string | null;
+  gunId: string | null;
+  archivedAt: Date | null;
+};
+export const StageTable = new EntitySchema<StageRow>({
+  name: 'Stage',
+  tableName: 'stage',
+  columns: {
+    ...key('stage'),
+    ...ids('ticketId', 'sheetVersionId'),
+    ...integers('ordinal', 'coats'),
+    ...texts('kind', 'recipeName', 'colourName', 'part'),
+    ...optionalTexts('finish', 'colourHex'),
+    ...optionalIds('gunId'),
+    archivedAt: edited.archivedAt,
+  },
+  foreignKeys: [refersTo('stage', 'ticketId', 'Ticket'), refersTo('stage', 'sheetVersionId', 'SheetVersion'), refersTo('stage', 'gunId', 'Gun')],
+});
+
+export type StagePanelRow = { stageId: string; panelId: string };
+export const StagePanelTable = new EntitySchema<StagePanelRow>({
+  name: 'StagePanel',
+  tableName: 'stage_panel',
+  columns: {
+    stageId: { type: 'uuid', name: 'stage_id', primary: true, primaryKeyConstraintName: 'stage_panel_pkey' },
+    panelId: { type: 'uuid', name: 'panel_id', primary: true, primaryKeyConstraintName: 'stage_panel_pkey' },
+  },
+  foreignKeys: [refersTo('stage_panel', 'stageId', 'Stage'), refersTo('stage_panel', 'panelId', 'Panel')],
+});
+
+type Nullable<T> = { [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K] };
+/** Planned, overridden and done stand side by side; what records are searched by has a column of its own. */
+export type CoatRow = EditedRow &
+  Nullable<Omit<Coat, 'id' | 'version' | 'panelsSprayed' | 'startedAt' | 'endedAt'>> & {
+    startedAt: Date | null;
+    endedAt: Date | null;
+    inletKPaDone: number | null;
+    fluidTurnsDone: number | null;
+    distanceMmDone: number | null;
+    overlapPercentDone: number | null;
+    wetUmDone: number | null;
+    airC: number | null;
+    rhPercent: number | null;
+    panelC: number | null;
+    materialC: number | null;
+  };
+export const CoatTable = new EntitySchema<CoatRow>({
+  name: 'Coat',
+  tableName: 'coat',
+  columns: {
+    ...key('coat'),
+    ...ids('ticketId', 'stageId'),
+    ...integers('ordinal'),
+    ...texts('state', 'note'),
+    ...optionalStructures('planned'),
+    ...structures('overrides', 'done', 'seen'),
+    ...optionalTexts('rating'),
+    ...optionalIds('gunId', 'mixId', 'painterId', 'roomId'),
+    ...optionalInstants('startedAt', 'endedAt'),
+    ...optionalDoubles('nozzleMm', 'inletKPaDone', 'fluidTurnsDone', 'distanceMmDone', 'overlapPercentDone', 'wetUmDone'),
+    ...optionalDoubles('airC', 'rhPercent', 'panelC', 'materialC'),
+    ...edited,
+  },
+  uniques: [{ name: 'coat_stage_ordinal', columns: ['stageId', 'ordinal'] }],
+  indices: [{ name: 'coat_ended_at', columns: ['endedAt'] }],
+  foreignKeys: [
+    refersTo('coat', 'ticketId', 'Ticket'),
+    refersTo('coat', 'stageId', 'Stage'),
+    refersTo('coat', 'mixId', 'Mix'),
+    refersTo('coat', 'gunId', 'Gun'),
+    refersTo('coat', 'painterId', 'Painter'),
+    refersTo('coat', 'roomId', 'Room'),
+  ],
+});
+
+export type CoatPanelRow = { coatId: string; panelId: string; sprayedAt: Date };
+export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
+  name: 'CoatPanel',
+  tableName: 'coat_panel',
+  columns: {
+    coatId: { type: 'uuid', name: 'coat_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
+    panelId: { type: 'uuid', name: 'panel_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
+    ...instants('sprayedAt'),
+  },
+  foreignKeys: [refersTo('coat_panel', 'coatId', 'Coat'), refersTo('coat_panel', 'panelId', 'Panel')],
+});
+
+export type MixRow = Nullable<Omit<Mix, 'version' | 'mixedAt' | 'potLifeEndsAt'>> &
+  EditedRow & { painterId: string; asked: unknown; mixedAt: Date; potLifeEndsAt: Date | null };
+export const MixTable = new EntitySchema<MixRow>({
+  name: 'Mix',
+  tableName: 'mix',
+  columns: {
+    ...key('mix'),
+    ...ids('stageId', 'painterId'),
+    ...structures('recipe', 'asked', 'poured'),
+    ...doubles('readyMl'),
+    ...integers('batchNo'),
+    ...instants('mixedAt'),
+    ...optionalInstants('potLifeEndsAt'),
+    ...optionalDoubles('materialC'),
+    ...optionalIds('correctedFromId'),
+    ...edited,
+  },
+  foreignKeys: [refersTo('mix', 'stageId', 'Stage'), refersTo('mix', 'painterId', 'Painter'), refersTo('mix', 'correctedFromId', 'Mix')],
+});
+
+/** Append-only. */
+export type GateAnswerRow = {
+  id: string;
+  ticketId: string;
+  stageId: string;
+  roomId: string;
+  painterId: string;
+  step: string;
+  passed: boolean;
+  answers: Record<string, unknown>;
+  verdicts: unknown[];
+  gateVersion: number;
+  answeredAt: Date;
+};
+export const GateAnswerTable = new EntitySchema<GateAnswerRow>({
+  name: 'GateAnswer',
+  tableName: 'gate_answer',
+  columns: {
+    ...key('gate_answer'),
+    ...ids('ticketId', 'stageId', 'roomId', 'painterId'),
+    ...texts('step'),
+    passed: { type: 'boolean' },
+    ...structures('answers', 'verdicts'),
+    ...integers('gateVersion'),
+    ...instants('answeredAt'),
+  },
+  foreignKeys: [
+    refersTo('gate_answer', 'ticketId', 'Ticket'),
+    refersTo('gate_answer', 'stageId', 'Stage'),
+    refersTo('gate_answer', 'roomId', 'Room'),
+    refersTo('gate_answer', 'painterId', 'Painter'),
+  ],
+});
+
+/** No ticking state: any screen works out what is left from the server's time. */
+export type TimerRow = EditedRow & {
+  ticketId: string;
+  coatId: string | null;
+  mixId: string | null;
+  kind: string;
+  startedAt: Date;
+  dueAt: Date;
+  latestAt: Date | null;
+  test: string;
+  tests: unknown;
+  confirmedAt: Date | null;
+  confirmedBy: string | null;
+};
+export const TimerTable = new EntitySchema<TimerRow>({
+  name: 'Timer',
+  tableName: 'timer',
+  columns: {
+    ...key('timer'),
+    ...ids('ticketId'),
+    ...optionalIds('coatId', 'mixId', 'confirmedBy'),
+    ...texts('kind', 'test'),
+    ...instants('startedAt', 'dueAt'),
+    ...optionalInstants('latestAt', 'confirmedAt'),
+    ...optionalStructures('tests'),
+    ...edited,
+  },
+  foreignKeys: [
+    refersTo('timer', 'ticketId', 'Ticket'),
+    refersTo('timer', 'coatId', 'Coat'),
+    refersTo('timer', 'mixId', 'Mix'),
+    refersTo('timer', 'confirmedBy', 'Painter'),
+  ],
+});
