@@ -81,6 +81,7 @@ const DoneField = z.strictObject({ value: z.number(), source: z.enum(['confirmed
 export type Done = Partial<Record<string, z.infer<typeof DoneField>>>;
 
 export const Rating = z.enum(['good', 'fair', 'poor']);
+export type Rating = z.infer<typeof Rating>;
 export const Seen = z.enum(['nothing', 'peel', 'run', 'dust', 'drySpray', 'stripes', 'pops', 'fisheyes', 'other']);
 export type Seen = z.infer<typeof Seen>;
 
@@ -125,6 +126,7 @@ export const TakePlan = z.strictObject({
   cupId: Id.optional(),
   readyMl: moreThanZero('readyMl').optional(),
 });
+export const OverridePlan = z.strictObject({ ...edited, painterId: Id, overrides: Overrides });
 export const SprayStart = z.strictObject({ ...edited, painterId: Id, mixId: Id, unchangedSinceGate: z.literal(true) });
 export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
 export const SprayEnd = z.strictObject({ ...edited, painterId: Id });

@@ -1,7 +1,7 @@
 /** A coat from plan to log: taken, sprayed, flashed, looked at. Each step is its own write with its own version. */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { ask, CALCULATION_VERSION, type AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { CoatState, Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart, TakenPlan, TakePlan, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
+import type { CoatState, Done, Look, OverridePlan, Overrides, PanelSprayed, SprayEnd, SprayStart, TakenPlan, TakePlan, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
@@ -58,6 +58,14 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     const { air, humidity, panel, material } = context.air;
     const changes = { state: 'taken', planned, overrides, gunId, nozzleMm: setup.nozzleMm, painterId, roomId: context.room.id, airC: air.value, rhPercent: humidity.value, panelC: panel?.value ?? null, materialC: material?.value ?? null };
     await changeCoat(manager, trace as never, coat, { kind: 'plan-taken', version, painterId, changes, mine: wish });
+  });
+
+/** An override keeps the recommendation beside it, with a word why; the plan that was taken stays as it was. */
+export const overrideSettings = (ledger: Ledger, coatId: string, { version, painterId, overrides }: z.infer<typeof OverridePlan>): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const coat = await coatRow(manager, coatId);
+    mustBe(coat, 'taken');
+    await changeCoat(manager, trace as never, coat, { kind: 'overridden', version, painterId, changes: { overrides }, mine: overrides });
   });
 
 export const startSpraying = (ledger: Ledger, probe: StandInProbe, coatId: string, { version, painterId, mixId }: z.infer<typeof SprayStart>): Promise<void> =>

@@ -1,10 +1,10 @@
-import { GateAnswers, Look, MixCreate, PanelSprayed, SprayEnd, SprayStart, TakePlan, TicketCreate, TicketEdit, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
+import { GateAnswers, Look, MixCreate, OverridePlan, PanelSprayed, SprayEnd, SprayStart, TakePlan, TicketCreate, TicketEdit, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
-import { confirmTimer, endSpraying, lookAt, panelSprayed, startSpraying, takePlan } from './coatLedger.ts';
+import { confirmTimer, endSpraying, lookAt, overrideSettings, panelSprayed, startSpraying, takePlan } from './coatLedger.ts';
 import { answerGate } from './gateKeeper.ts';
 import { addMix } from './mixLedger.ts';
 import { coatRow } from './planReader.ts';
@@ -45,6 +45,10 @@ export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
 
   routes.post('/coats/:id/take', async (req, res) => {
     await takePlan(ledger, probe, idOf(req), bodyOf(TakePlan, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/overrides', async (req, res) => {
+    await overrideSettings(ledger, idOf(req), bodyOf(OverridePlan, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-start', async (req, res) => {

@@ -1,0 +1,79 @@
+/** What the screens show, kept fresh by the server's stream. */
+import type { AirNow, DayAhead } from '@orthochrom/contract/shop/air.ts';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { Coat, SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import { notifications } from '@mantine/notifications';
+import { useCallback, useEffect, useState } from 'react';
+import useSWR, { mutate } from 'swr';
+import { getJson } from './client.ts';
+
+export type AirState = { rooms: AirNow[]; days: DayAhead[] };
+export type TicketList = { tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string };
+
+export const useSetup = () => useSWR<ShopSetup>('/api/setup', getJson);
+export const useSheets = () => useSWR<SheetVersion[]>('/api/sheets', getJson);
+export const useAir = () => useSWR<AirState>('/api/air', getJson);
+export const useTickets = () => useSWR<TicketList>('/api/tickets', (url: string) => getJson<TicketList>(url).then(measured));
+export const useTicket = (id: string) => useSWR<TicketWhole>(`/api/tickets/${id}`, (url: string) => getJson<TicketWhole>(url).then(measured));
+export const isOf = (prefix: string) => (key: unknown) => typeof key === 'string' && key.startsWith(prefix);
+
+/** How far this device's clock is from the server's, ms; timers go by the server's. */
+let clockErrorMs = 0;
+function measured<T extends { serverNow: string }>(reply: T): T {
+  clockErrorMs = Date.parse(reply.serverNow) - Date.now();
+  return reply;
+}
+export const serverNowMs = (): number => Date.now() + clockErrorMs;
+
+/** The server's time, ticking. */
+export function useNowMs(everyMs = 1000): number {
+  const [now, setNow] = useState(serverNowMs);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(serverNowMs()), everyMs);
+    return () => clearInterval(timer);
+  }, [everyMs]);
+  return now;
+}
+
+/** Listens to the server: the air as it moves, and what anybody wrote. @returns false while the connection is down */
+export function useStream(): boolean {
+  const [connected, setConnected] = useState(true);
+  useEffect(() => {
+    const stream = new EventSource('/api/stream');
+    stream.addEventListener('open', () => {
+      setConnected(true);
+      void mutate(isOf('/api/'));
+    });
+    stream.addEventListener('error', () => setConnected(false));
+    stream.addEventListener('air', (event) => {
+      const rooms = JSON.parse(event.data as string) as AirNow[];
+      void mutate<AirState>('/api/air', (old) => (old ? { ...old, rooms } : old), { revalidate: false });
+    });
+    stream.addEventListener('changed', (event) => {
+      const { type } = JSON.parse(event.data as string) as { type: string };
+      const keys: Record<string, string> = { painter: '/api/setup', room: '/api/setup', gun: '/api/setup', sheet: '/api/sheets', reading: '/api/air' };
+      void mutate(isOf(keys[type] ?? '/api/tickets'));
+      if (type === 'ticket') void mutate(isOf('/api/records'));
+    });
+    return () => stream.close();
+  }, []);
+  return connected;
+}
+
+/** Runs a write, shows the server's words if it refuses, and reports whether it went through. */
+export function useWrite(): [busy: boolean, write: (work: () => Promise<unknown>) => Promise<boolean>] {
+  const [busy, setBusy] = useState(false);
+  const write = useCallback(async (work: () => Promise<unknown>) => {
+    setBusy(true);
+    try {
+      await work();
+      return true;
+    } catch (fault) {
+      notifications.show({ color: 'red', title: 'Not done', message: fault instanceof Error ? fault.message : String(fault), autoClose: 12_000 });
+      return false;
+    } finally {
+      setBusy(false);
+    }
+  }, []);
+  return [busy, write];
+}

@@ -1,0 +1,114 @@
+/** The frame of every screen: the rail, who paints, and whether the server is there. */
+import { Button, Menu } from '@mantine/core';
+import { useLocalStorage } from '@mantine/hooks';
+import { useMantineColorScheme } from '@mantine/core';
+import { IconBook2, IconCalendarTime, IconClipboardList, IconFileText, IconMoon, IconSettings, IconSpray, IconSun, IconUser } from '@tabler/icons-react';
+import { useEffect, useMemo } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { useSetup, useStream } from '../api/hooks.ts';
+import { PainterContext, usePickedPainterId } from './painter.ts';
+import styles from './Shell.module.css';
+
+const PLACES = [
+  { to: '/', word: 'Today', Icon: IconCalendarTime },
+  { to: '/tickets', word: 'Tickets', Icon: IconClipboardList },
+  { to: '/records', word: 'Records', Icon: IconBook2 },
+  { to: '/sheets', word: 'Sheets', Icon: IconFileText },
+  { to: '/guns', word: 'Guns', Icon: IconSpray },
+  { to: '/settings', word: 'Settings', Icon: IconSettings },
+];
+
+export function Shell() {
+  const { data: setup, error } = useSetup();
+  const connected = useStream();
+  const [pickedId, pick] = usePickedPainterId();
+  const painter = setup?.painters.find(({ id }) => id === pickedId) ?? setup?.painters[0];
+  const state = useMemo(() => (painter && setup ? { painter, painters: setup.painters, pick } : undefined), [painter, setup, pick]);
+  return (
+    <div className={styles['shell']}>
+      <nav className={styles['rail']} aria-label="Main">
+        <NavLink to="/" className={styles['mark']} aria-label="Orthochrom, today">
+          <svg viewBox="0 0 32 32" width="34" height="34" aria-hidden="true">
+            <path d="M4 24h24v4H4z" fill="#8d8b84" />
+            <path d="M4 18h24v5H4z" fill="#b9c0c4" />
+            <path d="M4 13h24v4H4z" fill="#e8890c" />
+            <path d="M16 3l4.6 7h-9.2z" fill="#f2f1ee" />
+          </svg>
+        </NavLink>
+        {PLACES.map(({ to, word, Icon }) => (
+          <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}>
+            <Icon size={22} stroke={1.6} aria-hidden="true" />
+            <span>{word}</span>
+          </NavLink>
+        ))}
+        <div className={styles['foot']}>
+          <BoothSwitch />
+          {state && <PainterMenu name={state.painter.name} painters={state.painters} pick={pick} />}
+        </div>
+      </nav>
+      <main className={styles['main']}>
+        {!connected && (
+          <p role="status" className={styles['offline']}>
+            No connection to the shop’s server. What you see may be old; what you type is kept. It reconnects by itself.
+          </p>
+        )}
+        {state ? (
+          <PainterContext value={state}>
+            <Outlet />
+          </PainterContext>
+        ) : (
+          <p className="page">{error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}</p>
+        )}
+      </main>
+    </div>
+  );
+}
+
+/** Booth mode: dim, and everything larger. */
+function BoothSwitch() {
+  const [isBooth, setIsBooth] = useLocalStorage({ key: 'orthochrom-booth', defaultValue: false, getInitialValueInEffect: false });
+  const { setColorScheme } = useMantineColorScheme();
+  useEffect(() => {
+    document.documentElement.dataset['booth'] = isBooth ? 'on' : 'off';
+    setColorScheme(isBooth ? 'dark' : 'light');
+  }, [isBooth, setColorScheme]);
+  const Icon = isBooth ? IconSun : IconMoon;
+  return (
+    <button type="button" className={styles['place']} onClick={() => setIsBooth(!isBooth)} aria-pressed={isBooth}>
+      <Icon size={22} stroke={1.6} aria-hidden="true" />
+      <span>{isBooth ? 'Office' : 'Booth'}</span>
+    </button>
+  );
+}
+
+function PainterMenu({ name, painters, pick }: { name: string; painters: { id: string; name: string }[]; pick: (id: string) => void }) {
+  return (
+    <Menu position="right-end" withArrow>
+      <Menu.Target>
+        <button type="button" className={styles['place']} aria-label={`Painter: ${name}. Change`}>
+          <IconUser size={22} stroke={1.6} aria-hidden="true" />
+          <span>{name}</span>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        <Menu.Label>Who is painting?</Menu.Label>
+        {painters.map((painter) => (
+          <Menu.Item key={painter.id} onClick={() => pick(painter.id)} fw={painter.name === name ? 700 : 400} fz={18} py={12}>
+            {painter.name}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
+export function PageError({ message, retry }: { message: string; retry: () => void }) {
+  return (
+    <div className="page stack">
+      <p role="alert">{message}</p>
+      <div>
+        <Button onClick={retry}>Try again</Button>
+      </div>
+    </div>
+  );
+}

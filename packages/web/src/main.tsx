@@ -1,0 +1,25 @@
+import '@fontsource/barlow/400.css';
+import '@fontsource/barlow/500.css';
+import '@fontsource/barlow/600.css';
+import '@fontsource/barlow-condensed/500.css';
+import '@fontsource/barlow-condensed/600.css';
+import '@fontsource/barlow-condensed/700.css';
+import '@mantine/core/styles.css';
+import '@mantine/notifications/styles.css';
+import './theme.css';
+import { MantineProvider } from '@mantine/core';
+import { Notifications } from '@mantine/notifications';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { router } from './router.tsx';
+import { theme } from './theme.ts';
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <MantineProvider theme={theme} defaultColorScheme="light">
+      <Notifications position="bottom-right" />
+      <RouterProvider router={router} />
+    </MantineProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,122 @@
+/** One coat whole: the air it had, what was planned, what was overridden and why, what was done, how it came out. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { blendText } from '@orthochrom/contract/plan/changes.ts';
+import { settingNames, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { Link, useParams } from 'react-router';
+import useSWR from 'swr';
+import { getJson } from '../api/client.ts';
+import { PageHead } from '../frame/PageHead.tsx';
+import { PageError } from '../frame/Shell.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { SEEN_NAME, SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.ts';
+import { takenMix, takenRecoat, takenReducer, takenSetup } from '../ticket/takenPlan.ts';
+import { formatFor, minutesText, turnsText, type Format } from '../units/format.ts';
+import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
+import { RATING_MARK, whenText, type RecordRow } from './recordRow.ts';
+
+export function CoatRecordPage() {
+  const { id = '' } = useParams();
+  const { data: row, error, mutate } = useSWR<RecordRow>(`/api/records/${id}`, getJson);
+  const { data: whole } = useSWR<TicketWhole>(row ? `/api/tickets/${row.coat.ticketId}` : null, getJson);
+  const { painter } = usePainter();
+  if (error) return <PageError message={error instanceof Error ? error.message : ''} retry={() => void mutate()} />;
+  if (!row) return <p className="page">Opening the record …</p>;
+  const format = formatFor(painter.units);
+  const { coat } = row;
+  const mix = whole?.mixes.find(({ id: mixId }) => mixId === coat.mixId);
+  const reducer = takenReducer(coat);
+  const verdicts = [takenReducer(coat), takenMix(coat), takenSetup(coat)].flatMap((answer) => (answer as AnswerOf<'mix'> | undefined)?.verdicts ?? []);
+  return (
+    <>
+      <PageHead title={`${STAGE_NAME[row.stage]} ${coat.ordinal} of ${row.coats}, ${row.vehicle}`} line={`${whenText(coat.endedAt)} · ${row.painter} · ${row.room} · ${row.product}${row.colourName ? `, ${row.colourName}` : ''}`}>
+        <Link to={`/tickets/${coat.ticketId}`}>Ticket {row.ticketNumber}</Link>
+      </PageHead>
+      <div className="page stack">
+        <div className="grid2">
+          <Fact label="Result" value={coat.rating ? RATING_MARK[coat.rating] : 'not logged'} note={[coat.seen.map((s) => SEEN_NAME[s]).join(', '), coat.note].filter(Boolean).join('. ')} />
+          {row.airC !== undefined && <Fact label="Air" value={format.joined(format.temperature(row.airC))} note={`${row.rhPercent?.toFixed(0)} % humidity`} />}
+          {row.panelC !== undefined && <Fact label="Panel" value={format.joined(format.temperature(row.panelC))} note={row.materialC === undefined ? '' : `paint ${format.joined(format.temperature(row.materialC))}`} />}
+          {reducer?.choice && <Fact label="Reducer and hardener" value={blendText(reducer.choice.parts) || 'no reducer'} note={[reducer.choice.hardener, coat.overrides.reducer ? `overridden: ${coat.overrides.reducer.chosen}, ${coat.overrides.reducer.why}` : ''].filter(Boolean).join(' · ')} />}
+        </div>
+        <div className="card scrollx">
+          <h2 className="tape">Gun {row.gun}: planned and done</h2>
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>Setting</th>
+                <th>Recommended</th>
+                <th>Taken instead</th>
+                <th>Done</th>
+              </tr>
+            </thead>
+            <tbody>
+              {settingNames.map((name) => (
+                <SettingRow key={name} name={name} row={row} format={format} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {mix && (
+          <div className="card stack">
+            <h2 className="tape" style={{ alignSelf: 'start' }}>
+              Mix {mix.batchNo}
+            </h2>
+            <p>
+              {mix.poured.map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`).join(' · ')}; mixed {whenText(mix.mixedAt)}
+              {mix.potLifeEndsAt ? `, pot life to ${whenText(mix.potLifeEndsAt)}` : ''}
+            </p>
+          </div>
+        )}
+        <div className="card stack">
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            Times
+          </h2>
+          <p>
+            Begun {whenText(coat.startedAt)}, on {whenText(coat.endedAt)}
+            {takenRecoat(coat) ? `; planned wait ${minutesText(takenRecoat(coat)!.earliestMinutes.value)}` : ''}.{' '}
+            {coat.panelsSprayed.map(({ panelId, sprayedAt }) => `${panelName(whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel')} ${whenText(sprayedAt)}`).join(', ')}
+          </p>
+        </div>
+        {verdicts.length > 0 && <VerdictList verdicts={verdicts} hideGo />}
+        {reducer && (
+          <div className="card">
+            <ReasonList reasons={[...reducer.reasons, ...(takenSetup(coat)?.reasons ?? [])]} />
+          </div>
+        )}
+      </div>
+    </>
+  );
+}
+
+function Fact({ label, value, note }: { label: string; value: string; note: string }) {
+  return (
+    <div className="card">
+      <div className="label">{label}</div>
+      <div className="figure mid">{value}</div>
+      <div className="quiet">{note}</div>
+    </div>
+  );
+}
+
+function SettingRow({ name, row: { coat }, format }: { name: SettingName; row: RecordRow; format: Format }) {
+  const write = (value: number | undefined): string => {
+    if (value === undefined) return '';
+    if (name === 'inletKPa') return format.joined(format.pressure(value));
+    if (name === 'fluidTurnsOut' || name === 'fanTurnsOut') return `${turnsText(value)} turns`;
+    if (name === 'distanceMm') return format.joined(format.length(value));
+    if (name === 'wetFilmUm') return format.joined(format.film(value));
+    return name === 'nozzleMm' ? `${value} mm` : `${value.toFixed(0)} %`;
+  };
+  const override = coat.overrides[name];
+  const done = coat.done[name];
+  return (
+    <tr>
+      <td>{SETTING_NAME[name]}</td>
+      <td>{write(takenSetup(coat)?.[name])}</td>
+      <td>{override ? `${write(Number(override.chosen))}, ${override.why}` : ''}</td>
+      <td>
+        {done?.source === 'changed' ? <strong>{write(done.value)}</strong> : write(done?.value)} <span className="quiet">{done?.source}</span>
+      </td>
+    </tr>
+  );
+}

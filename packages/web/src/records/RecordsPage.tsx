@@ -1,0 +1,109 @@
+/** Every coat sprayed, found by what it was and how it went. */
+import { Button, Select, TextInput } from '@mantine/core';
+import { useDebouncedValue } from '@mantine/hooks';
+import type { Stage } from '@orthochrom/core/gun/gun.ts';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import useSWR from 'swr';
+import { getJson } from '../api/client.ts';
+import { useSetup } from '../api/hooks.ts';
+import { PageHead } from '../frame/PageHead.tsx';
+import { PageError } from '../frame/Shell.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { SEEN_NAME, STAGE_NAME } from '../ticket/names.ts';
+import { formatFor, turnsText } from '../units/format.ts';
+import { RATING_MARK, whenText, type RecordRow } from './recordRow.ts';
+
+const EVERY = { value: '', label: 'any' };
+
+export function RecordsPage() {
+  const [query, setQuery] = useSearchParams();
+  const { data: setup } = useSetup();
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
+  const navigate = useNavigate();
+  const [asked] = useDebouncedValue(query.toString(), 250);
+  const { data, error, mutate } = useSWR<RecordRow[]>(`/api/records?${asked}`, getJson, { keepPreviousData: true });
+  const set = (key: string, value: string | null) => {
+    const next = new URLSearchParams(query);
+    if (value) next.set(key, value);
+    else next.delete(key);
+    setQuery(next, { replace: true });
+  };
+  const pick = (key: string, label: string, options: { value: string; label: string }[]) => <Select label={label} value={query.get(key) ?? ''} data={[EVERY, ...options]} onChange={(value) => set(key, value)} />;
+  if (error) return <PageError message={error instanceof Error ? error.message : ''} retry={() => void mutate()} />;
+  return (
+    <>
+      <PageHead title="Records" line={data ? `${data.length} coats` : 'Reading …'}>
+        <Button component="a" href={`/api/records.csv?${asked}`} variant="default">
+          As CSV
+        </Button>
+      </PageHead>
+      <div className="page stack" style={{ maxWidth: 1400 }}>
+        <div className="card grid2">
+          <TextInput label="Words" placeholder="vehicle, colour, product, note" value={query.get('text') ?? ''} maxLength={80} onChange={(event) => set('text', event.currentTarget.value)} />
+          {pick('stage', 'Stage', (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({ value: stage, label: STAGE_NAME[stage] })))}
+          {pick('gunId', 'Gun', setup?.guns.map(({ id, name }) => ({ value: id, label: name })) ?? [])}
+          {pick('rating', 'Rating', [
+            { value: 'good', label: 'good' },
+            { value: 'fair', label: 'fair' },
+            { value: 'poor', label: 'poor' },
+          ])}
+        </div>
+        <div className="card scrollx">
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>When</th>
+                <th>Job</th>
+                <th>Coat</th>
+                <th>Gun</th>
+                <th>Air</th>
+                <th>Panel</th>
+                <th>At the gun</th>
+                <th>Needle</th>
+                <th>Wet film</th>
+                <th>Result</th>
+              </tr>
+            </thead>
+            <tbody>
+              {data?.map((row) => {
+                const done = (name: string) => row.coat.done[name]?.value;
+                const show = (value: number | undefined, write: (v: number) => string) => (value === undefined ? '' : write(value));
+                return (
+                  <tr key={row.coat.id} onClick={() => void navigate(`/records/${row.coat.id}`)} style={{ cursor: 'pointer' }}>
+                    <td>
+                      <Link to={`/records/${row.coat.id}`}>{whenText(row.coat.endedAt)}</Link>
+                    </td>
+                    <td>
+                      <strong>{row.vehicle}</strong>
+                      <div className="quiet">
+                        {row.ticketNumber}
+                        {row.colourName ? `, ${row.colourName}` : ''}
+                      </div>
+                    </td>
+                    <td>
+                      {STAGE_NAME[row.stage]} {row.coat.ordinal}/{row.coats}
+                    </td>
+                    <td>{row.gun}</td>
+                    <td>
+                      {show(row.airC, (c) => format.joined(format.temperature(c)))} {show(row.rhPercent, (p) => `${p.toFixed(0)} %`)}
+                    </td>
+                    <td>{show(row.panelC, (c) => format.joined(format.temperature(c)))}</td>
+                    <td>{show(done('inletKPa'), (kPa) => format.joined(format.pressure(kPa)))}</td>
+                    <td>{show(done('fluidTurnsOut'), turnsText)}</td>
+                    <td>{show(done('wetFilmUm'), (um) => format.joined(format.film(um)))}</td>
+                    <td>
+                      {row.coat.rating ? RATING_MARK[row.coat.rating] : 'not logged yet'}
+                      <div className="quiet">{row.coat.seen.filter((s) => s !== 'nothing').map((s) => SEEN_NAME[s]).join(', ')}</div>
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {data?.length === 0 && <p style={{ padding: '1rem' }}>No coat fits.</p>}
+        </div>
+      </div>
+    </>
+  );
+}

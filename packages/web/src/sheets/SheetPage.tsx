@@ -1,0 +1,138 @@
+/** One data sheet whole, and a new issue of it: a saved one never changes. */
+import { Button, JsonInput } from '@mantine/core';
+import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
+import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
+import { Sheet, type SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { mutate } from 'swr';
+import { postJson } from '../api/client.ts';
+import { useSheets, useWrite } from '../api/hooks.ts';
+import { PageHead } from '../frame/PageHead.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { CHEMISTRY_NAME } from '../ticket/names.ts';
+import { formatFor, minutesText, type Format } from '../units/format.ts';
+
+export function SheetPage() {
+  const { id = '' } = useParams();
+  const { data: sheets } = useSheets();
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
+  const sheet = sheets?.find((version) => version.sheet.id === id)?.sheet;
+  if (!sheets) return <p className="page">Opening the sheet …</p>;
+  if (!sheet) return <p className="page">There is no such sheet.</p>;
+  const products = new Map(sheets.map((version) => [version.sheet.id, version.sheet]));
+  const names = (ids: string[] | undefined) => (ids ?? []).map((other) => products.get(other)?.grade?.name ?? products.get(other)?.name ?? other).join(', ');
+  const uncovered = uncoveredRange(sheet, products);
+  const temperature = (c: number | undefined) => (c === undefined ? undefined : format.joined(format.temperature(c)));
+  const facts: [string, string | undefined][] = [
+    ['Kind', `${sheet.kind}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`],
+    ['Reducers it takes', names(sheet.grades) || undefined],
+    ['Hardeners it takes', names(sheet.hardeners) || undefined],
+    ['Made for', sheet.grade ? [temperature(sheet.grade.minC) ?? 'anything', temperature(sheet.grade.maxC) ?? 'over'].join(' to ') : undefined],
+    ['Reducer beyond the recipe', sheet.reduction ? (sheet.reduction.maxPercent === 0 ? 'none' : `up to ${sheet.reduction.maxPercent} % of ${sheet.reduction.of}`) : undefined],
+    ['Panel', sheet.limits ? `${temperature(sheet.limits.minPanelC) ?? ''} to ${temperature(sheet.limits.maxPanelC) ?? ''}` : undefined],
+    ['Humidity at most', sheet.limits?.maxHumidityPercent ? `${sheet.limits.maxHumidityPercent} %` : undefined],
+    ['Over', sheet.overWhat?.map(({ layer, grit }) => `${layer} (${grit})`).join('; ')],
+    ['Strainer', sheet.strainerUm ? `${sheet.strainerUm} µm` : undefined],
+    ['Notes', sheet.notes?.join(' ')],
+  ];
+  return (
+    <>
+      <PageHead title={sheet.name} line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`} />
+      <div className="page stack">
+        {uncovered && <p className="card">{uncovered}</p>}
+        <div className="card">
+          <dl style={{ display: 'grid', gridTemplateColumns: 'minmax(120px, 220px) 1fr', gap: '0.5rem 1rem', margin: 0 }}>
+            {facts
+              .filter(([, value]) => value)
+              .map(([label, value]) => (
+                <div key={label} style={{ display: 'contents' }}>
+                  <dt className="quiet">{label}</dt>
+                  <dd style={{ margin: 0 }}>{value}</dd>
+                </div>
+              ))}
+          </dl>
+        </div>
+        {sheet.recipes?.map((recipe) => (
+          <Recipe key={recipe.name} recipe={recipe} format={format} />
+        ))}
+        <NewIssue key={sheet.number} sheet={sheet} />
+      </div>
+    </>
+  );
+}
+
+function Recipe({ recipe, format }: { recipe: SheetRecipe; format: Format }) {
+  const { times } = recipe;
+  const cells: [string, string | undefined][] = [
+    ['Coats', recipe.coats.join(' to ')],
+    ['Wet film', `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`],
+    ['Nozzle', `${recipe.nozzleMm.join(' to ')} mm`],
+    ['Pot life', recipe.potLife ? `${minutesText(recipe.potLife.minutes)} at ${format.joined(format.temperature(recipe.potLife.atC))}` : undefined],
+    ['Flash', times.flashMinutes === undefined ? undefined : `${times.flashMinutes} min, at least ${times.minFlashMinutes ?? times.flashMinutes / 2}`],
+    ['To the next product', times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes)],
+    ['Sand first after', times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes)],
+    ['Bake', times.bakeC === undefined ? undefined : `${times.bakeMinutes} min at ${format.joined(format.temperature(times.bakeC))} on the panel`],
+  ];
+  return (
+    <section className="card stack">
+      <h2 className="tape" style={{ alignSelf: 'start' }}>
+        {recipe.name}
+      </h2>
+      <p>
+        {recipe.use}: {recipe.parts.map(({ parts, role }) => `${parts} ${role}`).join(' to ')} by volume
+        {recipe.additions?.map(({ percent, of, role }) => `, ${role} ${percent} % of ${of}`)}
+      </p>
+      <div className="grid2">
+        {cells
+          .filter(([, value]) => value)
+          .map(([label, value]) => (
+            <div key={label}>
+              <div className="label">{label}</div>
+              <strong>{value}</strong>
+            </div>
+          ))}
+      </div>
+    </section>
+  );
+}
+
+/** The next issue, written in the open form; everything is checked before it is saved. */
+function NewIssue({ sheet }: { sheet: Sheet }) {
+  const [text, setText] = useState(() => JSON.stringify({ ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) }, null, 2));
+  const [busy, write] = useWrite();
+  const read = readSheet(text);
+  const save = () =>
+    write(async () => {
+      await postJson('/api/sheets', JSON.parse(text));
+      await mutate('/api/sheets');
+    });
+  return (
+    <details className="card">
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Write the next issue of this sheet</summary>
+      <div className="stack" style={{ marginTop: '0.7rem' }}>
+        <p>Tickets keep the issue they were planned with.</p>
+        <JsonInput aria-label="Sheet" value={text} onChange={setText} autosize minRows={12} maxRows={28} error={read} styles={{ input: { fontFamily: 'ui-monospace, monospace', fontSize: 14 } }} />
+        <div>
+          <Button loading={busy} disabled={read !== undefined} onClick={() => void save()}>
+            Save this issue
+          </Button>
+        </div>
+      </div>
+    </details>
+  );
+}
+
+/** @returns what is wrong with it, or nothing */
+function readSheet(text: string): string | undefined {
+  try {
+    const input: unknown = JSON.parse(text);
+    const parsed = Sheet.safeParse(input);
+    if (parsed.success) return undefined;
+    const { message, path } = refusalOf(parsed.error, input);
+    return `${path.join(' › ')}: ${message}`;
+  } catch {
+    return 'This is not JSON yet.';
+  }
+}

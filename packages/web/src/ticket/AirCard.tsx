@@ -1,0 +1,90 @@
+/** Three readings, each with its age, and whether to go: the panel and the paint count, not the street. */
+import { Button } from '@mantine/core';
+import type { AirNow } from '@orthochrom/contract/shop/air.ts';
+import type { Room } from '@orthochrom/contract/shop/setup.ts';
+import { isStopped, worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { useState } from 'react';
+import { mutate } from 'swr';
+import { v7 as newId } from 'uuid';
+import { postJson } from '../api/client.ts';
+import { useWrite } from '../api/hooks.ts';
+import { FigureInput, type Entered } from '../units/FigureInput.tsx';
+import { formatFor } from '../units/format.ts';
+import { LevelBadge, VerdictList } from '../verdict/Verdicts.tsx';
+import type { CardProps } from './TicketPage.tsx';
+
+export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
+  const format = formatFor(painter.units);
+  const { climate, reducer } = plan;
+  const verdicts = [...climate.verdicts, ...reducer.verdicts.filter(({ level }) => level === 'stop')];
+  const isShut = isStopped(verdicts);
+  const dew = format.temperature(climate.dewPointC);
+  const margin = climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
+  return (
+    <>
+      <div className="grid2">
+        <div className="card">
+          <div className="label">Panel over the dew point</div>
+          <div className="figure">
+            {margin ? margin.text : '?'} <small>{margin?.unit}</small>
+          </div>
+          <div className="quiet">
+            dew point {dew.text} {dew.unit}
+          </div>
+        </div>
+        <div className="card">
+          <div className="label">Go on?</div>
+          <div style={{ fontSize: '1.7rem', margin: '0.5rem 0' }}>
+            <LevelBadge level={worstLevel(verdicts)} word={isShut ? 'No, wait' : worstLevel(verdicts) === 'caution' ? 'Yes, with care' : 'Yes'} />
+          </div>
+          <div className="quiet">by the sheet’s limits where it names them</div>
+        </div>
+      </div>
+      <VerdictList verdicts={verdicts} />
+      <HandReadings air={air} room={room} painterId={painter.id} />
+      <div className="row">
+        <Button onClick={onGo} disabled={isShut}>
+          {isShut ? 'Not in this air' : 'Air is right: on to the mix'}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+const NAMES = { panelC: ['Panel, measured', 'panelTemperatureC', 'temperature'], materialC: ['Paint in the tin, measured', 'materialTemperatureC', 'temperature'], airC: ['Air, measured', 'airTemperatureC', 'temperature'], rhPercent: ['Humidity, measured', 'relativeHumidityPercent', 'percent'] } as const;
+type Quantity = keyof typeof NAMES;
+
+/** A reading taken by hand goes before the probe’s for half an hour. */
+function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; painterId: string }) {
+  const [typed, setTyped] = useState<Partial<Record<Quantity, Entered>>>({});
+  const [round, setRound] = useState(0);
+  const [busy, write] = useWrite();
+  const entries = Object.entries(typed) as [Quantity, Entered][];
+  const age = (at: string) => Math.round((Date.now() - Date.parse(at)) / 60_000);
+  const save = async () => {
+    const isSaved = await write(async () => {
+      for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
+        await postJson('/api/readings', { id: newId(), roomId: room.id, quantity, valueCanonical: canonical, enteredValue, enteredUnit: enteredUnit ?? 'percent', painterId });
+      await mutate('/api/air');
+    });
+    if (!isSaved) return;
+    setTyped({});
+    setRound(round + 1);
+  };
+  const source = (reading: AirNow['panel']) => (!reading ? 'not read' : reading.by === 'probe' ? 'now from the probe' : `by hand ${age(reading.at)} min ago`);
+  const placed = { panelC: air.panel, materialC: air.material, airC: air.air, rhPercent: air.humidity };
+  return (
+    <details className="card">
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Measured it yourself? Your reading goes first for half an hour.</summary>
+      <div className="grid2" style={{ margin: '0.8rem 0' }} key={round}>
+        {(Object.keys(NAMES) as Quantity[]).map((quantity) => {
+          const [label, field, kind] = NAMES[quantity];
+          return <FigureInput key={quantity} label={label} field={field} kind={kind} description={source(placed[quantity])} onChange={(entered) => setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))} />;
+        })}
+      </div>
+      <Button variant="default" disabled={entries.length === 0} loading={busy} onClick={() => void save()}>
+        Keep {entries.length > 1 ? 'these readings' : 'this reading'}
+      </Button>
+    </details>
+  );
+}

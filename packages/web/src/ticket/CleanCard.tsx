@@ -1,0 +1,61 @@
+/** Clean the gun at once, before the pot life ends. */
+import { Button } from '@mantine/core';
+import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
+import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { postJson } from '../api/client.ts';
+import { useNowMs, useWrite } from '../api/hooks.ts';
+import { VerdictList } from '../verdict/Verdicts.tsx';
+import { nextCoat } from './coatSteps.ts';
+import { countdownText } from './countdown.ts';
+import type { CardProps } from './TicketPage.tsx';
+
+const STEPS = [
+  'Air hose off. Trigger pulled until nothing comes.',
+  'Cup empty, rinse, back-flush with the cleaner the sheet names.',
+  'Needle out, nozzle out, cap off: soft brush and wooden pick, no metal on nozzle or needle.',
+  'Cup vent and cap holes clear. The air inlet never lies in solvent.',
+  'Silicone-free gun grease on needle, threads and packing; needle last.',
+];
+
+export function CleanCard({ whole, coat, stage, context, painter, keep, follow }: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void }) {
+  const now = useNowMs();
+  const [busy, write] = useWrite();
+  const mixIds = whole.mixes.filter(({ stageId }) => stageId === stage.id).map(({ id }) => id);
+  const running = whole.timers.filter(({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt);
+  const { verdicts } = ask('gate', { product: gateProduct(context.sheet, stage.recipeName), place: context.room.place, step: 'clean' });
+  const clean = () =>
+    write(async () => {
+      for (const timer of running) keep(await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, { version: timer.version, painterId: painter.id, tests: {} }));
+    });
+  const upcoming = nextCoat(whole.coats);
+  const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
+  return (
+    <div className="card stack">
+      {running.length > 0 && (
+        <div>
+          <div className="label">{dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}</div>
+          <div className="figure huge">{countdownText(Math.abs(dueMs - now))}</div>
+        </div>
+      )}
+      <VerdictList verdicts={verdicts.filter(({ code }) => code === 'cleaning-solvents')} />
+      <ol style={{ margin: 0, paddingLeft: '1.3rem', lineHeight: 1.7 }}>
+        {STEPS.map((text) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ol>
+      <div className="row">
+        {running.length > 0 && (
+          <Button loading={busy} onClick={() => void clean()}>
+            The gun is clean
+          </Button>
+        )}
+        {coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
+          <Button variant={running.length > 0 ? 'default' : 'filled'} onClick={() => follow(upcoming)}>
+            On to the next coat
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+/** The spine of a ticket: the layers to scale, planned in outline, laid in colour; touching one opens its coat. */
+import { Select } from '@mantine/core';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { useMemo, useState } from 'react';
+import { usePainter } from '../frame/painter.ts';
+import { formatFor } from '../units/format.ts';
+import styles from './FilmStack.module.css';
+import { panelName } from './names.ts';
+import { layOutStack, stackLayers, type StackBox } from './stackLayout.ts';
+
+const BOX: StackBox = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
+
+export function FilmStack({ whole, selectedId, onSelect }: { whole: TicketWhole; selectedId: string | undefined; onSelect: (coatId: string) => void }) {
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
+  const { panels, stages } = whole.ticket;
+  const painted = panels.filter(({ id }) => stages.some(({ panelIds }) => panelIds.includes(id)));
+  const [picked, setPicked] = useState(painted[0]?.id ?? '');
+  const panel = painted.find(({ id }) => id === picked) ?? painted[0];
+  const layout = useMemo(() => layOutStack(stackLayers(whole, panel?.id ?? ''), BOX), [whole, panel?.id]);
+  const film = (um: number) => format.joined(format.film(um));
+  if (!panel) return null;
+  return (
+    <div className="stack">
+      <div>
+        <h2 className="tape">Film stack</h2>
+        <p className="quiet" style={{ marginTop: 8 }}>
+          {film(layout.laidUm)} laid of {film(layout.totalUm)} dry
+        </p>
+      </div>
+      {painted.length > 1 && <Select aria-label="Panel shown" size="sm" value={panel.id} onChange={(id) => id && setPicked(id)} data={painted.map(({ id, name, scope }) => ({ value: id, label: `${panelName(name)}${scope === 'full' ? '' : `, ${scope}`}` }))} />}
+      <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} className={styles['stack']} aria-label="Film stack">
+        {layout.ticks.map(({ um, yPx }) => (
+          <g key={um} className={styles['tick']}>
+            <line x1={BOX.leftPx - 6} x2={BOX.leftPx} y1={yPx} y2={yPx} />
+            <text x={BOX.leftPx - 9} y={yPx + 4} textAnchor="end">
+              {format.film(um).text}
+            </text>
+          </g>
+        ))}
+        <rect x={BOX.leftPx} y={layout.floorPx} width={BOX.barPx} height={22} className={styles['substrate']} />
+        <text x={BOX.leftPx + BOX.barPx + 14} y={layout.floorPx + 16} className={styles['quiet']}>
+          {panel.substrate}
+        </text>
+        {layout.bars.map((bar) => {
+          const isSelected = bar.coatId === selectedId;
+          return (
+            <g
+              key={bar.coatId}
+              role="button"
+              tabIndex={0}
+              aria-label={`${bar.name}, ${film(bar.dryUm)}, ${bar.isLaid ? 'laid' : 'planned'}`}
+              aria-pressed={isSelected}
+              className={`${styles['layer']} ${isSelected ? styles['selected'] : ''}`}
+              onClick={() => onSelect(bar.coatId)}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === ' ') onSelect(bar.coatId);
+              }}
+            >
+              <rect x={0} y={bar.labelPx - 10} width={BOX.widthPx} height={20} className={styles['touch']} />
+              <rect x={BOX.leftPx} y={bar.yPx} width={BOX.barPx} height={Math.max(bar.heightPx, 1.5)} className={bar.isLaid ? styles['laid'] : styles['planned']} style={bar.isLaid ? { fill: bar.colour } : {}} />
+              <path d={`M${BOX.leftPx + BOX.barPx} ${bar.middlePx} L${BOX.leftPx + BOX.barPx + 12} ${bar.labelPx}`} className={styles['lead']} />
+              <text x={BOX.leftPx + BOX.barPx + 16} y={bar.labelPx + 5}>
+                {bar.name} <tspan className={styles['um']}>{film(bar.dryUm)}</tspan>
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+    </div>
+  );
+}

@@ -1,0 +1,95 @@
+/** The flash clock, large, and the touch test that alone confirms it. */
+import { Button, SegmentedControl } from '@mantine/core';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
+import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { useState } from 'react';
+import { postJson } from '../api/client.ts';
+import { useNowMs, useWrite } from '../api/hooks.ts';
+import { VerdictList } from '../verdict/Verdicts.tsx';
+import { countdownText } from './countdown.ts';
+import styles from './FlashCard.module.css';
+import { panelName } from './names.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
+import { recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import type { CardProps } from './TicketPage.tsx';
+
+type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
+
+export function FlashCard({ whole, coat, stage, context, painter, keep, timer }: CardProps & { timer: Timer | undefined }) {
+  const now = useNowMs();
+  const [touch, setTouch] = useState<Touch>();
+  const [edge, setEdge] = useState<Touch>();
+  const [busy, write] = useWrite();
+  if (!timer) return <p className="card">The flash clock starts when the coat is on.</p>;
+  const leftMs = Date.parse(timer.dueAt) - now;
+  const isUp = leftMs <= 0;
+  const isConfirmed = timer.confirmedAt !== undefined;
+  const minutesSince = Math.max(0, (now - Date.parse(timer.startedAt)) / 60_000);
+  const recoat = ask('recoat', recoatInput(context, { minutesSince, ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}) }));
+  const share = Math.min(1, Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))));
+  const confirm = () => write(async () => keep(await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, { version: timer.version, painterId: painter.id, tests: { touch, edge } })));
+  // What the timer kept when the coat went on is the wait; the air may have moved since, and is shown beside it.
+  const verdicts = recoat.verdicts.filter(({ code }) => code !== 'too-early' && code !== 'bake-too-early' && code !== 'touch-first');
+  return (
+    <div className="card stack">
+      <div className={styles['clock']}>
+        <div>
+          <div className="label">{isConfirmed ? 'Confirmed by touch' : isUp ? 'Time is up: now touch it' : 'Flash, still to wait'}</div>
+          <div className="figure huge" role="timer" aria-live="off">
+            {isUp ? `+${countdownText(-leftMs)}` : countdownText(leftMs)}
+          </div>
+        </div>
+        <div className="quiet">
+          <PanelTimes {...{ whole, coat, stage, now }} />
+          <p>
+            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min in this air
+            {timer.latestAt ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}` : ''}.
+          </p>
+        </div>
+      </div>
+      <div className={styles['bar']} aria-hidden="true">
+        <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
+      </div>
+      <VerdictList verdicts={verdicts} hideGo />
+      {!isConfirmed && (
+        <>
+          <p>
+            <strong>{timer.test}</strong>
+          </p>
+          <div className={styles['tests']}>
+            <TouchChoice label="The face says" value={touch} onChange={setTouch} />
+            <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
+          </div>
+          <div className="row">
+            <Button size="lg" loading={busy} disabled={!isUp || touch !== 'dry' || edge !== 'dry'} onClick={() => void confirm()}>
+              {isUp ? 'Dry, edges too: confirmed' : 'Not before the time is up'}
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Flash runs per panel from its own time: the first and the last are shown. */
+function PanelTimes({ whole, coat, now }: Pick<CardProps, 'whole' | 'coat' | 'stage'> & { now: number }) {
+  const [first, last] = [coat.panelsSprayed[0], coat.panelsSprayed.at(-1)];
+  if (!first || !last) return null;
+  const name = (panelId: string) => panelName(whole.ticket.panels.find(({ id }) => id === panelId)?.name ?? 'panel');
+  const since = (at: string) => `${Math.floor((now - Date.parse(at)) / 60_000)} min`;
+  if (first.panelId === last.panelId || first.sprayedAt === last.sprayedAt) return <p>On for {since(last.sprayedAt)}.</p>;
+  return (
+    <p>
+      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}: {since(last.sprayedAt)}; the clock goes by the last.
+    </p>
+  );
+}
+
+function TouchChoice({ label, value, onChange }: { label: string; value: Touch | undefined; onChange: (touch: Touch) => void }) {
+  return (
+    <div>
+      <div className="label">{label}</div>
+      <SegmentedControl aria-label={label} size="lg" value={value ?? ''} onChange={(next) => onChange(next as Touch)} data={[{ value: 'dry', label: 'Dry' }, { value: 'tacky', label: 'Tacky' }, { value: 'marks', label: 'Marks' }]} />
+    </div>
+  );
+}

@@ -1,0 +1,153 @@
+/** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
+import { Button, Select } from '@mantine/core';
+import { blendText } from '@orthochrom/contract/plan/changes.ts';
+import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { isStopped } from '@orthochrom/core/outcome/told.ts';
+import { postJson } from '../api/client.ts';
+import { useWrite } from '../api/hooks.ts';
+import { FigureInput } from '../units/FigureInput.tsx';
+import { formatFor, minutesText } from '../units/format.ts';
+import { VerdictList } from '../verdict/Verdicts.tsx';
+import { OwnGrade } from './OwnGrade.tsx';
+import { PourEntry } from './PourEntry.tsx';
+import { PourList } from './PourList.tsx';
+import { takenMix } from './takenPlan.ts';
+import type { CardProps } from './TicketPage.tsx';
+import type { Wishes } from './useCoatPlan.ts';
+
+type MixCardProps = CardProps & { gatePassed: boolean; mix: Mix | undefined; cups: StoredCup[]; wishes: Wishes; setWishes: (wishes: Wishes) => void; blocked: boolean; onGun: () => void };
+
+export function MixCard(props: MixCardProps) {
+  const { gatePassed, mix, coat } = props;
+  if (!gatePassed) return <p className="card">The safety gate of this stage comes first: no recipe is shown before it has passed.</p>;
+  if (coat.state === 'planned') return <LiveMix {...props} />;
+  return mix ? <ReadyMix {...props} mix={mix} /> : <PourEntry {...props} />;
+}
+
+/** What would be mixed in this air: it moves with the air until it is taken. */
+function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWishes, blocked }: MixCardProps) {
+  const [busy, write] = useWrite();
+  const format = formatFor(painter.units);
+  const { reducer } = plan;
+  const stops = [...plan.climate.verdicts, ...reducer.verdicts, ...(plan.mix?.verdicts ?? []), ...plan.setup.verdicts].filter(({ level }) => level === 'stop');
+  const take = () =>
+    write(async () => {
+      const body = { version: coat.version, painterId: painter.id, gunId: context.gun.id, overrides: overridesOf(plan, wishes), ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}), ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}), ...(context.cup ? { cupId: context.cup.id } : {}), ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }) };
+      keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/take`, body));
+    });
+  return (
+    <>
+      {reducer.choice && <Choice plan={plan} context={context} wishes={wishes} />}
+      <VerdictList verdicts={[...reducer.verdicts, ...(plan.mix?.verdicts ?? [])].concat(reducer.choice ? [] : plan.climate.verdicts)} hideGo />
+      {plan.mix?.components && context.cup && <PourList mix={plan.mix} cup={context.cup} blend={wishes.wantedParts ?? reducer.choice?.parts ?? []} units={painter.units} />}
+      {reducer.choice && (
+        <div className="grid2">
+          <FigureInput key={`${context.stage.id}`} label="Ready mix wanted" kind="volume" field="readyMl" least={1} placeholder={format.volume(plan.mix?.readyMl ?? 0).text} description={`for ${context.coatsLeft} ${context.coatsLeft === 1 ? 'coat' : 'coats'}; empty: as worked out`} onChange={(entered) => setWishes(withReady(wishes, entered?.canonical))} />
+          <Select label="Cup" description="usable to its top mark" data={cups.map(({ id, name, capacityMl }) => ({ value: id, label: `${name}, ${format.joined(format.volume(capacityMl))}` }))} value={context.cup?.id ?? null} onChange={(id) => id && setWishes({ ...wishes, cupId: id })} />
+        </div>
+      )}
+      <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
+      <div className="row">
+        <Button onClick={() => void take()} loading={busy} disabled={stops.length > 0 || blocked || !reducer.choice}>
+          {stops.length > 0 ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
+        </Button>
+        <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
+      </div>
+    </>
+  );
+}
+
+const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes => (readyMl === undefined ? rest : { ...rest, readyMl });
+
+function overridesOf(plan: MixCardProps['plan'], wishes: Wishes) {
+  const { choice } = plan.reducer;
+  return {
+    ...(wishes.wantedParts && choice ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why: 'painter’s own pick' } } : {}),
+  };
+}
+
+function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context' | 'wishes'>) {
+  const { choice, openTimeMinutes } = plan.reducer;
+  const life = plan.mix?.potLifeMinutes;
+  const ratio = plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe ? plan.inputs.mix.recipe.parts : [];
+  const adjuster = plan.inputs.mix?.recipe.additions?.[0];
+  return (
+    <div className="grid2">
+      {choice!.parts.length > 0 && (
+        <div className="card">
+          <div className="label">Reducer for now</div>
+          <div className="figure">{blendText(wishes.wantedParts ?? choice!.parts)}</div>
+          {openTimeMinutes && (
+            <div className="quiet">
+              edge open {openTimeMinutes.low.toFixed(1)} to {openTimeMinutes.high.toFixed(1)} min
+            </div>
+          )}
+        </div>
+      )}
+      {choice!.parts.length === 0 && context.sheet.carrier === 'solvent' && (
+        <div className="card">
+          <div className="label">Reducer</div>
+          <div className="figure">none</div>
+          <div className="quiet">the sheet gives none for this</div>
+        </div>
+      )}
+      {choice!.adjusterPercentOfPaint !== undefined && (
+        <div className="card">
+          <div className="label">Adjuster, of the paint</div>
+          <div className="figure">
+            {choice!.adjusterPercentOfPaint.toFixed(0)} <small>% {adjuster?.name}</small>
+          </div>
+          <div className="quiet">by the sheet’s grid; never a solvent reducer</div>
+        </div>
+      )}
+      {choice!.hardener && (
+        <div className="card">
+          <div className="label">Hardener</div>
+          <div className="figure">{choice!.hardener}</div>
+          {life && (
+            <div className="quiet">
+              pot life {minutesText(life.low)} to {minutesText(life.high)}
+            </div>
+          )}
+        </div>
+      )}
+      <div className="card">
+        <div className="label">Ratio by volume</div>
+        <div className="figure">{ratio.map(({ parts }) => (parts === 0.5 ? '½' : parts)).join(' : ')}</div>
+        <div className="quiet">{ratio.map(({ role }) => role).join(' : ')}</div>
+      </div>
+    </div>
+  );
+}
+
+/** A mix of this stage is still good: the next coat uses it. */
+function ReadyMix({ mix, painter, onGun, coat }: MixCardProps & { mix: Mix }) {
+  const format = formatFor(painter.units);
+  const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - Date.now()) / 60_000 : undefined;
+  const frozen = takenMix(coat);
+  return (
+    <div className="card stack">
+      <div className="grid2">
+        <div>
+          <div className="label">Mix {mix.batchNo} of this stage</div>
+          <div className="figure">
+            {format.volume(mix.readyMl).text} <small>{format.volume(mix.readyMl).unit} poured</small>
+          </div>
+          <div className="quiet">{mix.poured.map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`).join(' · ')}</div>
+        </div>
+        {left !== undefined && (
+          <div>
+            <div className="label">Pot life left, from mixing</div>
+            <div className="figure">{minutesText(left)}</div>
+          </div>
+        )}
+      </div>
+      {frozen && isStopped(frozen.verdicts) ? null : (
+        <div>
+          <Button onClick={onGun}>On to the gun</Button>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+/** What to pour, in order: millilitres, the level in the cup, grams on a scale, and how many cups. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
+import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
+import { formatFor } from '../units/format.ts';
+import { CupPicture } from './CupPicture.tsx';
+import styles from './PourList.module.css';
+
+type PourListProps = { mix: AnswerOf<'mix'>; cup: StoredCup; blend: { name: string; fraction: number }[]; units: Units };
+
+export function PourList({ mix, cup, blend, units }: PourListProps) {
+  const format = formatFor(units);
+  const batches = mix.batches ?? [];
+  const batch = batches[0];
+  if (!batch) return null;
+  const cups = batches.length;
+  const ml = (value: number) => format.joined(format.volume(value));
+  return (
+    <div className={`card ${styles['pour']}`}>
+      <div className={styles['list']}>
+        <div className="label">
+          {cups > 1 ? `${cups} equal cups, each ${ml(batch.readyMl)}` : `One cup, ${ml(batch.readyMl)}`}
+          {cups > 1 ? ` · ${ml(mix.readyMl ?? 0)} in all` : ''}
+        </div>
+        <table className="plain">
+          <thead>
+            <tr>
+              <th>Pour</th>
+              <th>Amount</th>
+              <th>Fill to</th>
+              <th>Scale, cup at zero</th>
+            </tr>
+          </thead>
+          <tbody>
+            {batch.components.map((part) => (
+              <tr key={part.name}>
+                <td>
+                  <span className={`${styles['role']} ${styles[part.role ?? 'paint']}`} aria-hidden="true" />
+                  <strong>{part.name}</strong> <span className="quiet">{part.role}</span>
+                  {part.name === BLEND_NAME && blend.length > 1 && <div className="quiet">{blend.map(({ name, fraction }) => `${ml(fraction * part.ml)} ${name}`).join(' + ')}</div>}
+                </td>
+                <td className={styles['amount']}>{ml(part.ml)}</td>
+                <td className={units.measure === 'volume' ? styles['amount'] : ''}>{ml(part.cumulativeMl)}</td>
+                <td className={units.measure === 'weight' ? styles['amount'] : ''}>{part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <p className="quiet">
+          {batch.components
+            .slice(1)
+            .map((part) => `${part.name}: ${part.percentOfPaint.toFixed(0)} % of the paint, ${part.percentOfMix.toFixed(0)} % of the mix`)
+            .join(' · ')}
+        </p>
+        {mix.notes && <p className="quiet">{mix.notes.map(({ text }) => text).join(' ')}</p>}
+      </div>
+      <CupPicture cup={cup} components={batch.components} />
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+/** Spraying: the gate once more if something changed, then panel by panel until the coat is on. */
+import { Button, Checkbox } from '@mantine/core';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { IconCheck } from '@tabler/icons-react';
+import { useState } from 'react';
+import { postJson } from '../api/client.ts';
+import { useNowMs, useWrite } from '../api/hooks.ts';
+import { formatFor, turnsText } from '../units/format.ts';
+import { VerdictList } from '../verdict/Verdicts.tsx';
+import { countdownText } from './countdown.ts';
+import { panelName, WETNESS_NAME } from './names.ts';
+import styles from './SprayCard.module.css';
+import { takenSetup } from './takenPlan.ts';
+import type { CardProps } from './TicketPage.tsx';
+
+type SprayCardProps = CardProps & { mix: Mix | undefined; gatePassed: boolean; askGate: () => void };
+
+export function SprayCard(props: SprayCardProps) {
+  const { coat, gatePassed } = props;
+  if (!gatePassed) return <p className="card">The safety gate of this stage comes first.</p>;
+  if (coat.state === 'spraying') return <Spraying {...props} />;
+  if (coat.state === 'taken') return <ReadyToSpray {...props} />;
+  return <p className="card">{coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}</p>;
+}
+
+function ReadyToSpray({ coat, plan, painter, keep, mix, askGate }: SprayCardProps) {
+  const [isUnchanged, setIsUnchanged] = useState(false);
+  const [busy, write] = useWrite();
+  const setup = takenSetup(coat);
+  const format = formatFor(painter.units);
+  const start = () => write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/spray-start`, { version: coat.version, painterId: painter.id, mixId: mix!.id, unchangedSinceGate: true })));
+  return (
+    <div className="card stack">
+      {setup && (
+        <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
+          <strong>{WETNESS_NAME[setup.wetness]}</strong>, {format.joined(format.film(setup.wetFilmUm))} wet. Do not chase hiding in one coat. {format.joined(format.pressure(Number(coat.overrides.inletKPa?.chosen ?? setup.inletKPa)))} at the gun, needle {turnsText(Number(coat.overrides.fluidTurnsOut?.chosen ?? setup.fluidTurnsOut))} out, {format.joined(format.length(Number(coat.overrides.distanceMm?.chosen ?? setup.distanceMm)))} away. Trigger to air at the turns.
+        </p>
+      )}
+      <VerdictList verdicts={plan.climate.verdicts} hideGo />
+      <Checkbox size="lg" checked={isUnchanged} onChange={(event) => setIsUnchanged(event.currentTarget.checked)} label="Room, people and protection are as they were at the gate" />
+      <div className="row">
+        <Button size="lg" onClick={() => void start()} loading={busy} disabled={!isUnchanged || !mix}>
+          Start spraying
+        </Button>
+        <Button variant="default" onClick={askGate}>
+          Something changed: ask again
+        </Button>
+      </div>
+      {!mix && <p role="alert">There is no mix of this stage that is still good.</p>}
+    </div>
+  );
+}
+
+function Spraying({ whole, coat, stage, painter, keep }: SprayCardProps) {
+  const [busy, write] = useWrite();
+  const now = useNowMs();
+  const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  const isDone = (panelId: string) => coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
+  const post = (path: string, body: object) => write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, { painterId: painter.id, ...body })));
+  return (
+    <div className="card stack">
+      <div className="label">Spraying for</div>
+      <div className="figure">{countdownText(now - Date.parse(coat.startedAt ?? ''))}</div>
+      <p className="quiet">Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.</p>
+      <div className={styles['panels']}>
+        {panels.map((panel) => (
+          <Button key={panel.id} variant={isDone(panel.id) ? 'light' : 'default'} size="lg" disabled={busy || isDone(panel.id)} onClick={() => void post('panels', { panelId: panel.id })} leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}>
+            {panelName(panel.name)}
+            {isDone(panel.id) ? ', done' : ''}
+          </Button>
+        ))}
+      </div>
+      <div>
+        <Button size="xl" loading={busy} onClick={() => void post('spray-end', { version: coat.version })}>
+          The coat is on
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,127 @@
+/** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
+import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
+import { AirStrip } from '../frame/AirStrip.tsx';
+import { PageHead } from '../frame/PageHead.tsx';
+import { PageError } from '../frame/Shell.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { AirCard } from './AirCard.tsx';
+import { blockingCoat, currentStep, flashTimer, gateToday, liveMix, nextCoat, type Step } from './coatSteps.ts';
+import { CleanCard } from './CleanCard.tsx';
+import { FilmStack } from './FilmStack.tsx';
+import { FlashCard } from './FlashCard.tsx';
+import { GateCard } from './GateCard.tsx';
+import { GunCard } from './GunCard.tsx';
+import { LookCard } from './LookCard.tsx';
+import { MixCard } from './MixCard.tsx';
+import { panelName, STAGE_NAME, STATE_NAME } from './names.ts';
+import { SprayCard } from './SprayCard.tsx';
+import { StepTabs } from './StepTabs.tsx';
+import styles from './TicketPage.module.css';
+import { TimeRibbon } from './TimeRibbon.tsx';
+import { inWarmerAir, usePlan, usePlanContext, type Wishes } from './useCoatPlan.ts';
+import { WhyPanel } from './WhyPanel.tsx';
+
+export function TicketPage() {
+  const { id = '' } = useParams();
+  const { data: whole, error, mutate: refresh } = useTicket(id);
+  const { data: setup } = useSetup();
+  const { data: sheets } = useSheets();
+  const { data: air } = useAir();
+  if (error) return <PageError message={error instanceof Error ? error.message : 'This ticket cannot be shown.'} retry={() => void refresh()} />;
+  if (!whole || !setup || !sheets || !air) return <p className="page">Opening the ticket …</p>;
+  const keep = (next: TicketWhole) => void refresh(next, { revalidate: false });
+  return <OpenTicket key={id} sources={{ whole, setup, sheets, air: air.rooms.find(({ roomId }) => roomId === whole.ticket.roomId)! }} keep={keep} />;
+}
+
+type Sources = Parameters<typeof usePlanContext>[0];
+
+function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketWhole) => void }) {
+  const { whole, setup } = sources;
+  const { ticket, coats } = whole;
+  const { painter } = usePainter();
+  const nowMs = useNowMs(5000);
+  const [pickedCoatId, pickCoat] = useState<string>();
+  const [pickedStep, pickStep] = useState<Step>();
+  const [seenAirOf, setSeenAirOf] = useState<string>();
+  const [wishes, setWishes] = useState<Wishes>({});
+  const [deltaC, setDeltaC] = useState(0);
+  const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(coats) ?? coats.at(-1)!;
+  const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
+  const context = usePlanContext(sources, coat, wishes);
+  const plan = usePlan(context);
+  const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
+  const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
+  if (!context || !plan) return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
+
+  const gate = gateToday(whole.gates, { stageId: stage.id, roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
+  const mix = liveMix(whole.mixes, stage.id, nowMs);
+  const step = currentStep(whole, coat, { gatePassed: gate?.passed ?? false, airSeen: seenAirOf === coat.id, hasMix: mix !== undefined });
+  const shown = pickedStep ?? step;
+  const isBlocked = blockingCoat(coats, coat);
+  const goOn = (next: TicketWhole) => {
+    keep(next);
+    pickStep(undefined);
+  };
+  const selectCoat = (coatId: string) => {
+    pickCoat(coatId);
+    pickStep(undefined);
+    setWishes({});
+  };
+  const follow = (next: Coat | undefined) => selectCoat(next?.id ?? '');
+  const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
+  return (
+    <div className={styles['page']}>
+      <PageHead title={`${ticket.number} · ${ticket.vehicle}`} line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}>
+        <AirStrip air={sources.air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
+      </PageHead>
+      <div className={styles['columns']}>
+        <aside className={styles['spine']}>
+          <FilmStack whole={whole} selectedId={coat.id} onSelect={selectCoat} />
+        </aside>
+        <section className={styles['centre']} aria-label="Stage card">
+          <div className="row">
+            <h2 className={`tape ${styles['now']}`}>
+              {STAGE_NAME[stage.kind]} · coat {coat.ordinal} of {stage.coats}
+            </h2>
+            <span className="quiet">
+              {context.sheet.name}
+              {stage.colourName ? `, ${stage.colourName}` : ''} · {STATE_NAME[coat.state]}
+            </span>
+          </div>
+          <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gate?.passed ?? false} />
+          {isBlocked && step !== 'gate' && (
+            <p className={styles['blocked']}>
+              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
+            </p>
+          )}
+          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate} />}
+          {shown === 'air' && <AirCard {...shared} room={room} air={sources.air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
+          {shown === 'mix' && <MixCard {...shared} key={coat.id} gatePassed={gate?.passed ?? false} mix={mix} cups={setup.cups} wishes={wishes} setWishes={setWishes} blocked={isBlocked !== undefined} onGun={() => pickStep('gun')} />}
+          {shown === 'gun' && <GunCard {...shared} key={`${coat.id}${context.gun.id}`} gatePassed={gate?.passed ?? false} guns={setup.guns} pickGun={(gunId) => setWishes({ ...wishes, gunId })} onSpray={() => pickStep('spray')} />}
+          {shown === 'spray' && <SprayCard {...shared} mix={mix} gatePassed={gate?.passed ?? false} askGate={() => pickStep('gate')} />}
+          {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} />}
+          {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
+          {shown === 'clean' && <CleanCard {...shared} mix={mix} follow={follow} />}
+        </section>
+        <aside className={styles['why']}>
+          <WhyPanel plan={plan} warmer={warmer} deltaC={deltaC} setDeltaC={setDeltaC} step={shown} gatePassed={gate?.passed ?? false} />
+        </aside>
+      </div>
+      <TimeRibbon whole={whole} context={context} nowMs={nowMs} />
+    </div>
+  );
+}
+
+export type CardProps = {
+  whole: TicketWhole;
+  coat: Coat;
+  stage: TicketWhole['ticket']['stages'][number];
+  context: NonNullable<ReturnType<typeof usePlanContext>>;
+  plan: NonNullable<ReturnType<typeof usePlan>>;
+  painter: ReturnType<typeof usePainter>['painter'];
+  keep: (whole: TicketWhole) => void;
+};

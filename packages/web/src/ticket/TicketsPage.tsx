@@ -1,0 +1,64 @@
+import { Button, SegmentedControl } from '@mantine/core';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { useSetup, useTickets } from '../api/hooks.ts';
+import { PageHead } from '../frame/PageHead.tsx';
+import { nextCoat } from './coatSteps.ts';
+import { panelName, STAGE_NAME, STATE_NAME } from './names.ts';
+
+export function TicketsPage() {
+  const { data } = useTickets();
+  const { data: setup } = useSetup();
+  const [shown, setShown] = useState('open');
+  const navigate = useNavigate();
+  const tickets = data?.tickets.filter(({ state }) => shown === 'all' || state === shown) ?? [];
+  const nameOf = (list: { id: string; name: string }[] | undefined, id: string) => list?.find((item) => item.id === id)?.name ?? '';
+  return (
+    <>
+      <PageHead title="Tickets" line="Each job, stage by stage and coat by coat">
+        <Button component={Link} to="/tickets/new">
+          New ticket
+        </Button>
+      </PageHead>
+      <div className="page stack">
+        <SegmentedControl aria-label="Which tickets" w="fit-content" value={shown} onChange={setShown} data={[{ value: 'open', label: 'Open' }, { value: 'done', label: 'Done' }, { value: 'all', label: 'All' }]} />
+        <div className="card scrollx">
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>Ticket</th>
+                <th>Vehicle</th>
+                <th>Panels</th>
+                <th>Next</th>
+                <th>Room</th>
+                <th>Painter</th>
+              </tr>
+            </thead>
+            <tbody>
+              {tickets.map((ticket) => {
+                const place = (coat: { stageId: string; ordinal: number }) => ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
+                const coat = nextCoat((data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort((a, b) => place(a) - place(b)));
+                const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
+                return (
+                  <tr key={ticket.id} onClick={() => void navigate(`/tickets/${ticket.id}`)} style={{ cursor: 'pointer' }}>
+                    <td>
+                      <Link to={`/tickets/${ticket.id}`}>{ticket.number}</Link>
+                    </td>
+                    <td>
+                      <strong>{ticket.vehicle}</strong>
+                    </td>
+                    <td>{ticket.panels.map(({ name }) => panelName(name)).join(', ')}</td>
+                    <td>{coat && stage ? `${STAGE_NAME[stage.kind]} ${coat.ordinal} of ${stage.coats}, ${STATE_NAME[coat.state]}` : 'all coats logged'}</td>
+                    <td>{nameOf(setup?.rooms, ticket.roomId)}</td>
+                    <td>{nameOf(setup?.painters, ticket.painterId)}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {data && tickets.length === 0 && <p style={{ padding: '1rem' }}>None.</p>}
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,69 @@
+/** The film stack in pixels: substrate and coats to scale in micrometres, planned as outline, laid as fill. Pure. */
+import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
+import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { scaleLinear } from 'd3';
+import { STAGE_NAME } from './names.ts';
+
+export type StackLayer = { coatId: string; name: string; dryUm: number; isLaid: boolean; colour: string };
+export type StackBox = { widthPx: number; heightPx: number; leftPx: number; barPx: number; topPx: number; bottomPx: number };
+
+const LABEL_PX = 20;
+const DEFAULT_COLOUR = '#a9a79f';
+const LAID: Coat['state'][] = ['sprayed', 'flashed', 'looked'];
+
+/** Dry film of every coat on this panel, lowest first: what was logged, else what is planned, by the sheet's solids. */
+export function stackLayers({ ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>, panelId: string): StackLayer[] {
+  return ticket.stages
+    .filter((stage) => stage.panelIds.includes(panelId))
+    .flatMap((stage) => {
+      const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+      if (!sheet) return [];
+      const { wetFilmUm, volumeSolidsPercent } = recipeOf({ sheet, stage });
+      return coats
+        .filter(({ stageId }) => stageId === stage.id)
+        .map((coat): StackLayer => {
+          const wetUm = coat.done['wetFilmUm']?.value ?? (wetFilmUm[0] + wetFilmUm[1]) / 2;
+          return {
+            coatId: coat.id,
+            name: stage.coats > 1 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}` : STAGE_NAME[stage.kind],
+            dryUm: (wetUm * volumeSolidsPercent) / 100,
+            isLaid: LAID.includes(coat.state),
+            colour: stage.colourHex ?? DEFAULT_COLOUR,
+          };
+        });
+    });
+}
+
+export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
+  const totalUm = layers.reduce((sum, { dryUm }) => sum + dryUm, 0);
+  const floorPx = box.heightPx - box.bottomPx;
+  const y = scaleLinear([0, Math.max(totalUm, 10) * 1.04], [floorPx, box.topPx]);
+  let baseUm = 0;
+  const bars = layers.map((layer) => {
+    const [fromUm, toUm] = [baseUm, baseUm + layer.dryUm];
+    baseUm = toUm;
+    return { ...layer, yPx: y(toUm), heightPx: y(fromUm) - y(toUm), middlePx: (y(fromUm) + y(toUm)) / 2 };
+  });
+  const places = spread(bars.map(({ middlePx }) => middlePx), LABEL_PX, box.topPx + 6, floorPx - 2);
+  return {
+    totalUm,
+    laidUm: layers.filter(({ isLaid }) => isLaid).reduce((sum, { dryUm }) => sum + dryUm, 0),
+    floorPx,
+    bars: bars.map((bar, i) => ({ ...bar, labelPx: places[i]! })),
+    ticks: y.ticks(6).map((um) => ({ um, yPx: y(um) })),
+  };
+}
+
+/** Labels, lowest first, moved up and down just enough that none covers another. */
+export function spread(wantedPx: readonly number[], apartPx: number, topPx: number, bottomPx: number): number[] {
+  const places = [...wantedPx];
+  for (let i = 0; i < places.length; i++) {
+    const below = i === 0 ? bottomPx + apartPx : places[i - 1]!;
+    places[i] = Math.min(places[i]!, below - apartPx);
+  }
+  for (let i = places.length - 1; i >= 0; i--) {
+    const above = i === places.length - 1 ? topPx - apartPx : places[i + 1]!;
+    places[i] = Math.max(places[i]!, above + apartPx);
+  }
+  return places;
+}

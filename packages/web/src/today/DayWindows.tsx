@@ -1,0 +1,31 @@
+/** The day in words: until when not, when best, when with care. */
+import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
+import { useMemo } from 'react';
+import { LevelBadge } from '../verdict/Verdicts.tsx';
+import { clockText, dayWindows, type DayWindow } from './dayLayout.ts';
+import styles from './DayWindows.module.css';
+
+const WORDS: Record<DayWindow['why'], Record<'stop' | 'care', string>> = {
+  'panel-cold': { stop: 'The panel is too cold. Warm the metal, not only the air.', care: '' },
+  dew: { stop: 'The panel is too near the dew point: there may be water on it.', care: 'Near the dew point: measure the panel before each coat.' },
+  humid: { stop: 'The air is too damp.', care: 'Damp: waterborne waits, quick grades may turn milky.' },
+  hot: { stop: 'Too hot to spray.', care: 'Warm: slower grades, smaller sections, longer before heat.' },
+  fine: { stop: '', care: '' },
+};
+const LEVEL = { stop: 'stop', care: 'caution', go: 'go' } as const;
+const TITLE = { stop: 'Do not spray', care: 'With care', go: 'Good to spray' };
+
+export function DayWindows({ forecast, nowMinute }: { forecast: ForecastPoint[]; nowMinute: number }) {
+  const windows = useMemo(() => dayWindows(forecast).filter(({ toMinute }) => toMinute > nowMinute).slice(0, 3), [forecast, nowMinute]);
+  return (
+    <div className={styles['windows']}>
+      {windows.map((window, i) => (
+        <div key={window.fromMinute} className={`card ${styles[LEVEL[window.kind]]}`}>
+          <div className="quiet">{i === 0 && window.fromMinute <= nowMinute ? `Now, until ${clockText(window.toMinute)}` : `${clockText(window.fromMinute)} to ${clockText(window.toMinute)}`}</div>
+          <LevelBadge level={LEVEL[window.kind]} word={TITLE[window.kind]} />
+          <p>{window.kind === 'go' ? 'Panel, margin and humidity are within the usual limits. Each sheet may ask for more.' : WORDS[window.why][window.kind]}</p>
+        </div>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,124 @@
+/** First thing in the morning: the day's air against the grades, what waits, what runs. */
+import { Button, Select, Slider } from '@mantine/core';
+import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
+import type { Coat, Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import { climateOf } from '@orthochrom/core/air/climate.ts';
+import { worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { useLocalStorage } from '@mantine/hooks';
+import { Link } from 'react-router';
+import { mutate } from 'swr';
+import { postJson } from '../api/client.ts';
+import { useAir, useNowMs, useSetup, useTickets, useWrite, type AirState } from '../api/hooks.ts';
+import { AirStrip } from '../frame/AirStrip.tsx';
+import { PageHead } from '../frame/PageHead.tsx';
+import { countdownText } from '../ticket/countdown.ts';
+import { STAGE_NAME } from '../ticket/names.ts';
+import { DayChart } from './DayChart.tsx';
+import { DayWindows } from './DayWindows.tsx';
+import styles from './TodayPage.module.css';
+
+export function TodayPage() {
+  const { data: air } = useAir();
+  const { data: setup } = useSetup();
+  const [pickedRoom, pickRoom] = useLocalStorage({ key: 'orthochrom-room', defaultValue: '', getInitialValueInEffect: false });
+  if (!air || !setup) return <p className="page">Reading the air …</p>;
+  const room = setup.rooms.find(({ id }) => id === pickedRoom) ?? setup.rooms[0]!;
+  const now = air.rooms.find(({ roomId }) => roomId === room.id)!;
+  const day = air.days.find(({ roomId }) => roomId === room.id) ?? air.days[0]!;
+  const level = worstLevel(
+    climateOf({
+      airTemperatureC: now.air.value,
+      relativeHumidityPercent: now.humidity.value,
+      ...(now.panel ? { panelTemperatureC: now.panel.value } : {}),
+      ...(now.material ? { materialTemperatureC: now.material.value } : {}),
+    }).verdicts,
+  );
+  const minute = now.standIn?.minute ?? minuteOfDay(setup.shop.timeZone);
+  return (
+    <>
+      <PageHead title={`Today, ${room.name}`} line={setup.shop.name}>
+        <AirStrip air={now} level={level} room={room.name} />
+      </PageHead>
+      <div className={styles['columns']}>
+        <section className="stack" aria-labelledby="day">
+          <div className="row">
+            <h2 className="tape" id="day">
+              The day
+            </h2>
+            <Select aria-label="Room" w={190} data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))} value={room.id} onChange={(id) => id && pickRoom(id)} />
+          </div>
+          <DayChart forecast={day.forecast} nowMinute={minute} />
+          {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
+          <DayWindows forecast={day.forecast} nowMinute={minute} />
+        </section>
+        <OpenTickets />
+      </div>
+    </>
+  );
+}
+
+const minuteOfDay = (timeZone: string): number => {
+  const [hour = '0', minute = '0'] = new Date().toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).split(':');
+  return Number(hour) * 60 + Number(minute);
+};
+
+const steer = (change: object) => postJson<AirState>('/api/probe', change).then((state) => mutate('/api/air', state, { revalidate: false }));
+
+/** The room probe is a stand-in here: it plays a scripted day, and can be moved along it or made warmer. */
+function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shiftC: number }) {
+  const [, write] = useWrite();
+  const [first, last] = [day.forecast[0]!.minute, day.forecast.at(-1)!.minute];
+  return (
+    <div className={`card ${styles['standIn']}`}>
+      <span>
+        <strong>Stand-in probe</strong> plays “{day.name}”
+      </span>
+      <Slider aria-label="Time of the stand-in’s day" min={first} max={last} step={5} value={Math.round(minute)} label={null} onChange={(value) => void write(() => steer({ minute: value }))} size="lg" thumbSize={26} className={styles['slider']!} />
+      <div className="row">
+        <Button size="compact-md" variant="default" aria-label="Two degrees cooler" onClick={() => void write(() => steer({ shiftC: Math.max(-15, shiftC - 2) }))}>
+          −2 °C
+        </Button>
+        <span>{shiftC === 0 ? 'as scripted' : `${shiftC > 0 ? '+' : '−'}${Math.abs(shiftC)} °C`}</span>
+        <Button size="compact-md" variant="default" aria-label="Two degrees warmer" onClick={() => void write(() => steer({ shiftC: Math.min(15, shiftC + 2) }))}>
+          +2 °C
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function OpenTickets() {
+  const { data } = useTickets();
+  const open = data?.tickets.filter(({ state }) => state === 'open') ?? [];
+  return (
+    <aside className={`stack ${styles['aside']}`} aria-labelledby="open-tickets">
+      <h2 className="tape" id="open-tickets" style={{ alignSelf: 'start' }}>
+        Open tickets
+      </h2>
+      {open.map((ticket) => (
+        <OpenTicket key={ticket.id} ticket={ticket} coats={data!.coats.filter(({ ticketId }) => ticketId === ticket.id)} timer={data!.timers.find(({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash')} />
+      ))}
+      {data && open.length === 0 && <p>Nothing open.</p>}
+      <Button component={Link} to="/tickets/new" variant="default">
+        New ticket
+      </Button>
+    </aside>
+  );
+}
+
+function OpenTicket({ ticket, coats, timer }: { ticket: Ticket; coats: Coat[]; timer: Timer | undefined }) {
+  const now = useNowMs();
+  const place = (coat: Coat) => ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
+  const next = [...coats].sort((a, b) => place(a) - place(b)).find(({ state }) => state !== 'looked' && state !== 'flashed');
+  const stage = ticket.stages.find(({ id }) => id === next?.stageId);
+  const left = timer && Date.parse(timer.dueAt) - now;
+  return (
+    <Link to={`/tickets/${ticket.id}`} className={`card ${styles['ticket']} ${timer ? styles['running'] : ''}`}>
+      <span className={styles['vehicle']}>{ticket.vehicle}</span>
+      {left !== undefined && <span className={styles['timer']}>{left > 0 ? countdownText(left) : 'touch it'}</span>}
+      <span className="quiet">
+        {ticket.number} · {stage && next ? `${STAGE_NAME[stage.kind]}, coat ${next.ordinal} of ${stage.coats}${timer && left! > 0 ? ', flashing' : ''}` : 'all coats on'}
+      </span>
+    </Link>
+  );
+}

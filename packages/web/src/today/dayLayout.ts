@@ -1,0 +1,80 @@
+/** The day in pixels: air, panel and dew point against the grades' bands, and where it is too cold or too damp to spray. Pure. */
+import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
+import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
+import { CAUTION_FROM, DEFAULT_LIMITS } from '@orthochrom/core/air/limits.ts';
+import { curveMonotoneX, line, scaleLinear } from 'd3';
+
+export type GradeBand = { name: string; fromC: number; toC: number };
+export type ChartBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
+export type DayWindow = { fromMinute: number; toMinute: number; kind: 'stop' | 'care' | 'go'; why: 'panel-cold' | 'dew' | 'humid' | 'hot' | 'fine' };
+
+const STEP_MINUTES = 10;
+const BANDS_C: GradeBand[] = [
+  { name: 'fast', fromC: -40, toC: 18 },
+  { name: 'medium', fromC: 18, toC: 25 },
+  { name: 'slow', fromC: 25, toC: 32 },
+  { name: 'very slow', fromC: 32, toC: 70 },
+];
+
+const stateAt = (forecast: readonly ForecastPoint[], minute: number): Pick<DayWindow, 'kind' | 'why'> => {
+  const air = airAt(forecast, minute);
+  const panelC = air.panelTemperatureC ?? air.airTemperatureC;
+  const marginC = panelC - dewPointC(air);
+  if (panelC < DEFAULT_LIMITS.minPanelC) return { kind: 'stop', why: 'panel-cold' };
+  if (marginC < DEFAULT_LIMITS.minMarginC) return { kind: 'stop', why: 'dew' };
+  if (air.relativeHumidityPercent > DEFAULT_LIMITS.maxHumidityPercent) return { kind: 'stop', why: 'humid' };
+  if (air.airTemperatureC > DEFAULT_LIMITS.maxAirC) return { kind: 'stop', why: 'hot' };
+  if (marginC < CAUTION_FROM.marginC) return { kind: 'care', why: 'dew' };
+  if (air.relativeHumidityPercent > CAUTION_FROM.humidityPercent) return { kind: 'care', why: 'humid' };
+  return air.airTemperatureC > CAUTION_FROM.airC ? { kind: 'care', why: 'hot' } : { kind: 'go', why: 'fine' };
+};
+
+/** The day cut into stretches of one verdict each. */
+export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
+  const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
+  const windows: DayWindow[] = [];
+  for (let minute = first; minute < last; minute += STEP_MINUTES) {
+    const state = stateAt(forecast, minute);
+    const open = windows.at(-1);
+    const toMinute = Math.min(minute + STEP_MINUTES, last);
+    if (open && open.kind === state.kind && open.why === state.why) open.toMinute = toMinute;
+    else windows.push({ fromMinute: minute, toMinute, ...state });
+  }
+  return windows;
+}
+
+export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox) {
+  const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
+  const minutes = Array.from({ length: Math.floor((last - first) / STEP_MINUTES) + 1 }, (_, i) => first + i * STEP_MINUTES);
+  const points = minutes.map((minute) => ({ minute, ...airAt(forecast, minute) }));
+  const dew = points.map((point) => dewPointC(point));
+  const panel = points.map((point) => point.panelTemperatureC ?? point.airTemperatureC);
+  const air = points.map((point) => point.airTemperatureC);
+  const x = scaleLinear([first, last], [box.leftPx, box.widthPx - box.rightPx]);
+  const [low, high] = [Math.min(...dew, ...panel), Math.max(...air, ...panel)];
+  const y = scaleLinear([Math.floor(low - 1), Math.ceil(high + 2)], [box.heightPx - box.bottomPx, box.topPx]);
+  const draw = (values: number[]) =>
+    line<number>()
+      .x((_, i) => x(minutes[i]!))
+      .y((c) => y(c))
+      .curve(curveMonotoneX)(values) ?? '';
+  const [bottomC, topC] = y.domain() as [number, number];
+  const bands = BANDS_C.map((band) => ({ ...band, fromC: Math.max(band.fromC, bottomC), toC: Math.min(band.toC, topC) }))
+    .filter((band) => band.toC > band.fromC)
+    .map((band) => ({ name: band.name, yPx: y(band.toC), heightPx: y(band.fromC) - y(band.toC) }));
+  return {
+    x,
+    y,
+    bands,
+    airPath: draw(air),
+    panelPath: draw(panel),
+    dewPath: draw(dew),
+    dewLimitPath: draw(dew.map((c) => c + DEFAULT_LIMITS.minMarginC)),
+    ends: { air: air.at(-1)!, panel: panel.at(-1)!, dew: dew.at(-1)! },
+    hours: minutes.filter((minute) => minute % 60 === 0),
+    ticksC: y.ticks(6),
+    windows: dayWindows(forecast),
+  };
+}
+
+export const clockText = (minute: number): string => `${Math.floor(minute / 60)}:${String(Math.floor(minute % 60)).padStart(2, '0')}`;

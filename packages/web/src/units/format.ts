@@ -1,0 +1,57 @@
+/** Figures in the painter's own units, rounded as the tool in the hand can show them. */
+import { convert } from '@orthochrom/core/units/convert.ts';
+import { canonicalFigure, type FigureWriter } from '@orthochrom/contract/words/say.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
+
+export type Figure = { text: string; unit: string };
+
+const SYMBOL = { C: '°C', F: '°F', kPa: 'kPa', bar: 'bar', psi: 'psi', mm: 'mm', in: 'in', um: 'µm', mil: 'mil', ml: 'ml', flOzUs: 'fl oz', flOzImp: 'fl oz imp', m2: 'm²', ft2: 'ft²' } as const;
+const fixed = (value: number, decimals: number): string => {
+  const text = value.toFixed(decimals);
+  return Number(text) === 0 ? (0).toFixed(decimals) : text;
+};
+const QUARTERS = ['', '¼', '½', '¾'];
+
+/** 2.75 → "2¾": knobs are held in quarter turns. */
+export function turnsText(turns: number): string {
+  const quarters = Math.round(turns * 4);
+  const whole = Math.floor(quarters / 4);
+  const part = QUARTERS[quarters % 4]!;
+  return part ? `${whole === 0 ? '' : whole}${part}` : String(whole);
+}
+
+export const minutesText = (minutes: number): string => {
+  const whole = Math.round(minutes);
+  if (whole < 120) return `${whole} min`;
+  return whole < 2880 ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}` : `${(whole / 1440).toFixed(0)} days`;
+};
+
+const roundMl = (ml: number): number => (Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.round(ml));
+
+export type Format = ReturnType<typeof formatFor>;
+
+export function formatFor(units: Units) {
+  const temperature = (c: number): Figure => ({ text: fixed(convert(c, 'C', units.temperature), units.temperature === 'C' ? 1 : 0), unit: SYMBOL[units.temperature] });
+  const difference = (c: number): Figure =>
+    units.temperature === 'C' ? { text: fixed(c, 1), unit: '°C' } : { text: fixed(convert(c, 'deltaC', 'deltaF'), 0), unit: '°F' };
+  const pressure = (kPa: number): Figure => ({ text: fixed(convert(kPa, 'kPa', units.pressure), units.pressure === 'bar' ? 2 : 0), unit: SYMBOL[units.pressure] });
+  const length = (mm: number): Figure => ({ text: fixed(convert(mm, 'mm', units.length), units.length === 'in' ? 1 : 0), unit: SYMBOL[units.length] });
+  const film = (um: number): Figure => ({ text: fixed(convert(um, 'um', units.film), units.film === 'mil' ? 1 : 0), unit: SYMBOL[units.film] });
+  const volume = (ml: number): Figure =>
+    units.volume === 'ml' ? { text: String(roundMl(ml)), unit: 'ml' } : { text: fixed(convert(ml, 'ml', units.volume), 1), unit: SYMBOL[units.volume] };
+  const area = (m2: number): Figure => ({ text: fixed(convert(m2, 'm2', units.area), units.area === 'm2' ? 2 : 1), unit: SYMBOL[units.area] });
+  const joined = ({ text, unit }: Figure) => `${text} ${unit}`;
+
+  /** For the catalogue's sentences: the ending of the name tells the quantity. */
+  const inWords: FigureWriter = (value, name) => {
+    if (/margin\w*C$|Margin\w*C$/.test(name)) return joined(difference(value));
+    if (/C$/.test(name)) return joined(temperature(value));
+    if (/KPa$/.test(name)) return joined(pressure(value));
+    if (/Mm$/.test(name) && !/nozzle|^lowMm$|^highMm$/i.test(name)) return joined(length(value));
+    if (/Um$/.test(name)) return joined(film(value));
+    if (/Ml$/.test(name)) return joined(volume(value));
+    if (/Minutes$|^minutes/.test(name) && value >= 3) return minutesText(value);
+    return canonicalFigure(value, name);
+  };
+  return { temperature, difference, pressure, length, film, volume, area, inWords, joined };
+}
