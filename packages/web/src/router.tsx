@@ -1,4 +1,5 @@
 import { createBrowserRouter } from 'react-router';
+import { Broken } from './frame/Broken.tsx';
 import { Shell } from './frame/Shell.tsx';
 import { GunPage } from './guns/GunPage.tsx';
 import { GunsPage } from './guns/GunsPage.tsx';
@@ -16,6 +17,7 @@ export const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
+    errorElement: <Broken />,
     children: [
       { index: true, element: <TodayPage /> },
       { path: 'tickets', element: <TicketsPage /> },

@@ -1,9 +1,9 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
-import { readyNeedMl } from '@orthochrom/core/mix/need.ts';
+import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
 import type { InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
-import type { Room } from '../shop/setup.ts';
+import type { Room, StoredCup } from '../shop/setup.ts';
 import type { StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { middle, recipeOf, stageAreaM2, type PlanContext, type Products } from './planContext.ts';
@@ -141,13 +141,23 @@ export function recoatInput(context: PlanContext, now: { minutesSince: number; w
 
 /** Ready mix for what is left of this stage, as a place to start from. */
 export function readyMlFor(context: PlanContext): number {
-  return (
-    context.readyMl ??
-    readyNeedMl({
-      areaM2: stageAreaM2(context),
-      coats: context.coatsLeft,
-      wetFilmUm: middle(recipeOf(context).wetFilmUm),
-      gunClass: context.gun.gun.class,
-    })
+  const recipe = recipeOf(context);
+  if (context.readyMl !== undefined) return context.readyMl;
+  const needMl = readyNeedMl({
+    areaM2: stageAreaM2(context),
+    coats: context.coatsLeft,
+    wetFilmUm: middle(recipe.wetFilmUm),
+    gunClass: context.gun.gun.class,
+  });
+  return roundedToParts(
+    needMl,
+    recipe.parts.map(({ parts }) => parts),
+    context.cup?.capacityMl,
   );
+}
+
+/** The smallest cup that takes it all in one batch; else the largest there is. */
+export function cupFor(cups: readonly StoredCup[], context: PlanContext): StoredCup | undefined {
+  const bySize = [...cups].sort((a, b) => a.capacityMl - b.capacityMl);
+  return bySize.find((cup) => readyMlFor({ ...context, cup }) <= cup.capacityMl) ?? bySize.at(-1);
 }

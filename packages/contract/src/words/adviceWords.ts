@@ -3,10 +3,10 @@ import type { Params } from '@orthochrom/core/outcome/told.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const ADVICE: Record<string, string> = {
-  'stir-paint-first': 'Turn and stir the tin from the bottom before pouring; metallic settles. Clear is stirred, never shaken.',
+  'stir-paint-first': 'Turn the tin and stir from the bottom before pouring.',
   'hardener-before-reducer': 'Hardener next, reducer last, each to its own level.',
-  'stir-and-rest': 'Stir slowly for two minutes, let it stand one, then strain. The clock runs from the hardener.',
-  'strain-into-cup': "Strain into the gun's cup with the mesh the sheet names; flake passes no fine mesh.",
+  'stir-and-rest': 'Stir slowly for two minutes, let it stand one. The pot life runs from the hardener.',
+  'strain-into-cup': 'Strain into the cup of the gun.',
   'hire-a-booth': 'Hire a booth by the hour.',
   'have-a-shop-spray-it': 'Have a licensed shop spray it.',
   'product-without-isocyanate': 'Use a system without isocyanate for this part, if its sheet suits the job.',

@@ -12,6 +12,8 @@ const TRANSFER: Record<GunClass, number> = { hvlp: 0.68, reducedPressure: 0.65, 
 const WASTE = 0.1;
 const CUP_AND_LINE_ML = 30;
 const POUR_STEP_ML = 25;
+/** What a painter with a printed cup can pour to. */
+const POURABLE_ML = 5;
 
 export type Need = { areaM2: number; coats: number; wetFilmUm: number; gunClass: GunClass };
 
@@ -19,4 +21,17 @@ export type Need = { areaM2: number; coats: number; wetFilmUm: number; gunClass:
 export function readyNeedMl({ areaM2, coats, wetFilmUm, gunClass }: Need): number {
   const landedMl = areaM2 * coats * wetFilmUm;
   return Math.ceil(((landedMl / TRANSFER[gunClass]) * (1 + WASTE) + CUP_AND_LINE_ML) / POUR_STEP_ML) * POUR_STEP_ML;
+}
+
+/**
+ * Rounds an amount up so that every part of every equal cup is a multiple of what can be poured to a mark.
+ * @param parts the recipe's parts by volume, e.g. 4, 1, 1
+ */
+export function roundedToParts(readyMl: number, parts: readonly number[], cupMl = Infinity): number {
+  const unit = Math.min(...parts);
+  const quantumMl = POURABLE_ML * parts.reduce((sum, part) => sum + part / unit, 0);
+  for (let cups = Math.max(1, Math.ceil(readyMl / cupMl)); ; cups++) {
+    const perCupMl = Math.ceil(readyMl / cups / quantumMl - 1e-9) * quantumMl;
+    if (perCupMl <= cupMl || quantumMl > cupMl) return perCupMl * cups;
+  }
 }

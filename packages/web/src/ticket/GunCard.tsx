@@ -12,7 +12,7 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, turnsText, type Figure } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { GaugePicture, KnobPicture } from './Instruments.tsx';
-import { WETNESS_NAME } from './names.ts';
+import { STAGE_NAME, WETNESS_NAME } from './names.ts';
 import { Setting } from './Setting.tsx';
 import { takenSetup } from './takenPlan.ts';
 import type { CardProps } from './TicketPage.tsx';
@@ -33,7 +33,7 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
   };
   const canOverride = coat.state === 'taken' && !busy;
   const setting = (name: SettingName, show: (canonical: number) => Figure) => ({ name, show, recommended: setup[name], override: coat.overrides[name], ...(canOverride ? { onOverride: override(name) } : {}) });
-  const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns out' });
+  const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
   const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
   const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
   const valueOf = (name: SettingName) => (typeof coat.overrides[name]?.chosen === 'number' ? (coat.overrides[name].chosen as number) : setup[name]);
@@ -46,16 +46,17 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
           {setup.nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]}, {format.joined(format.film(setup.wetFilmUm))} wet
         </span>
       </div>
-      {!context.gun.usedFor.includes(stage.kind) && <p className="card">{context.gun.name} is kept for {context.gun.usedFor.join(', ')}. {context.gun.note}</p>}
-      <VerdictList verdicts={setup.verdicts} hideGo />
-      <div className="grid2">
-        <Setting label="At the gun, trigger pulled" kind="pressure" {...setting('inletKPa', format.pressure)} picture={<GaugePicture inletKPa={valueOf('inletKPa')} bandKPa={band} units={painter.units} />} note={context.gun.gaugeTrust === 'good' ? 'flowing, at the gun’s inlet' : context.gun.gaugeTrust === 'none' ? 'this gun has no gauge: fit one, or test on paper' : 'this gauge is not to be trusted fully'} />
-        <Setting label="Needle, from closed" kind="turns" {...setting('fluidTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fluidTurnsOut')} fullTurns={fullFluid} />} note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - valueOf('fluidTurnsOut')))} in`} />
-        <Setting label="Fan, from closed" kind="turns" {...setting('fanTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fanTurnsOut')} fullTurns={fullFan} />} note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - valueOf('fanTurnsOut')))} from open`} />
+      {!context.gun.usedFor.includes(stage.kind) && <p className="card">{context.gun.name} is kept for {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}. {context.gun.note}</p>}
+      <VerdictList verdicts={setup.verdicts.filter(({ code }) => code !== 'test-panel-first')} hideGo />
+      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}>
+        <Setting label="At the gun, trigger pulled" kind="pressure" {...setting('inletKPa', format.pressure)} picture={<GaugePicture inletKPa={valueOf('inletKPa')} bandKPa={band} units={painter.units} />} note={context.gun.gaugeTrust === 'good' ? undefined : context.gun.gaugeTrust === 'none' ? 'this gun has no gauge: fit one, or test on paper' : 'this gauge is not to be trusted fully'} />
+        <Setting label="Needle out, from closed" kind="turns" {...setting('fluidTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fluidTurnsOut')} fullTurns={fullFluid} />} note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - valueOf('fluidTurnsOut')))} in`} />
+        <Setting label="Fan out, from closed" kind="turns" {...setting('fanTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fanTurnsOut')} fullTurns={fullFan} />} note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - valueOf('fanTurnsOut')))} from open`} />
         <Setting label="Distance" kind="length" {...setting('distanceMm', format.length)} note="gun square to the panel" />
         <Setting label="Overlap" kind="percent" {...setting('overlapPercent', (v) => ({ text: v.toFixed(0), unit: '%' }))} note="of the fan on the pass before" />
         <Step context={context} stage={stage} setup={{ overlapPercent: valueOf('overlapPercent'), distanceMm: valueOf('distanceMm'), nozzleMm: setup.nozzleMm }} />
       </div>
+      <VerdictList verdicts={setup.verdicts.filter(({ code }) => code === 'test-panel-first')} />
       <div className="row">
         <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
           {coat.state === 'planned' ? 'Take the plan on the mix card first' : 'Pattern even, test panel good: spray'}

@@ -40,7 +40,7 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
     <>
       {reducer.choice && <Choice plan={plan} context={context} wishes={wishes} />}
       <VerdictList verdicts={[...reducer.verdicts, ...(plan.mix?.verdicts ?? [])].concat(reducer.choice ? [] : plan.climate.verdicts)} hideGo />
-      {plan.mix?.components && context.cup && <PourList mix={plan.mix} cup={context.cup} blend={wishes.wantedParts ?? reducer.choice?.parts ?? []} units={painter.units} />}
+      {plan.mix?.components && context.cup && <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={wishes.wantedParts ?? reducer.choice?.parts ?? []} units={painter.units} />}
       {reducer.choice && (
         <div className="grid2">
           <FigureInput key={`${context.stage.id}`} label="Ready mix wanted" kind="volume" field="readyMl" least={1} placeholder={format.volume(plan.mix?.readyMl ?? 0).text} description={`for ${context.coatsLeft} ${context.coatsLeft === 1 ? 'coat' : 'coats'}; empty: as worked out`} onChange={(entered) => setWishes(withReady(wishes, entered?.canonical))} />
@@ -67,17 +67,19 @@ function overridesOf(plan: MixCardProps['plan'], wishes: Wishes) {
   };
 }
 
+const THREE_ACROSS = { gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))' } as const;
+
 function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context' | 'wishes'>) {
   const { choice, openTimeMinutes } = plan.reducer;
   const life = plan.mix?.potLifeMinutes;
   const ratio = plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe ? plan.inputs.mix.recipe.parts : [];
   const adjuster = plan.inputs.mix?.recipe.additions?.[0];
   return (
-    <div className="grid2">
+    <div className="grid2" style={THREE_ACROSS}>
       {choice!.parts.length > 0 && (
         <div className="card">
           <div className="label">Reducer for now</div>
-          <div className="figure">{blendText(wishes.wantedParts ?? choice!.parts)}</div>
+          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'}>{blendText(wishes.wantedParts ?? choice!.parts)}</div>
           {openTimeMinutes && (
             <div className="quiet">
               edge open {openTimeMinutes.low.toFixed(1)} to {openTimeMinutes.high.toFixed(1)} min

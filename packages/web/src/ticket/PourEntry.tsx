@@ -44,7 +44,7 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
     });
   return (
     <>
-      <PourList mix={mix} cup={cup} blend={takenReducer(coat)?.choice?.parts ?? []} units={painter.units} />
+      <PourList sheet={context.sheet} mix={mix} cup={cup} blend={takenReducer(coat)?.choice?.parts ?? []} units={painter.units} />
       <div className="card stack">
         <div className="row">
           <strong>What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?</strong>

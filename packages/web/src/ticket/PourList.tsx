@@ -1,14 +1,15 @@
 /** What to pour, in order: millilitres, the level in the cup, grams on a scale, and how many cups. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
+import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor } from '../units/format.ts';
 import { CupPicture } from './CupPicture.tsx';
 import styles from './PourList.module.css';
 
-type PourListProps = { mix: AnswerOf<'mix'>; cup: StoredCup; blend: { name: string; fraction: number }[]; units: Units };
+type PourListProps = { sheet: Sheet; mix: AnswerOf<'mix'>; cup: StoredCup; blend: { name: string; fraction: number }[]; units: Units };
 
-export function PourList({ mix, cup, blend, units }: PourListProps) {
+export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
   const format = formatFor(units);
   const batches = mix.batches ?? [];
   const batch = batches[0];
@@ -52,7 +53,17 @@ export function PourList({ mix, cup, blend, units }: PourListProps) {
             .map((part) => `${part.name}: ${part.percentOfPaint.toFixed(0)} % of the paint, ${part.percentOfMix.toFixed(0)} % of the mix`)
             .join(' · ')}
         </p>
-        {mix.notes && <p className="quiet">{mix.notes.map(({ text }) => text).join(' ')}</p>}
+        <ol className={styles['notes']}>
+          {mix.notes?.map(({ text }) => (
+            <li key={text}>{text}</li>
+          ))}
+          {sheet.strainerUm && <li>Strainer {sheet.strainerUm} µm, by the sheet.</li>}
+          {sheet.notes?.map((text) => (
+            <li key={text}>
+              <strong>Sheet:</strong> {text}
+            </li>
+          ))}
+        </ol>
       </div>
       <CupPicture cup={cup} components={batch.components} />
     </div>

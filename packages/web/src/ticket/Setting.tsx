@@ -1,5 +1,6 @@
 /** One setting: ours large, the painter's own beside it once it is overridden, with a word why. */
-import { Button, TextInput } from '@mantine/core';
+import { ActionIcon, Button, TextInput } from '@mantine/core';
+import { IconPencil } from '@tabler/icons-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
@@ -24,31 +25,29 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
   const figure = show(value);
   const ours = show(recommended);
   return (
-    <div className="card" data-setting={name}>
-      <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start' }}>
-        <div>
-          <div className="label">{label}</div>
-          <div className="figure">
-            {figure.text} <small>{figure.unit}</small>
-          </div>
-          {override && (
-            <div>
-              yours; we said{' '}
-              <s>
-                {ours.text} {ours.unit}
-              </s>{' '}
-              · {override.why}
-            </div>
-          )}
-          {note && <div className="quiet">{note}</div>}
-        </div>
-        {picture}
+    <div className="card" data-setting={name} style={{ lineHeight: 1.3 }}>
+      <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start', gap: 0 }}>
+        <span className="label">{label}</span>
+        {onOverride && (
+          <ActionIcon variant="subtle" size={40} mt={-8} mr={-10} aria-label={`Set ${label.toLowerCase()} otherwise`} aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+            <IconPencil size={22} />
+          </ActionIcon>
+        )}
       </div>
-      {onOverride && !isOpen && (
-        <Button size="compact-md" variant="subtle" mt={6} ml={-8} onClick={() => setIsOpen(true)} styles={{ root: { minHeight: 40 } }}>
-          Set otherwise
-        </Button>
+      <div className="figure">
+        {figure.text} <small>{figure.unit}</small>
+      </div>
+      {override && (
+        <div>
+          yours; we said{' '}
+          <s>
+            {ours.text} {ours.unit}
+          </s>{' '}
+          · {override.why}
+        </div>
       )}
+      {note && <div className="quiet">{note}</div>}
+      {picture}
       {onOverride && isOpen && <OwnValue {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }} />}
     </div>
   );

@@ -1,7 +1,7 @@
 /** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
@@ -49,6 +49,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const [seenAirOf, setSeenAirOf] = useState<string>();
   const [wishes, setWishes] = useState<Wishes>({});
   const [deltaC, setDeltaC] = useState(0);
+  const top = useRef<HTMLDivElement>(null);
   const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(coats) ?? coats.at(-1)!;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
   const context = usePlanContext(sources, coat, wishes);
@@ -58,12 +59,14 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   if (!context || !plan) return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
 
   const gate = gateToday(whole.gates, { stageId: stage.id, roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
+  const earlier = gateToday(whole.gates, { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
   const mix = liveMix(whole.mixes, stage.id, nowMs);
   const step = currentStep(whole, coat, { gatePassed: gate?.passed ?? false, airSeen: seenAirOf === coat.id, hasMix: mix !== undefined });
   const shown = pickedStep ?? step;
   const isBlocked = blockingCoat(coats, coat);
   const goOn = (next: TicketWhole) => {
     keep(next);
+    pickCoat(coat.id);
     pickStep(undefined);
   };
   const selectCoat = (coatId: string) => {
@@ -74,7 +77,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const follow = (next: Coat | undefined) => selectCoat(next?.id ?? '');
   const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
   return (
-    <div className={styles['page']}>
+    <div className={styles['page']} ref={top}>
       <PageHead title={`${ticket.number} · ${ticket.vehicle}`} line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}>
         <AirStrip air={sources.air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
       </PageHead>
@@ -92,13 +95,14 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
               {stage.colourName ? `, ${stage.colourName}` : ''} · {STATE_NAME[coat.state]}
             </span>
           </div>
+          <ScrollToTop key={`${coat.id}${shown}`} of={top} />
           <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gate?.passed ?? false} />
           {isBlocked && step !== 'gate' && (
             <p className={styles['blocked']}>
               {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
             </p>
           )}
-          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate} />}
+          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate ?? earlier} />}
           {shown === 'air' && <AirCard {...shared} room={room} air={sources.air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
           {shown === 'mix' && <MixCard {...shared} key={coat.id} gatePassed={gate?.passed ?? false} mix={mix} cups={setup.cups} wishes={wishes} setWishes={setWishes} blocked={isBlocked !== undefined} onGun={() => pickStep('gun')} />}
           {shown === 'gun' && <GunCard {...shared} key={`${coat.id}${context.gun.id}`} gatePassed={gate?.passed ?? false} guns={setup.guns} pickGun={(gunId) => setWishes({ ...wishes, gunId })} onSpray={() => pickStep('spray')} />}
@@ -114,6 +118,15 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
       <TimeRibbon whole={whole} context={context} nowMs={nowMs} />
     </div>
   );
+}
+
+/** Each card begins at its top. */
+function ScrollToTop({ of }: { of: React.RefObject<HTMLDivElement | null> }) {
+  useEffect(() => {
+    // Braces matter: newer browsers return a promise here, which is no clean-up.
+    void of.current?.parentElement?.scrollTo({ top: 0 });
+  }, [of]);
+  return null;
 }
 
 export type CardProps = {

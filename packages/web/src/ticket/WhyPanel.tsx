@@ -27,7 +27,7 @@ export function WhyPanel({ plan, warmer, deltaC, setDeltaC, step, gatePassed }: 
       </h2>
       <div>
         <div className={styles['delta']}>{deltaC === 0 ? 'The air as it is' : `${delta.text} ${delta.unit} ${deltaC > 0 ? 'warmer' : 'cooler'}`}</div>
-        <Slider min={-12} max={12} step={1} value={deltaC} onChange={setDeltaC} label={null} size="lg" thumbSize={28} thumbLabel="Air warmer or cooler" marks={[{ value: -6 }, { value: 0 }, { value: 6 }]} />
+        <Slider min={-12} max={12} step={1} value={deltaC} onChange={setDeltaC} label={null} size="lg" thumbSize={28} thumbLabel="Air warmer or cooler" styles={{ bar: { display: 'none' } }} marks={[{ value: -6 }, { value: 0 }, { value: 6 }]} />
       </div>
       {deltaC !== 0 && changes.length === 0 && <p>Nothing that matters changes.</p>}
       {changes.length > 0 && (

@@ -6,9 +6,9 @@ export type Step = (typeof STEPS)[number];
 
 const dayOf = (at: number, timeZone: string): string => new Date(at).toLocaleDateString('en-CA', { timeZone });
 
-/** The newest answer for this stage, room and painter, if it was given today. */
-export function gateToday(gates: GateRecord[], of: { stageId: string; roomId: string; painterId: string; nowMs: number; timeZone: string }): GateRecord | undefined {
-  const newest = gates.filter((gate) => gate.stageId === of.stageId && gate.roomId === of.roomId && gate.painterId === of.painterId).at(-1);
+/** The newest answer for this room and painter (and this stage, where one is named), if it was given today. */
+export function gateToday(gates: GateRecord[], of: { stageId?: string; roomId: string; painterId: string; nowMs: number; timeZone: string }): GateRecord | undefined {
+  const newest = gates.filter((gate) => (of.stageId === undefined || gate.stageId === of.stageId) && gate.roomId === of.roomId && gate.painterId === of.painterId).at(-1);
   return newest && dayOf(Date.parse(newest.answeredAt), of.timeZone) === dayOf(of.nowMs, of.timeZone) ? newest : undefined;
 }
 

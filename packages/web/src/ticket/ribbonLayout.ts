@@ -8,6 +8,8 @@ export type RibbonBlock = { key: string; name: string; kind: 'spray' | 'flash'; 
 export type StageMinutes = (stageId: string, isLastCoat: boolean) => { spray: number; flash: number };
 
 const MINUTE_MS = 60_000;
+/** Half of a clock text: nearer to the end it would be cut. */
+const TICK_ROOM_PX = 22;
 
 /** Blocks in order: logged times where they are known, else one after the other from now. */
 export function ribbonBlocks({ ticket, coats, timers }: Pick<TicketWhole, 'ticket' | 'coats' | 'timers'>, nowMs: number, minutesOf: StageMinutes): RibbonBlock[] {
@@ -41,7 +43,7 @@ export function layOutRibbon(blocks: readonly RibbonBlock[], nowMs: number, box:
   return {
     blocks: blocks.map((block) => ({ ...block, xPx: x(block.fromMs), widthPx: Math.max(2, x(block.toMs) - x(block.fromMs)) })),
     nowPx: x(nowMs),
-    ticks: ticks.map((atMs) => ({ atMs, xPx: x(atMs) })),
+    ticks: ticks.map((atMs) => ({ atMs, xPx: x(atMs) })).filter(({ xPx }) => xPx > TICK_ROOM_PX && xPx < box.widthPx - TICK_ROOM_PX),
     endMs: toMs,
   };
 }

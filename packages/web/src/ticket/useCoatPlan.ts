@@ -1,4 +1,5 @@
 /** The live plan of the selected coat, worked out here as anything changes; the same module works it out on the server. */
+import { cupFor } from '@orthochrom/contract/plan/planInputs.ts';
 import { planCoat, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
@@ -19,10 +20,9 @@ export function usePlanContext({ whole, setup, sheets, air }: Sources, coat: Coa
     const pinned = whole.sheets.find(({ id }) => id === stage?.sheetVersionId);
     const room = setup.rooms.find(({ id }) => id === whole.ticket.roomId);
     const gun = setup.guns.find(({ id }) => id === (wishes.gunId ?? coat?.gunId ?? stage?.gunId)) ?? setup.guns[0];
-    const cup = setup.cups.find(({ id }) => id === wishes.cupId) ?? setup.cups[0];
     if (!coat || !stage || !pinned || !room || !gun) return undefined;
     const { wantedParts, hardenerId, readyMl } = wishes;
-    return {
+    const context: PlanContext = {
       ticket: whole.ticket,
       stage,
       sheet: pinned.sheet,
@@ -33,11 +33,12 @@ export function usePlanContext({ whole, setup, sheets, air }: Sources, coat: Coa
       gun,
       coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
       isLastStage: whole.ticket.stages.at(-1)?.id === stage.id,
-      ...(cup ? { cup } : {}),
       ...(wantedParts ? { wantedParts } : {}),
       ...(hardenerId ? { hardenerId } : {}),
       ...(readyMl === undefined ? {} : { readyMl }),
     };
+    const cup = setup.cups.find(({ id }) => id === wishes.cupId) ?? cupFor(setup.cups, context);
+    return cup ? { ...context, cup } : context;
   }, [whole, setup, sheets, air, coat, wishes, painter]);
 }
 

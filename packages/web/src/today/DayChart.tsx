@@ -6,7 +6,7 @@ import { formatFor } from '../units/format.ts';
 import styles from './DayChart.module.css';
 import { clockText, layOutDay, type ChartBox } from './dayLayout.ts';
 
-const BOX: ChartBox = { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 14, topPx: 12, bottomPx: 30 };
+const BOX: ChartBox = { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 24, topPx: 12, bottomPx: 30 };
 
 export function DayChart({ forecast, nowMinute, onPick }: { forecast: ForecastPoint[]; nowMinute: number; onPick?: (minute: number) => void }) {
   const { painter } = usePainter();

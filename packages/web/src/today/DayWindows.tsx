@@ -2,15 +2,19 @@
 import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
-import { clockText, dayWindows, type DayWindow } from './dayLayout.ts';
+import { clockText, dayWindows, type DayWhy, type DayWindow } from './dayLayout.ts';
 import styles from './DayWindows.module.css';
 
-const WORDS: Record<DayWindow['why'], Record<'stop' | 'care', string>> = {
-  'panel-cold': { stop: 'The panel is too cold. Warm the metal, not only the air.', care: '' },
-  dew: { stop: 'The panel is too near the dew point: there may be water on it.', care: 'Near the dew point: measure the panel before each coat.' },
+const WORDS: Record<DayWhy, Record<'stop' | 'care', string>> = {
+  'panel-cold': { stop: 'The panel is too cold: warm the metal, not only the air.', care: '' },
+  dew: { stop: 'It is too near the dew point: there may be water on it.', care: 'Near the dew point: measure the panel before each coat.' },
   humid: { stop: 'The air is too damp.', care: 'Damp: waterborne waits, quick grades may turn milky.' },
-  hot: { stop: 'Too hot to spray.', care: 'Warm: slower grades, smaller sections, longer before heat.' },
-  fine: { stop: '', care: '' },
+  hot: { stop: 'Too hot to spray.', care: 'Warm: smaller sections, longer before heat.' },
+};
+const wordsOf = ({ kind, why, grade }: DayWindow): string => {
+  if (kind === 'stop') return why.map((one) => WORDS[one].stop).join(' ');
+  const fits = `${grade.charAt(0).toUpperCase()}${grade.slice(1)} grades fit a panel job.`;
+  return kind === 'care' ? [...why.map((one) => WORDS[one].care), fits].join(' ') : `${fits} Within the usual limits; each sheet may ask for more.`;
 };
 const LEVEL = { stop: 'stop', care: 'caution', go: 'go' } as const;
 const TITLE = { stop: 'Do not spray', care: 'With care', go: 'Good to spray' };
@@ -23,7 +27,7 @@ export function DayWindows({ forecast, nowMinute }: { forecast: ForecastPoint[];
         <div key={window.fromMinute} className={`card ${styles[LEVEL[window.kind]]}`}>
           <div className="quiet">{i === 0 && window.fromMinute <= nowMinute ? `Now, until ${clockText(window.toMinute)}` : `${clockText(window.fromMinute)} to ${clockText(window.toMinute)}`}</div>
           <LevelBadge level={LEVEL[window.kind]} word={TITLE[window.kind]} />
-          <p>{window.kind === 'go' ? 'Panel, margin and humidity are within the usual limits. Each sheet may ask for more.' : WORDS[window.why][window.kind]}</p>
+          <p>{wordsOf(window)}</p>
         </div>
       ))}
     </div>

@@ -89,7 +89,7 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
 
 function OpenTickets() {
   const { data } = useTickets();
-  const open = data?.tickets.filter(({ state }) => state === 'open') ?? [];
+  const open = (data?.tickets.filter(({ state }) => state === 'open') ?? []).sort((a, b) => a.number.localeCompare(b.number));
   return (
     <aside className={`stack ${styles['aside']}`} aria-labelledby="open-tickets">
       <h2 className="tape" id="open-tickets" style={{ alignSelf: 'start' }}>

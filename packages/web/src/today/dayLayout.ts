@@ -2,11 +2,14 @@
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { CAUTION_FROM, DEFAULT_LIMITS } from '@orthochrom/core/air/limits.ts';
+import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';
 
 export type GradeBand = { name: string; fromC: number; toC: number };
 export type ChartBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
-export type DayWindow = { fromMinute: number; toMinute: number; kind: 'stop' | 'care' | 'go'; why: 'panel-cold' | 'dew' | 'humid' | 'hot' | 'fine' };
+export type DayWhy = 'panel-cold' | 'dew' | 'humid' | 'hot';
+/** A stretch of one verdict; `grade` is the speed whose band the film's temperature lies in. */
+export type DayWindow = { fromMinute: number; toMinute: number; kind: 'stop' | 'care' | 'go'; why: DayWhy[]; grade: string };
 
 const STEP_MINUTES = 10;
 const BANDS_C: GradeBand[] = [
@@ -16,18 +19,27 @@ const BANDS_C: GradeBand[] = [
   { name: 'very slow', fromC: 32, toC: 70 },
 ];
 
-const stateAt = (forecast: readonly ForecastPoint[], minute: number): Pick<DayWindow, 'kind' | 'why'> => {
+function stateAt(forecast: readonly ForecastPoint[], minute: number): Pick<DayWindow, 'kind' | 'why' | 'grade'> {
   const air = airAt(forecast, minute);
   const panelC = air.panelTemperatureC ?? air.airTemperatureC;
   const marginC = panelC - dewPointC(air);
-  if (panelC < DEFAULT_LIMITS.minPanelC) return { kind: 'stop', why: 'panel-cold' };
-  if (marginC < DEFAULT_LIMITS.minMarginC) return { kind: 'stop', why: 'dew' };
-  if (air.relativeHumidityPercent > DEFAULT_LIMITS.maxHumidityPercent) return { kind: 'stop', why: 'humid' };
-  if (air.airTemperatureC > DEFAULT_LIMITS.maxAirC) return { kind: 'stop', why: 'hot' };
-  if (marginC < CAUTION_FROM.marginC) return { kind: 'care', why: 'dew' };
-  if (air.relativeHumidityPercent > CAUTION_FROM.humidityPercent) return { kind: 'care', why: 'humid' };
-  return air.airTemperatureC > CAUTION_FROM.airC ? { kind: 'care', why: 'hot' } : { kind: 'go', why: 'fine' };
-};
+  const effectiveC = effectiveTemperatureC(air);
+  const grade = BANDS_C.find(({ toC }) => effectiveC < toC)!.name;
+  const holds = (tests: [DayWhy, boolean][]) => tests.filter(([, isSo]) => isSo).map(([why]) => why);
+  const stops = holds([
+    ['panel-cold', panelC < DEFAULT_LIMITS.minPanelC],
+    ['dew', marginC < DEFAULT_LIMITS.minMarginC],
+    ['humid', air.relativeHumidityPercent > DEFAULT_LIMITS.maxHumidityPercent],
+    ['hot', air.airTemperatureC > DEFAULT_LIMITS.maxAirC],
+  ]);
+  if (stops.length > 0) return { kind: 'stop', why: stops, grade };
+  const cares = holds([
+    ['dew', marginC < CAUTION_FROM.marginC],
+    ['humid', air.relativeHumidityPercent > CAUTION_FROM.humidityPercent],
+    ['hot', air.airTemperatureC > CAUTION_FROM.airC],
+  ]);
+  return { kind: cares.length > 0 ? 'care' : 'go', why: cares, grade };
+}
 
 /** The day cut into stretches of one verdict each. */
 export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
@@ -37,7 +49,11 @@ export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
     const state = stateAt(forecast, minute);
     const open = windows.at(-1);
     const toMinute = Math.min(minute + STEP_MINUTES, last);
-    if (open && open.kind === state.kind && open.why === state.why) open.toMinute = toMinute;
+    const isSame = open && open.kind === state.kind && (state.kind === 'stop' || (open.grade === state.grade && open.why.join() === state.why.join()));
+    if (isSame) {
+      open.toMinute = toMinute;
+      open.why = [...new Set([...open.why, ...state.why])];
+    }
     else windows.push({ fromMinute: minute, toMinute, ...state });
   }
   return windows;

@@ -26,7 +26,8 @@ export const minutesText = (minutes: number): string => {
   return whole < 2880 ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}` : `${(whole / 1440).toFixed(0)} days`;
 };
 
-const roundMl = (ml: number): number => (Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.round(ml));
+/** 5 ml on a full cup, half a millilitre on a small part: what a mark or a syringe can show. */
+const roundMl = (ml: number): number => (Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.abs(ml) >= 50 ? Math.round(ml) : Math.round(ml * 2) / 2);
 
 export type Format = ReturnType<typeof formatFor>;
 
