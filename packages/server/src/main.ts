@@ -4,7 +4,7 @@ import { createApp } from './app.ts';
 import { newDataSource } from './database/dataSource.ts';
 import { loadDemoIfEmpty } from './demo/loadDemo.ts';
 
-const { DATABASE_URL, PORT = '4300', HOST = '127.0.0.1', WEB_FOLDER, DEMO_FOLDER } = process.env;
+const { DATABASE_URL, PORT = '4300', HOST = '127.0.0.1', WEB_FOLDER, DEMO_FOLDER, STOP_WITH_PARENT } = process.env;
 if (!DATABASE_URL) throw new Error('DATABASE_URL is not set.');
 
 const database = newDataSource(DATABASE_URL);
@@ -27,6 +27,12 @@ async function stop(): Promise<void> {
   server.closeAllConnections();
   await database.destroy();
   process.exit(0);
+}
+
+/** Started by `npm start`, the server ends with it, however that ended. */
+if (STOP_WITH_PARENT) {
+  const parent = process.ppid;
+  setInterval(() => process.ppid !== parent && void stop(), 500).unref();
 }
 process.on('SIGTERM', () => void stop());
 process.on('SIGINT', () => void stop());

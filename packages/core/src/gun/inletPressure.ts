@@ -64,8 +64,9 @@ function inletWithoutClear(input: InletInput): InletChoice {
   let inletKPa = low + place * (high - low);
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
   const isCapBound = gun.class === 'hvlp' || gun.class === 'mini';
-  const mostKPa = input.capLimitKPa === undefined ? Math.max(low, inletForCapKPa(gun, HVLP_CAP_KPA)) : inletForCapKPa(gun, input.capLimitKPa);
-  if ((isCapBound || input.capLimitKPa !== undefined) && inletKPa > mostKPa) {
+  const ownMostKPa = isCapBound ? Math.max(low, inletForCapKPa(gun, HVLP_CAP_KPA)) : Infinity;
+  const mostKPa = Math.min(ownMostKPa, input.capLimitKPa === undefined ? Infinity : inletForCapKPa(gun, input.capLimitKPa));
+  if (inletKPa > mostKPa) {
     inletKPa = mostKPa;
     reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa ?? HVLP_CAP_KPA }));
   }

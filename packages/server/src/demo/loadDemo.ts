@@ -51,7 +51,8 @@ async function loadTicket(ledger: Ledger, sketch: TicketSketch, random: () => nu
 }
 
 async function ticketFrom(manager: EntityManager, { room, painter, panels, stages, vehicle, bodyKind, jobSize, note }: TicketSketch) {
-  const [setup, sheets] = await Promise.all([shopSetup(manager), latestSheets(manager)]);
+  const setup = await shopSetup(manager);
+  const sheets = await latestSheets(manager);
   const named = <T extends { name: string }>(list: T[], name: string): T => list.find((item) => item.name === name)!;
   const built = panels.map(([name, areaM2, orientation, scope = 'full', substrate = 'metal']): Panel => ({ id: newId(), name, areaM2, orientation, scope, substrate }));
   return {
@@ -77,7 +78,9 @@ async function ticketFrom(manager: EntityManager, { room, painter, panels, stage
 
 /** A job of the past: every coat planned in the air of its day, sprayed, flashed and looked at, with believable scatter. */
 async function layPast(manager: EntityManager, ticketId: string, sketch: TicketSketch, random: () => number): Promise<void> {
-  const [whole, setup, latest] = await Promise.all([wholeTicket(manager, ticketId), shopSetup(manager), latestSheets(manager)]);
+  const whole = await wholeTicket(manager, ticketId);
+  const setup = await shopSetup(manager);
+  const latest = await latestSheets(manager);
   const products = new Map(latest.map(({ sheet }) => [sheet.id, sheet]));
   const { ticket } = whole;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;

@@ -53,13 +53,12 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
   const [shop] = await manager.find(ShopTable, { take: 1, order: { createdAt: 'ASC' } });
   if (!shop) throw new NotFound('There is no shop yet.');
   const live = { where: { shopId: shop.id, archivedAt: IsNull() }, order: { createdAt: 'ASC', name: 'ASC' } } as const;
-  const [painters, rooms, guns, sets, cups] = await Promise.all([
-    manager.find(PainterTable, live),
-    manager.find(RoomTable, live),
-    manager.find(GunTable, live),
-    manager.find(NozzleSetTable, { where: { retiredAt: IsNull() }, order: { ordinal: 'ASC' } }),
-    manager.find(CupTable, live),
-  ]);
+  // One after the other: inside a transaction there is but one connection.
+  const painters = await manager.find(PainterTable, live);
+  const rooms = await manager.find(RoomTable, live);
+  const guns = await manager.find(GunTable, live);
+  const sets = await manager.find(NozzleSetTable, { where: { retiredAt: IsNull() }, order: { ordinal: 'ASC' } });
+  const cups = await manager.find(CupTable, live);
   const { id, version, name, timeZone, ticketPrefix } = shop;
   return {
     shop: { id, version, name, timeZone, ticketPrefix },

@@ -20,7 +20,9 @@ type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl'> & { pa
 
 /** @throws BadInput for a painter, gun or cup that the shop does not have */
 export async function planContextOf(manager: EntityManager, probe: StandInProbe, coat: Pick<Coat, 'ticketId' | 'stageId' | 'ordinal'>, wishes: Wishes): Promise<PlanContext & { sheetVersionIds: string[] }> {
-  const [ticket, setup, latest] = await Promise.all([ticketById(manager, coat.ticketId), shopSetup(manager), latestSheets(manager)]);
+  const ticket = await ticketById(manager, coat.ticketId);
+  const setup = await shopSetup(manager);
+  const latest = await latestSheets(manager);
   const stage = ticket.stages.find(({ id }) => id === coat.stageId);
   if (!stage) throw new NotFound('The stage of this coat is no longer on the ticket.');
   const [pinned] = await sheetVersions(manager, [stage.sheetVersionId]);

@@ -86,10 +86,8 @@ type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
 
 async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Parts> {
   const where = { ticketId: In(ticketIds), archivedAt: IsNull() };
-  const [panels, stages] = await Promise.all([
-    manager.find(PanelTable, { where, order: { ordinal: 'ASC' } }),
-    manager.find(StageTable, { where, order: { ordinal: 'ASC' } }),
-  ]);
+  const panels = await manager.find(PanelTable, { where, order: { ordinal: 'ASC' } });
+  const stages = await manager.find(StageTable, { where, order: { ordinal: 'ASC' } });
   const links = stages.length === 0 ? [] : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
   return { panels, stages, links };
 }
@@ -99,11 +97,9 @@ export async function allTickets(manager: EntityManager): Promise<{ tickets: Tic
   const rows = await manager.find(TicketTable, { where: { archivedAt: IsNull() }, order: { createdAt: 'DESC' } });
   if (rows.length === 0) return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
   const ids = rows.map(({ id }) => id);
-  const [{ panels, stages, links }, timers, coats] = await Promise.all([
-    partsOf(manager, ids),
-    manager.find(TimerTable, { where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() }, order: { dueAt: 'ASC' } }),
-    manager.find(CoatTable, { where: { ticketId: In(ids), archivedAt: IsNull() }, order: { ordinal: 'ASC' } }),
-  ]);
+  const { panels, stages, links } = await partsOf(manager, ids);
+  const timers = await manager.find(TimerTable, { where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() }, order: { dueAt: 'ASC' } });
+  const coats = await manager.find(CoatTable, { where: { ticketId: In(ids), archivedAt: IsNull() }, order: { ordinal: 'ASC' } });
   const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
   return {
     tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
@@ -125,13 +121,11 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
   const ticket = await ticketById(manager, id);
   const stageIds = ticket.stages.map((stage) => stage.id);
-  const [coats, mixes, gates, timers, sheets] = await Promise.all([
-    manager.find(CoatTable, { where: { stageId: In(stageIds), archivedAt: IsNull() }, order: { ordinal: 'ASC' } }),
-    manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } }),
-    manager.find(GateAnswerTable, { where: { ticketId: id }, order: { answeredAt: 'ASC' } }),
-    manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } }),
-    sheetVersions(manager, ticket.stages.map(({ sheetVersionId }) => sheetVersionId)),
-  ]);
+  const coats = await manager.find(CoatTable, { where: { stageId: In(stageIds), archivedAt: IsNull() }, order: { ordinal: 'ASC' } });
+  const mixes = await manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } });
+  const gates = await manager.find(GateAnswerTable, { where: { ticketId: id }, order: { answeredAt: 'ASC' } });
+  const timers = await manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } });
+  const sheets = await sheetVersions(manager, ticket.stages.map(({ sheetVersionId }) => sheetVersionId));
   const sprayed = coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
   const place = (coat: CoatRow) => stageIds.indexOf(coat.stageId) * 100 + coat.ordinal;
   return {

@@ -1,0 +1,100 @@
+/** The plan of a coat from the invented shop's own sheets: what changes with the air, and what never may. */
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { changesBetween } from '../src/plan/changes.ts';
+import { planCoat } from '../src/plan/planCoat.ts';
+import type { PlanContext } from '../src/plan/planContext.ts';
+import { sheetFaults } from '../src/sheet/sheetChecks.ts';
+import { Sheet } from '../src/sheet/sheet.ts';
+
+const demo = path.join(import.meta.dirname, '../../server/demo');
+const sheets = readdirSync(path.join(demo, 'sheets')).map((file) => Sheet.parse(JSON.parse(readFileSync(path.join(demo, 'sheets', file), 'utf8'))));
+const products = new Map(sheets.map((sheet) => [sheet.id, sheet]));
+const guns = (JSON.parse(readFileSync(path.join(demo, 'guns.json'), 'utf8')) as { guns: PlanContext['gun'][] }).guns;
+const ID = '0190b5a0-0000-7000-8000-000000000001';
+
+function context(sheetId: string, airC: number, changes: Partial<PlanContext> & { rh?: number } = {}): PlanContext {
+  const sheet = products.get(sheetId)!;
+  const reading = (value: number) => ({ value, at: '2026-03-02T09:00:00Z', by: 'probe' as const });
+  const { rh = 50, ...rest } = changes;
+  return {
+    ticket: { jobSize: 'panel', panels: [{ id: ID, name: 'hood', areaM2: 1.3, orientation: 'flat', substrate: 'metal', scope: 'full' }] },
+    stage: { id: ID, kind: sheet.stages![0]!, sheetVersionId: ID, recipeName: sheet.recipes![0]!.name, ...(sheet.finishes ? { finish: sheet.finishes[0]! } : {}), colourName: '', coats: 2, part: 'largePanel', panelIds: [ID] },
+    sheet,
+    products,
+    painter: { id: ID, version: 1, name: 'Nell', skill: 'able', units: { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' }, way: {} },
+    room: { id: ID, version: 1, name: 'Booth', place: 'booth', heated: true, airMovement: 'downdraft', airflow: 'downdraft', extraction: 'on', region: 'home', regionRules: {}, capLimitKPa: 69, note: '' },
+    air: { roomId: ID, air: reading(airC), humidity: reading(rh), panel: reading(airC), material: reading(Math.max(21, airC - 1)) },
+    gun: { ...guns[0]!, id: ID, version: 1 },
+    coatsLeft: 2,
+    isLastStage: false,
+    cup: { id: ID, version: 1, name: 'Cup', capacityMl: 600, marksMl: [100, 200] },
+    ...rest,
+  };
+}
+const paints = sheets.filter((sheet) => sheet.recipes);
+
+describe('the demo sheets', () => {
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s agrees with itself and with the shop', (_, sheet) => {
+    expect(sheetFaults(sheet, products)).toEqual([]);
+  });
+
+  it.each(paints.map(({ id }) => id))('%s can be planned at 22 °C, from reducer to pour', (id) => {
+    const plan = planCoat(context(id, 22));
+    expect(plan.reducer.choice).toBeDefined();
+    expect(plan.mix?.components?.length).toBeGreaterThan(0);
+    expect(plan.mix?.verdicts.filter(({ level }) => level === 'stop')).toEqual([]);
+  });
+
+  it('are refused where a hardener is named beside no hardener, or a product that is not there', () => {
+    const clear = products.get('tarnside-clear-ms')!;
+    expect(sheetFaults({ ...clear, hardenerChemistry: 'none' }, products)[0]).toMatchObject({ path: ['hardenerChemistry'] });
+    expect(sheetFaults({ ...clear, hardeners: ['tarnside-h-9'] }, products)[0]).toMatchObject({ path: ['hardeners', 0] });
+    expect(sheetFaults({ ...clear, hardeners: ['tarnside-w-5'] }, products)[0]!.message).toContain('adjuster');
+  });
+});
+
+describe('six degrees more', () => {
+  it('moves reducer, flash and pot life, each with its why', () => {
+    const changes = changesBetween(planCoat(context('tarnside-single', 19)), planCoat(context('tarnside-single', 25)));
+    const fields = changes.map(({ field }) => field);
+    expect(fields).toEqual(expect.arrayContaining(['reducer', 'hardener', 'flash', 'potLife']));
+    expect(changes.find(({ field }) => field === 'reducer')!.why).toBeDefined();
+    const [potLife] = changes.filter(({ field }) => field === 'potLife');
+    expect(potLife!.to).toBeLessThan(potLife!.from as number);
+  });
+
+  it('turn a cold stop into a go, with the stop named on the other side', () => {
+    const [stops] = changesBetween(planCoat(context('tarnside-sb-metallic', 12)), planCoat(context('tarnside-sb-metallic', 20))).filter(({ field }) => field === 'stops');
+    expect(stops!.from).toContain('panel-too-cold');
+    expect(stops!.to).toBeUndefined();
+  });
+
+  it('say nothing where nothing changes', () => {
+    const plan = planCoat(context('tarnside-single', 22));
+    expect(changesBetween(plan, plan)).toEqual([]);
+  });
+});
+
+describe('what a plan never does', () => {
+  it('puts a reducer into a clear whose sheet gives none', () => {
+    const { reducer, mix } = planCoat(context('tarnside-clear-ms', 27));
+    expect(reducer.choice).toMatchObject({ parts: [], reductionPercent: 0 });
+    expect(mix!.components!.map(({ role }) => role)).toEqual(['paint', 'hardener']);
+  });
+  it('puts a solvent reducer into waterborne, or leaves its adjuster out', () => {
+    const { mix } = planCoat(context('tarnside-wb-base', 25, { rh: 45 }));
+    expect(mix!.components!.map(({ role }) => role)).toEqual(['paint', 'adjuster']);
+  });
+  it('gives anything to pour on a stop', () => {
+    for (const { id } of paints) expect(planCoat(context(id, 8)).mix?.components).toBeUndefined();
+  });
+  it('changes the recommendation because the painter picked otherwise', () => {
+    const [ours, own] = [planCoat(context('tarnside-single', 24)), planCoat(context('tarnside-single', 24, { wantedParts: [{ name: 'T-40', fraction: 1 }] }))];
+    expect(own.reducer.choice!.parts).toEqual(ours.reducer.choice!.parts);
+    expect(own.mix!.components!.map(({ name }) => name)).toContain('T-40');
+    expect(own.reducer.wanted!.evaporationIndex).toBeLessThan(1);
+  });
+});
+

@@ -1,0 +1,104 @@
+/** A shop of its own for a test file: a copy of the demo, the app on a free port, the stand-in probe held still at ten in the morning. */
+import type { AddressInfo } from 'node:net';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Server } from 'node:http';
+import type { DataSource } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import { inject } from 'vitest';
+import { StandInProbe } from '../src/air/probe.ts';
+import { createApp } from '../src/app.ts';
+import { newDataSource } from '../src/database/dataSource.ts';
+import { demoDays } from '../src/demo/demoDays.ts';
+
+export type Reply<T = unknown> = { status: number; body: T };
+export type Fault = { error: { code: string; message: string; path: (string | number)[]; mine?: unknown; theirs?: unknown } };
+export const TEN_O_CLOCK = 600;
+
+export class ShopFixture {
+  readonly database: DataSource;
+  readonly probe: StandInProbe;
+  private readonly server: Server;
+  private readonly base: string;
+
+  private constructor(database: DataSource, probe: StandInProbe, server: Server) {
+    this.database = database;
+    this.probe = probe;
+    this.server = server;
+    this.base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
+  }
+
+  static async open(template: 'template_demo' | 'template_empty' = 'template_demo'): Promise<ShopFixture> {
+    const name = `t_${newId().replaceAll('-', '')}`;
+    const clusterUrl = inject('clusterUrl');
+    const admin = newDataSource(`${clusterUrl}postgres`);
+    await admin.initialize();
+    await admin.query(`create database ${name} template ${template}`);
+    await admin.destroy();
+    const database = newDataSource(`${clusterUrl}${name}`);
+    await database.initialize();
+    const probe = new StandInProbe(await demoDays(database.manager));
+    probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
+    const app = await createApp(database, { probe });
+    const server = await new Promise<Server>((resolve) => {
+      const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+    });
+    return new ShopFixture(database, probe, server);
+  }
+
+  async close(): Promise<void> {
+    this.server.closeAllConnections();
+    await new Promise((resolve) => this.server.close(resolve));
+    await this.database.destroy();
+  }
+
+  async call<T = unknown>(method: string, path: string, body?: unknown): Promise<Reply<T>> {
+    const response = await fetch(`${this.base}${path}`, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    return { status: response.status, body: (response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text) as T };
+  }
+  get<T = unknown>(path: string): Promise<Reply<T>> {
+    return this.call('GET', path);
+  }
+  post<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
+    return this.call('POST', path, body);
+  }
+  put<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
+    return this.call('PUT', path, body);
+  }
+
+  async setup(): Promise<ShopSetup> {
+    return (await this.get<ShopSetup>('/setup')).body;
+  }
+
+  /** The open ticket whose vehicle starts so, with its painter Nell. */
+  async openTicket(vehicle = 'Linnet hatchback, left side'): Promise<{ whole: TicketWhole; painterId: string; gunId: string }> {
+    const { tickets } = (await this.get<{ tickets: { id: string; vehicle: string; state: string }[] }>('/tickets')).body;
+    const { id } = tickets.find((ticket) => ticket.vehicle === vehicle && ticket.state === 'open')!;
+    const whole = (await this.get<TicketWhole>(`/tickets/${id}`)).body;
+    const setup = await this.setup();
+    return { whole, painterId: setup.painters.find(({ name }) => name.startsWith('Nell'))!.id, gunId: whole.ticket.stages[0]!.gunId! };
+  }
+
+  /** Everything in order at the gate. */
+  passGate(whole: TicketWhole, painterId: string, stage = 0): Promise<Reply<TicketWhole>> {
+    return this.post(`/tickets/${whole.ticket.id}/gate-answers`, {
+      id: newId(),
+      stageId: whole.ticket.stages[stage]!.id,
+      step: 'mix',
+      painterId,
+      protection: { breathing: 'airFed', skin: true, eyes: true },
+      extraction: 'on',
+      ignition: [],
+      bystanders: false,
+    });
+  }
+
+  /** Puts the clock of the running timers back, as if so many minutes had gone by. */
+  async letMinutesPass(minutes: number): Promise<void> {
+    await this.database.query(`update timer set started_at = started_at - $1::interval, due_at = due_at - $1::interval where confirmed_at is null`, [`${minutes} minutes`]);
+  }
+}

@@ -1,0 +1,140 @@
+/**
+ * A private PostgreSQL cluster on loopback, from Debian's packages: found or installed, made, started, stopped.
+ * Plain Node: it runs before anything is installed.
+ */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+
+/** Something the person at the keyboard can put right; shown as it is, without a stack. */
+export class Plain extends Error {}
+
+const isRoot = process.getuid?.() === 0;
+const DATABASE_USER = 'postgres';
+const TEST_ONLY = ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'];
+
+function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { encoding: 'utf8', cwd: '/', ...options });
+  return { ok: result.status === 0, out: `${result.stdout ?? ''}${result.stderr ?? ''}`.trim() };
+}
+
+/** PostgreSQL refuses to run as root, so as root everything of it runs as its own user. */
+const asDatabaseUser = (command, args) => (isRoot ? run('runuser', ['-u', DATABASE_USER, '--', command, ...args]) : run(command, args));
+
+function binFolder() {
+  const debian = '/usr/lib/postgresql';
+  const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(a) - Number(b)) : [];
+  const folders = [...versions.map((version) => path.join(debian, version, 'bin')).reverse(), ...(process.env.PATH ?? '').split(':')];
+  return folders.find((folder) => folder && existsSync(path.join(folder, 'initdb')));
+}
+
+/** Installs Debian packages, as root or through sudo. */
+export function aptInstall(packages, say) {
+  if (!run('which', ['apt-get']).ok)
+    throw new Plain(`${packages.join(' and ')} is missing and there is no apt-get here to install it. Install it by your system's own means and start again.`);
+  const sudo = isRoot ? [] : ['sudo', '-n'];
+  if (!isRoot && !run('sudo', ['-n', 'true']).ok) throw new Plain(`${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`);
+  say(`Installing ${packages.join(', ')} from Debian's packages …`);
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', '-q', '-y', ...args];
+    return run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, maxBuffer: 64e6 });
+  };
+  apt('update');
+  const done = apt('install', '--no-install-recommends', ...packages);
+  if (!done.ok) throw new Plain(`Installing ${packages.join(' ')} failed:\n${done.out.split('\n').slice(-4).join('\n')}`);
+}
+
+export function ensurePostgres(say) {
+  const found = binFolder();
+  if (found) return found;
+  aptInstall(['postgresql'], say);
+  const installed = binFolder();
+  if (!installed) throw new Plain('PostgreSQL was installed, yet its programs are not where Debian puts them.');
+  return installed;
+}
+
+export const freePort = () =>
+  new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** The wished folder where the database's user can reach it; else a place of its own, with a sentence. */
+function reachableFolder(wished, say) {
+  mkdirSync(wished, { recursive: true });
+  if (!isRoot) return wished;
+  if (run('chown', [DATABASE_USER, wished]).ok && asDatabaseUser('test', ['-w', wished]).ok) return wished;
+  const elsewhere = path.join('/var/lib/orthochrom', createHash('sha256').update(wished).digest('hex').slice(0, 12));
+  say(`The database's user cannot reach ${wished}; the data lies in ${elsewhere} instead.`);
+  mkdirSync(elsewhere, { recursive: true });
+  run('chown', [DATABASE_USER, elsewhere]);
+  return elsewhere;
+}
+
+/** Made aside and renamed when whole, so that a start killed half way leaves nothing half made. */
+function makeCluster(bin, folder, durable) {
+  const cluster = path.join(folder, 'cluster');
+  if (existsSync(path.join(cluster, 'PG_VERSION'))) return cluster;
+  const draft = `${cluster}.draft`;
+  rmSync(draft, { recursive: true, force: true });
+  const made = asDatabaseUser(path.join(bin, 'initdb'), ['-D', draft, '-U', 'orthochrom', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8', ...(durable ? [] : ['--no-sync'])]);
+  if (!made.ok) throw new Plain(`The database could not be made in ${folder}: ${made.out.split('\n').at(-1)}`);
+  rmSync(cluster, { recursive: true, force: true });
+  renameSync(draft, cluster);
+  return cluster;
+}
+
+/** Nothing is deleted: a fresh start moves what was there aside. */
+function setAside(folder, bin, say) {
+  const cluster = path.join(folder, 'cluster');
+  if (!existsSync(cluster)) return;
+  asDatabaseUser(path.join(bin, 'pg_ctl'), ['-D', cluster, 'stop', '-m', 'fast', '-w']);
+  const aside = path.join(folder, `cluster-until-${new Date().toISOString().replace(/[:.]/g, '-')}`);
+  renameSync(cluster, aside);
+  say(`A fresh shop. What was there is kept in ${aside}.`);
+}
+
+/**
+ * Starts the cluster in `folder`, making it first where there is none. A server left over from a start that was
+ * killed is stopped first; PostgreSQL itself recovers what was acknowledged.
+ */
+export async function startCluster({ folder, say, durable = true, fresh = false }) {
+  const bin = ensurePostgres(say);
+  const place = reachableFolder(folder, say);
+  if (fresh) setAside(place, bin, say);
+  const cluster = makeCluster(bin, place, durable);
+  const control = (...args) => asDatabaseUser(path.join(bin, 'pg_ctl'), ['-D', cluster, ...args]);
+  if (control('status').ok) {
+    say('A database left over from an earlier start is stopped first …');
+    control('stop', '-m', 'fast', '-w');
+  }
+  const sockets = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-'));
+  if (isRoot) run('chown', [DATABASE_USER, sockets]);
+  chmodSync(sockets, 0o700);
+  const port = await freePort();
+  const options = [`-p ${port}`, '-c listen_addresses=127.0.0.1', `-c unix_socket_directories=${sockets}`, ...(durable ? [] : TEST_ONLY)];
+  const log = path.join(place, 'postgres.log');
+  const started = control('-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start');
+  if (!started.ok) throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
+  return {
+    url: (name) => `postgres://orthochrom@127.0.0.1:${port}/${name}`,
+    ensureDatabase: (name) => {
+      const made = asDatabaseUser(path.join(bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(port), '-U', 'orthochrom', name]);
+      if (!made.ok && !made.out.includes('already exists')) throw new Plain(`The database ${name} could not be made: ${made.out}`);
+    },
+    stop: (mode = 'fast') => {
+      control('stop', '-m', mode, '-w');
+      rmSync(sockets, { recursive: true, force: true });
+    },
+    place,
+  };
+}
+
+const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n') : '(no log)');
