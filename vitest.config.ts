@@ -9,7 +9,10 @@ export default defineConfig({
       project('contract', 'packages/contract/test/**/*.test.ts'),
       project('web', 'packages/web/test/**/*.test.ts'),
       project('scripts', 'scripts/test/**/*.test.ts', { testTimeout: 60_000 }),
-      project('server', 'packages/server/test/**/*.test.ts', { globalSetup: './packages/server/test/throwAwayCluster.ts', testTimeout: 30_000 }),
+      project('server', 'packages/server/test/**/*.test.ts', {
+        globalSetup: './packages/server/test/throwAwayCluster.ts',
+        testTimeout: 30_000,
+      }),
     ],
   },
 });

@@ -69,7 +69,8 @@ function batchReply(text: string, line: number): unknown {
 const [first, second] = process.argv.slice(2);
 if (first === '--list') process.stdout.write(`${calculationNames.join('\n')}\n`);
 else if (first === '--batch') await batch();
-else if (first && second === '--schema' && isCalculationName(first)) process.stdout.write(`${JSON.stringify(schemasOf(first), null, 2)}\n`);
+else if (first && second === '--schema' && isCalculationName(first))
+  process.stdout.write(`${JSON.stringify(schemasOf(first), null, 2)}\n`);
 else if (first && !first.startsWith('--')) single(first, second === '--schema' ? undefined : second);
 else {
   process.stderr.write('ask NAME [FILE.json] | ask --list | ask NAME --schema | ask --batch\n');

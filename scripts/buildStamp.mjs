@@ -3,7 +3,14 @@ import { createHash } from 'node:crypto';
 import { readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 
-const READ = ['packages/core/src', 'packages/contract/src', 'packages/server/src', 'packages/server/demo', 'packages/web/src', 'packages/web/public'];
+const READ = [
+  'packages/core/src',
+  'packages/contract/src',
+  'packages/server/src',
+  'packages/server/demo',
+  'packages/web/src',
+  'packages/web/public',
+];
 const SINGLE = ['package-lock.json', 'packages/web/index.html', 'packages/web/vite.config.ts', 'packages/server/vite.config.ts'];
 
 export function buildStamp(root) {
@@ -13,7 +20,9 @@ export function buildStamp(root) {
     hash.update(`${file} ${size} ${mtimeMs}\n`);
   };
   for (const folder of READ)
-    for (const entry of readdirSync(path.join(root, folder), { recursive: true, withFileTypes: true }).sort((a, b) => (a.parentPath + a.name < b.parentPath + b.name ? -1 : 1)))
+    for (const entry of readdirSync(path.join(root, folder), { recursive: true, withFileTypes: true }).sort((a, b) =>
+      a.parentPath + a.name < b.parentPath + b.name ? -1 : 1,
+    ))
       if (entry.isFile()) add(path.relative(root, path.join(entry.parentPath, entry.name)));
   SINGLE.forEach(add);
   return hash.digest('hex');

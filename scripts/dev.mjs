@@ -10,7 +10,12 @@ ensurePackages(root, console.log);
 const cluster = await startCluster({ folder: path.join(root, '.data', 'dev-database'), say: console.log });
 cluster.ensureDatabase('orthochrom');
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
-const env = { ...process.env, DATABASE_URL: cluster.url('orthochrom'), PORT: '4300', DEMO_FOLDER: path.join(root, 'packages/server/demo') };
+const env = {
+  ...process.env,
+  DATABASE_URL: cluster.url('orthochrom'),
+  PORT: '4300',
+  DEMO_FOLDER: path.join(root, 'packages/server/demo'),
+};
 const children = [
   spawn(bin('tsx'), ['watch', 'packages/server/src/main.ts'], { cwd: root, env, stdio: 'inherit' }),
   spawn(bin('vite'), [], { cwd: path.join(root, 'packages/web'), env, stdio: 'inherit' }),

@@ -22,21 +22,28 @@ function run(command, args, options = {}) {
 }
 
 /** PostgreSQL refuses to run as root, so as root everything of it runs as its own user. */
-const asDatabaseUser = (command, args) => (isRoot ? run('runuser', ['-u', DATABASE_USER, '--', command, ...args]) : run(command, args));
+const asDatabaseUser = (command, args) =>
+  isRoot ? run('runuser', ['-u', DATABASE_USER, '--', command, ...args]) : run(command, args);
 
 function binFolder() {
   const debian = '/usr/lib/postgresql';
   const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(a) - Number(b)) : [];
-  const folders = [...versions.map((version) => path.join(debian, version, 'bin')).reverse(), ...(process.env.PATH ?? '').split(':')];
+  const folders = [
+    ...versions.map((version) => path.join(debian, version, 'bin')).reverse(),
+    ...(process.env.PATH ?? '').split(':'),
+  ];
   return folders.find((folder) => folder && existsSync(path.join(folder, 'initdb')));
 }
 
 /** Installs Debian packages, as root or through sudo. */
 export function aptInstall(packages, say) {
   if (!run('which', ['apt-get']).ok)
-    throw new Plain(`${packages.join(' and ')} is missing and there is no apt-get here to install it. Install it by your system's own means and start again.`);
+    throw new Plain(
+      `${packages.join(' and ')} is missing and there is no apt-get here to install it. Install it by your system's own means and start again.`,
+    );
   const sudo = isRoot ? [] : ['sudo', '-n'];
-  if (!isRoot && !run('sudo', ['-n', 'true']).ok) throw new Plain(`${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`);
+  if (!isRoot && !run('sudo', ['-n', 'true']).ok)
+    throw new Plain(`${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`);
   say(`Installing ${packages.join(', ')} from Debian's packages …`);
   const apt = (...args) => {
     const [command, ...rest] = [...sudo, 'apt-get', '-q', '-y', ...args];
@@ -84,7 +91,18 @@ function makeCluster(bin, folder, durable) {
   if (existsSync(path.join(cluster, 'PG_VERSION'))) return cluster;
   const draft = `${cluster}.draft`;
   rmSync(draft, { recursive: true, force: true });
-  const made = asDatabaseUser(path.join(bin, 'initdb'), ['-D', draft, '-U', 'orthochrom', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8', ...(durable ? [] : ['--no-sync'])]);
+  const made = asDatabaseUser(path.join(bin, 'initdb'), [
+    '-D',
+    draft,
+    '-U',
+    'orthochrom',
+    '-A',
+    'trust',
+    '-E',
+    'UTF8',
+    '--locale=C.UTF-8',
+    ...(durable ? [] : ['--no-sync']),
+  ]);
   if (!made.ok) throw new Plain(`The database could not be made in ${folder}: ${made.out.split('\n').at(-1)}`);
   rmSync(cluster, { recursive: true, force: true });
   renameSync(draft, cluster);
@@ -119,7 +137,12 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
   if (isRoot) run('chown', [DATABASE_USER, sockets]);
   chmodSync(sockets, 0o700);
   const port = await freePort();
-  const options = [`-p ${port}`, '-c listen_addresses=127.0.0.1', `-c unix_socket_directories=${sockets}`, ...(durable ? [] : TEST_ONLY)];
+  const options = [
+    `-p ${port}`,
+    '-c listen_addresses=127.0.0.1',
+    `-c unix_socket_directories=${sockets}`,
+    ...(durable ? [] : TEST_ONLY),
+  ];
   const log = path.join(place, 'postgres.log');
   const started = control('-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start');
   if (!started.ok) throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
@@ -127,7 +150,8 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
     url: (name) => `postgres://orthochrom@127.0.0.1:${port}/${name}`,
     ensureDatabase: (name) => {
       const made = asDatabaseUser(path.join(bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(port), '-U', 'orthochrom', name]);
-      if (!made.ok && !made.out.includes('already exists')) throw new Plain(`The database ${name} could not be made: ${made.out}`);
+      if (!made.ok && !made.out.includes('already exists'))
+        throw new Plain(`The database ${name} could not be made: ${made.out}`);
     },
     stop: (mode = 'fast') => {
       control('stop', '-m', mode, '-w');

@@ -19,9 +19,16 @@ let stopAll = () => {};
 
 function options() {
   try {
-    const { values } = parseArgs({ options: { port: { type: 'string', default: '4300' }, data: { type: 'string' }, fresh: { type: 'boolean', default: false } } });
+    const { values } = parseArgs({
+      options: {
+        port: { type: 'string', default: '4300' },
+        data: { type: 'string' },
+        fresh: { type: 'boolean', default: false },
+      },
+    });
     const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Plain(`--port is ${values.port}; a whole number from 1 to 65535 is wanted.`);
+    if (!Number.isInteger(port) || port < 1 || port > 65535)
+      throw new Plain(`--port is ${values.port}; a whole number from 1 to 65535 is wanted.`);
     return { port, data: path.resolve(values.data ?? path.join(root, '.data')), fresh: values.fresh };
   } catch (fault) {
     throw fault instanceof Plain ? fault : new Plain(`${fault.message}\nThere are --port N, --data FOLDER and --fresh.`);
@@ -35,7 +42,9 @@ function makeDataFolder(folder) {
     writeFileSync(probe, '');
     rmSync(probe);
   } catch (fault) {
-    const why = { EROFS: 'the disk is read-only', EACCES: 'you may not write there', ENOSPC: 'the disk is full' }[fault.code] ?? fault.message;
+    const why =
+      { EROFS: 'the disk is read-only', EACCES: 'you may not write there', ENOSPC: 'the disk is full' }[fault.code] ??
+      fault.message;
     throw new Plain(`Nothing can be written to ${folder}: ${why}. Name another folder: npm start -- --data FOLDER`);
   }
 }
@@ -44,7 +53,10 @@ function makeDataFolder(folder) {
 function claim(folder) {
   const file = path.join(folder, 'start.pid');
   const other = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-  if (other && other !== process.pid && isAlive(other)) throw new Plain(`Orthochrom already runs on ${folder} (process ${other}). Stop that first, or take another --data and --port.`);
+  if (other && other !== process.pid && isAlive(other))
+    throw new Plain(
+      `Orthochrom already runs on ${folder} (process ${other}). Stop that first, or take another --data and --port.`,
+    );
   writeFileSync(file, String(process.pid));
   return () => rmSync(file, { force: true });
 }
@@ -77,11 +89,16 @@ async function portComesFree(port) {
 function build(folder) {
   const stampFile = path.join(folder, 'build.stamp');
   const stamp = buildStamp(root);
-  const isBuilt = existsSync(path.join(root, 'packages/server/dist/app/main.js')) && existsSync(path.join(root, 'packages/web/dist/index.html'));
+  const isBuilt =
+    existsSync(path.join(root, 'packages/server/dist/app/main.js')) &&
+    existsSync(path.join(root, 'packages/web/dist/index.html'));
   if (isBuilt && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
   say('Building …');
   for (const name of ['server', 'web']) {
-    const done = spawnSync(path.join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], { cwd: path.join(root, 'packages', name), stdio: ['ignore', 'inherit', 'inherit'] });
+    const done = spawnSync(path.join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], {
+      cwd: path.join(root, 'packages', name),
+      stdio: ['ignore', 'inherit', 'inherit'],
+    });
     if (done.status !== 0) throw new Plain(`Building the ${name} failed; see above.`);
   }
   writeFileSync(stampFile, stamp);
@@ -91,7 +108,14 @@ function build(folder) {
 function serve(port, databaseUrl) {
   const server = spawn(process.execPath, ['--enable-source-maps', path.join(root, 'packages/server/dist/app/main.js')], {
     cwd: root,
-    env: { ...process.env, STOP_WITH_PARENT: '1', PORT: String(port), DATABASE_URL: databaseUrl, WEB_FOLDER: path.join(root, 'packages/web/dist'), DEMO_FOLDER: path.join(root, 'packages/server/demo') },
+    env: {
+      ...process.env,
+      STOP_WITH_PARENT: '1',
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      WEB_FOLDER: path.join(root, 'packages/web/dist'),
+      DEMO_FOLDER: path.join(root, 'packages/server/demo'),
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
     detached: true,
   });
@@ -104,7 +128,8 @@ function serve(port, databaseUrl) {
 
 async function main() {
   const { port, data, fresh } = options();
-  if (!(await portComesFree(port))) throw new Plain(`Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`);
+  if (!(await portComesFree(port)))
+    throw new Plain(`Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`);
   makeDataFolder(data);
   const release = claim(data);
   stopAll = release;

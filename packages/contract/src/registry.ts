@@ -36,7 +36,13 @@ export function ask<N extends CalculationName>(name: N, input: InputOf<N>): Answ
 /** The open door: any JSON, answered or refused; the API and the command line stand on it. */
 export function answerOrRefuse(name: string, input: unknown): Outcome {
   if (!isCalculationName(name))
-    return { error: { code: 'unknown-calculation', message: `${name} is not a calculation. There are ${calculationNames.join(', ')}.`, path: [] } };
+    return {
+      error: {
+        code: 'unknown-calculation',
+        message: `${name} is not a calculation. There are ${calculationNames.join(', ')}.`,
+        path: [],
+      },
+    };
   const entry = registry[name] as unknown as Calculation<unknown>;
   const parsed = entry.input.safeParse(input);
   return parsed.success ? { answer: entry.calculate(parsed.data) } : { error: refusalOf(parsed.error, input) };

@@ -3,7 +3,22 @@ import { readFileSync } from 'node:fs';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import type { Outcome } from '../src/registry.ts';
 
-type Wanted = number | string | boolean | { is?: number; within?: number; min?: number; max?: number; oneOf?: unknown[]; length?: number; lengthMin?: number; lengthMax?: number; contains?: unknown[]; present?: boolean };
+type Wanted =
+  | number
+  | string
+  | boolean
+  | {
+      is?: number;
+      within?: number;
+      min?: number;
+      max?: number;
+      oneOf?: unknown[];
+      length?: number;
+      lengthMin?: number;
+      lengthMax?: number;
+      contains?: unknown[];
+      present?: boolean;
+    };
 type Comparison = '<' | '<=' | '=' | '>' | '>=';
 export type Example = {
   title: string;
@@ -20,7 +35,8 @@ export type Example = {
 export const examplesOf = (name: string): Example[] =>
   JSON.parse(readFileSync(new URL(`../examples/${name}.json`, import.meta.url), 'utf8')) as Example[];
 
-const isSpread = (value: unknown): value is { value: number } => typeof value === 'object' && value !== null && 'value' in value && 'low' in value;
+const isSpread = (value: unknown): value is { value: number } =>
+  typeof value === 'object' && value !== null && 'value' in value && 'low' in value;
 
 export function valueAt(answer: unknown, path: string): unknown {
   const found = path.split('.').reduce<unknown>((value, step) => (value as Record<string, unknown> | undefined)?.[step], answer);
@@ -39,12 +55,16 @@ const compare: Record<Comparison, (a: number, b: number) => boolean> = {
 function misses(path: string, found: unknown, wanted: Wanted): string[] {
   const miss = (what: string) => [`${path}: ${JSON.stringify(found)} ${what}`];
   if (typeof wanted === 'number')
-    return typeof found === 'number' && Math.abs(found - wanted) <= Math.max(0.0005, Math.abs(wanted) * 0.001) ? [] : miss(`is not ${wanted}`);
+    return typeof found === 'number' && Math.abs(found - wanted) <= Math.max(0.0005, Math.abs(wanted) * 0.001)
+      ? []
+      : miss(`is not ${wanted}`);
   if (typeof wanted !== 'object') return found === wanted ? [] : miss(`is not ${String(wanted)}`);
   const n = found as number;
   const length = (found as unknown[] | undefined)?.length ?? -1;
   return [
-    ...(wanted.is !== undefined && !(Math.abs(n - wanted.is) <= wanted.within!) ? miss(`is not ${wanted.is} ± ${wanted.within}`) : []),
+    ...(wanted.is !== undefined && !(Math.abs(n - wanted.is) <= wanted.within!)
+      ? miss(`is not ${wanted.is} ± ${wanted.within}`)
+      : []),
     ...(wanted.min !== undefined && !(n >= wanted.min) ? miss(`is under ${wanted.min}`) : []),
     ...(wanted.max !== undefined && !(n <= wanted.max) ? miss(`is over ${wanted.max}`) : []),
     ...(wanted.oneOf && !wanted.oneOf.includes(found) ? miss(`is none of ${wanted.oneOf.join()}`) : []),
@@ -52,7 +72,9 @@ function misses(path: string, found: unknown, wanted: Wanted): string[] {
     ...(wanted.lengthMin !== undefined && length < wanted.lengthMin ? miss(`has under ${wanted.lengthMin} entries`) : []),
     ...(wanted.lengthMax !== undefined && length > wanted.lengthMax ? miss(`has over ${wanted.lengthMax} entries`) : []),
     ...(wanted.contains && !wanted.contains.every((item) => (found as unknown[]).includes(item)) ? miss('lacks an entry') : []),
-    ...(wanted.present !== undefined && (found !== undefined) !== wanted.present ? miss(wanted.present ? 'is missing' : 'should be absent') : []),
+    ...(wanted.present !== undefined && (found !== undefined) !== wanted.present
+      ? miss(wanted.present ? 'is missing' : 'should be absent')
+      : []),
   ];
 }
 
@@ -60,7 +82,9 @@ function misses(path: string, found: unknown, wanted: Wanted): string[] {
 export function shortfalls({ expect }: Example, outcome: Outcome, answerTo: (title: string) => unknown): string[] {
   if (expect.error) {
     const told = 'error' in outcome ? { code: outcome.error.code, path: outcome.error.path } : 'an answer';
-    return JSON.stringify(told) === JSON.stringify(expect.error) ? [] : [`wanted ${JSON.stringify(expect.error)}, got ${JSON.stringify(told)}`];
+    return JSON.stringify(told) === JSON.stringify(expect.error)
+      ? []
+      : [`wanted ${JSON.stringify(expect.error)}, got ${JSON.stringify(told)}`];
   }
   if ('error' in outcome) return [`refused: ${JSON.stringify(outcome.error)}`];
   const { answer } = outcome;
@@ -74,15 +98,23 @@ export function shortfalls({ expect }: Example, outcome: Outcome, answerTo: (tit
     ...(allowed === 'stop' && worst !== 'stop' ? [`no stop among ${codes.join()}`] : []),
     ...has.filter((code) => !codes.includes(code)).map((code) => `lacks ${code}, has ${codes.join()}`),
     ...not.filter((code) => codes.includes(code)).map((code) => `should not say ${code}`),
-    ...(expect.order ?? []).filter(([a, is, b]) => !compare[is](valueAt(answer, a) as number, valueAt(answer, b) as number)).map(([a, is, b]) => `${a} is not ${is} ${b}`),
+    ...(expect.order ?? [])
+      .filter(([a, is, b]) => !compare[is](valueAt(answer, a) as number, valueAt(answer, b) as number))
+      .map(([a, is, b]) => `${a} is not ${is} ${b}`),
     ...(expect.against ?? []).flatMap((other) => againstMisses(answer, other, answerTo)),
   ];
 }
 
-function againstMisses(answer: unknown, { title, path, is, times }: NonNullable<Example['expect']['against']>[number], answerTo: (title: string) => unknown): string[] {
+function againstMisses(
+  answer: unknown,
+  { title, path, is, times }: NonNullable<Example['expect']['against']>[number],
+  answerTo: (title: string) => unknown,
+): string[] {
   const [mine, theirs] = [valueAt(answer, path) as number, valueAt(answerTo(title), path) as number];
   return [
     ...(compare[is](mine, theirs) ? [] : [`${path}: ${mine} is not ${is} ${theirs} of "${title}"`]),
-    ...(times && !(mine / theirs >= times[0] && mine / theirs <= times[1]) ? [`${path}: ${mine / theirs} times "${title}", wanted ${times.join(' to ')}`] : []),
+    ...(times && !(mine / theirs >= times[0] && mine / theirs <= times[1])
+      ? [`${path}: ${mine / theirs} times "${title}", wanted ${times.join(' to ')}`]
+      : []),
   ];
 }

@@ -9,7 +9,9 @@ import { sheetFaults } from '../src/sheet/sheetChecks.ts';
 import { Sheet } from '../src/sheet/sheet.ts';
 
 const demo = path.join(import.meta.dirname, '../../server/demo');
-const sheets = readdirSync(path.join(demo, 'sheets')).map((file) => Sheet.parse(JSON.parse(readFileSync(path.join(demo, 'sheets', file), 'utf8'))));
+const sheets = readdirSync(path.join(demo, 'sheets')).map((file) =>
+  Sheet.parse(JSON.parse(readFileSync(path.join(demo, 'sheets', file), 'utf8'))),
+);
 const products = new Map(sheets.map((sheet) => [sheet.id, sheet]));
 const guns = (JSON.parse(readFileSync(path.join(demo, 'guns.json'), 'utf8')) as { guns: PlanContext['gun'][] }).guns;
 const ID = '0190b5a0-0000-7000-8000-000000000001';
@@ -19,13 +21,52 @@ function context(sheetId: string, airC: number, changes: Partial<PlanContext> & 
   const reading = (value: number) => ({ value, at: '2026-03-02T09:00:00Z', by: 'probe' as const });
   const { rh = 50, ...rest } = changes;
   return {
-    ticket: { jobSize: 'panel', panels: [{ id: ID, name: 'hood', areaM2: 1.3, orientation: 'flat', substrate: 'metal', scope: 'full' }] },
-    stage: { id: ID, kind: sheet.stages![0]!, sheetVersionId: ID, recipeName: sheet.recipes![0]!.name, ...(sheet.finishes ? { finish: sheet.finishes[0]! } : {}), colourName: '', coats: 2, part: 'largePanel', panelIds: [ID] },
+    ticket: {
+      jobSize: 'panel',
+      panels: [{ id: ID, name: 'hood', areaM2: 1.3, orientation: 'flat', substrate: 'metal', scope: 'full' }],
+    },
+    stage: {
+      id: ID,
+      kind: sheet.stages![0]!,
+      sheetVersionId: ID,
+      recipeName: sheet.recipes![0]!.name,
+      ...(sheet.finishes ? { finish: sheet.finishes[0]! } : {}),
+      colourName: '',
+      coats: 2,
+      part: 'largePanel',
+      panelIds: [ID],
+    },
     sheet,
     products,
-    painter: { id: ID, version: 1, name: 'Nell', skill: 'able', units: { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' }, way: {} },
-    room: { id: ID, version: 1, name: 'Booth', place: 'booth', heated: true, airMovement: 'downdraft', airflow: 'downdraft', extraction: 'on', region: 'home', regionRules: {}, capLimitKPa: 69, note: '' },
-    air: { roomId: ID, air: reading(airC), humidity: reading(rh), panel: reading(airC), material: reading(Math.max(21, airC - 1)) },
+    painter: {
+      id: ID,
+      version: 1,
+      name: 'Nell',
+      skill: 'able',
+      units: { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' },
+      way: {},
+    },
+    room: {
+      id: ID,
+      version: 1,
+      name: 'Booth',
+      place: 'booth',
+      heated: true,
+      airMovement: 'downdraft',
+      airflow: 'downdraft',
+      extraction: 'on',
+      region: 'home',
+      regionRules: {},
+      capLimitKPa: 69,
+      note: '',
+    },
+    air: {
+      roomId: ID,
+      air: reading(airC),
+      humidity: reading(rh),
+      panel: reading(airC),
+      material: reading(Math.max(21, airC - 1)),
+    },
     gun: { ...guns[0]!, id: ID, version: 1 },
     coatsLeft: 2,
     isLastStage: false,
@@ -66,7 +107,10 @@ describe('six degrees more', () => {
   });
 
   it('turn a cold stop into a go, with the stop named on the other side', () => {
-    const [stops] = changesBetween(planCoat(context('tarnside-sb-metallic', 12)), planCoat(context('tarnside-sb-metallic', 20))).filter(({ field }) => field === 'stops');
+    const [stops] = changesBetween(
+      planCoat(context('tarnside-sb-metallic', 12)),
+      planCoat(context('tarnside-sb-metallic', 20)),
+    ).filter(({ field }) => field === 'stops');
     expect(stops!.from).toContain('panel-too-cold');
     expect(stops!.to).toBeUndefined();
   });
@@ -91,10 +135,12 @@ describe('what a plan never does', () => {
     for (const { id } of paints) expect(planCoat(context(id, 8)).mix?.components).toBeUndefined();
   });
   it('changes the recommendation because the painter picked otherwise', () => {
-    const [ours, own] = [planCoat(context('tarnside-single', 24)), planCoat(context('tarnside-single', 24, { wantedParts: [{ name: 'T-40', fraction: 1 }] }))];
+    const [ours, own] = [
+      planCoat(context('tarnside-single', 24)),
+      planCoat(context('tarnside-single', 24, { wantedParts: [{ name: 'T-40', fraction: 1 }] })),
+    ];
     expect(own.reducer.choice!.parts).toEqual(ours.reducer.choice!.parts);
     expect(own.mix!.components!.map(({ name }) => name)).toContain('T-40');
     expect(own.reducer.wanted!.evaporationIndex).toBeLessThan(1);
   });
 });
-

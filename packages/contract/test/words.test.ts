@@ -24,14 +24,33 @@ describe('verdicts', () => {
 
   it('meant for the calculations that work are all said', () => {
     const codes = said(/\b(?:go|caution|stop)\(\s*'([a-z-]+)'/g);
-    const wanted = [...VERDICTS.values()].filter(({ calculations }) => calculations.every((name) => (calculationNames as string[]).includes(name))).map(({ code }) => code);
+    const wanted = [...VERDICTS.values()]
+      .filter(({ calculations }) => calculations.every((name) => (calculationNames as string[]).includes(name)))
+      .map(({ code }) => code);
     expect(wanted.filter((code) => !codes.includes(code))).toEqual([]);
   });
 });
 
 it('every reason has words, and every word a reason', () => {
   const codes = said(/because\(\s*'([a-z-]+)'/g);
-  const built = ['preference-gloss', 'preference-speed', 'hardener-over', 'hardener-under', 'reducer-over', 'reducer-under', 'moved-by-climate', 'moved-by-air', 'moved-by-film', 'moved-by-grade', 'sheet-minutes', 'usual-minutes', 'needle-open', 'needle-metered', 'hand-from-practice', 'hand-from-sheet'];
+  const built = [
+    'preference-gloss',
+    'preference-speed',
+    'hardener-over',
+    'hardener-under',
+    'reducer-over',
+    'reducer-under',
+    'moved-by-climate',
+    'moved-by-air',
+    'moved-by-film',
+    'moved-by-grade',
+    'sheet-minutes',
+    'usual-minutes',
+    'needle-open',
+    'needle-metered',
+    'hand-from-practice',
+    'hand-from-sheet',
+  ];
   expect(Object.keys(REASONS).sort()).toEqual([...new Set([...codes, ...built])].sort());
 });
 
@@ -42,13 +61,17 @@ it('every piece of advice and every question that core names has words', () => {
 
 describe('a sentence', () => {
   it('gives each figure its unit by the ending of its name', () => {
-    expect(verdictMessage('panel-below-dew-margin', { marginC: 1.36, dewC: 13.14, minMarginC: 3 })).toContain('1.4 °C from the dew point (13.1 °C); 3 °C is the least');
+    expect(verdictMessage('panel-below-dew-margin', { marginC: 1.36, dewC: 13.14, minMarginC: 3 })).toContain(
+      '1.4 °C from the dew point (13.1 °C); 3 °C is the least',
+    );
     expect(verdictMessage('inlet-outside-band', { inletKPa: 120.4, lowKPa: 138, highKPa: 193 })).toContain('120 kPa');
   });
   it('is not said with a hole in it', () => {
     expect(() => say('It is {airC}.', {})).toThrow(/airC/);
   });
   it("takes the painter's own figures where they are given", () => {
-    expect(say('{airC}', { airC: 20 }, (value, name) => (name === 'airC' ? `${value * 1.8 + 32} °F` : canonicalFigure(value, name)))).toBe('68 °F');
+    expect(
+      say('{airC}', { airC: 20 }, (value, name) => (name === 'airC' ? `${value * 1.8 + 32} °F` : canonicalFigure(value, name))),
+    ).toBe('68 °F');
   });
 });

@@ -4,7 +4,10 @@ import { climateOf } from '../src/air/climate.ts';
 import { airAt, warmedAir } from '../src/air/forecast.ts';
 import { dewPointC, humidityRatioGPerKg, saturationPressurePa, vapourPressurePa, wetBulbC } from '../src/air/humidAir.ts';
 
-const air = fc.record({ airTemperatureC: fc.double({ min: -20, max: 55, noNaN: true }), relativeHumidityPercent: fc.double({ min: 2, max: 100, noNaN: true }) });
+const air = fc.record({
+  airTemperatureC: fc.double({ min: -20, max: 55, noNaN: true }),
+  relativeHumidityPercent: fc.double({ min: 2, max: 100, noNaN: true }),
+});
 
 describe('moist air', () => {
   it('has the dew point, wet bulb and humidity ratio of the card', () => {
@@ -22,17 +25,21 @@ describe('moist air', () => {
   });
 
   it('dews sooner the damper it is', () => {
-    fc.assert(fc.property(air, fc.double({ min: 0.1, max: 20, noNaN: true }), (a, more) => {
-      const damper = { ...a, relativeHumidityPercent: Math.min(100, a.relativeHumidityPercent + more) };
-      return dewPointC(damper) >= dewPointC(a);
-    }));
+    fc.assert(
+      fc.property(air, fc.double({ min: 0.1, max: 20, noNaN: true }), (a, more) => {
+        const damper = { ...a, relativeHumidityPercent: Math.min(100, a.relativeHumidityPercent + more) };
+        return dewPointC(damper) >= dewPointC(a);
+      }),
+    );
   });
 
   it('neither gains nor loses water when it is only warmed', () => {
-    fc.assert(fc.property(air, fc.double({ min: 0, max: 15, noNaN: true }), (a, deltaC) => {
-      const warm = warmedAir(a, deltaC);
-      return Math.abs(vapourPressurePa(warm) / vapourPressurePa(a) - 1) < 1e-9 || warm.relativeHumidityPercent === 1;
-    }));
+    fc.assert(
+      fc.property(air, fc.double({ min: 0, max: 15, noNaN: true }), (a, deltaC) => {
+        const warm = warmedAir(a, deltaC);
+        return Math.abs(vapourPressurePa(warm) / vapourPressurePa(a) - 1) < 1e-9 || warm.relativeHumidityPercent === 1;
+      }),
+    );
   });
 });
 
@@ -49,7 +56,12 @@ describe('go, caution or stop', () => {
   });
 
   it("lets the sheet's limit replace the stop, while the caution stays where it lies inside", () => {
-    const mild = { airTemperatureC: 20, relativeHumidityPercent: 72, panelTemperatureC: 15.2, limits: { minPanelC: 15, minMarginC: 0 } };
+    const mild = {
+      airTemperatureC: 20,
+      relativeHumidityPercent: 72,
+      panelTemperatureC: 15.2,
+      limits: { minPanelC: 15, minMarginC: 0 },
+    };
     expect(codes(mild)).not.toContain('panel-too-cold');
     expect(codes(mild)).toContain('air-humid');
     expect(codes({ ...mild, limits: { minPanelC: 18 } })).toContain('panel-too-cold');
@@ -62,10 +74,20 @@ describe('go, caution or stop', () => {
   });
 
   it('never turns a stop into a go by warming the panel less', () => {
-    fc.assert(fc.property(air, fc.double({ min: -5, max: 38, noNaN: true }), fc.double({ min: 0, max: 10, noNaN: true }), (a, panelC, colder) => {
-      const stops = (c: number) => climateOf({ ...a, panelTemperatureC: c }).verdicts.filter(({ code }) => code === 'panel-too-cold' || code === 'panel-below-dew-margin').length;
-      return stops(panelC - colder) >= stops(panelC);
-    }));
+    fc.assert(
+      fc.property(
+        air,
+        fc.double({ min: -5, max: 38, noNaN: true }),
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (a, panelC, colder) => {
+          const stops = (c: number) =>
+            climateOf({ ...a, panelTemperatureC: c }).verdicts.filter(
+              ({ code }) => code === 'panel-too-cold' || code === 'panel-below-dew-margin',
+            ).length;
+          return stops(panelC - colder) >= stops(panelC);
+        },
+      ),
+    );
   });
 });
 

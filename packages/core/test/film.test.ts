@@ -3,7 +3,22 @@ import { describe, expect, it } from 'vitest';
 import { recoatOf, type RecoatInput } from '../src/film/recoat.ts';
 
 const clear: RecoatInput = {
-  layer: { stage: 'clear', carrier: 'solvent', activated: true, sheet: { atC: 20, wetFilmUm: 55, flashMinutes: 12, minFlashMinutes: 8, toNextMinutes: 20, beforeBakeMinutes: 10, tapeMinutes: 960, polishMinutes: 1440, maxRecoatMinutes: 1440 } },
+  layer: {
+    stage: 'clear',
+    carrier: 'solvent',
+    activated: true,
+    sheet: {
+      atC: 20,
+      wetFilmUm: 55,
+      flashMinutes: 12,
+      minFlashMinutes: 8,
+      toNextMinutes: 20,
+      beforeBakeMinutes: 10,
+      tapeMinutes: 960,
+      polishMinutes: 1440,
+      maxRecoatMinutes: 1440,
+    },
+  },
   climate: { airTemperatureC: 21, relativeHumidityPercent: 50, panelTemperatureC: 21, airMovement: 'downdraft' },
   minutesSince: 30,
   next: 'coat',
@@ -14,19 +29,47 @@ const at = (c: number): RecoatInput['climate'] => ({ ...clear.climate, airTemper
 
 describe('the wait', () => {
   it("is never under the sheet's floor, however warm it is and however much air moves", () => {
-    fc.assert(fc.property(tempC, fc.double({ min: 0.05, max: 4, noNaN: true }), (c, airSpeedMPerS) => {
-      const { earliestMinutes } = recoatOf({ ...clear, climate: { ...at(c), airSpeedMPerS } });
-      return earliestMinutes.low >= 8 - 1e-9 && earliestMinutes.low <= earliestMinutes.value && earliestMinutes.value <= earliestMinutes.high;
-    }));
+    fc.assert(
+      fc.property(tempC, fc.double({ min: 0.05, max: 4, noNaN: true }), (c, airSpeedMPerS) => {
+        const { earliestMinutes } = recoatOf({ ...clear, climate: { ...at(c), airSpeedMPerS } });
+        return (
+          earliestMinutes.low >= 8 - 1e-9 &&
+          earliestMinutes.low <= earliestMinutes.value &&
+          earliestMinutes.value <= earliestMinutes.high
+        );
+      }),
+    );
   });
   it('for heat, tape and polish is never under the sheet at all', () => {
-    fc.assert(fc.property(tempC, fc.constantFrom(['bake', 10], ['tape', 960], ['polish', 1440] as const), (c, [next, minutes]) => recoatOf({ ...clear, climate: at(c), next }).earliestMinutes.value >= minutes));
+    fc.assert(
+      fc.property(
+        tempC,
+        fc.constantFrom(['bake', 10], ['tape', 960], ['polish', 1440] as const),
+        (c, [next, minutes]) => recoatOf({ ...clear, climate: at(c), next }).earliestMinutes.value >= minutes,
+      ),
+    );
   });
   it('only ever runs down', () => {
-    fc.assert(fc.property(tempC, fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }), (c, since, more) => recoatOf({ ...clear, climate: at(c), minutesSince: since + more }).remainingMinutes.value <= recoatOf({ ...clear, climate: at(c), minutesSince: since }).remainingMinutes.value));
+    fc.assert(
+      fc.property(
+        tempC,
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 30, noNaN: true }),
+        (c, since, more) =>
+          recoatOf({ ...clear, climate: at(c), minutesSince: since + more }).remainingMinutes.value <=
+          recoatOf({ ...clear, climate: at(c), minutesSince: since }).remainingMinutes.value,
+      ),
+    );
   });
   it('is longer in the cold', () => {
-    fc.assert(fc.property(fc.double({ min: 16, max: 30, noNaN: true }), (c) => recoatOf({ ...clear, climate: at(c) }).earliestMinutes.value >= recoatOf({ ...clear, climate: at(c + 3) }).earliestMinutes.value));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 16, max: 30, noNaN: true }),
+        (c) =>
+          recoatOf({ ...clear, climate: at(c) }).earliestMinutes.value >=
+          recoatOf({ ...clear, climate: at(c + 3) }).earliestMinutes.value,
+      ),
+    );
   });
 });
 
@@ -44,7 +87,10 @@ describe('ready and confirmed', () => {
     expect(recoatOf({ ...clear, tests: { look: 'matt' } }).confirmed).toBe(false);
   });
   it('do not come before the time, however dry it feels', () => {
-    expect(recoatOf({ ...clear, minutesSince: 3, tests: { touch: 'dry', edge: 'dry' } })).toMatchObject({ ready: false, confirmed: false });
+    expect(recoatOf({ ...clear, minutesSince: 3, tests: { touch: 'dry', edge: 'dry' } })).toMatchObject({
+      ready: false,
+      confirmed: false,
+    });
   });
 });
 
@@ -52,7 +98,12 @@ describe('what is not allowed on a layer', () => {
   it('a blower near, hard or straight on; or on an activated base', () => {
     const blower = { inletKPa: 150, distanceMm: 1200, angled: true };
     expect(codes({ blower })).not.toContain('blower-too-hard');
-    for (const worse of [{ ...blower, distanceMm: 400 }, { ...blower, inletKPa: 260 }, { ...blower, angled: false }]) expect(codes({ blower: worse })).toContain('blower-too-hard');
+    for (const worse of [
+      { ...blower, distanceMm: 400 },
+      { ...blower, inletKPa: 260 },
+      { ...blower, angled: false },
+    ])
+      expect(codes({ blower: worse })).toContain('blower-too-hard');
     expect(codes({ layer: { ...clear.layer, stage: 'base' }, blower })).toContain('blower-on-activated');
   });
   it('water on a waterborne sealer, by cloth or by paper', () => {

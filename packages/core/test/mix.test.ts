@@ -24,10 +24,24 @@ const close = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Ma
 
 describe('a recipe', () => {
   it('has shares that make the whole', () => {
-    fc.assert(fc.property(recipe, (r) => close(sharesOf(r).reduce((sum, { share }) => sum + share, 0), 1)));
+    fc.assert(
+      fc.property(recipe, (r) =>
+        close(
+          sharesOf(r).reduce((sum, { share }) => sum + share, 0),
+          1,
+        ),
+      ),
+    );
   });
   it('keeps three readings of the same per cent apart', () => {
-    const of = (b: 'paint' | 'mixSoFar' | 'finalMix') => sharesOf({ parts: [{ name: 'P', parts: 2 }, { name: 'H', parts: 1 }], additions: [{ name: 'R', percent: 25, of: b }] })[2]!.share;
+    const of = (b: 'paint' | 'mixSoFar' | 'finalMix') =>
+      sharesOf({
+        parts: [
+          { name: 'P', parts: 2 },
+          { name: 'H', parts: 1 },
+        ],
+        additions: [{ name: 'R', percent: 25, of: b }],
+      })[2]!.share;
     expect(of('paint')).toBeCloseTo(0.5 / 3.5, 10);
     expect(of('mixSoFar')).toBeCloseTo(0.2, 10);
     expect(of('finalMix')).toBeCloseTo(0.25, 10);
@@ -36,34 +50,68 @@ describe('a recipe', () => {
 
 describe('a mix', () => {
   it('pours all that is wanted, in equal batches none above the cup', () => {
-    fc.assert(fc.property(recipe, ready, fc.double({ min: 50, max: 900, noNaN: true }), (r, readyMl, capacityMl) => {
-      const answer = mixOf({ recipe: r, readyMl, cup: { capacityMl }, hardener: 'none' });
-      const batches = answer.batches!;
-      expect(close(answer.components!.at(-1)!.cumulativeMl, readyMl)).toBe(true);
-      expect(close(batches.reduce((sum, b) => sum + b.readyMl, 0), readyMl)).toBe(true);
-      expect(batches.every((b) => b.readyMl <= capacityMl + 1e-6 && close(b.readyMl, batches[0]!.readyMl))).toBe(true);
-      expect(batches[0]!.fillToMl.every((ml, i, all) => i === 0 || ml >= all[i - 1]!)).toBe(true);
-    }));
+    fc.assert(
+      fc.property(recipe, ready, fc.double({ min: 50, max: 900, noNaN: true }), (r, readyMl, capacityMl) => {
+        const answer = mixOf({ recipe: r, readyMl, cup: { capacityMl }, hardener: 'none' });
+        const batches = answer.batches!;
+        expect(close(answer.components!.at(-1)!.cumulativeMl, readyMl)).toBe(true);
+        expect(
+          close(
+            batches.reduce((sum, b) => sum + b.readyMl, 0),
+            readyMl,
+          ),
+        ).toBe(true);
+        expect(batches.every((b) => b.readyMl <= capacityMl + 1e-6 && close(b.readyMl, batches[0]!.readyMl))).toBe(true);
+        expect(batches[0]!.fillToMl.every((ml, i, all) => i === 0 || ml >= all[i - 1]!)).toBe(true);
+      }),
+    );
   });
 
   it('makes as much as the tin that runs out first allows, and no tin goes under empty', () => {
-    fc.assert(fc.property(parts, ready, ready, (r, paintMl, hardenerMl) => {
-      const answer = mixOf({ recipe: r, have: [{ name: 'Paint', ml: paintMl }, { name: 'Hardener', ml: hardenerMl }], hardener: 'other' });
-      const left = answer.components!.map(({ leftOverMl = 0 }) => leftOverMl);
-      expect(left.every((ml) => ml >= 0)).toBe(true);
-      expect(answer.components!.find(({ name }) => name === answer.limitedBy)!.leftOverMl).toBeCloseTo(0, 6);
-    }));
+    fc.assert(
+      fc.property(parts, ready, ready, (r, paintMl, hardenerMl) => {
+        const answer = mixOf({
+          recipe: r,
+          have: [
+            { name: 'Paint', ml: paintMl },
+            { name: 'Hardener', ml: hardenerMl },
+          ],
+          hardener: 'other',
+        });
+        const left = answer.components!.map(({ leftOverMl = 0 }) => leftOverMl);
+        expect(left.every((ml) => ml >= 0)).toBe(true);
+        expect(answer.components!.find(({ name }) => name === answer.limitedBy)!.leftOverMl).toBeCloseTo(0, 6);
+      }),
+    );
   });
 
   it('weighs cumulatively what it pours', () => {
-    const answer = mixOf({ recipe: { parts: [{ name: 'P', parts: 4 }, { name: 'H', parts: 1 }] }, readyMl: 500, densitiesGPerMl: { P: 1.2, H: 1 } });
+    const answer = mixOf({
+      recipe: {
+        parts: [
+          { name: 'P', parts: 4 },
+          { name: 'H', parts: 1 },
+        ],
+      },
+      readyMl: 500,
+      densitiesGPerMl: { P: 1.2, H: 1 },
+    });
     expect(answer.components!.map(({ cumulativeGrams }) => cumulativeGrams)).toEqual([480, 580]);
     expect(answer.readyGrams).toBe(580);
   });
 
   it("shows the printed scale's mark where the level meets it", () => {
     const cup = { capacityMl: 600, columns: [{ component: 'H', marks: [{ label: '3', atMl: 375 }] }] };
-    const answer = mixOf({ recipe: { parts: [{ name: 'P', parts: 4 }, { name: 'H', parts: 1 }] }, readyMl: 375, cup });
+    const answer = mixOf({
+      recipe: {
+        parts: [
+          { name: 'P', parts: 4 },
+          { name: 'H', parts: 1 },
+        ],
+      },
+      readyMl: 375,
+      cup,
+    });
     expect(answer.components![1]!.mark).toEqual({ column: 'H', label: '3' });
   });
 
@@ -74,7 +122,17 @@ describe('a mix', () => {
   });
 
   it('counts an unlabelled mix as two-pack until it is known', () => {
-    const codes = (hardener?: 'none') => mixOf({ recipe: { parts: [{ name: 'P', parts: 2 }, { name: 'Q', parts: 1 }] }, readyMl: 90, ...(hardener ? { hardener } : {}) }).verdicts.map(({ code }) => code);
+    const codes = (hardener?: 'none') =>
+      mixOf({
+        recipe: {
+          parts: [
+            { name: 'P', parts: 2 },
+            { name: 'Q', parts: 1 },
+          ],
+        },
+        readyMl: 90,
+        ...(hardener ? { hardener } : {}),
+      }).verdicts.map(({ code }) => code);
     expect(codes()).toContain('two-pack-breathing');
     expect(codes('none')).not.toContain('two-pack-breathing');
   });
@@ -82,31 +140,67 @@ describe('a mix', () => {
 
 describe('what was poured', () => {
   it('is right again after adding what is listed, and never asks to take out', () => {
-    fc.assert(fc.property(parts, fc.tuple(ready, ready, ready), (r, [a, b, c]) => {
-      const poured = [{ name: 'Paint', ml: a }, { name: 'Hardener', ml: b }, { name: 'Reducer', ml: c }];
-      const first = pourCheckOf({ recipe: r, poured });
-      expect((first.correct ?? []).every(({ addMl }) => addMl > 0)).toBe(true);
-      const mended = poured.map((part) => ({ ...part, ml: part.ml + (first.correct?.find(({ name }) => name === part.name)?.addMl ?? 0) }));
-      const second = pourCheckOf({ recipe: r, poured: mended });
-      if (first.correct) expect(second.verdicts.map(({ code }) => code)).toEqual(['pour-good']);
-      expect(close(mended.reduce((sum, { ml }) => sum + ml, 0), first.correct ? first.readyMl : first.pouredMl)).toBe(true);
-    }));
+    fc.assert(
+      fc.property(parts, fc.tuple(ready, ready, ready), (r, [a, b, c]) => {
+        const poured = [
+          { name: 'Paint', ml: a },
+          { name: 'Hardener', ml: b },
+          { name: 'Reducer', ml: c },
+        ];
+        const first = pourCheckOf({ recipe: r, poured });
+        expect((first.correct ?? []).every(({ addMl }) => addMl > 0)).toBe(true);
+        const mended = poured.map((part) => ({
+          ...part,
+          ml: part.ml + (first.correct?.find(({ name }) => name === part.name)?.addMl ?? 0),
+        }));
+        const second = pourCheckOf({ recipe: r, poured: mended });
+        if (first.correct) expect(second.verdicts.map(({ code }) => code)).toEqual(['pour-good']);
+        expect(
+          close(
+            mended.reduce((sum, { ml }) => sum + ml, 0),
+            first.correct ? first.readyMl : first.pouredMl,
+          ),
+        ).toBe(true);
+      }),
+    );
   });
 
   it('with hardener and reducer the wrong way round is stopped', () => {
-    const sheet = { parts: [{ name: 'Epoxy', parts: 2, role: 'paint' as const }, { name: 'E-1', parts: 1, role: 'hardener' as const }, { name: 'T-20', parts: 0.5, role: 'reducer' as const }] };
-    const answer = pourCheckOf({ recipe: { parts: sheet.parts }, sheet, poured: [{ name: 'Epoxy', ml: 400 }, { name: 'E-1', ml: 100 }, { name: 'T-20', ml: 200 }] });
+    const sheet = {
+      parts: [
+        { name: 'Epoxy', parts: 2, role: 'paint' as const },
+        { name: 'E-1', parts: 1, role: 'hardener' as const },
+        { name: 'T-20', parts: 0.5, role: 'reducer' as const },
+      ],
+    };
+    const answer = pourCheckOf({
+      recipe: { parts: sheet.parts },
+      sheet,
+      poured: [
+        { name: 'Epoxy', ml: 400 },
+        { name: 'E-1', ml: 100 },
+        { name: 'T-20', ml: 200 },
+      ],
+    });
     expect(answer.verdicts.map(({ code }) => code)).toContain('hardener-reducer-swapped');
   });
 });
 
 it('says of a kit what it makes, what is left, and what a ready litre costs', () => {
-  fc.assert(fc.property(parts, ready, ready, (r, p, h) => {
-    const answer = kitOf({ recipe: r, packs: [{ name: 'Paint', ml: p, price: 50 }, { name: 'Hardener', ml: h, price: 20 }] });
-    expect(answer.leftOver.every(({ ml }) => ml >= 0)).toBe(true);
-    expect(Math.min(...answer.leftOver.map(({ ml }) => ml))).toBeCloseTo(0, 6);
-    expect(close(answer.pricePerReadyL! * (answer.readyMl / 1000), 70)).toBe(true);
-  }));
+  fc.assert(
+    fc.property(parts, ready, ready, (r, p, h) => {
+      const answer = kitOf({
+        recipe: r,
+        packs: [
+          { name: 'Paint', ml: p, price: 50 },
+          { name: 'Hardener', ml: h, price: 20 },
+        ],
+      });
+      expect(answer.leftOver.every(({ ml }) => ml >= 0)).toBe(true);
+      expect(Math.min(...answer.leftOver.map(({ ml }) => ml))).toBeCloseTo(0, 6);
+      expect(close(answer.pricePerReadyL! * (answer.readyMl / 1000), 70)).toBe(true);
+    }),
+  );
 });
 
 describe('how much to mix', () => {
@@ -116,12 +210,18 @@ describe('how much to mix', () => {
     expect(need(1, 3)).toBeGreaterThan(need(1, 2));
   });
   it('rounds up so that every part of every cup can be poured to a mark', () => {
-    fc.assert(fc.property(fc.double({ min: 20, max: 4000, noNaN: true }), fc.constantFrom([4, 1, 1], [3, 1, 1], [2, 1, 0.5], [1, 1], [2, 1]), (readyMl, ratio) => {
-      const rounded = roundedToParts(readyMl, ratio, 600);
-      const cups = Math.ceil(rounded / 600 - 1e-9);
-      const unit = rounded / cups / ratio.reduce((a, b) => a + b, 0);
-      expect(rounded).toBeGreaterThanOrEqual(readyMl - 1e-6);
-      for (const part of ratio) expect(Math.abs((unit * part) / 5 - Math.round((unit * part) / 5))).toBeLessThan(1e-6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 4000, noNaN: true }),
+        fc.constantFrom([4, 1, 1], [3, 1, 1], [2, 1, 0.5], [1, 1], [2, 1]),
+        (readyMl, ratio) => {
+          const rounded = roundedToParts(readyMl, ratio, 600);
+          const cups = Math.ceil(rounded / 600 - 1e-9);
+          const unit = rounded / cups / ratio.reduce((a, b) => a + b, 0);
+          expect(rounded).toBeGreaterThanOrEqual(readyMl - 1e-6);
+          for (const part of ratio) expect(Math.abs((unit * part) / 5 - Math.round((unit * part) / 5))).toBeLessThan(1e-6);
+        },
+      ),
+    );
   });
 });

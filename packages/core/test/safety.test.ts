@@ -29,41 +29,94 @@ describe('the gate', () => {
   });
 
   it('never clears a cartridge, a dust mask or nothing for isocyanate or the unknown', () => {
-    fc.assert(fc.property(place, step, fc.constantFrom('isocyanate', 'unknown' as const), fc.constantFrom('cartridge', 'dust', 'none' as const), (p, s, h, b) =>
-      !gateOf({ ...inOrder, place: p, step: s, product: { ...inOrder.product, hardener: h }, protection: { ...inOrder.protection!, breathing: b } }).passed));
+    fc.assert(
+      fc.property(
+        place,
+        step,
+        fc.constantFrom('isocyanate', 'unknown' as const),
+        fc.constantFrom('cartridge', 'dust', 'none' as const),
+        (p, s, h, b) =>
+          !gateOf({
+            ...inOrder,
+            place: p,
+            step: s,
+            product: { ...inOrder.product, hardener: h },
+            protection: { ...inOrder.protection!, breathing: b },
+          }).passed,
+      ),
+    );
   });
 
   it('never tells anyone that no respirator is needed', () => {
-    fc.assert(fc.property(hardener, place, step, fc.constantFrom('dust', 'none' as const), (h, p, s, b) =>
-      !gateOf({ ...inOrder, place: p, step: s, product: { hardener: h, carrier: 'waterborne' }, protection: { breathing: b, skin: true, eyes: true } }).passed));
+    fc.assert(
+      fc.property(
+        hardener,
+        place,
+        step,
+        fc.constantFrom('dust', 'none' as const),
+        (h, p, s, b) =>
+          !gateOf({
+            ...inOrder,
+            place: p,
+            step: s,
+            product: { hardener: h, carrier: 'waterborne' },
+            protection: { breathing: b, skin: true, eyes: true },
+          }).passed,
+      ),
+    );
   });
 
   it('lets no answer make a worse room pass', () => {
-    fc.assert(fc.property(hardener, place, breathing, step, (h, p, b, s) => {
-      const input: GateInput = { ...inOrder, place: p, step: s, product: { ...inOrder.product, hardener: h }, protection: { ...inOrder.protection!, breathing: b }, regionRules: { twoPackAtHome: 'permitted' } };
-      const worse: GateInput[] = [{ ...input, bystanders: true }, { ...input, ignition: ['heater'] }, { ...input, extraction: 'householdFan' }, { ...input, protection: { ...input.protection!, skin: h === 'none' } }];
-      return worse.every((w) => gateOf(w).passed <= gateOf(input).passed);
-    }));
+    fc.assert(
+      fc.property(hardener, place, breathing, step, (h, p, b, s) => {
+        const input: GateInput = {
+          ...inOrder,
+          place: p,
+          step: s,
+          product: { ...inOrder.product, hardener: h },
+          protection: { ...inOrder.protection!, breathing: b },
+          regionRules: { twoPackAtHome: 'permitted' },
+        };
+        const worse: GateInput[] = [
+          { ...input, bystanders: true },
+          { ...input, ignition: ['heater'] },
+          { ...input, extraction: 'householdFan' },
+          { ...input, protection: { ...input.protection!, skin: h === 'none' } },
+        ];
+        return worse.every((w) => gateOf(w).passed <= gateOf(input).passed);
+      }),
+    );
   });
 
   it('stops isocyanate in a closed garage and where it is prohibited, whatever else is right', () => {
-    expect(gateOf({ ...inOrder, place: 'closedGarage', regionRules: { twoPackAtHome: 'permitted' } }).verdicts.map(({ code }) => code)).toContain('place-unfit');
+    expect(
+      gateOf({ ...inOrder, place: 'closedGarage', regionRules: { twoPackAtHome: 'permitted' } }).verdicts.map(({ code }) => code),
+    ).toContain('place-unfit');
     expect(gateOf({ ...inOrder, place: 'openGarage', regionRules: { twoPackAtHome: 'prohibited' } }).passed).toBe(false);
   });
 
   it('elsewhere asks for the local rule, and keeps the caution once it is known', () => {
     expect(gateOf({ ...inOrder, place: 'openGarage', extraction: 'ratedFan' }).passed).toBe(false);
-    const known = gateOf({ ...inOrder, place: 'openGarage', extraction: 'ratedFan', regionRules: { twoPackAtHome: 'permitted' } });
+    const known = gateOf({
+      ...inOrder,
+      place: 'openGarage',
+      extraction: 'ratedFan',
+      regionRules: { twoPackAtHome: 'permitted' },
+    });
     expect(known.passed).toBe(true);
     expect(known.verdicts.map(({ code }) => code)).toContain('check-local-rules');
   });
 
   it('offers ways on that are lawful', () => {
-    expect(gateOf({ ...inOrder, place: 'closedGarage' }).alternatives.map(({ code }) => code)).toEqual(expect.arrayContaining(['hire-a-booth', 'product-without-isocyanate']));
+    expect(gateOf({ ...inOrder, place: 'closedGarage' }).alternatives.map(({ code }) => code)).toEqual(
+      expect.arrayContaining(['hire-a-booth', 'product-without-isocyanate']),
+    );
   });
 
   it('says at each step what belongs there', () => {
     expect(gateOf({ ...inOrder, step: 'clean' }).verdicts.map(({ code }) => code)).toContain('cleaning-solvents');
-    expect(gateOf({ ...inOrder, step: 'after', minutesSinceSpray: 2 }).verdicts.map(({ code }) => code)).toContain('extraction-run-on');
+    expect(gateOf({ ...inOrder, step: 'after', minutesSinceSpray: 2 }).verdicts.map(({ code }) => code)).toContain(
+      'extraction-run-on',
+    );
   });
 });

@@ -29,7 +29,14 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
     await database.query('select 1');
     res.json({ ok: true, now: new Date().toISOString() });
   });
-  app.use('/api', calculationRoutes(), shopRoutes(ledger), sheetRoutes(ledger), airRoutes(ledger, probe), ticketRoutes(ledger, probe));
+  app.use(
+    '/api',
+    calculationRoutes(),
+    shopRoutes(ledger),
+    sheetRoutes(ledger),
+    airRoutes(ledger, probe),
+    ticketRoutes(ledger, probe),
+  );
   app.use('/api', (req) => {
     throw new NotFound(`There is nothing at ${req.path}.`);
   });

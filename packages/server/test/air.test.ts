@@ -16,10 +16,22 @@ afterAll(() => shop.close());
 
 type Air = { rooms: AirNow[]; days: DayAhead[] };
 const here = ({ rooms }: Air) => rooms.find((room) => room.roomId === roomId)!;
-const reading = (changes: object) => ({ id: newId(), roomId, quantity: 'panelC', valueCanonical: 17.5, enteredValue: 63.5, enteredUnit: 'F', painterId, ...changes });
+const reading = (changes: object) => ({
+  id: newId(),
+  roomId,
+  quantity: 'panelC',
+  valueCanonical: 17.5,
+  enteredValue: 63.5,
+  enteredUnit: 'F',
+  painterId,
+  ...changes,
+});
 
 it('plays the cold damp morning and warms by noon', async () => {
-  const [early, noon] = [(await shop.post<Air>('/probe', { minute: 440 })).body, (await shop.post<Air>('/probe', { minute: 720 })).body];
+  const [early, noon] = [
+    (await shop.post<Air>('/probe', { minute: 440 })).body,
+    (await shop.post<Air>('/probe', { minute: 720 })).body,
+  ];
   expect(here(early).panel!.value).toBeLessThan(15.6);
   expect(here(noon).panel!.value).toBeGreaterThan(22);
 });
@@ -35,7 +47,7 @@ it('gets drier as it is made warmer, with the same water in it', async () => {
 it('lets a fresh reading by hand go before the probe, with its time and unit kept', async () => {
   const { body } = await shop.post<Air>('/readings', reading({}));
   expect(here(body).panel).toMatchObject({ value: 17.5, by: 'hand' });
-  const [row] = await shop.database.query('select entered_value, entered_unit from reading');
+  const [row] = await shop.rows('select entered_value, entered_unit from reading');
   expect(row).toEqual({ entered_value: 63.5, entered_unit: 'F' });
 });
 

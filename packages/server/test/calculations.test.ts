@@ -10,7 +10,8 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 type Example = { title: string; input: unknown; expect: { error?: { code: string; path: unknown[] } } };
-const examplesOf = (name: string) => JSON.parse(readFileSync(new URL(`../../contract/examples/${name}.json`, import.meta.url), 'utf8')) as Example[];
+const examplesOf = (name: string) =>
+  JSON.parse(readFileSync(new URL(`../../contract/examples/${name}.json`, import.meta.url), 'utf8')) as Example[];
 
 describe.each(calculationNames)('the door of the API to %s', (name) => {
   it.each(examplesOf(name))('answers or refuses: $title', async ({ input, expect: wanted }) => {
@@ -40,13 +41,19 @@ describe('the edges of that door', () => {
   });
 
   it('answers a stop with 200: it is an answer', async () => {
-    const { status, body } = await shop.post<{ verdicts: { level: string }[] }>('/calculations/climate', { airTemperatureC: 10, relativeHumidityPercent: 90, panelTemperatureC: 5 });
+    const { status, body } = await shop.post<{ verdicts: { level: string }[] }>('/calculations/climate', {
+      airTemperatureC: 10,
+      relativeHumidityPercent: 90,
+      panelTemperatureC: 5,
+    });
     expect(status).toBe(200);
     expect(body.verdicts.filter(({ level }) => level === 'stop').length).toBeGreaterThan(1);
   });
 
   it('prints the schemas of each calculation', async () => {
-    const { body } = await shop.get<{ input: { properties: object }; answer: { properties: object } }>('/calculations/overlap/schema');
+    const { body } = await shop.get<{ input: { properties: object }; answer: { properties: object } }>(
+      '/calculations/overlap/schema',
+    );
     expect(Object.keys(body.input.properties)).toContain('fanWidthMm');
     expect(Object.keys(body.answer.properties)).toContain('filmFactor');
   });

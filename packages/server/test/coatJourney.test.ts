@@ -16,7 +16,8 @@ beforeAll(async () => {
 afterAll(() => shop.close());
 
 const coat = (i = 0): Coat => whole.coats[i]!;
-const take = (version = coat().version) => shop.post<TicketWhole & Fault>(`/coats/${coat().id}/take`, { version, painterId, gunId, overrides: {} });
+const take = (version = coat().version) =>
+  shop.post<TicketWhole & Fault>(`/coats/${coat().id}/take`, { version, painterId, gunId, overrides: {} });
 const taken = () => coat().planned!.answers['mix'] as AnswerOf<'mix'>;
 const mixBody = (scale: (name: string) => number = () => 1) => ({
   id: newId(),
@@ -52,7 +53,12 @@ describe('the first coat of a ticket', () => {
   it('opens for the painter who passed it, for nobody else', async () => {
     expect((await shop.passGate(whole, painterId)).body.gates.at(-1)).toMatchObject({ passed: true });
     const other = (await shop.setup()).painters.find(({ name }) => name === 'Osric')!.id;
-    const reply = await shop.post<Fault>(`/coats/${coat().id}/take`, { version: coat().version, painterId: other, gunId, overrides: {} });
+    const reply = await shop.post<Fault>(`/coats/${coat().id}/take`, {
+      version: coat().version,
+      painterId: other,
+      gunId,
+      overrides: {},
+    });
     expect(reply.body.error.code).toBe('gate-open');
   });
 
@@ -75,7 +81,10 @@ describe('the first coat of a ticket', () => {
 
   it('refuses a pour with hardener and reducer the wrong way round', async () => {
     const [, hardener] = taken().components!;
-    const reply = await shop.post<Fault>(`/tickets/${whole.ticket.id}/mixes`, mixBody((name) => (name === hardener!.name ? 0.5 : 1)));
+    const reply = await shop.post<Fault>(
+      `/tickets/${whole.ticket.id}/mixes`,
+      mixBody((name) => (name === hardener!.name ? 0.5 : 1)),
+    );
     expect(reply.status).toBe(422);
     expect(reply.body.error.path).toEqual(['poured']);
   });
@@ -92,19 +101,32 @@ describe('the first coat of a ticket', () => {
 
   it('keeps an override beside what was recommended', async () => {
     const overrides = { inletKPa: { recommended: 140, chosen: 150, why: 'cold hose' } };
-    whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/overrides`, { version: coat().version, painterId, overrides })).body;
+    whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/overrides`, { version: coat().version, painterId, overrides }))
+      .body;
     expect(coat().overrides).toEqual(overrides);
     expect(coat().planned).toBeDefined();
   });
 
   it('flashes each panel from its own time and lets no timer confirm alone', async () => {
-    whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/spray-start`, { version: coat().version, painterId, mixId: whole.mixes[0]!.id, unchangedSinceGate: true })).body;
+    whole = (
+      await shop.post<TicketWhole>(`/coats/${coat().id}/spray-start`, {
+        version: coat().version,
+        painterId,
+        mixId: whole.mixes[0]!.id,
+        unchangedSinceGate: true,
+      })
+    ).body;
     const [first] = whole.ticket.panels;
     await shop.post(`/coats/${coat().id}/panels`, { panelId: first!.id, painterId });
     whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/spray-end`, { version: coat().version, painterId })).body;
-    expect(coat().panelsSprayed.map(({ panelId }) => panelId).sort()).toEqual(whole.ticket.panels.map(({ id }) => id).sort());
+    expect(
+      coat()
+        .panelsSprayed.map(({ panelId }) => panelId)
+        .sort(),
+    ).toEqual(whole.ticket.panels.map(({ id }) => id).sort());
     const timer = whole.timers.find(({ kind }) => kind === 'flash')!;
-    const confirm = (tests: object) => shop.post<TicketWhole & Fault>(`/timers/${timer.id}/confirm`, { version: timer.version, painterId, tests });
+    const confirm = (tests: object) =>
+      shop.post<TicketWhole & Fault>(`/timers/${timer.id}/confirm`, { version: timer.version, painterId, tests });
     expect((await confirm({ touch: 'dry', edge: 'dry' })).body.error.code).toBe('out-of-turn');
     await shop.letMinutesPass(60);
     expect((await confirm({ touch: 'dry', edge: 'tacky' })).status).toBe(422);
@@ -113,7 +135,14 @@ describe('the first coat of a ticket', () => {
   });
 
   it('is found in Records with what was planned, chosen and done', async () => {
-    const reply = await shop.post<TicketWhole>(`/coats/${coat().id}/look`, { version: coat().version, painterId, done: { wetFilmUm: 38 }, seen: ['nothing'], rating: 'good', note: 'lay down well' });
+    const reply = await shop.post<TicketWhole>(`/coats/${coat().id}/look`, {
+      version: coat().version,
+      painterId,
+      done: { wetFilmUm: 38 },
+      seen: ['nothing'],
+      rating: 'good',
+      note: 'lay down well',
+    });
     whole = reply.body;
     expect(coat().done['wetFilmUm']).toEqual({ value: 38, source: 'changed' });
     expect(coat().done['inletKPa']).toEqual({ value: 150, source: 'confirmed' });
@@ -126,13 +155,23 @@ describe('the first coat of a ticket', () => {
   });
 
   it('asks the gate again for the next stage', async () => {
-    const reply = await shop.post<Fault>(`/coats/${coat(1).id}/take`, { version: coat(1).version, painterId, gunId, overrides: {} });
+    const reply = await shop.post<Fault>(`/coats/${coat(1).id}/take`, {
+      version: coat(1).version,
+      painterId,
+      gunId,
+      overrides: {},
+    });
     expect(reply.body.error.code).toBe('gate-open');
   });
 
   it('does not let a later coat overtake', async () => {
     await shop.passGate(whole, painterId, 1);
-    const reply = await shop.post<Fault>(`/coats/${coat(2).id}/take`, { version: coat(2).version, painterId, gunId, overrides: {} });
+    const reply = await shop.post<Fault>(`/coats/${coat(2).id}/take`, {
+      version: coat(2).version,
+      painterId,
+      gunId,
+      overrides: {},
+    });
     expect(reply.body.error.code).toBe('out-of-turn');
   });
 });

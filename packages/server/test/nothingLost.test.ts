@@ -19,20 +19,29 @@ describe('an edit', () => {
     await shop.put(`/painters/${nell!.id}`, { ...editOf(nell!), name: 'Nell of the morning' });
     const late = await shop.put<Fault>(`/painters/${nell!.id}`, { ...editOf(nell!), name: 'Nell of the evening' });
     expect(late.status).toBe(409);
-    expect(late.body.error).toMatchObject({ code: 'version-clash', mine: { name: 'Nell of the evening' }, theirs: { name: 'Nell of the morning' } });
+    expect(late.body.error).toMatchObject({
+      code: 'version-clash',
+      mine: { name: 'Nell of the evening' },
+      theirs: { name: 'Nell of the morning' },
+    });
     expect((await shop.setup()).painters[0]!.name).toBe('Nell of the morning');
   });
 
   it('of two at the same moment lets exactly one through', async () => {
     const [, osric] = (await shop.setup()).painters;
-    const replies = await Promise.all(['a', 'b', 'c', 'd'].map((letter) => shop.put(`/painters/${osric!.id}`, { ...editOf(osric!), name: `Osric ${letter}` })));
+    const replies = await Promise.all(
+      ['a', 'b', 'c', 'd'].map((letter) => shop.put(`/painters/${osric!.id}`, { ...editOf(osric!), name: `Osric ${letter}` })),
+    );
     expect(replies.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409]);
   });
 
   it('leaves its trace in the same transaction', async () => {
     const [wilf] = (await shop.setup()).painters.slice(-1);
     await shop.put(`/painters/${wilf!.id}`, { ...editOf(wilf!), skill: 'able' });
-    const [event] = await shop.database.query(`select kind, aggregate_version from event where aggregate_id = $1 order by at desc limit 1`, [wilf!.id]);
+    const [event] = await shop.rows(
+      `select kind, aggregate_version from event where aggregate_id = $1 order by at desc limit 1`,
+      [wilf!.id],
+    );
     expect(event).toEqual({ kind: 'changed', aggregate_version: wilf!.version + 1 });
   });
 });
@@ -55,7 +64,10 @@ describe('a ticket', () => {
 
   it('that is wrong in its last stage leaves nothing behind', async () => {
     const body = await ticketBody();
-    const bad = { ...body, stages: body.stages.map((stage, i) => (i === body.stages.length - 1 ? { ...stage, recipeName: 'by feel' } : stage)) };
+    const bad = {
+      ...body,
+      stages: body.stages.map((stage, i) => (i === body.stages.length - 1 ? { ...stage, recipeName: 'by feel' } : stage)),
+    };
     const reply = await shop.post<Fault>('/tickets', bad);
     expect(reply.status).toBe(422);
     expect(reply.body.error.path).toEqual(['stages', body.stages.length - 1, 'recipeName']);
@@ -72,7 +84,10 @@ describe('a ticket', () => {
 
   it('names field, figure, range and unit of what it refuses', async () => {
     const body = await ticketBody();
-    const reply = await shop.post<Fault>('/tickets', { ...body, panels: body.panels.map((panel) => ({ ...panel, areaM2: 4000 })) });
+    const reply = await shop.post<Fault>('/tickets', {
+      ...body,
+      panels: body.panels.map((panel) => ({ ...panel, areaM2: 4000 })),
+    });
     expect(reply.body.error).toMatchObject({ code: 'out-of-range', path: ['panels', 0, 'areaM2'] });
     expect(reply.body.error.message).toMatch(/4000 m².*0\.001 to 200 m²/);
   });
@@ -82,7 +97,12 @@ describe('a ticket', () => {
     const { body: made } = await shop.post<TicketWhole>('/tickets', body);
     const edit = (coats: number, version: number) => {
       const { id: _i, ...rest } = body;
-      return shop.put<TicketWhole>(`/tickets/${body.id}`, { ...rest, version, state: 'open', stages: body.stages.map((stage, i) => (i === 0 ? { ...stage, coats } : stage)) });
+      return shop.put<TicketWhole>(`/tickets/${body.id}`, {
+        ...rest,
+        version,
+        state: 'open',
+        stages: body.stages.map((stage, i) => (i === 0 ? { ...stage, coats } : stage)),
+      });
     };
     const fewer = (await edit(1, made.ticket.version)).body;
     expect(fewer.coats.filter(({ stageId }) => stageId === body.stages[0]!.id)).toHaveLength(1);
@@ -99,8 +119,14 @@ describe('sheets', () => {
   });
 
   it('are refused where their figures contradict each other', async () => {
-    const [sheet] = (await shop.get<{ id: string; number: number; recipes: { densityGPerMl: number }[] }[]>('/sheets/export')).body.filter(({ id }) => id === 'tarnside-clear-hs');
-    const reply = await shop.post<Fault>('/sheets', { ...sheet, number: 9, recipes: sheet!.recipes.map((recipe) => ({ ...recipe, densityGPerMl: 1.4 })) });
+    const [sheet] = (
+      await shop.get<{ id: string; number: number; recipes: { densityGPerMl: number }[] }[]>('/sheets/export')
+    ).body.filter(({ id }) => id === 'tarnside-clear-hs');
+    const reply = await shop.post<Fault>('/sheets', {
+      ...sheet,
+      number: 9,
+      recipes: sheet!.recipes.map((recipe) => ({ ...recipe, densityGPerMl: 1.4 })),
+    });
     expect(reply.status).toBe(422);
     expect(reply.body.error).toMatchObject({ code: 'contradiction', path: ['recipes', 0, 'densityGPerMl'] });
   });

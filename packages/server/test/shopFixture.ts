@@ -55,10 +55,15 @@ export class ShopFixture {
   async call<T = unknown>(method: string, path: string, body?: unknown): Promise<Reply<T>> {
     const response = await fetch(`${this.base}${path}`, {
       method,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const text = await response.text();
-    return { status: response.status, body: (response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text) as T };
+    return {
+      status: response.status,
+      body: (response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text) as T,
+    };
   }
   get<T = unknown>(path: string): Promise<Reply<T>> {
     return this.call('GET', path);
@@ -68,6 +73,10 @@ export class ShopFixture {
   }
   put<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
     return this.call('PUT', path, body);
+  }
+
+  rows(sql: string, values: unknown[] = []): Promise<Record<string, unknown>[]> {
+    return this.database.query(sql, values);
   }
 
   async setup(): Promise<ShopSetup> {
@@ -80,7 +89,11 @@ export class ShopFixture {
     const { id } = tickets.find((ticket) => ticket.vehicle === vehicle && ticket.state === 'open')!;
     const whole = (await this.get<TicketWhole>(`/tickets/${id}`)).body;
     const setup = await this.setup();
-    return { whole, painterId: setup.painters.find(({ name }) => name.startsWith('Nell'))!.id, gunId: whole.ticket.stages[0]!.gunId! };
+    return {
+      whole,
+      painterId: setup.painters.find(({ name }) => name.startsWith('Nell'))!.id,
+      gunId: whole.ticket.stages[0]!.gunId!,
+    };
   }
 
   /** Everything in order at the gate. */
@@ -99,6 +112,9 @@ export class ShopFixture {
 
   /** Puts the clock of the running timers back, as if so many minutes had gone by. */
   async letMinutesPass(minutes: number): Promise<void> {
-    await this.database.query(`update timer set started_at = started_at - $1::interval, due_at = due_at - $1::interval where confirmed_at is null`, [`${minutes} minutes`]);
+    await this.database.query(
+      `update timer set started_at = started_at - $1::interval, due_at = due_at - $1::interval where confirmed_at is null`,
+      [`${minutes} minutes`],
+    );
   }
 }

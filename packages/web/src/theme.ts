@@ -1,8 +1,30 @@
 /** The workshop's own world: primer greys, one safelight amber, type that reads like plates and road signs. */
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
-const amber: MantineColorsTuple = ['#fff5e4', '#ffe8c8', '#fbd093', '#f6b65a', '#f0a12f', '#e8890c', '#d97a06', '#a85600', '#864400', '#613100'];
-const primer: MantineColorsTuple = ['#f6f5f2', '#eceae6', '#dedcd6', '#c8c6bf', '#a9a79f', '#86847d', '#66645f', '#4a4a48', '#33363a', '#22262b'];
+const amber: MantineColorsTuple = [
+  '#fff5e4',
+  '#ffe8c8',
+  '#fbd093',
+  '#f6b65a',
+  '#f0a12f',
+  '#e8890c',
+  '#d97a06',
+  '#a85600',
+  '#864400',
+  '#613100',
+];
+const primer: MantineColorsTuple = [
+  '#f6f5f2',
+  '#eceae6',
+  '#dedcd6',
+  '#c8c6bf',
+  '#a9a79f',
+  '#86847d',
+  '#66645f',
+  '#4a4a48',
+  '#33363a',
+  '#22262b',
+];
 
 export const theme = createTheme({
   colors: { amber, primer },
@@ -14,7 +36,18 @@ export const theme = createTheme({
   headings: { fontFamily: '"Barlow Condensed", Barlow, sans-serif', fontWeight: '600' },
   defaultRadius: 3,
   components: {
-    Button: { defaultProps: { size: 'md' }, styles: { root: { minHeight: 48, fontFamily: '"Barlow Condensed", sans-serif', fontSize: 18, fontWeight: 600, letterSpacing: '0.01em' } } },
+    Button: {
+      defaultProps: { size: 'md' },
+      styles: {
+        root: {
+          minHeight: 48,
+          fontFamily: '"Barlow Condensed", sans-serif',
+          fontSize: 18,
+          fontWeight: 600,
+          letterSpacing: '0.01em',
+        },
+      },
+    },
     TextInput: { defaultProps: { size: 'md' } },
     Select: { defaultProps: { size: 'md', allowDeselect: false } },
     NumberInput: { defaultProps: { size: 'md' } },

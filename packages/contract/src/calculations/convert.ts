@@ -9,7 +9,9 @@ const Unit = z.enum(Object.keys(UNITS) as [UnitName, ...UnitName[]]);
 export const convert = defineCalculation('convert', {
   input: z.strictObject({ value: z.number(), from: Unit, to: Unit }).superRefine(({ value, from, to }, ctx) => {
     if (value < leastValue(from) - 1e-9)
-      ctx.addIssue(outOfRange(['value'], `value is ${value} ${from}; ${Number(leastValue(from).toFixed(2))} ${from} is the least there is`));
+      ctx.addIssue(
+        outOfRange(['value'], `value is ${value} ${from}; ${Number(leastValue(from).toFixed(2))} ${from} is the least there is`),
+      );
     if (!areAlike(from, to)) ctx.addIssue(unlikeUnits(['to'], `${from} and ${to} are different kinds of quantity`));
   }),
   answer: z.strictObject({ value: z.number(), ...told }),

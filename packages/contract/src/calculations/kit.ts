@@ -8,11 +8,15 @@ import { defineCalculation } from './define.ts';
 
 export const kit = defineCalculation('kit', {
   input: z
-    .strictObject({ packs: listOf(z.strictObject({ name: name(), ml: moreThanZero('ml'), ...optional('price') }), 1), recipe: Recipe })
+    .strictObject({
+      packs: listOf(z.strictObject({ name: name(), ml: moreThanZero('ml'), ...optional('price') }), 1),
+      recipe: Recipe,
+    })
     .superRefine(({ packs, recipe }, ctx) => {
       const names = namesOf(recipe);
       packs.forEach((pack, i) => {
-        if (!names.includes(pack.name)) ctx.addIssue(notInRecipe(['packs', i, 'name'], `${pack.name} is not in the recipe; it has ${names.join(', ')}`));
+        if (!names.includes(pack.name))
+          ctx.addIssue(notInRecipe(['packs', i, 'name'], `${pack.name} is not in the recipe; it has ${names.join(', ')}`));
       });
     }),
   answer: z.strictObject({

@@ -31,8 +31,10 @@ export const mix = defineCalculation('mix', {
       const tins = have === undefined ? [] : Array.isArray(have) ? have : [have];
       tins.forEach((tin, i) => {
         const path = Array.isArray(have) ? ['have', i, 'name'] : ['have', 'name'];
-        if (!names.includes(tin.name)) ctx.addIssue(notInRecipe(path, `${tin.name} is not in the recipe; it has ${names.join(', ')}`));
-        else if (tins.findIndex((other) => other.name === tin.name) !== i) ctx.addIssue(contradiction(path, `${tin.name} stands there twice`));
+        if (!names.includes(tin.name))
+          ctx.addIssue(notInRecipe(path, `${tin.name} is not in the recipe; it has ${names.join(', ')}`));
+        else if (tins.findIndex((other) => other.name === tin.name) !== i)
+          ctx.addIssue(contradiction(path, `${tin.name} stands there twice`));
       });
     }),
   answer: z.strictObject({

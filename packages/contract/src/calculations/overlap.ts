@@ -9,13 +9,23 @@ export const overlap = defineCalculation('overlap', {
   input: z
     .strictObject({
       ...wanted('fanWidthMm'),
-      ...optional('overlapPercent', 'stepMm', 'overlapMm', 'heightMm', 'areaM2', 'gunSpeedMPerS', 'fluidMlPerMin', 'transferEfficiencyPercent'),
+      ...optional(
+        'overlapPercent',
+        'stepMm',
+        'overlapMm',
+        'heightMm',
+        'areaM2',
+        'gunSpeedMPerS',
+        'fluidMlPerMin',
+        'transferEfficiencyPercent',
+      ),
       stage: StageName.optional(),
       finish: Finish.optional(),
     })
     .superRefine(exactlyOneOf('overlapPercent', 'stepMm', 'overlapMm'))
     .superRefine(({ fanWidthMm, stepMm, overlapMm }, ctx) => {
-      if (stepMm !== undefined && stepMm > fanWidthMm) ctx.addIssue(contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`));
+      if (stepMm !== undefined && stepMm > fanWidthMm)
+        ctx.addIssue(contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`));
       if (overlapMm !== undefined && overlapMm >= fanWidthMm)
         ctx.addIssue(contradiction(['overlapMm'], `overlapMm ${overlapMm} leaves no step on a fan of ${fanWidthMm} mm`));
     }),

@@ -6,7 +6,10 @@ import { Cup, Densities, MixSheet, Recipe } from '../shapes/mixing.ts';
 import { Reason, told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
-export const Poured = z.union([z.strictObject({ name: name(), ...wanted('ml') }), z.strictObject({ name: name(), ...wanted('grams') })]);
+export const Poured = z.union([
+  z.strictObject({ name: name(), ...wanted('ml') }),
+  z.strictObject({ name: name(), ...wanted('grams') }),
+]);
 
 export const pourCheck = defineCalculation('pourCheck', {
   input: z
@@ -21,13 +24,16 @@ export const pourCheck = defineCalculation('pourCheck', {
     .superRefine(({ recipe, poured, densitiesGPerMl }, ctx) => {
       const names = namesOf(recipe);
       poured.forEach((part, i) => {
-        if (!names.includes(part.name)) ctx.addIssue(notInRecipe(['poured', i, 'name'], `${part.name} is not in the recipe; it has ${names.join(', ')}`));
+        if (!names.includes(part.name))
+          ctx.addIssue(notInRecipe(['poured', i, 'name'], `${part.name} is not in the recipe; it has ${names.join(', ')}`));
         if ('grams' in part && densitiesGPerMl?.[part.name] === undefined)
           ctx.addIssue(needsField(['densitiesGPerMl', part.name], `the density of ${part.name} is needed to weigh it`));
       });
     }),
   answer: z.strictObject({
-    ratio: z.array(z.strictObject({ name: z.string(), wantedParts: z.number(), pouredParts: z.number(), errorPercent: z.number() })),
+    ratio: z.array(
+      z.strictObject({ name: z.string(), wantedParts: z.number(), pouredParts: z.number(), errorPercent: z.number() }),
+    ),
     correct: z.array(z.strictObject({ name: z.string(), addMl: z.number(), addGrams: z.number().optional() })).optional(),
     pouredMl: z.number(),
     readyMl: z.number(),

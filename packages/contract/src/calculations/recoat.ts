@@ -8,7 +8,11 @@ import { defineCalculation } from './define.ts';
 
 const Touch = z.enum(['dry', 'tacky', 'marks']);
 
-export const TouchTests = z.strictObject({ touch: Touch.optional(), edge: Touch.optional(), look: z.enum(['matt', 'gloss']).optional() });
+export const TouchTests = z.strictObject({
+  touch: Touch.optional(),
+  edge: Touch.optional(),
+  look: z.enum(['matt', 'gloss']).optional(),
+});
 
 export const recoat = defineCalculation('recoat', {
   input: z.strictObject({

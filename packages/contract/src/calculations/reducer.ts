@@ -30,10 +30,12 @@ export const reducer = defineCalculation('reducer', {
       wanted: z.strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent') }).optional(),
     })
     .superRefine(({ carrier, grades, hardeners, wanted: pick }, ctx) => {
-      if (carrier === 'solvent' && !grades) ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
+      if (carrier === 'solvent' && !grades)
+        ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
       for (const [field, list] of Object.entries({ grades, hardeners }))
         list?.forEach((grade, i) => {
-          if (list.findIndex(({ name }) => name === grade.name) !== i) ctx.addIssue(contradiction([field, i, 'name'], `${grade.name} stands there twice`));
+          if (list.findIndex(({ name }) => name === grade.name) !== i)
+            ctx.addIssue(contradiction([field, i, 'name'], `${grade.name} stands there twice`));
         });
       const sum = pick?.parts.reduce((total, { fraction }) => total + fraction, 0);
       if (pick && pick.parts.length > 0 && Math.abs(sum! - 1) > 0.005)

@@ -29,7 +29,12 @@ export const setup = defineCalculation('setup', {
     })
     .superRefine(({ gun, knobsNow }, ctx) => {
       if (knobsNow && gun.fullFluidTurns !== undefined && knobsNow.fluidTurnsOut > gun.fullFluidTurns)
-        ctx.addIssue(contradiction(['knobsNow', 'fluidTurnsOut'], `fluidTurnsOut ${knobsNow.fluidTurnsOut} is beyond the needle's ${gun.fullFluidTurns} turns`));
+        ctx.addIssue(
+          contradiction(
+            ['knobsNow', 'fluidTurnsOut'],
+            `fluidTurnsOut ${knobsNow.fluidTurnsOut} is beyond the needle's ${gun.fullFluidTurns} turns`,
+          ),
+        );
     }),
   answer: z.strictObject({
     nozzleMm: z.number(),

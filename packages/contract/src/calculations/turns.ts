@@ -16,7 +16,8 @@ export const turns = defineCalculation('turns', {
       forGun: z.strictObject(optional('fullTurns')).optional(),
     })
     .superRefine(({ value, fullTurns }, ctx) => {
-      if (value > fullTurns) ctx.addIssue(contradiction(['fullTurns'], `fullTurns is ${fullTurns}, yet ${value} turns were counted`));
+      if (value > fullTurns)
+        ctx.addIssue(contradiction(['fullTurns'], `fullTurns is ${fullTurns}, yet ${value} turns were counted`));
     }),
   answer: z.strictObject({ turnsOut: z.number().optional(), asks: z.array(Ask), start: z.number().optional(), ...told }),
   compute: turnsOf,

@@ -4,7 +4,13 @@ import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
 import { climateFrom, climateInput, readyMlFor, recoatInput, reducerInput, setupInput } from './planInputs.ts';
 import { takenRecipe, type MixParts } from './takenRecipe.ts';
 
-export type PlanInputs = { climate: InputOf<'climate'>; reducer: InputOf<'reducer'>; mix?: InputOf<'mix'>; setup: InputOf<'setup'>; recoat: InputOf<'recoat'> };
+export type PlanInputs = {
+  climate: InputOf<'climate'>;
+  reducer: InputOf<'reducer'>;
+  mix?: InputOf<'mix'>;
+  setup: InputOf<'setup'>;
+  recoat: InputOf<'recoat'>;
+};
 export type CoatPlan = {
   inputs: PlanInputs;
   climate: AnswerOf<'climate'>;
@@ -29,7 +35,13 @@ export function planCoat(context: PlanContext): CoatPlan {
   const parts = reducer.choice && takenRecipe(context, pickedOf(context, reducer.choice));
   const mixQuestion = parts && mixInput(context, parts, recoat.earliestMinutes.value);
   return {
-    inputs: { climate, reducer: reducerQuestion, ...(mixQuestion ? { mix: mixQuestion } : {}), setup: setupQuestion, recoat: recoatQuestion },
+    inputs: {
+      climate,
+      reducer: reducerQuestion,
+      ...(mixQuestion ? { mix: mixQuestion } : {}),
+      setup: setupQuestion,
+      recoat: recoatQuestion,
+    },
     climate: ask('climate', climate),
     reducer,
     ...(mixQuestion ? { mix: ask('mix', mixQuestion) } : {}),

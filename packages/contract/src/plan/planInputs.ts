@@ -22,7 +22,12 @@ export function climateFrom(room: Room, air: AirNow): Climate {
   };
 }
 
-export const climateInput = ({ room, air, sheet, stage }: Pick<PlanContext, 'room' | 'air' | 'sheet' | 'stage'>): InputOf<'climate'> => ({
+export const climateInput = ({
+  room,
+  air,
+  sheet,
+  stage,
+}: Pick<PlanContext, 'room' | 'air' | 'sheet' | 'stage'>): InputOf<'climate'> => ({
   ...climateFrom(room, air),
   ...(sheet.limits ? { limits: sheet.limits } : {}),
   next: { carrier: sheet.carrier, stage: stage.kind },
@@ -128,7 +133,10 @@ function nextAfter(context: PlanContext): InputOf<'recoat'>['next'] {
 }
 
 /** The wait after this coat: to the next coat of the stage, or to what comes over it. */
-export function recoatInput(context: PlanContext, now: { minutesSince: number; wetFilmUm?: number; tests?: InputOf<'recoat'>['tests'] }): InputOf<'recoat'> {
+export function recoatInput(
+  context: PlanContext,
+  now: { minutesSince: number; wetFilmUm?: number; tests?: InputOf<'recoat'>['tests'] },
+): InputOf<'recoat'> {
   return {
     layer: layerOf(context),
     climate: climateFrom(context.room, context.air),

@@ -4,7 +4,10 @@ import type { Sheet } from '../sheet/sheet.ts';
 import { recipeOf, shortName, type PlanContext } from './planContext.ts';
 
 export type MixParts = {
-  recipe: { parts: { name: string; parts: number; role: Role }[]; additions?: { name: string; percent: number; of: 'paint' | 'mixSoFar' | 'finalMix'; role: Role }[] };
+  recipe: {
+    parts: { name: string; parts: number; role: Role }[];
+    additions?: { name: string; percent: number; of: 'paint' | 'mixSoFar' | 'finalMix'; role: Role }[];
+  };
   sheet: NonNullable<InputOf<'mix'>['sheet']>;
   densitiesGPerMl: Record<string, number>;
   vocGPerL: Record<string, number>;
@@ -15,7 +18,11 @@ type Choice = NonNullable<AnswerOf<'reducer'>['choice']>;
 export const BLEND_NAME = 'Reducer';
 type Member = { name: string; densityGPerMl: number; vocGPerL: number };
 
-const memberOf = (sheet: Sheet): Member => ({ name: shortName(sheet), densityGPerMl: sheet.densityGPerMl, vocGPerL: sheet.vocGPerL ?? 0 });
+const memberOf = (sheet: Sheet): Member => ({
+  name: shortName(sheet),
+  densityGPerMl: sheet.densityGPerMl,
+  vocGPerL: sheet.vocGPerL ?? 0,
+});
 
 const byGradeName = ({ products }: PlanContext, ids: readonly string[] | undefined, name: string): Sheet | undefined =>
   (ids ?? []).map((id) => products.get(id)).find((sheet) => sheet?.grade?.name === name);
@@ -49,7 +56,9 @@ export function takenRecipe(context: PlanContext, choice: Choice): MixParts | un
   const adjuster = adjusterOf(context, choice);
   const members = [...parts.map(({ member }) => member!), ...(adjuster ? [adjuster.member] : [])];
   const named = parts.map(({ part, member }) => ({ name: member!.name, parts: part.parts, role: part.role }));
-  const additions = adjuster ? [{ name: adjuster.member.name, percent: adjuster.percent, of: 'paint' as const, role: 'adjuster' as const }] : [];
+  const additions = adjuster
+    ? [{ name: adjuster.member.name, percent: adjuster.percent, of: 'paint' as const, role: 'adjuster' as const }]
+    : [];
   const paintParts = named.find(({ role }) => role === 'paint')?.parts ?? 1;
   return {
     recipe: { parts: named, ...(additions.length > 0 ? { additions } : {}) },

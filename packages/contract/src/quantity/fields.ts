@@ -35,7 +35,9 @@ export const band = (field: string) =>
   });
 
 type CustomIssue = { code: 'custom'; path: (string | number)[]; message: string; params: { code: string } };
-const custom = (code: string) => (path: (string | number)[], message: string): CustomIssue => ({ code: 'custom', path, message, params: { code } });
+const custom =
+  (code: string) =>
+  (path: (string | number)[], message: string): CustomIssue => ({ code: 'custom', path, message, params: { code } });
 
 export const contradiction = custom('contradiction');
 export const exactlyOneOfIssue = custom('exactly-one-of');
@@ -50,5 +52,10 @@ export const exactlyOneOf =
   (value: Record<string, unknown>, ctx: z.RefinementCtx): void => {
     const given = names.filter((field) => value[field] !== undefined);
     if (given.length !== 1)
-      ctx.addIssue(exactlyOneOfIssue([], `${given.length === 0 ? 'none' : given.join(' and ')} given; exactly one of ${names.join(', ')} is wanted`));
+      ctx.addIssue(
+        exactlyOneOfIssue(
+          [],
+          `${given.length === 0 ? 'none' : given.join(' and ')} given; exactly one of ${names.join(', ')} is wanted`,
+        ),
+      );
   };

@@ -38,7 +38,8 @@ function refusalsOf(issue: Issue, input: unknown, base: Path): Refusal[] {
   }
 }
 
-const sentence = (field: string, message: string): string => (message.startsWith(field) ? `${message}.` : `${field}: ${message}.`);
+const sentence = (field: string, message: string): string =>
+  message.startsWith(field) ? `${message}.` : `${field}: ${message}.`;
 
 function invalidType(expected: string, field: string, path: Path, given: unknown): Refusal {
   if (given === undefined) {
@@ -58,16 +59,32 @@ const unitHint = (field: string): string => {
 
 function notOneOf(values: string[], field: string, path: Path, given: unknown): Refusal {
   if (given === undefined && field === 'of') return invalidType('string', field, path, given);
-  if (given === undefined) return { code: 'missing-field', message: `${field} is missing; one of ${values.join(', ')} is wanted.`, path };
+  if (given === undefined)
+    return { code: 'missing-field', message: `${field} is missing; one of ${values.join(', ')} is wanted.`, path };
   const isWord = typeof given === 'string';
-  return { code: isWord ? 'not-one-of' : 'wrong-type', message: `${field} is ${show(given)}; one of ${values.join(', ')} is wanted.`, path, given };
+  return {
+    code: isWord ? 'not-one-of' : 'wrong-type',
+    message: `${field} is ${show(given)}; one of ${values.join(', ')} is wanted.`,
+    path,
+    given,
+  };
 }
 
-function outOfRange(issue: Extract<Issue, { code: 'too_small' | 'too_big' }>, field: string, path: Path, given: unknown): Refusal {
+function outOfRange(
+  issue: Extract<Issue, { code: 'too_small' | 'too_big' }>,
+  field: string,
+  path: Path,
+  given: unknown,
+): Refusal {
   if (issue.origin === 'number' || issue.origin === 'int') {
     const range = rangeIfAny(field);
     if (issue.code === 'too_small' && issue.inclusive === false && given === 0)
-      return { code: 'out-of-range', message: `${field} is 0 ${range?.unit ?? ''}; it must be more than 0.`.replace('  ', ' '), path, given };
+      return {
+        code: 'out-of-range',
+        message: `${field} is 0 ${range?.unit ?? ''}; it must be more than 0.`.replace('  ', ' '),
+        path,
+        given,
+      };
     return rangeRefusal(field, path, given, range);
   }
   const bound = issue.code === 'too_small' ? `at least ${issue.minimum}` : `at most ${issue.maximum}`;
@@ -89,19 +106,44 @@ function rangeRefusal(field: string, path: Path, given: unknown, range?: { from:
 }
 
 /** Of the alternatives of a union the one that fits best speaks. */
-function unionRefusals(issue: Extract<Issue, { code: 'invalid_union' }>, input: unknown, path: Path, field: string, given: unknown): Refusal[] {
+function unionRefusals(
+  issue: Extract<Issue, { code: 'invalid_union' }>,
+  input: unknown,
+  path: Path,
+  field: string,
+  given: unknown,
+): Refusal[] {
   const branches = issue.errors.map((issues) => issues.flatMap((inner) => refusalsOf(inner, input, path)));
   const best = branches.filter((branch) => branch.length > 0).sort((a, b) => misfit(a, path) - misfit(b, path))[0];
   if (best) return best;
-  return [{ code: given === undefined ? 'missing-field' : 'not-one-of', message: `${field} is ${show(given)}; that is not one of the words allowed.`, path, given }];
+  return [
+    {
+      code: given === undefined ? 'missing-field' : 'not-one-of',
+      message: `${field} is ${show(given)}; that is not one of the words allowed.`,
+      path,
+      given,
+    },
+  ];
 }
 
 /** Trouble at the union's own level speaks against a branch more than trouble deep inside it. */
 const misfit = (branch: Refusal[], path: Path): number =>
-  branch.reduce((sum, refusal) => sum + (refusal.path.length <= path.length + 1 && (refusal.code === 'missing-field' || refusal.code === 'unknown-field' || refusal.code === 'wrong-type') ? 10 : 1), 0);
+  branch.reduce(
+    (sum, refusal) =>
+      sum +
+      (refusal.path.length <= path.length + 1 &&
+      (refusal.code === 'missing-field' || refusal.code === 'unknown-field' || refusal.code === 'wrong-type')
+        ? 10
+        : 1),
+    0,
+  );
 
 const valueAt = (input: unknown, path: Path): unknown =>
-  path.reduce<unknown>((value, step) => (value !== null && typeof value === 'object' ? (value as Record<string | number, unknown>)[step] : undefined), input);
+  path.reduce<unknown>(
+    (value, step) =>
+      value !== null && typeof value === 'object' ? (value as Record<string | number, unknown>)[step] : undefined,
+    input,
+  );
 
 function show(value: unknown): string {
   if (typeof value === 'string') return `"${value.slice(0, 40)}"`;

@@ -35,6 +35,7 @@ export const Forecast = z
   .max(400)
   .superRefine((points, ctx) => {
     points.forEach(({ minute }, i) => {
-      if (i > 0 && minute <= points[i - 1]!.minute) ctx.addIssue(contradiction([i, 'minute'], `minute ${minute} does not come after the one before it`));
+      if (i > 0 && minute <= points[i - 1]!.minute)
+        ctx.addIssue(contradiction([i, 'minute'], `minute ${minute} does not come after the one before it`));
     });
   });

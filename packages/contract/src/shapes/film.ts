@@ -30,7 +30,13 @@ export const SheetTimes = z
     const given = ASCENDING.filter((key) => times[key] !== undefined);
     given.forEach((key, i) => {
       const before = given[i - 1];
-      if (before && times[before]! > times[key]!) ctx.addIssue(contradiction([key], `${key} ${times[key]} lies under ${before} ${times[before]}`));
+      if (before && times[before]! > times[key]!)
+        ctx.addIssue(contradiction([key], `${key} ${times[key]} lies under ${before} ${times[before]}`));
     });
   });
-export const Layer = z.strictObject({ stage: StageName, carrier: Carrier, activated: z.boolean().optional(), sheet: SheetTimes.optional() });
+export const Layer = z.strictObject({
+  stage: StageName,
+  carrier: Carrier,
+  activated: z.boolean().optional(),
+  sheet: SheetTimes.optional(),
+});

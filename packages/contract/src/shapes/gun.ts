@@ -49,9 +49,13 @@ export const Gun = z
   })
   .superRefine((gun, ctx) => {
     if (gun.nozzleSets && gun.nozzleSets.length !== gun.nozzlesMm.length)
-      ctx.addIssue(contradiction(['nozzleSets'], `nozzleSets has ${gun.nozzleSets.length} entries for ${gun.nozzlesMm.length} nozzles`));
+      ctx.addIssue(
+        contradiction(['nozzleSets'], `nozzleSets has ${gun.nozzleSets.length} entries for ${gun.nozzlesMm.length} nozzles`),
+      );
     if (gun.ratedInletKPa !== undefined && gun.maxInletKPa !== undefined && gun.ratedInletKPa > gun.maxInletKPa)
-      ctx.addIssue(contradiction(['maxInletKPa'], `maxInletKPa ${gun.maxInletKPa} lies under ratedInletKPa ${gun.ratedInletKPa}`));
+      ctx.addIssue(
+        contradiction(['maxInletKPa'], `maxInletKPa ${gun.maxInletKPa} lies under ratedInletKPa ${gun.ratedInletKPa}`),
+      );
   });
 export const GunSheet = z.strictObject({
   nozzleMm: band('nozzleMm').optional(),

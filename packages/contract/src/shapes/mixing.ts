@@ -14,13 +14,25 @@ export const Grade = z
   })
   .superRefine(({ minC, maxC }, ctx) => {
     if (minC === undefined && maxC === undefined)
-      ctx.addIssue({ code: 'custom', path: ['minC'], message: 'minC or maxC is needed: a grade has at least one end', params: { code: 'needs-field' } });
-    if (minC !== undefined && maxC !== undefined && minC > maxC) ctx.addIssue(contradiction(['maxC'], `maxC ${maxC} lies under minC ${minC}`));
+      ctx.addIssue({
+        code: 'custom',
+        path: ['minC'],
+        message: 'minC or maxC is needed: a grade has at least one end',
+        params: { code: 'needs-field' },
+      });
+    if (minC !== undefined && maxC !== undefined && minC > maxC)
+      ctx.addIssue(contradiction(['maxC'], `maxC ${maxC} lies under minC ${minC}`));
   });
-export const Reduction = z.strictObject({ ...wanted('sheetPercent', 'maxPercent'), of: Basis }).superRefine(({ sheetPercent, maxPercent }, ctx) => {
-  if (sheetPercent > maxPercent) ctx.addIssue(contradiction(['maxPercent'], `maxPercent ${maxPercent} lies under sheetPercent ${sheetPercent}`));
+export const Reduction = z
+  .strictObject({ ...wanted('sheetPercent', 'maxPercent'), of: Basis })
+  .superRefine(({ sheetPercent, maxPercent }, ctx) => {
+    if (sheetPercent > maxPercent)
+      ctx.addIssue(contradiction(['maxPercent'], `maxPercent ${maxPercent} lies under sheetPercent ${sheetPercent}`));
+  });
+export const AdjusterPoint = z.strictObject({
+  ...wanted('airTemperatureC', 'relativeHumidityPercent', 'percentOfPaint'),
+  name: name().optional(),
 });
-export const AdjusterPoint = z.strictObject({ ...wanted('airTemperatureC', 'relativeHumidityPercent', 'percentOfPaint'), name: name().optional() });
 export const BlendPart = z.strictObject({ name: name(), fraction: quantity('fraction') });
 
 export const RecipePart = z.strictObject({ name: name(), parts: moreThanZero('parts'), role: Role.optional() });
@@ -35,7 +47,8 @@ function checkRecipe(recipe: CoreRecipe, ctx: z.RefinementCtx): void {
     ctx.addIssue(contradiction(path, `${part} stands in the recipe twice`));
   });
   const last = (recipe.additions ?? []).findLastIndex((addition) => addition.of === 'finalMix');
-  if (finalMixFraction(recipe) >= 1) ctx.addIssue(contradiction(['additions', last, 'percent'], 'the per cents of the final mix leave no paint'));
+  if (finalMixFraction(recipe) >= 1)
+    ctx.addIssue(contradiction(['additions', last, 'percent'], 'the per cents of the final mix leave no paint'));
 }
 
 export const Recipe = z
@@ -56,7 +69,10 @@ export const Cup = z.strictObject({
   capacityMl: moreThanZero('capacityMl'),
   marksMl: listOf(quantity('atMl')).optional(),
   columns: listOf(
-    z.strictObject({ component: name(), marks: listOf(z.strictObject({ label: z.string().min(1).max(20), atMl: quantity('atMl') })) }),
+    z.strictObject({
+      component: name(),
+      marks: listOf(z.strictObject({ label: z.string().min(1).max(20), atMl: quantity('atMl') })),
+    }),
   ).optional(),
 });
 export const Component = z.strictObject({

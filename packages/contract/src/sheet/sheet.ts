@@ -6,7 +6,19 @@ import { SheetTimes } from '../shapes/film.ts';
 import { GunClass, GunSheet } from '../shapes/gun.ts';
 import { AdjusterPoint, Basis, Grade, PotLife, Reduction, Role } from '../shapes/mixing.ts';
 
-export const ProductKind = z.enum(['primer', 'sealer', 'base', 'effect', 'clear', 'singleStage', 'reducer', 'hardener', 'adjuster', 'additive', 'cleaner']);
+export const ProductKind = z.enum([
+  'primer',
+  'sealer',
+  'base',
+  'effect',
+  'clear',
+  'singleStage',
+  'reducer',
+  'hardener',
+  'adjuster',
+  'additive',
+  'cleaner',
+]);
 export const MaterialClass = z.enum([
   'solventBase',
   'waterborneBase',

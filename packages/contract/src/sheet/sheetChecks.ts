@@ -17,27 +17,35 @@ export function productOf(sheet: Sheet, product: string, products: Products): Sh
 
 /** Everything on this sheet that cannot be true; empty when it may be saved. */
 export function sheetFaults(sheet: Sheet, products: Products): Refusal[] {
-  return [...idFaults(sheet, products), ...(sheet.recipes ?? []).flatMap((recipe, i) => recipeFaults(sheet, recipe, products, ['recipes', i]))];
+  return [
+    ...idFaults(sheet, products),
+    ...(sheet.recipes ?? []).flatMap((recipe, i) => recipeFaults(sheet, recipe, products, ['recipes', i])),
+  ];
 }
 
 function idFaults(sheet: Sheet, products: Products): Refusal[] {
   const named = [
     ...(sheet.grades ?? []).map((id, i) => ({ id, path: ['grades', i], kind: 'reducer' })),
     ...(sheet.hardeners ?? []).map((id, i) => ({ id, path: ['hardeners', i], kind: 'hardener' })),
-    ...(sheet.adjusterGrid ?? []).flatMap(({ name }, i) => (name ? [{ id: name, path: ['adjusterGrid', i, 'name'], kind: 'adjuster' }] : [])),
+    ...(sheet.adjusterGrid ?? []).flatMap(({ name }, i) =>
+      name ? [{ id: name, path: ['adjusterGrid', i, 'name'], kind: 'adjuster' }] : [],
+    ),
   ];
   return named.flatMap(({ id, path, kind }) => {
     const product = products.get(id);
     if (!product) return [contradiction(path, `There is no product ${id}.`)];
     if (product.kind !== kind) return [contradiction(path, `${id} is a ${product.kind}, not a ${kind}.`)];
-    return product.carrier === sheet.carrier ? [] : [contradiction(path, `${id} is ${product.carrier}; this sheet is ${sheet.carrier}.`)];
+    return product.carrier === sheet.carrier
+      ? []
+      : [contradiction(path, `${id} is ${product.carrier}; this sheet is ${sheet.carrier}.`)];
   });
 }
 
 function recipeFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, path: Refusal['path']): Refusal[] {
   const faults: Refusal[] = [];
   const all = [...recipe.parts, ...(recipe.additions ?? [])];
-  if (recipe.parts.filter(({ role }) => role === 'paint').length !== 1) faults.push(contradiction([...path, 'parts'], 'A recipe has exactly one part with role paint.'));
+  if (recipe.parts.filter(({ role }) => role === 'paint').length !== 1)
+    faults.push(contradiction([...path, 'parts'], 'A recipe has exactly one part with role paint.'));
   if (recipe.parts.some(({ role }) => role === 'hardener') && sheet.hardenerChemistry === 'none')
     faults.push(contradiction(['hardenerChemistry'], 'The recipe has a hardener, so its chemistry cannot be none.'));
   const unknown = all.find(({ product }) => !productOf(sheet, product, products));
@@ -52,7 +60,8 @@ function figureFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, pat
     additions: (recipe.additions ?? []).map(({ role, percent, of }, i) => ({ name: `a${i}`, percent, of, role })),
   };
   const members = [...recipe.parts, ...(recipe.additions ?? [])].map(({ product }) => productOf(sheet, product, products)!);
-  const blend = (of: (s: Sheet) => number | undefined) => sharesOf(asRecipe).reduce((sum, { share }, i) => sum + share * (of(members[i]!) ?? 0), 0);
+  const blend = (of: (s: Sheet) => number | undefined) =>
+    sharesOf(asRecipe).reduce((sum, { share }, i) => sum + share * (of(members[i]!) ?? 0), 0);
   const faults: Refusal[] = [];
   const off = (field: 'densityGPerMl' | 'vocGPerL', tolerance: number) => {
     const worked = blend((s) => s[field]);
@@ -63,11 +72,21 @@ function figureFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, pat
   off('vocGPerL', 0.02);
   const solids = blend((s) => s.volumeSolidsPercent);
   if (solids > 0 && Math.abs(recipe.volumeSolidsPercent - solids) > 1)
-    faults.push(contradiction([...path, 'volumeSolidsPercent'], `volumeSolidsPercent is ${recipe.volumeSolidsPercent}; its parts make ${solids.toFixed(1)}.`));
+    faults.push(
+      contradiction(
+        [...path, 'volumeSolidsPercent'],
+        `volumeSolidsPercent is ${recipe.volumeSolidsPercent}; its parts make ${solids.toFixed(1)}.`,
+      ),
+    );
   ([0, 1] as const).forEach((end) => {
     const dry = (recipe.wetFilmUm[end] * recipe.volumeSolidsPercent) / 100;
     if (Math.abs(recipe.dryFilmUm[end] / dry - 1) > 0.15)
-      faults.push(contradiction([...path, 'dryFilmUm', end], `dryFilmUm is ${recipe.dryFilmUm[end]}; ${recipe.wetFilmUm[end]} µm wet at these solids dries to ${dry.toFixed(1)}.`));
+      faults.push(
+        contradiction(
+          [...path, 'dryFilmUm', end],
+          `dryFilmUm is ${recipe.dryFilmUm[end]}; ${recipe.wetFilmUm[end]} µm wet at these solids dries to ${dry.toFixed(1)}.`,
+        ),
+      );
   });
   return faults;
 }

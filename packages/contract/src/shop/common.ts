@@ -3,11 +3,17 @@ import { z } from 'zod';
 
 export const Id = z.uuid();
 export const Version = z.int().min(1);
-export const Instant = z.iso.datetime({ offset: true });
 /** An edit says which version it was made from; another one in between is a clash, shown and not overwritten. */
 export const edited = { version: Version };
 export const stored = { id: Id, version: Version };
 
 export type ApiError = {
-  error: { code: string; message: string; path: (string | number)[]; more?: { code: string; message: string; path: (string | number)[] }[]; mine?: unknown; theirs?: unknown };
+  error: {
+    code: string;
+    message: string;
+    path: (string | number)[];
+    more?: { code: string; message: string; path: (string | number)[] }[];
+    mine?: unknown;
+    theirs?: unknown;
+  };
 };

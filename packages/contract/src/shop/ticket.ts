@@ -7,7 +7,8 @@ import { listOf, moreThanZero, name, optional, quantity, text, wanted } from '..
 import { Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/climate.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import { Verdict } from '../shapes/told.ts';
-import { edited, Id, Instant, stored } from './common.ts';
+import type { Sheet } from '../sheet/sheet.ts';
+import { edited, Id } from './common.ts';
 
 export const Panel = z.strictObject({
   id: Id,
@@ -54,7 +55,12 @@ function panelsKnown({ panels, stages }: TicketLike, ctx: z.RefinementCtx): void
   stages.forEach((stage, i) =>
     stage.panelIds.forEach((id, k) => {
       if (!panels.some((panel) => panel.id === id))
-        ctx.addIssue({ code: 'custom', path: ['stages', i, 'panelIds', k], message: 'this panel is not on the ticket', params: { code: 'contradiction' } });
+        ctx.addIssue({
+          code: 'custom',
+          path: ['stages', i, 'panelIds', k],
+          message: 'this panel is not on the ticket',
+          params: { code: 'contradiction' },
+        });
     }),
   );
 }
@@ -70,15 +76,26 @@ export const CoatState = z.enum(['planned', 'taken', 'spraying', 'sprayed', 'fla
 export type CoatState = z.infer<typeof CoatState>;
 
 /** Fields a painter can set otherwise than recommended, or log as done. */
-export const settingNames = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'] as const;
+export const settingNames = [
+  'nozzleMm',
+  'inletKPa',
+  'fluidTurnsOut',
+  'fanTurnsOut',
+  'distanceMm',
+  'overlapPercent',
+  'wetFilmUm',
+] as const;
 export type SettingName = (typeof settingNames)[number];
 export const DoneSettings = z.strictObject(optional(...settingNames, 'fanWidthMm'));
-const Override = z.strictObject({ recommended: z.union([z.number(), z.string()]), chosen: z.union([z.number(), z.string()]), why: z.string().min(1).max(200) });
+const Override = z.strictObject({
+  recommended: z.union([z.number(), z.string()]),
+  chosen: z.union([z.number(), z.string()]),
+  why: z.string().min(1).max(200),
+});
 export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener']), Override);
 export type Overrides = z.infer<typeof Overrides>;
 
-const DoneField = z.strictObject({ value: z.number(), source: z.enum(['confirmed', 'changed', 'instrument']) });
-export type Done = Partial<Record<string, z.infer<typeof DoneField>>>;
+export type Done = Partial<Record<string, { value: number; source: 'confirmed' | 'changed' | 'instrument' }>>;
 
 export const Rating = z.enum(['good', 'fair', 'poor']);
 export type Rating = z.infer<typeof Rating>;
@@ -139,7 +156,14 @@ export const Look = z.strictObject({
   note: text(),
 });
 
-export const GateAnswers = z.strictObject({ id: Id, stageId: Id, step: GateStep, painterId: Id, ...gateAnswersShape, ...optional('minutesSinceSpray') });
+export const GateAnswers = z.strictObject({
+  id: Id,
+  stageId: Id,
+  step: GateStep,
+  painterId: Id,
+  ...gateAnswersShape,
+  ...optional('minutesSinceSpray'),
+});
 export type GateRecord = {
   id: string;
   stageId: string;
@@ -193,7 +217,12 @@ export type Timer = {
 };
 
 export const ReadingQuantity = z.enum(['airC', 'rhPercent', 'panelC', 'materialC']);
-const READING_FIELD = { airC: 'airTemperatureC', rhPercent: 'relativeHumidityPercent', panelC: 'panelTemperatureC', materialC: 'materialTemperatureC' } as const;
+const READING_FIELD = {
+  airC: 'airTemperatureC',
+  rhPercent: 'relativeHumidityPercent',
+  panelC: 'panelTemperatureC',
+  materialC: 'materialTemperatureC',
+} as const;
 export const ReadingCreate = z
   .strictObject({
     id: Id,
@@ -207,10 +236,15 @@ export const ReadingCreate = z
   .superRefine(({ quantity: which, valueCanonical }, ctx) => {
     const parsed = quantity(READING_FIELD[which]).safeParse(valueCanonical);
     if (!parsed.success)
-      ctx.addIssue({ code: 'custom', path: ['valueCanonical'], message: `${valueCanonical} is outside what ${READING_FIELD[which]} can be`, params: { code: 'out-of-range' } });
+      ctx.addIssue({
+        code: 'custom',
+        path: ['valueCanonical'],
+        message: `${valueCanonical} is outside what ${READING_FIELD[which]} can be`,
+        params: { code: 'out-of-range' },
+      });
   });
 
-export type SheetVersion = { id: string; sheet: import('../sheet/sheet.ts').Sheet };
+export type SheetVersion = { id: string; sheet: Sheet };
 export type TicketWhole = {
   ticket: Ticket;
   coats: Coat[];
@@ -220,4 +254,3 @@ export type TicketWhole = {
   sheets: SheetVersion[];
   serverNow: string;
 };
-export { Instant };

@@ -12,7 +12,8 @@ export const ADVICE: Record<string, string> = {
   'product-without-isocyanate': 'Use a system without isocyanate for this part, if its sheet suits the job.',
   'move-the-source': 'Put out, switch off at the main and carry away what could spark, and look again.',
   'ask-the-authority': 'Ask the local authority whether two-pack may be sprayed here, and note the answer.',
-  'test-touch': 'Back of a gloved finger on the masking beside the panel, then on an edge: nothing may mark, string or feel tacky.',
+  'test-touch':
+    'Back of a gloved finger on the masking beside the panel, then on an edge: nothing may mark, string or feel tacky.',
   'test-thumb-twist': 'Press a thumb on a masked edge and twist: no print and no movement. Matt is not dry.',
   'test-tape': 'Press tape on a hidden edge, rub, and pull it back on itself: nothing may come away or mark.',
   'test-nail': 'Press a nail into a hidden thick place: it may not leave a dent.',
@@ -27,7 +28,8 @@ export const QUESTIONS: Record<string, string> = {
   'ask-extraction': 'Is the extraction running?',
   'ask-ignition': 'What could spark or burn here: heater, pilot light, switch, charger? None found is an answer.',
   'ask-bystanders': 'Is anybody without protection in or by the room?',
-  'ask-regionRules.twoPackAtHome': 'Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.',
+  'ask-regionRules.twoPackAtHome':
+    'Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.',
   'ask-minutesSinceSpray': 'How long ago was the last coat sprayed?',
 };
 

@@ -3,8 +3,10 @@ import type { Params } from '@orthochrom/core/outcome/told.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<string, string> = {
-  'clear-not-reduced': 'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
-  'grade-for-temperature': '{grade} dries as this job wants at {effectiveC}, the temperature the film works at (panel more than air).',
+  'clear-not-reduced':
+    'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
+  'grade-for-temperature':
+    '{grade} dries as this job wants at {effectiveC}, the temperature the film works at (panel more than air).',
   'large-job-slower': 'A large job wants the edge open longer, so slower than a single panel.',
   'spot-quicker': 'A spot is small and soon done: a little quicker is right.',
   'effect-never-fast': 'A {finish} colour never gets a fast grade: the flake would freeze in clouds.',
@@ -17,7 +19,8 @@ export const REASONS: Record<string, string> = {
   'waterborne-moving-air': 'Waterborne dries by moving air more than by heat; here {speedMPerS} over the panel.',
   'ratio-from-sheet': "The ratio is the product sheet's own.",
   'ratio-as-given': 'The ratio is as it was given here; no sheet was held against it.',
-  'pot-life-by-temperature': '{sheetMinutes} at {atC} by the sheet; halved for about every 9 °C more, counted from mixing, here at {temperatureC}.',
+  'pot-life-by-temperature':
+    '{sheetMinutes} at {atC} by the sheet; halved for about every 9 °C more, counted from mixing, here at {temperatureC}.',
   'hardener-over': '{name} {errorPercent} over: brittle, may crack, yellow or lose gloss.',
   'hardener-under': '{name} {errorPercent} under: stays soft, marks, will not polish.',
   'reducer-over': '{name} {errorPercent} over: thinner film, more runs, stripes in metallic.',

@@ -24,7 +24,8 @@ const ENDINGS: [RegExp, (value: number) => string][] = [
 ];
 
 /** Canonical units, as the command line and the API say it. */
-export const canonicalFigure: FigureWriter = (value, name) => ENDINGS.find(([ending]) => ending.test(name))?.[1](value) ?? plain(value, 2);
+export const canonicalFigure: FigureWriter = (value, name) =>
+  ENDINGS.find(([ending]) => ending.test(name))?.[1](value) ?? plain(value, 2);
 
 /**
  * Fills a template.

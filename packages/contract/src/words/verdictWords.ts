@@ -3,7 +3,14 @@ import type { Level, Params } from '@orthochrom/core/outcome/told.ts';
 import catalogue from '../verdicts.json' with { type: 'json' };
 import { say, type FigureWriter } from './say.ts';
 
-export type CatalogueVerdict = { code: string; level: Level; calculations: string[]; words: string; rows: string[]; when?: string };
+export type CatalogueVerdict = {
+  code: string;
+  level: Level;
+  calculations: string[];
+  words: string;
+  rows: string[];
+  when?: string;
+};
 
 export const VERDICTS = new Map<string, CatalogueVerdict>(
   (catalogue.verdicts as CatalogueVerdict[]).map((verdict) => [verdict.code, verdict]),

@@ -26,7 +26,8 @@ type Worded<K, V> = K extends 'verdicts'
           : V;
 export type WordedAnswer<A> = { [K in keyof A]: Worded<K, A[K]> };
 
-const isAdvice = (list: unknown): list is Advice[] => Array.isArray(list) && list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
+const isAdvice = (list: unknown): list is Advice[] =>
+  Array.isArray(list) && list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
 
 export function worded<A extends object>(answer: A): WordedAnswer<A> {
   const out: Record<string, unknown> = { ...(answer as Record<string, unknown>) };

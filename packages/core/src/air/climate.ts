@@ -22,7 +22,11 @@ export const panelMarginCOf = (climate: Climate): number | undefined =>
 
 /** Every reason to stop or take care that the air and the panel give, not the first only. */
 export function airVerdicts(climate: Climate, sheetLimits?: Limits, carrier?: Carrier): Verdict[] {
-  return [...panelVerdicts(climate, sheetLimits), ...heatVerdicts(climate, sheetLimits), ...humidityVerdicts(climate, sheetLimits, carrier)];
+  return [
+    ...panelVerdicts(climate, sheetLimits),
+    ...heatVerdicts(climate, sheetLimits),
+    ...humidityVerdicts(climate, sheetLimits, carrier),
+  ];
 }
 
 function panelVerdicts(climate: Climate, sheetLimits?: Limits): Verdict[] {
@@ -61,7 +65,8 @@ function humidityVerdicts(climate: Climate, sheetLimits?: Limits, carrier?: Carr
     verdicts.push(stop('air-too-humid', { rhPercent, maxPercent: limits.maxHumidityPercent }, ['relativeHumidityPercent']));
   else if (rhPercent > CAUTION_FROM.humidityPercent)
     verdicts.push(caution('air-humid', { rhPercent }, ['relativeHumidityPercent']));
-  if (carrier === 'waterborne' && airSpeedMPerSOf(climate) < STILL_FOR_WATERBORNE_M_PER_S) verdicts.push(caution('air-still-waterborne'));
+  if (carrier === 'waterborne' && airSpeedMPerSOf(climate) < STILL_FOR_WATERBORNE_M_PER_S)
+    verdicts.push(caution('air-still-waterborne'));
   return verdicts;
 }
 
@@ -70,13 +75,18 @@ export function materialVerdicts(materialC: number | undefined, sheetLimits?: Li
   if (materialC === undefined) return [];
   const { minMaterialC } = limitsInForce(sheetLimits);
   if (materialC < minMaterialC) return [stop('material-too-cold', { materialC, minC: minMaterialC }, [field])];
-  return materialC < CAUTION_FROM.materialC ? [caution('material-cool', { materialC, goodC: CAUTION_FROM.materialC }, [field])] : [];
+  return materialC < CAUTION_FROM.materialC
+    ? [caution('material-cool', { materialC, goodC: CAUTION_FROM.materialC }, [field])]
+    : [];
 }
 
 /** Go, caution or stop for spraying, with the dew point and the panel's margin over it. */
 export function climateOf(input: ClimateInput): ClimateAnswer {
   const marginC = panelMarginCOf(input);
-  const verdicts = [...airVerdicts(input, input.limits, input.next?.carrier), ...materialVerdicts(input.materialTemperatureC, input.limits)];
+  const verdicts = [
+    ...airVerdicts(input, input.limits, input.next?.carrier),
+    ...materialVerdicts(input.materialTemperatureC, input.limits),
+  ];
   const floorHarms =
     input.next?.carrier === 'waterborne' ||
     input.relativeHumidityPercent > CAUTION_FROM.humidityPercent ||

@@ -17,7 +17,8 @@ export const SEA_LEVEL_PA = 101_325;
 export type HumidAir = { airTemperatureC: number; relativeHumidityPercent: number };
 
 /** Saturation vapour pressure over water, Pa. [air-1] */
-export const saturationPressurePa = (temperatureC: number): number => 610.94 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
+export const saturationPressurePa = (temperatureC: number): number =>
+  610.94 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
 
 /** Partial pressure of the water in this air, Pa. */
 export const vapourPressurePa = ({ airTemperatureC, relativeHumidityPercent }: HumidAir): number =>

@@ -21,4 +21,5 @@ export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materia
 
 export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({ ...DEFAULT_LIMITS, ...definedOf(sheet) });
 
-const definedOf = (limits: Limits): Limits => Object.fromEntries(Object.entries(limits).filter(([, value]) => value !== undefined));
+const definedOf = (limits: Limits): Limits =>
+  Object.fromEntries(Object.entries(limits).filter(([, value]) => value !== undefined));

@@ -20,7 +20,11 @@ export type JobSize = 'spot' | 'panel' | 'side' | 'overall';
 export type Preference = 'gloss' | 'speed';
 
 /** The temperature the film works at: metal holds it more to the air than plastic does. [index-1] */
-export function effectiveTemperatureC(at: { airTemperatureC: number; panelTemperatureC?: number; substrate?: Substrate }): number {
+export function effectiveTemperatureC(at: {
+  airTemperatureC: number;
+  panelTemperatureC?: number;
+  substrate?: Substrate;
+}): number {
   const panelShare = (at.substrate ?? 'metal') === 'metal' ? 0.6 : 0.75;
   return panelShare * (at.panelTemperatureC ?? at.airTemperatureC) + (1 - panelShare) * at.airTemperatureC;
 }
@@ -35,7 +39,15 @@ export const solventEvaporation = (at: { slowFraction: number; effectiveC: numbe
   (blendPressurePa(at.slowFraction, at.effectiveC) / REFERENCE_PRESSURE_PA) * Math.sqrt(airGain(at.airSpeedMPerS));
 
 const JOB: Record<JobSize, number> = { spot: 1.2, panel: 1.0, side: 0.85, overall: 0.7 };
-const FINISH: Record<Finish, number> = { solid: 1, metallic: 0.95, silver: 0.95, pearl: 0.95, flake: 0.95, candy: 0.9, fluorescent: 1 };
+const FINISH: Record<Finish, number> = {
+  solid: 1,
+  metallic: 0.95,
+  silver: 0.95,
+  pearl: 0.95,
+  flake: 0.95,
+  candy: 0.9,
+  fluorescent: 1,
+};
 const SCHOOL: Record<Preference | 'sheet', number> = { sheet: 1, gloss: 0.88, speed: 1.15 };
 const PRIMER_FACTOR = 1.1;
 
@@ -59,4 +71,5 @@ const waterDrive = (air: HumidAir, airSpeedMPerS: number): number =>
 const SHEET_WATER_DRIVE = waterDrive({ airTemperatureC: 22, relativeHumidityPercent: 50 }, SHEET_AIR_SPEED_M_PER_S);
 
 /** E_wb: 1 is waterborne at 22 °C, 50 % and the sheet's air; moving air counts for more than heat. [index-4] */
-export const waterEvaporation = (air: HumidAir, airSpeedMPerS: number): number => waterDrive(air, airSpeedMPerS) / SHEET_WATER_DRIVE;
+export const waterEvaporation = (air: HumidAir, airSpeedMPerS: number): number =>
+  waterDrive(air, airSpeedMPerS) / SHEET_WATER_DRIVE;

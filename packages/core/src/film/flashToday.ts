@@ -10,7 +10,13 @@
  */
 import { airSpeedMPerSOf, SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import type { Carrier, Climate } from '../air/climate.ts';
-import { airGain, effectiveTemperatureC, solventEvaporation, waterEvaporation, type Substrate } from '../evaporation/evaporationIndex.ts';
+import {
+  airGain,
+  effectiveTemperatureC,
+  solventEvaporation,
+  waterEvaporation,
+  type Substrate,
+} from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 
 export type MaterialClass =
@@ -25,7 +31,12 @@ export type MaterialClass =
   | 'buildPrimer';
 
 type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
-const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({ carrier, evaporation, film, air });
+const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({
+  carrier,
+  evaporation,
+  film,
+  air,
+});
 
 /** Exponents a (c for waterborne), b and d by class. */
 const FIT: Record<MaterialClass, FlashFit> = {

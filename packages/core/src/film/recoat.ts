@@ -82,9 +82,12 @@ function timeVerdicts({ next, minutesSince }: RecoatInput, wait: Wait, remaining
   const verdicts: Verdict[] = [];
   if (remaining > 0)
     verdicts.push(
-      next === 'bake' ? stop('bake-too-early', { remainingMinutes: remaining }) : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next] }),
+      next === 'bake'
+        ? stop('bake-too-early', { remainingMinutes: remaining })
+        : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next] }),
     );
-  if (latestMinutes !== undefined && minutesSince > latestMinutes) verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
+  if (latestMinutes !== undefined && minutesSince > latestMinutes)
+    verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
   return verdicts;
 }
 
@@ -92,7 +95,8 @@ function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFi
   const verdicts: Verdict[] = [];
   const isWaterborneSealer = layer.stage === 'sealer' && layer.carrier === 'waterborne';
   if (isWaterborneSealer && (cleaner === 'water' || next === 'sandWet')) verdicts.push(stop('water-on-sealer'));
-  if (blower && (blower.distanceMm < BLOWER.minMm || blower.inletKPa > BLOWER.maxKPa || !blower.angled)) verdicts.push(stop('blower-too-hard', BLOWER));
+  if (blower && (blower.distanceMm < BLOWER.minMm || blower.inletKPa > BLOWER.maxKPa || !blower.angled))
+    verdicts.push(stop('blower-too-hard', BLOWER));
   if (blower && layer.activated && (layer.stage === 'base' || layer.stage === 'ground' || layer.stage === 'effect'))
     verdicts.push(stop('blower-on-activated'));
   const sheetUm = layer.sheet?.wetFilmUm;
@@ -105,9 +109,12 @@ function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFi
 }
 
 function testVerdicts({ tests }: RecoatInput, isServed: boolean, where: string[]): Verdict[] {
-  const failed = ([['the face', tests?.touch], ['the edges', tests?.edge]] as const).flatMap(([place, touch]) =>
-    touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : [],
-  );
+  const failed = (
+    [
+      ['the face', tests?.touch],
+      ['the edges', tests?.edge],
+    ] as const
+  ).flatMap(([place, touch]) => (touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : []));
   if (failed.length > 0 || !isServed) return failed;
   if (tests?.touch === undefined) return [caution('touch-first', { where: where.join(', ') })];
   return tests.edge === undefined ? [caution('touch-first', { where: 'the edges' })] : [];
@@ -122,7 +129,11 @@ function testFor(next: NextStep): RecoatAnswer['test'] {
 }
 
 function reasonsOf(wait: Wait, factors: FlashFactors, { climate, mistCoat }: RecoatInput): Reason[] {
-  const reasons = [because(wait.isSheet ? 'sheet-minutes' : 'usual-minutes', wait.isSheet ? 'dataSheet' : 'rule', { sheetMinutes: wait.sheetMinutes })];
+  const reasons = [
+    because(wait.isSheet ? 'sheet-minutes' : 'usual-minutes', wait.isSheet ? 'dataSheet' : 'rule', {
+      sheetMinutes: wait.sheetMinutes,
+    }),
+  ];
   if (wait.kind === 'cure') return [...reasons, because('never-under-sheet', 'rule')];
   if (mistCoat) reasons.push(because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes }));
   const moved: [keyof FlashFactors, string][] = [
@@ -137,6 +148,7 @@ function reasonsOf(wait: Wait, factors: FlashFactors, { climate, mistCoat }: Rec
     .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)));
   for (const { code, factor } of sized)
     reasons.push(because(code, 'model', { factor, airC: climate.airTemperatureC, rhPercent: climate.relativeHumidityPercent }));
-  if (wait.earliestMinutes.value <= wait.floorMinutes + 1e-9) reasons.push(because('at-sheet-floor', 'dataSheet', { floorMinutes: wait.floorMinutes }));
+  if (wait.earliestMinutes.value <= wait.floorMinutes + 1e-9)
+    reasons.push(because('at-sheet-floor', 'dataSheet', { floorMinutes: wait.floorMinutes }));
   return reasons;
 }

@@ -39,11 +39,18 @@ export function materialClassOf({ stage, carrier, sheet }: Layer): MaterialClass
   if (stage === 'clear') return 'clearMediumSolids';
   if (stage === 'singleStage') return 'singleStage';
   if (stage === 'sealer') return isWaterborne ? 'waterborneSealer' : 'solventSealer';
-  if (stage === 'primer') return isWaterborne ? 'waterborneSealer' : (sheet?.wetFilmUm ?? 0) >= BUILD_FILM_UM ? 'buildPrimer' : 'epoxyPrimer';
+  if (stage === 'primer')
+    return isWaterborne ? 'waterborneSealer' : (sheet?.wetFilmUm ?? 0) >= BUILD_FILM_UM ? 'buildPrimer' : 'epoxyPrimer';
   return isWaterborne ? 'waterborneBase' : 'solventBase';
 }
 
-export type Wait = { sheetMinutes: number; floorMinutes: number; earliestMinutes: Spread; kind: 'flash' | 'cure'; isSheet: boolean };
+export type Wait = {
+  sheetMinutes: number;
+  floorMinutes: number;
+  earliestMinutes: Spread;
+  kind: 'flash' | 'cure';
+  isSheet: boolean;
+};
 
 /** The wait before `next`, counted from the end of the last coat. */
 export function waitBefore(next: NextStep, layer: Layer, factors: FlashFactors, effectiveC: number, mistCoat = false): Wait {
@@ -68,7 +75,9 @@ function flashWait(next: 'coat' | 'clear', layer: Layer, factors: FlashFactors, 
   const sheetMinutes = next === 'coat' ? flash : (layer.sheet?.toNextMinutes ?? layer.sheet?.flashMinutes ?? fallback.last);
   const floorShare = Math.min(1, (layer.sheet?.minFlashMinutes ?? flash / 2) / flash);
   const floorMinutes = sheetMinutes * floorShare;
-  const moved = mistCoat ? { value: floorMinutes, low: floorMinutes, high: sheetMinutes } : logNormalSpread(sheetMinutes * factors.total, TIMES_LOG_SD);
+  const moved = mistCoat
+    ? { value: floorMinutes, low: floorMinutes, high: sheetMinutes }
+    : logNormalSpread(sheetMinutes * factors.total, TIMES_LOG_SD);
   return {
     sheetMinutes,
     floorMinutes,

@@ -70,7 +70,8 @@ function inletWithoutClear(input: InletInput): InletChoice {
     inletKPa = mostKPa;
     reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa ?? HVLP_CAP_KPA }));
   }
-  if (gun.maxInletKPa !== undefined && low > gun.maxInletKPa) verdicts.push(stop('inlet-over-gun', { inletKPa: low, maxKPa: gun.maxInletKPa }));
+  if (gun.maxInletKPa !== undefined && low > gun.maxInletKPa)
+    verdicts.push(stop('inlet-over-gun', { inletKPa: low, maxKPa: gun.maxInletKPa }));
   inletKPa = Math.floor(Math.min(inletKPa, gun.maxInletKPa ?? Infinity));
   if (inletKPa < Math.floor(low)) verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa: low, highKPa: high }));
   if (isCapBound && input.capLimitKPa === undefined && inletKPa > Math.ceil(inletForCapKPa(gun, HVLP_CAP_KPA)))

@@ -73,7 +73,10 @@ function spraySecondsOf({ areaM2, heightMm, gunSpeedMPerS }: OverlapInput, stepM
 }
 
 /** [overlap-3]; ml/min → m³/s is 1/6e7, m → µm is 1e6. */
-function wetFilmOf({ fluidMlPerMin, transferEfficiencyPercent, gunSpeedMPerS }: OverlapInput, stepMm: number): number | undefined {
+function wetFilmOf(
+  { fluidMlPerMin, transferEfficiencyPercent, gunSpeedMPerS }: OverlapInput,
+  stepMm: number,
+): number | undefined {
   if (fluidMlPerMin === undefined || transferEfficiencyPercent === undefined || gunSpeedMPerS === undefined) return undefined;
   return ((fluidMlPerMin / 6e7) * (transferEfficiencyPercent / 100) * 1e6) / (gunSpeedMPerS * (stepMm / 1000));
 }

@@ -27,7 +27,8 @@ function rowOf(stage: Stage, carrier: Carrier): CoatRow {
   return stage;
 }
 
-export const inletBandKPa = (gunClass: GunClass, stage: Stage, carrier: Carrier): Band => INLET_KPA[rowOf(stage, carrier)][gunClass];
+export const inletBandKPa = (gunClass: GunClass, stage: Stage, carrier: Carrier): Band =>
+  INLET_KPA[rowOf(stage, carrier)][gunClass];
 
 /** Nozzles that suit the coat, mm. Small guns have a scale of their own. */
 export function nozzleBandMm(gunClass: GunClass, stage: Stage, carrier: Carrier, build = false): Band {
@@ -57,7 +58,15 @@ export const DISTANCE_MM: Record<GunClass, number> = {
   airbrush: 80,
 };
 
-export const OVERLAP_PERCENT: Record<Stage, number> = { primer: 50, sealer: 60, ground: 66, base: 66, effect: 75, clear: 75, singleStage: 75 };
+export const OVERLAP_PERCENT: Record<Stage, number> = {
+  primer: 50,
+  sealer: 60,
+  ground: 66,
+  base: 66,
+  effect: 75,
+  clear: 75,
+  singleStage: 75,
+};
 export const COATS: Record<Stage, number> = { primer: 2, sealer: 1, ground: 2, base: 2, effect: 3, clear: 2, singleStage: 3 };
 
 /** Wet film per coat as landed, µm: the one table (MODEL 5.1). */

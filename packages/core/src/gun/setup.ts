@@ -8,10 +8,27 @@ import type { Chemistry } from '../mix/mix.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS, testsOf, type Gun, type PartKind, type Place, type Stage } from './gun.ts';
+import {
+  DEFAULT_FULL_FAN_TURNS,
+  DEFAULT_FULL_FLUID_TURNS,
+  testsOf,
+  type Gun,
+  type PartKind,
+  type Place,
+  type Stage,
+} from './gun.ts';
 import { inletPressureFor } from './inletPressure.ts';
 import { leastOverlapPercent } from './overlap.ts';
-import { COATS, DISTANCE_MM, needleTurnsOfFour, nozzleBandMm, OVERLAP_PERCENT, wetFilmUm, WETNESS, type Wetness } from './practiceBands.ts';
+import {
+  COATS,
+  DISTANCE_MM,
+  needleTurnsOfFour,
+  nozzleBandMm,
+  OVERLAP_PERCENT,
+  wetFilmUm,
+  WETNESS,
+  type Wetness,
+} from './practiceBands.ts';
 
 export type GunSheet = {
   nozzleMm?: Band;
@@ -97,13 +114,21 @@ export function setupOf(input: SetupInput): SetupAnswer {
     coats: input.sheet?.coats ?? COATS[input.stage],
     wetFilmUm: wetFilm,
     wetness: WETNESS[input.stage],
-    asks: input.hardener === undefined ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }] : [],
+    asks:
+      input.hardener === undefined
+        ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
+        : [],
     verdicts,
     reasons: [...air.reasons, ...nozzle.reasons, ...knobs.reasons, ...hand.reasons, ...partReasons(input.part)],
   };
 }
 
-function nozzleFor({ gun, stage, carrier, build, sheet }: SetupInput): { nozzleMm: number; wantedMm: Band; verdicts: Verdict[]; reasons: Reason[] } {
+function nozzleFor({ gun, stage, carrier, build, sheet }: SetupInput): {
+  nozzleMm: number;
+  wantedMm: Band;
+  verdicts: Verdict[];
+  reasons: Reason[];
+} {
   const wantedMm = sheet?.nozzleMm ?? nozzleBandMm(gun.class, stage, carrier, build);
   const [lowMm, highMm] = wantedMm;
   const distance = (mm: number) => Math.max(lowMm - mm, mm - highMm, 0) * 100 + Math.abs(mm - (lowMm + highMm) / 2);
@@ -121,7 +146,11 @@ function nozzleFor({ gun, stage, carrier, build, sheet }: SetupInput): { nozzleM
   };
 }
 
-function knobsFor({ gun, stage, part, way, highSolids, limitFog }: SetupInput): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
+function knobsFor({ gun, stage, part, way, highSolids, limitFog }: SetupInput): {
+  fluidTurnsOut: number;
+  fanTurnsOut: number;
+  reasons: Reason[];
+} {
   const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
   const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
   const isOpen = way?.needle === 'open' && part === 'largePanel';
@@ -142,12 +171,22 @@ function knobsFor({ gun, stage, part, way, highSolids, limitFog }: SetupInput): 
   };
 }
 
-function handFor({ gun, stage, finish, part, sheet, way }: SetupInput): { distanceMm: number; overlapPercent: number; reasons: Reason[] } {
+function handFor({ gun, stage, finish, part, sheet, way }: SetupInput): {
+  distanceMm: number;
+  overlapPercent: number;
+  reasons: Reason[];
+} {
   const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
   const ownDistance = way?.distanceMm ?? DISTANCE_MM[gun.class] + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
   const distanceMm = toStep((sheet?.distanceMm ?? ownDistance) * PART[part].distance, 5);
-  const overlapPercent = sheet?.overlapPercent ?? ownOverlap ?? Math.max(OVERLAP_PERCENT[stage], leastOverlapPercent(stage, finish) + 6);
-  const reasons = [because(sheet?.overlapPercent === undefined ? 'hand-from-practice' : 'hand-from-sheet', sheet?.overlapPercent === undefined ? 'rule' : 'dataSheet')];
+  const overlapPercent =
+    sheet?.overlapPercent ?? ownOverlap ?? Math.max(OVERLAP_PERCENT[stage], leastOverlapPercent(stage, finish) + 6);
+  const reasons = [
+    because(
+      sheet?.overlapPercent === undefined ? 'hand-from-practice' : 'hand-from-sheet',
+      sheet?.overlapPercent === undefined ? 'rule' : 'dataSheet',
+    ),
+  ];
   if (sheet?.overlapPercent !== undefined && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)
     reasons.push(because('sheet-before-way', 'dataSheet', { overlapPercent: ownOverlap }));
   return { distanceMm, overlapPercent, reasons };
@@ -157,7 +196,8 @@ function setupVerdicts(input: SetupInput, nozzleMm: number, overlapPercent: numb
   const { hardener, sheet, part, place, knobsNow, stage, finish } = input;
   const verdicts: Verdict[] = [];
   if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown') verdicts.push(caution('two-pack-breathing'));
-  if (knobsNow && knobsNow.part !== undefined && knobsNow.part !== part) verdicts.push(caution('knobs-need-reset', { part: PART_NAME[knobsNow.part] }));
+  if (knobsNow && knobsNow.part !== undefined && knobsNow.part !== part)
+    verdicts.push(caution('knobs-need-reset', { part: PART_NAME[knobsNow.part] }));
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
   if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
@@ -166,6 +206,12 @@ function setupVerdicts(input: SetupInput, nozzleMm: number, overlapPercent: numb
   return verdicts;
 }
 
-const PART_NAME: Record<PartKind, string> = { largePanel: 'a large panel', smallPart: 'a small part', jamb: 'a jamb', spot: 'a spot' };
+const PART_NAME: Record<PartKind, string> = {
+  largePanel: 'a large panel',
+  smallPart: 'a small part',
+  jamb: 'a jamb',
+  spot: 'a spot',
+};
 
-const partReasons = (part: PartKind): Reason[] => (part === 'largePanel' ? [] : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })]);
+const partReasons = (part: PartKind): Reason[] =>
+  part === 'largePanel' ? [] : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })];

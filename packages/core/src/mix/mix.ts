@@ -50,9 +50,16 @@ export function mixOf(input: MixInput): MixAnswer {
   const life = input.potLife && input.temperatureC !== undefined ? potLifeMinutes(input.potLife, input.temperatureC) : undefined;
   const vocGPerL = vocOf(shares, input.vocGPerL);
   const verdicts = mixVerdicts(input, shares, life, vocGPerL);
-  const facts = { ...(life ? { potLifeMinutes: life } : {}), ...(vocGPerL === undefined ? {} : { vocGPerL }), verdicts, reasons: reasonsOf(input, life) };
+  const facts = {
+    ...(life ? { potLifeMinutes: life } : {}),
+    ...(vocGPerL === undefined ? {} : { vocGPerL }),
+    verdicts,
+    reasons: reasonsOf(input, life),
+  };
   if (isStopped(verdicts)) return facts;
-  const components = pourList(shares, readyMl, input.densitiesGPerMl, input.cup).map((component) => withLeftOver(component, input.have));
+  const components = pourList(shares, readyMl, input.densitiesGPerMl, input.cup).map((component) =>
+    withLeftOver(component, input.have),
+  );
   const mostMl = Math.min(input.batchMl ?? Infinity, input.cup?.capacityMl ?? Infinity, readyMl);
   const readyGrams = components.at(-1)?.cumulativeGrams;
   return {
@@ -92,12 +99,19 @@ export function vocOf(shares: readonly Share[], vocGPerL?: Record<string, number
 }
 
 function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, vocGPerL?: number): Verdict[] {
-  const verdicts = [...(input.sheet ? sheetVerdicts(shares, input.sheet) : []), ...materialVerdicts(input.temperatureC, undefined, 'temperatureC')];
+  const verdicts = [
+    ...(input.sheet ? sheetVerdicts(shares, input.sheet) : []),
+    ...materialVerdicts(input.temperatureC, undefined, 'temperatureC'),
+  ];
   const chemistry = hardenerChemistry(input.hardener, shares);
   if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));
   if (life && input.sprayMinutes !== undefined && input.sprayMinutes > USABLE_POT_LIFE * life.value)
     verdicts.push(
-      caution('pot-life-short', { sprayMinutes: input.sprayMinutes, potLifeMinutes: life.value, temperatureC: input.temperatureC! }),
+      caution('pot-life-short', {
+        sprayMinutes: input.sprayMinutes,
+        potLifeMinutes: life.value,
+        temperatureC: input.temperatureC!,
+      }),
     );
   if (vocGPerL !== undefined && input.vocLimitGPerL !== undefined && vocGPerL > input.vocLimitGPerL)
     verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL: input.vocLimitGPerL }));
@@ -107,7 +121,15 @@ function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, v
 function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
   return [
     input.sheet ? because('ratio-from-sheet', 'dataSheet') : because('ratio-as-given', 'rule'),
-    ...(life ? [because('pot-life-by-temperature', 'model', { temperatureC: input.temperatureC!, sheetMinutes: input.potLife!.minutes, atC: input.potLife!.atC })] : []),
+    ...(life
+      ? [
+          because('pot-life-by-temperature', 'model', {
+            temperatureC: input.temperatureC!,
+            sheetMinutes: input.potLife!.minutes,
+            atC: input.potLife!.atC,
+          }),
+        ]
+      : []),
   ];
 }
 

@@ -44,8 +44,10 @@ export function sheetVerdicts(mixed: readonly Share[], sheet: MixSheet): Verdict
 function areSwapped(of: { hardener: number; reducer: number; sheetHardener: number; sheetReducer: number }): boolean {
   const alike = (a: number, b: number) => Math.abs(a - b) <= SAME_RATIO * Math.max(a, b);
   if (of.sheetReducer === 0 || of.sheetHardener === 0 || alike(of.sheetHardener, of.sheetReducer)) return false;
-  const cross = Math.abs(Math.log((of.hardener / of.sheetReducer) || 1e-9)) + Math.abs(Math.log((of.reducer / of.sheetHardener) || 1e-9));
-  const straight = Math.abs(Math.log((of.hardener / of.sheetHardener) || 1e-9)) + Math.abs(Math.log((of.reducer / of.sheetReducer) || 1e-9));
+  const cross =
+    Math.abs(Math.log(of.hardener / of.sheetReducer || 1e-9)) + Math.abs(Math.log(of.reducer / of.sheetHardener || 1e-9));
+  const straight =
+    Math.abs(Math.log(of.hardener / of.sheetHardener || 1e-9)) + Math.abs(Math.log(of.reducer / of.sheetReducer || 1e-9));
   return cross < straight && cross < 0.3;
 }
 

@@ -8,7 +8,15 @@
 import type { GunClass } from '../gun/gun.ts';
 
 /** Share of the paint that lands, by gun. */
-const TRANSFER: Record<GunClass, number> = { hvlp: 0.68, reducedPressure: 0.65, lvlp: 0.7, conventional: 0.35, siphon: 0.4, mini: 0.65, airbrush: 0.6 };
+const TRANSFER: Record<GunClass, number> = {
+  hvlp: 0.68,
+  reducedPressure: 0.65,
+  lvlp: 0.7,
+  conventional: 0.35,
+  siphon: 0.4,
+  mini: 0.65,
+  airbrush: 0.6,
+};
 const WASTE = 0.1;
 const CUP_AND_LINE_ML = 30;
 const POUR_STEP_ML = 25;

@@ -77,7 +77,11 @@ function additionsOf(wanted: readonly Share[], pouredMl: readonly number[]): { n
 }
 
 const withGrams = (additions: { name: string; addMl: number }[], densities: Densities = {}) =>
-  additions.map(({ name, addMl }) => ({ name, addMl, ...(densities[name] === undefined ? {} : { addGrams: addMl * densities[name] }) }));
+  additions.map(({ name, addMl }) => ({
+    name,
+    addMl,
+    ...(densities[name] === undefined ? {} : { addGrams: addMl * densities[name] }),
+  }));
 
 const pouredShares = (wanted: readonly Share[], pouredMl: readonly number[], totalMl: number): Share[] =>
   wanted.map((share, i) => ({ ...share, share: pouredMl[i]! / totalMl }));
@@ -86,7 +90,8 @@ const pouredShares = (wanted: readonly Share[], pouredMl: readonly number[], tot
 function effectsOf(wanted: readonly Share[], ratio: PourCheckAnswer['ratio'], tolerancePercent: number): Reason[] {
   return ratio.flatMap(({ name, errorPercent }, i) => {
     const role = wanted[i]!.role;
-    if (Math.abs(errorPercent) <= tolerancePercent || (role !== 'hardener' && role !== 'reducer' && role !== 'adjuster')) return [];
+    if (Math.abs(errorPercent) <= tolerancePercent || (role !== 'hardener' && role !== 'reducer' && role !== 'adjuster'))
+      return [];
     const kind = role === 'adjuster' ? 'reducer' : role;
     return [because(`${kind}-${errorPercent > 0 ? 'over' : 'under'}`, 'rule', { name, errorPercent })];
   });

@@ -14,7 +14,8 @@ export type Addition = { name: string; percent: number; of: Basis; role?: Role }
 export type Recipe = { parts: RecipePart[]; additions?: Addition[] } | { paint: string; additions: Addition[] };
 export type Share = { name: string; role?: Role; share: number };
 
-const partsOf = (recipe: Recipe): RecipePart[] => ('parts' in recipe ? recipe.parts : [{ name: recipe.paint, parts: 1, role: 'paint' }]);
+const partsOf = (recipe: Recipe): RecipePart[] =>
+  'parts' in recipe ? recipe.parts : [{ name: recipe.paint, parts: 1, role: 'paint' }];
 
 /** The names of a recipe in pouring order. */
 export const namesOf = (recipe: Recipe): string[] => [...partsOf(recipe), ...(recipe.additions ?? [])].map(({ name }) => name);
@@ -30,7 +31,9 @@ export const finalMixFraction = (recipe: Recipe): number =>
 export function sharesOf(recipe: Recipe): Share[] {
   const parts = partsOf(recipe);
   const hasPaintRole = parts.some(({ role }) => role === 'paint');
-  const paint = hasPaintRole ? parts.filter(({ role }) => role === 'paint').reduce((sum, p) => sum + p.parts, 0) : parts[0]!.parts;
+  const paint = hasPaintRole
+    ? parts.filter(({ role }) => role === 'paint').reduce((sum, p) => sum + p.parts, 0)
+    : parts[0]!.parts;
   const amounts: { name: string; role?: Role; fixed: number; ofTotal: number }[] = parts.map(({ name, role, parts: fixed }) => ({
     name,
     ...(role ? { role } : {}),
@@ -40,13 +43,22 @@ export function sharesOf(recipe: Recipe): Share[] {
   for (const { name, role, percent, of } of recipe.additions ?? []) {
     const p = percent / 100;
     const so = sumOf(amounts);
-    const amount = of === 'paint' ? { fixed: p * paint, ofTotal: 0 } : of === 'mixSoFar' ? { fixed: p * so.fixed, ofTotal: p * so.ofTotal } : { fixed: 0, ofTotal: p };
+    const amount =
+      of === 'paint'
+        ? { fixed: p * paint, ofTotal: 0 }
+        : of === 'mixSoFar'
+          ? { fixed: p * so.fixed, ofTotal: p * so.ofTotal }
+          : { fixed: 0, ofTotal: p };
     amounts.push({ name, ...(role ? { role } : {}), ...amount });
   }
   const { fixed, ofTotal } = sumOf(amounts);
   if (ofTotal >= 1) throw new RangeError('the per cents of the final mix leave no paint');
   const total = fixed / (1 - ofTotal);
-  return amounts.map(({ name, role, fixed: a, ofTotal: b }) => ({ name, ...(role ? { role } : {}), share: (a + b * total) / total }));
+  return amounts.map(({ name, role, fixed: a, ofTotal: b }) => ({
+    name,
+    ...(role ? { role } : {}),
+    share: (a + b * total) / total,
+  }));
 }
 
 const sumOf = (amounts: { fixed: number; ofTotal: number }[]) =>

@@ -28,7 +28,11 @@ export const go = verdict('go');
 export const caution = verdict('caution');
 export const stop = verdict('stop');
 
-export const because = (code: string, source: ReasonSource, params?: Params): Reason => ({ code, source, ...(params ? { params } : {}) });
+export const because = (code: string, source: ReasonSource, params?: Params): Reason => ({
+  code,
+  source,
+  ...(params ? { params } : {}),
+});
 
 /** True when the work must not go ahead. */
 export const isStopped = (verdicts: readonly Verdict[]): boolean => verdicts.some((v) => v.level === 'stop');

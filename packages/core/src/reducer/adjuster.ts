@@ -24,7 +24,9 @@ export function adjusterDose(grid: readonly AdjusterPoint[], air: Air): Adjuster
       air.airTemperatureC,
     ),
     ...(name ? { name } : {}),
-    beyondGrid: isOutside(grid, (p) => p.airTemperatureC, air.airTemperatureC) || isOutside(grid, (p) => p.relativeHumidityPercent, air.relativeHumidityPercent),
+    beyondGrid:
+      isOutside(grid, (p) => p.airTemperatureC, air.airTemperatureC) ||
+      isOutside(grid, (p) => p.relativeHumidityPercent, air.relativeHumidityPercent),
   };
 }
 

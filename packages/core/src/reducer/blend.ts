@@ -23,7 +23,8 @@ export const evaporationOf = (parts: readonly BlendPart[], grades: readonly Grad
   solventEvaporation({ slowFraction: slowFractionOf(parts, grades), ...where });
 
 /** Quickest first. */
-export const bySpeed = (grades: readonly Grade[]): Grade[] => [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
+export const bySpeed = (grades: readonly Grade[]): Grade[] =>
+  [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
 
 /** The grade or the quarters of two neighbouring grades whose evaporation is nearest to the wanted one. */
 export function blendFor(wanted: number, grades: readonly Grade[], where: Surroundings): BlendPart[] {

@@ -10,7 +10,9 @@ export function hardenerFor(hardeners: readonly Grade[], effectiveC: number): Ha
   const sorted = bySpeed(hardeners);
   const fitting = sorted.filter((grade) => reaches(grade, effectiveC));
   const distanceC = (grade: Grade) => Math.abs(designTemperatureC(grade) - effectiveC);
-  const hardener = (fitting.length > 0 ? fitting : sorted).reduce((best, grade) => (distanceC(grade) <= distanceC(best) ? grade : best));
+  const hardener = (fitting.length > 0 ? fitting : sorted).reduce((best, grade) =>
+    distanceC(grade) <= distanceC(best) ? grade : best,
+  );
   if (fitting.length > 0) return { hardener, verdicts: [] };
   const better = effectiveC < designTemperatureC(hardener) ? 'a faster one' : 'a slower one';
   return { hardener, verdicts: [caution('hardener-speed-off', { hardener: hardener.name, effectiveC, better })] };

@@ -68,7 +68,8 @@ const WET_EDGE_SECONDS = 240;
 const WITHOUT_FAST: Finish[] = ['silver', 'metallic', 'pearl'];
 
 /** Wet-edge time, minutes, of a film that evaporates at this rate. */
-const openTimeMinutes = (evaporation: number): Spread => logNormalSpread(WET_EDGE_SECONDS / 60 / Math.max(evaporation, 0.02), EVAPORATION_LOG_SD);
+const openTimeMinutes = (evaporation: number): Spread =>
+  logNormalSpread(WET_EDGE_SECONDS / 60 / Math.max(evaporation, 0.02), EVAPORATION_LOG_SD);
 
 type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: Grade[]; allowed: Grade[]; reduces: boolean };
 
@@ -186,11 +187,15 @@ function solventReasons(job: Job, parts: BlendPart[], judged?: Judged, hardener?
   if (named && judged) reasons.push(because('grade-for-temperature', 'model', { grade: named, effectiveC: where.effectiveC }));
   if (input.jobSize === 'side' || input.jobSize === 'overall') reasons.push(because('large-job-slower', 'rule'));
   if (input.jobSize === 'spot') reasons.push(because('spot-quicker', 'rule'));
-  if (input.finish && WITHOUT_FAST.includes(input.finish)) reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
+  if (input.finish && WITHOUT_FAST.includes(input.finish))
+    reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
   if (input.preference) reasons.push(because(`preference-${input.preference}`, 'rule'));
-  if (input.relativeHumidityPercent > 65 && job.reduces) reasons.push(because('damp-air-slower', 'rule', { rhPercent: input.relativeHumidityPercent }));
-  if (hardener) reasons.push(because('hardener-for-temperature', 'dataSheet', { hardener: hardener.name, effectiveC: where.effectiveC }));
-  if (input.outdoorTemperatureC !== undefined) reasons.push(because('street-does-not-decide', 'rule', { outdoorC: input.outdoorTemperatureC }));
+  if (input.relativeHumidityPercent > 65 && job.reduces)
+    reasons.push(because('damp-air-slower', 'rule', { rhPercent: input.relativeHumidityPercent }));
+  if (hardener)
+    reasons.push(because('hardener-for-temperature', 'dataSheet', { hardener: hardener.name, effectiveC: where.effectiveC }));
+  if (input.outdoorTemperatureC !== undefined)
+    reasons.push(because('street-does-not-decide', 'rule', { outdoorC: input.outdoorTemperatureC }));
   return reasons;
 }
 
@@ -202,7 +207,11 @@ function waterborneAnswer(input: ReducerInput, where: Surroundings, air: Verdict
   const verdicts = [...air];
   if (dose?.beyondGrid)
     verdicts.push(
-      caution('adjuster-beyond-grid', { airC: input.airTemperatureC, rhPercent: input.relativeHumidityPercent, percent: dose.percentOfPaint }),
+      caution('adjuster-beyond-grid', {
+        airC: input.airTemperatureC,
+        rhPercent: input.relativeHumidityPercent,
+        percent: dose.percentOfPaint,
+      }),
     );
   for (const part of input.wanted?.parts ?? []) verdicts.push(stop('wrong-system', { name: part.name }, ['wanted', 'parts']));
   const adjuster = dose && {
@@ -217,7 +226,15 @@ function waterborneAnswer(input: ReducerInput, where: Surroundings, air: Verdict
     alternatives: [],
     verdicts,
     reasons: [
-      ...(dose ? [because('adjuster-from-grid', 'dataSheet', { percent: dose.percentOfPaint, airC: input.airTemperatureC, rhPercent: input.relativeHumidityPercent })] : []),
+      ...(dose
+        ? [
+            because('adjuster-from-grid', 'dataSheet', {
+              percent: dose.percentOfPaint,
+              airC: input.airTemperatureC,
+              rhPercent: input.relativeHumidityPercent,
+            }),
+          ]
+        : []),
       because('waterborne-moving-air', 'rule', { speedMPerS: where.airSpeedMPerS }),
     ],
   };

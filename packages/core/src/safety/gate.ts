@@ -23,12 +23,19 @@ export type GateInput = {
 };
 export type GateAnswer = Told & { passed: boolean; asks: Ask[]; alternatives: Advice[] };
 
-const BREATHING_NAME: Record<Breathing, string> = { airFed: 'Air-fed breathing', cartridge: 'A cartridge mask', dust: 'A dust mask', none: 'No protection' };
+const BREATHING_NAME: Record<Breathing, string> = {
+  airFed: 'Air-fed breathing',
+  cartridge: 'A cartridge mask',
+  dust: 'A dust mask',
+  none: 'No protection',
+};
 
 export function gateOf(input: GateInput): GateAnswer {
   const asks = asksOf(input);
   const verdicts = [
-    ...(asks.length > 0 ? [stop('answers-missing', { what: asks.map((ask) => ASK_NAME[ask.field] ?? ask.field).join(', ') })] : []),
+    ...(asks.length > 0
+      ? [stop('answers-missing', { what: asks.map((ask) => ASK_NAME[ask.field] ?? ask.field).join(', ') })]
+      : []),
     ...placeVerdicts(input),
     ...protectionVerdicts(input),
     ...roomVerdicts(input),
@@ -66,7 +73,10 @@ function asksOf(input: GateInput): Ask[] {
   ask(input.product.carrier === 'solvent' && input.ignition === undefined, 'ignition');
   ask(input.bystanders === undefined, 'bystanders', ['true', 'false']);
   const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
-  ask(isTwoPackHazard(input) && input.place !== 'booth' && rule === 'unknown', 'regionRules.twoPackAtHome', ['prohibited', 'permitted']);
+  ask(isTwoPackHazard(input) && input.place !== 'booth' && rule === 'unknown', 'regionRules.twoPackAtHome', [
+    'prohibited',
+    'permitted',
+  ]);
   ask(input.step === 'after' && input.minutesSinceSpray === undefined, 'minutesSinceSpray');
   return asks;
 }
@@ -75,18 +85,24 @@ function placeVerdicts(input: GateInput): Verdict[] {
   if (!isTwoPackHazard(input) || input.place === 'booth') return [];
   const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
   const verdicts: Verdict[] = [];
-  if (rule === 'prohibited') verdicts.push(stop('place-unfit', { why: 'it is not allowed here' }, ['regionRules', 'twoPackAtHome']));
-  if (input.place === 'closedGarage') verdicts.push(stop('place-unfit', { why: 'a closed room without booth extraction holds the mist' }, ['place']));
+  if (rule === 'prohibited')
+    verdicts.push(stop('place-unfit', { why: 'it is not allowed here' }, ['regionRules', 'twoPackAtHome']));
+  if (input.place === 'closedGarage')
+    verdicts.push(stop('place-unfit', { why: 'a closed room without booth extraction holds the mist' }, ['place']));
   return [...verdicts, caution('check-local-rules')];
 }
 
 function protectionVerdicts(input: GateInput): Verdict[] {
   const { protection } = input;
   if (!protection) return [];
-  const isEnough = isTwoPackHazard(input) ? protection.breathing === 'airFed' : protection.breathing === 'airFed' || protection.breathing === 'cartridge';
+  const isEnough = isTwoPackHazard(input)
+    ? protection.breathing === 'airFed'
+    : protection.breathing === 'airFed' || protection.breathing === 'cartridge';
   const verdicts: Verdict[] = [];
-  if (!isEnough) verdicts.push(stop('breathing-not-enough', { breathing: BREATHING_NAME[protection.breathing] }, ['protection', 'breathing']));
-  if (hasHardener(input) && (protection.skin === false || protection.eyes === false)) verdicts.push(stop('skin-or-eyes-bare', undefined, ['protection']));
+  if (!isEnough)
+    verdicts.push(stop('breathing-not-enough', { breathing: BREATHING_NAME[protection.breathing] }, ['protection', 'breathing']));
+  if (hasHardener(input) && (protection.skin === false || protection.eyes === false))
+    verdicts.push(stop('skin-or-eyes-bare', undefined, ['protection']));
   return verdicts;
 }
 
@@ -94,13 +110,15 @@ function roomVerdicts(input: GateInput): Verdict[] {
   const verdicts: Verdict[] = [];
   const isOpenAir = input.place === 'outdoors' && !isTwoPackHazard(input);
   if (input.extraction === 'off' && !isOpenAir) verdicts.push(stop('extraction-off', undefined, ['extraction']));
-  if (input.extraction === 'householdFan' && input.product.carrier === 'solvent') verdicts.push(stop('fan-not-rated', undefined, ['extraction']));
+  if (input.extraction === 'householdFan' && input.product.carrier === 'solvent')
+    verdicts.push(stop('fan-not-rated', undefined, ['extraction']));
   if (input.ignition && input.ignition.length > 0 && input.product.carrier === 'solvent')
     verdicts.push(stop('ignition-near', { what: input.ignition.join(', ') }, ['ignition']));
   if (input.bystanders) verdicts.push(stop('bystanders-near', undefined, ['bystanders']));
   const { vocGPerL } = input.product;
   const limitGPerL = input.regionRules?.vocLimitGPerL;
-  if (vocGPerL !== undefined && limitGPerL !== undefined && vocGPerL > limitGPerL) verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL }));
+  if (vocGPerL !== undefined && limitGPerL !== undefined && vocGPerL > limitGPerL)
+    verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL }));
   return verdicts;
 }
 
@@ -115,7 +133,9 @@ function alternativesOf(verdicts: Verdict[]): Advice[] {
   const has = (...wanted: string[]) => wanted.some((code) => codes.has(code));
   return [
     ...(has('place-unfit', 'breathing-not-enough', 'fan-not-rated', 'extraction-off') ? [{ code: 'hire-a-booth' }] : []),
-    ...(has('place-unfit', 'breathing-not-enough') ? [{ code: 'have-a-shop-spray-it' }, { code: 'product-without-isocyanate' }] : []),
+    ...(has('place-unfit', 'breathing-not-enough')
+      ? [{ code: 'have-a-shop-spray-it' }, { code: 'product-without-isocyanate' }]
+      : []),
     ...(has('ignition-near') ? [{ code: 'move-the-source' }] : []),
     ...(has('answers-missing') && verdicts.some((v) => v.code === 'check-local-rules') ? [{ code: 'ask-the-authority' }] : []),
   ];

@@ -2,7 +2,7 @@
  * Units of the trade, each kind with one canonical unit. Exact by definition where a definition exists:
  * Source  international yard and pound agreement 1959; NIST SP 811 (2008), appendix B.
  */
-type Unit = { kind: string; factor: number; offset?: number };   // canonical = value × factor + offset
+type Unit = { kind: string; factor: number; offset?: number }; // canonical = value × factor + offset
 
 const CUBIC_INCH_ML = 16.387064;
 const GALLON_US_ML = 231 * CUBIC_INCH_ML;

@@ -33,7 +33,11 @@ export function airRoutes(ledger: Ledger, probe: StandInProbe): Router {
     res.flushHeaders();
     const send = (event: string, data: unknown) => res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     const tellChange = (change: Changed) => send('changed', change);
-    const sendAir = () => void allAir().then((rooms) => send('air', rooms), () => undefined);
+    const sendAir = () =>
+      void allAir().then(
+        (rooms) => send('air', rooms),
+        () => undefined,
+      );
     const timer = setInterval(sendAir, AIR_EVERY_MS);
     ledger.heard.on('changed', tellChange);
     sendAir();

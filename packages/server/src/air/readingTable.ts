@@ -25,5 +25,9 @@ export const ReadingTable = new EntitySchema<ReadingRow>({
     ...instants('takenAt'),
   },
   indices: [{ name: 'reading_room_taken_at', columns: ['roomId', 'takenAt'] }],
-  foreignKeys: [refersTo('reading', 'shopId', 'Shop'), refersTo('reading', 'roomId', 'Room'), refersTo('reading', 'takenBy', 'Painter')],
+  foreignKeys: [
+    refersTo('reading', 'shopId', 'Shop'),
+    refersTo('reading', 'roomId', 'Room'),
+    refersTo('reading', 'takenBy', 'Painter'),
+  ],
 });

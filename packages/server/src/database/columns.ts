@@ -27,7 +27,9 @@ export const ids = <K extends string>(...names: K[]) => all(names, { type: 'uuid
 export const optionalIds = <K extends string>(...names: K[]) => all(names, { type: 'uuid', nullable: true });
 
 /** The key: made by the client, so that a retried request makes no second row. */
-export const key = (table: string): { id: Column } => ({ id: { type: 'uuid', primary: true, primaryKeyConstraintName: `${table}_pkey` } });
+export const key = (table: string): { id: Column } => ({
+  id: { type: 'uuid', primary: true, primaryKeyConstraintName: `${table}_pkey` },
+});
 
 /** What every thing that can be edited has. */
 export const edited = {

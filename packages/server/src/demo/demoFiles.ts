@@ -11,7 +11,12 @@ const Rooms = z.object({
   rooms: z.array(RoomEdit.omit({ version: true, regionRules: true })),
   days: z.array(z.strictObject({ name: z.string(), room: z.string(), sunriseMinute: z.number(), forecast: Forecast })),
 });
-export type DemoFiles = { sheets: Sheet[]; guns: z.infer<typeof Guns>['guns']; rooms: z.infer<typeof Rooms>['rooms']; days: z.infer<typeof Rooms>['days'] };
+export type DemoFiles = {
+  sheets: Sheet[];
+  guns: z.infer<typeof Guns>['guns'];
+  rooms: z.infer<typeof Rooms>['rooms'];
+  days: z.infer<typeof Rooms>['days'];
+};
 
 const readJson = (file: string): unknown => JSON.parse(readFileSync(file, 'utf8'));
 

@@ -1,17 +1,47 @@
 /** Slackwater Auto & Restoration: its people and cups. All invented. */
 import type { Painter, StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
 
-const metric: Units = { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' };
+const metric: Units = {
+  temperature: 'C',
+  pressure: 'psi',
+  length: 'mm',
+  film: 'um',
+  volume: 'ml',
+  area: 'm2',
+  measure: 'volume',
+};
 
 export const SHOP = { name: 'Slackwater Auto & Restoration', timeZone: 'Europe/London', ticketPrefix: 'SW', nextTicketNo: 401 };
 
 export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
-  { name: 'Nell', skill: 'able', units: metric, way: { needle: 'metered', gauge: 'atGun', fan: 'backedOff', fanBackTurns: 0.25, distance: 'middle', baseCover: 'coats', clearReduction: 'never', grade: 'temperature' } },
+  {
+    name: 'Nell',
+    skill: 'able',
+    units: metric,
+    way: {
+      needle: 'metered',
+      gauge: 'atGun',
+      fan: 'backedOff',
+      fanBackTurns: 0.25,
+      distance: 'middle',
+      baseCover: 'coats',
+      clearReduction: 'never',
+      grade: 'temperature',
+    },
+  },
   {
     name: 'Osric',
     skill: 'expert',
     units: { ...metric, pressure: 'bar', measure: 'weight' },
-    way: { needle: 'open', gauge: 'atWall', fan: 'open', distance: 'near', baseCover: 'oneAndHalf', clearReduction: 'never', grade: 'gloss' },
+    way: {
+      needle: 'open',
+      gauge: 'atWall',
+      fan: 'open',
+      distance: 'near',
+      baseCover: 'oneAndHalf',
+      clearReduction: 'never',
+      grade: 'gloss',
+    },
   },
   {
     name: 'Wilf',
@@ -21,7 +51,8 @@ export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
   },
 ];
 
-const marksTo = (capacityMl: number, stepMl: number): number[] => Array.from({ length: Math.floor(capacityMl / stepMl) }, (_, i) => (i + 1) * stepMl);
+const marksTo = (capacityMl: number, stepMl: number): number[] =>
+  Array.from({ length: Math.floor(capacityMl / stepMl) }, (_, i) => (i + 1) * stepMl);
 
 export const CUPS: Omit<StoredCup, 'id' | 'version'>[] = [
   { name: 'Cup 650', capacityMl: 600, marksMl: marksTo(600, 50), strainerUm: 200 },

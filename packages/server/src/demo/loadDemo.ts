@@ -50,11 +50,21 @@ async function loadTicket(ledger: Ledger, sketch: TicketSketch, random: () => nu
   if (sketch.daysAgo !== undefined) await ledger.write((manager) => layPast(manager, ticket.id, sketch, random));
 }
 
-async function ticketFrom(manager: EntityManager, { room, painter, panels, stages, vehicle, bodyKind, jobSize, note }: TicketSketch) {
+async function ticketFrom(
+  manager: EntityManager,
+  { room, painter, panels, stages, vehicle, bodyKind, jobSize, note }: TicketSketch,
+) {
   const setup = await shopSetup(manager);
   const sheets = await latestSheets(manager);
   const named = <T extends { name: string }>(list: T[], name: string): T => list.find((item) => item.name === name)!;
-  const built = panels.map(([name, areaM2, orientation, scope = 'full', substrate = 'metal']): Panel => ({ id: newId(), name, areaM2, orientation, scope, substrate }));
+  const built = panels.map(([name, areaM2, orientation, scope = 'full', substrate = 'metal']): Panel => ({
+    id: newId(),
+    name,
+    areaM2,
+    orientation,
+    scope,
+    substrate,
+  }));
   return {
     id: newId(),
     vehicle,
@@ -103,18 +113,36 @@ async function layPast(manager: EntityManager, ticketId: string, sketch: TicketS
         painter,
         room,
         gun: setup.guns.find(({ id }) => id === stage.gunId)!,
-        air: { roomId: room.id, air: reading(warmC), humidity: reading(rhPercent + random() * 4 - 2), panel: reading(panelC + random()), material: reading(21 + random()) },
+        air: {
+          roomId: room.id,
+          air: reading(warmC),
+          humidity: reading(rhPercent + random() * 4 - 2),
+          panel: reading(panelC + random()),
+          material: reading(21 + random()),
+        },
         coatsLeft: stage.coats - coat.ordinal + 1,
         isLastStage: ticket.stages.at(-1)!.id === stage.id,
       };
       const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
-      if (coat.ordinal === 1) await layGateAndMix(manager, { ticket, stage, mixId, at: new Date(atMs - 15 * MINUTE_MS), plan: { inputs, mix } });
-      const planned: TakenPlan = { at, calculationVersion: CALCULATION_VERSION, sheetVersionIds: [stage.sheetVersionId], inputs, answers: { climate, reducer, ...(mix ? { mix } : {}), setup: settings, recoat } };
+      if (coat.ordinal === 1)
+        await layGateAndMix(manager, { ticket, stage, mixId, at: new Date(atMs - 15 * MINUTE_MS), plan: { inputs, mix } });
+      const planned: TakenPlan = {
+        at,
+        calculationVersion: CALCULATION_VERSION,
+        sheetVersionIds: [stage.sheetVersionId],
+        inputs,
+        answers: { climate, reducer, ...(mix ? { mix } : {}), setup: settings, recoat },
+      };
       const endedMs = atMs + (4 + random() * 4) * MINUTE_MS;
       const turned = random() < 0.3 ? 0.25 : 0;
       const wetFilmUm = Math.round(settings.wetFilmUm * (0.9 + random() * 0.25));
       const done: Coat['done'] = {
-        ...Object.fromEntries((['nozzleMm', 'inletKPa', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const).map((name) => [name, { value: settings[name], source: 'confirmed' as const }])),
+        ...Object.fromEntries(
+          (['nozzleMm', 'inletKPa', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const).map((name) => [
+            name,
+            { value: settings[name], source: 'confirmed' as const },
+          ]),
+        ),
         fluidTurnsOut: { value: settings.fluidTurnsOut - turned, source: turned ? 'changed' : 'confirmed' },
         wetFilmUm: { value: wetFilmUm, source: 'changed' },
       };
@@ -141,26 +169,58 @@ async function layPast(manager: EntityManager, ticketId: string, sketch: TicketS
         panelC: context.air.panel.value,
         materialC: context.air.material.value,
       } as never);
-      await manager.insert(CoatPanelTable, stage.panelIds.map((panelId) => ({ coatId: coat.id, panelId, sprayedAt: new Date(endedMs) })));
+      await manager.insert(
+        CoatPanelTable,
+        stage.panelIds.map((panelId) => ({ coatId: coat.id, panelId, sprayedAt: new Date(endedMs) })),
+      );
       atMs = endedMs + (recoat.earliestMinutes.value + 2 + random() * 5) * MINUTE_MS;
     }
   }
 }
 
 /** Thick clear in the heat pops, a heavy upright coat runs, most days are good. */
-function outcomeOf({ air }: TicketSketch, stage: StagePlan, coat: Coat, filmShare: number, random: () => number): Pick<Coat, 'rating' | 'seen' | 'note'> {
+function outcomeOf(
+  { air }: TicketSketch,
+  stage: StagePlan,
+  coat: Coat,
+  filmShare: number,
+  random: () => number,
+): Pick<Coat, 'rating' | 'seen' | 'note'> {
   const isHot = air![0] > 29;
-  if (stage.kind === 'clear' && isHot && coat.ordinal === stage.coats) return { rating: 'poor', seen: ['pops'], note: 'Pops found the next morning. Second coat went on early.' };
+  if (stage.kind === 'clear' && isHot && coat.ordinal === stage.coats)
+    return { rating: 'poor', seen: ['pops'], note: 'Pops found the next morning. Second coat went on early.' };
   if (stage.kind === 'clear' && filmShare > 1.1) return { rating: 'fair', seen: ['run'], note: 'One run at the lower edge.' };
-  return random() < 0.15 ? { rating: 'fair', seen: ['dust'], note: 'A few nibs.' } : { rating: 'good', seen: ['nothing'], note: '' };
+  return random() < 0.15
+    ? { rating: 'fair', seen: ['dust'], note: 'A few nibs.' }
+    : { rating: 'good', seen: ['nothing'], note: '' };
 }
 
-type PastMix = { ticket: Ticket; stage: StagePlan; mixId: string; at: Date; plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'> };
+type PastMix = {
+  ticket: Ticket;
+  stage: StagePlan;
+  mixId: string;
+  at: Date;
+  plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'>;
+};
 
 async function layGateAndMix(manager: EntityManager, { ticket, stage, mixId, at, plan }: PastMix): Promise<void> {
-  const answers = { protection: { breathing: 'airFed', skin: true, eyes: true }, extraction: 'on', ignition: [], bystanders: false };
+  const answers = {
+    protection: { breathing: 'airFed', skin: true, eyes: true },
+    extraction: 'on',
+    ignition: [],
+    bystanders: false,
+  };
   const ids = { ticketId: ticket.id, stageId: stage.id, roomId: ticket.roomId, painterId: ticket.painterId };
-  await manager.insert(GateAnswerTable, { id: newId(), ...ids, step: 'mix', passed: true, answers, verdicts: [], gateVersion: 1, answeredAt: at } as never);
+  await manager.insert(GateAnswerTable, {
+    id: newId(),
+    ...ids,
+    step: 'mix',
+    passed: true,
+    answers,
+    verdicts: [],
+    gateVersion: 1,
+    answeredAt: at,
+  } as never);
   const components = plan.mix?.components ?? [];
   await manager.insert(MixTable, {
     id: mixId,

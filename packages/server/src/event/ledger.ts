@@ -5,7 +5,15 @@ import { v7 as newId } from 'uuid';
 import { NotFound, VersionClash } from '../http/faults.ts';
 import { EventTable } from './eventTable.ts';
 
-export type Trace = { shopId: string; painterId?: string; aggregateType: string; aggregateId: string; aggregateVersion?: number; kind: string; patch: unknown };
+export type Trace = {
+  shopId: string;
+  painterId?: string;
+  aggregateType: string;
+  aggregateId: string;
+  aggregateVersion?: number;
+  kind: string;
+  patch: unknown;
+};
 export type Changed = { type: string; id: string };
 
 export class Ledger {
@@ -57,7 +65,11 @@ export async function changeVersioned<Row extends ObjectLiteral & { id: string; 
 }
 
 /** Inserts a row under the client's id; a request that comes again leaves the first row as it is and returns false. */
-export async function insertOnce<Row extends ObjectLiteral>(manager: EntityManager, table: EntitySchema<Row>, row: Row): Promise<boolean> {
+export async function insertOnce<Row extends ObjectLiteral>(
+  manager: EntityManager,
+  table: EntitySchema<Row>,
+  row: Row,
+): Promise<boolean> {
   const result = await manager
     .createQueryBuilder()
     .insert()

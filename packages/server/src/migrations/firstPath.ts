@@ -326,7 +326,25 @@ const STATEMENTS = [
 ];
 
 const TABLES_NEWEST_FIRST = [
-  'event', 'reading', 'timer', 'gate_answer', 'coat_panel', 'coat', 'mix', 'stage_panel', 'stage', 'panel', 'ticket', 'sheet_version', 'product', 'cup', 'nozzle_set', 'gun', 'room', 'painter', 'shop',
+  'event',
+  'reading',
+  'timer',
+  'gate_answer',
+  'coat_panel',
+  'coat',
+  'mix',
+  'stage_panel',
+  'stage',
+  'panel',
+  'ticket',
+  'sheet_version',
+  'product',
+  'cup',
+  'nozzle_set',
+  'gun',
+  'room',
+  'painter',
+  'shop',
 ];
 
 export class FirstPath1795400000000 implements MigrationInterface {

@@ -34,12 +34,31 @@ export const saveSheet = (ledger: Ledger, sheet: Sheet, versionId = newId()): Pr
     if (first) throw new BadInput({ ...first, ...(more.length > 0 ? { more } : {}) });
     const product = await productFor(manager, shopId, sheet);
     const last = await manager.findOne(SheetVersionTable, { where: { productId: product.id }, order: { number: 'DESC' } });
-    if (last && last.number === sheet.number && JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet))) return versionOf(last);
+    if (last && last.number === sheet.number && JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet)))
+      return versionOf(last);
     if (last && sheet.number <= last.number)
-      throw BadInput.at(['number'], 'contradiction', `Version ${last.number} of ${sheet.id} is already kept and never changes; save this as ${last.number + 1}.`);
-    const row = { id: versionId, productId: product.id, number: sheet.number, issuedOn: sheet.issuedOn, source: sheet.source, body: sheet } as SheetVersionRow;
+      throw BadInput.at(
+        ['number'],
+        'contradiction',
+        `Version ${last.number} of ${sheet.id} is already kept and never changes; save this as ${last.number + 1}.`,
+      );
+    const row = {
+      id: versionId,
+      productId: product.id,
+      number: sheet.number,
+      issuedOn: sheet.issuedOn,
+      source: sheet.source,
+      body: sheet,
+    } as SheetVersionRow;
     await manager.insert(SheetVersionTable, row as never);
-    await trace({ shopId, aggregateType: 'sheet', aggregateId: row.id, aggregateVersion: sheet.number, kind: 'issued', patch: { id: sheet.id, number: sheet.number } });
+    await trace({
+      shopId,
+      aggregateType: 'sheet',
+      aggregateId: row.id,
+      aggregateVersion: sheet.number,
+      kind: 'issued',
+      patch: { id: sheet.id, number: sheet.number },
+    });
     return versionOf(row);
   });
 
@@ -57,7 +76,8 @@ function sorted(value: unknown): unknown {
 async function productFor(manager: EntityManager, shopId: string, { id: code, name, kind, carrier }: Sheet): Promise<ProductRow> {
   const found = await manager.findOneBy(ProductTable, { shopId, code });
   if (found) {
-    if (found.kind !== kind) throw BadInput.at(['kind'], 'contradiction', `${code} is a ${found.kind}; a product keeps its kind.`);
+    if (found.kind !== kind)
+      throw BadInput.at(['kind'], 'contradiction', `${code} is a ${found.kind}; a product keeps its kind.`);
     return found;
   }
   const row = { id: newId(), shopId, code, name, kind, carrier } as ProductRow;

@@ -13,7 +13,15 @@ export const ProductTable = new EntitySchema<ProductRow>({
 });
 
 /** One issue of a data sheet. Never updated. */
-export type SheetVersionRow = { id: string; productId: string; number: number; issuedOn: string; source: string; body: Sheet; createdAt: Date };
+export type SheetVersionRow = {
+  id: string;
+  productId: string;
+  number: number;
+  issuedOn: string;
+  source: string;
+  body: Sheet;
+  createdAt: Date;
+};
 export const SheetVersionTable = new EntitySchema<SheetVersionRow>({
   name: 'SheetVersion',
   tableName: 'sheet_version',

@@ -1,15 +1,46 @@
 /** The shop's set-up as the contract shows it: painters, rooms, guns with their nozzle sets, cups. */
-import type { GunCreate, GunEdit, Painter, PainterCreate, PainterEdit, Room, RoomEdit, ShopSetup, StoredCup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import type {
+  GunCreate,
+  GunEdit,
+  Painter,
+  PainterCreate,
+  PainterEdit,
+  Room,
+  RoomEdit,
+  ShopSetup,
+  StoredCup,
+  StoredGun,
+} from '@orthochrom/contract/shop/setup.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
-import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable, type CupRow, type GunRow, type NozzleSetRow, type PainterRow, type RoomRow } from './shopTables.ts';
+import {
+  CupTable,
+  GunTable,
+  NozzleSetTable,
+  PainterTable,
+  RoomTable,
+  ShopTable,
+  type CupRow,
+  type GunRow,
+  type NozzleSetRow,
+  type PainterRow,
+  type RoomRow,
+} from './shopTables.ts';
 
 const painterOf = ({ id, version, name, skill, units, way }: PainterRow): Painter => ({ id, version, name, skill, units, way });
 
-export const roomOf = ({ shopId: _, createdAt: _c, updatedAt: _u, archivedAt: _a, airSpeedMPerS, capLimitKPa, ...room }: RoomRow): Room => ({
+export const roomOf = ({
+  shopId: _,
+  createdAt: _c,
+  updatedAt: _u,
+  archivedAt: _a,
+  airSpeedMPerS,
+  capLimitKPa,
+  ...room
+}: RoomRow): Room => ({
   ...room,
   ...(airSpeedMPerS === null ? {} : { airSpeedMPerS }),
   ...(capLimitKPa === null ? {} : { capLimitKPa }),
@@ -64,7 +95,12 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
     shop: { id, version, name, timeZone, ticketPrefix },
     painters: painters.map(painterOf),
     rooms: rooms.map(roomOf),
-    guns: guns.map((gun) => gunOf(gun, sets.filter((set) => set.gunId === gun.id))),
+    guns: guns.map((gun) =>
+      gunOf(
+        gun,
+        sets.filter((set) => set.gunId === gun.id),
+      ),
+    ),
     cups: cups.map(cupOf),
   };
 }
@@ -73,38 +109,81 @@ export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
     if (await insertOnce(manager, PainterTable, { ...painter, shopId } as PainterRow))
-      await trace({ shopId, painterId: painter.id, aggregateType: 'painter', aggregateId: painter.id, kind: 'added', patch: painter });
+      await trace({
+        shopId,
+        painterId: painter.id,
+        aggregateType: 'painter',
+        aggregateId: painter.id,
+        kind: 'added',
+        patch: painter,
+      });
   });
 
 export const changePainter = (ledger: Ledger, id: string, { version, ...changes }: z.infer<typeof PainterEdit>): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await changeVersioned(manager, PainterTable, { what: 'painter', id, version, changes, mine: changes, showTheirs: painterOf });
-    await trace({ shopId: await shopIdOf(manager), painterId: id, aggregateType: 'painter', aggregateId: id, aggregateVersion: version + 1, kind: 'changed', patch: changes });
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId: id,
+      aggregateType: 'painter',
+      aggregateId: id,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: changes,
+    });
   });
 
-export const changeRoom = (ledger: Ledger, id: string, { version, airSpeedMPerS = null as never, capLimitKPa = null as never, ...rest }: z.infer<typeof RoomEdit>): Promise<void> =>
+export const changeRoom = (
+  ledger: Ledger,
+  id: string,
+  { version, airSpeedMPerS = null as never, capLimitKPa = null as never, ...rest }: z.infer<typeof RoomEdit>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const changes = { ...rest, airSpeedMPerS, capLimitKPa };
     await changeVersioned(manager, RoomTable, { what: 'room', id, version, changes, mine: changes, showTheirs: roomOf });
-    await trace({ shopId: await shopIdOf(manager), aggregateType: 'room', aggregateId: id, aggregateVersion: version + 1, kind: 'changed', patch: changes });
+    await trace({
+      shopId: await shopIdOf(manager),
+      aggregateType: 'room',
+      aggregateId: id,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: changes,
+    });
   });
 
 /** Nozzle, needle and cap belong together: a set that is not listed any more is retired, with its tests, never deleted. */
 async function writeNozzleSets(manager: EntityManager, gunId: string, gun: StoredGun['gun']): Promise<void> {
-  const wanted = gun.nozzleSets ?? gun.nozzlesMm.map((nozzleMm) => ({ nozzleMm }) as NonNullable<StoredGun['gun']['nozzleSets']>[number]);
+  const wanted =
+    gun.nozzleSets ?? gun.nozzlesMm.map((nozzleMm) => ({ nozzleMm }) as NonNullable<StoredGun['gun']['nozzleSets']>[number]);
   const existing = await manager.find(NozzleSetTable, { where: { gunId, retiredAt: IsNull() } });
-  const isSame = (row: NozzleSetRow, set: (typeof wanted)[number]) => row.nozzleMm === set.nozzleMm && (row.needle ?? '') === (set.needle ?? '') && (row.cap ?? '') === (set.cap ?? '');
-  for (const row of existing) if (!wanted.some((set) => isSame(row, set))) await manager.update(NozzleSetTable, { id: row.id }, { retiredAt: new Date() });
+  const isSame = (row: NozzleSetRow, set: (typeof wanted)[number]) =>
+    row.nozzleMm === set.nozzleMm && (row.needle ?? '') === (set.needle ?? '') && (row.cap ?? '') === (set.cap ?? '');
+  for (const row of existing)
+    if (!wanted.some((set) => isSame(row, set))) await manager.update(NozzleSetTable, { id: row.id }, { retiredAt: new Date() });
   for (const [ordinal, set] of wanted.entries()) {
     const row = existing.find((candidate) => isSame(candidate, set));
     const values = { ordinal, tests: set.tests ?? [] };
     if (row) await manager.update(NozzleSetTable, { id: row.id }, values as never);
     else
-      await manager.insert(NozzleSetTable, { id: newId(), gunId, nozzleMm: set.nozzleMm, needle: set.needle ?? null, cap: set.cap ?? null, retiredAt: null, ...values } as never);
+      await manager.insert(NozzleSetTable, {
+        id: newId(),
+        gunId,
+        nozzleMm: set.nozzleMm,
+        needle: set.needle ?? null,
+        cap: set.cap ?? null,
+        retiredAt: null,
+        ...values,
+      } as never);
   }
 }
 
-function gunColumns({ name, usedFor, gaugeTrust, note, gun }: Pick<StoredGun, 'name' | 'usedFor' | 'gaugeTrust' | 'note' | 'gun'>) {
+function gunColumns({
+  name,
+  usedFor,
+  gaugeTrust,
+  note,
+  gun,
+}: Pick<StoredGun, 'name' | 'usedFor' | 'gaugeTrust' | 'note' | 'gun'>) {
   const { nozzleSets: _sets, nozzlesMm: _mm, ...body } = gun;
   return { name, usedFor, gaugeTrust, note, class: gun.class, body };
 }
@@ -121,5 +200,12 @@ export const changeGun = (ledger: Ledger, id: string, { version, ...gun }: z.inf
   ledger.write(async (manager, trace) => {
     await changeVersioned(manager, GunTable, { what: 'gun', id, version, changes: gunColumns(gun), mine: gun });
     await writeNozzleSets(manager, id, gun.gun);
-    await trace({ shopId: await shopIdOf(manager), aggregateType: 'gun', aggregateId: id, aggregateVersion: version + 1, kind: 'changed', patch: gun });
+    await trace({
+      shopId: await shopIdOf(manager),
+      aggregateType: 'gun',
+      aggregateId: id,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: gun,
+    });
   });

@@ -30,7 +30,12 @@ export const PainterTable = new EntitySchema<PainterRow>({
   foreignKeys: [refersTo('painter', 'shopId', 'Shop')],
 });
 
-export type RoomRow = EditedRow & Omit<Room, 'id' | 'version' | 'airSpeedMPerS' | 'capLimitKPa'> & { shopId: string; airSpeedMPerS: number | null; capLimitKPa: number | null };
+export type RoomRow = EditedRow &
+  Omit<Room, 'id' | 'version' | 'airSpeedMPerS' | 'capLimitKPa'> & {
+    shopId: string;
+    airSpeedMPerS: number | null;
+    capLimitKPa: number | null;
+  };
 export const RoomTable = new EntitySchema<RoomRow>({
   name: 'Room',
   tableName: 'room',
@@ -47,11 +52,22 @@ export const RoomTable = new EntitySchema<RoomRow>({
 });
 
 /** `body` is the gun without its nozzle sets; those have rows of their own, for settings and tests belong to them. */
-export type GunRow = EditedRow & Omit<StoredGun, 'id' | 'version' | 'gun'> & { shopId: string; class: string; body: Omit<StoredGun['gun'], 'nozzleSets' | 'nozzlesMm'> };
+export type GunRow = EditedRow &
+  Omit<StoredGun, 'id' | 'version' | 'gun'> & {
+    shopId: string;
+    class: string;
+    body: Omit<StoredGun['gun'], 'nozzleSets' | 'nozzlesMm'>;
+  };
 export const GunTable = new EntitySchema<GunRow>({
   name: 'Gun',
   tableName: 'gun',
-  columns: { ...key('gun'), ...ids('shopId'), ...texts('name', 'class', 'gaugeTrust', 'note'), ...structures('usedFor', 'body'), ...edited },
+  columns: {
+    ...key('gun'),
+    ...ids('shopId'),
+    ...texts('name', 'class', 'gaugeTrust', 'note'),
+    ...structures('usedFor', 'body'),
+    ...edited,
+  },
   foreignKeys: [refersTo('gun', 'shopId', 'Shop')],
 });
 
@@ -84,6 +100,14 @@ export type CupRow = EditedRow & Omit<StoredCup, 'id' | 'version' | 'strainerUm'
 export const CupTable = new EntitySchema<CupRow>({
   name: 'Cup',
   tableName: 'cup',
-  columns: { ...key('cup'), ...ids('shopId'), ...texts('name'), ...doubles('capacityMl'), ...structures('marksMl'), ...optionalDoubles('strainerUm'), ...edited },
+  columns: {
+    ...key('cup'),
+    ...ids('shopId'),
+    ...texts('name'),
+    ...doubles('capacityMl'),
+    ...structures('marksMl'),
+    ...optionalDoubles('strainerUm'),
+    ...edited,
+  },
   foreignKeys: [refersTo('cup', 'shopId', 'Shop')],
 });

@@ -33,15 +33,37 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
       regionRules: { ...room.regionRules, ...answers.regionRules },
       step,
     });
-    const row: GateAnswerRow = { id, ticketId, stageId, roomId: room.id, painterId, step, passed: verdict.passed, answers, verdicts: verdict.verdicts, gateVersion: GATE_VERSION, answeredAt: new Date() };
+    const row: GateAnswerRow = {
+      id,
+      ticketId,
+      stageId,
+      roomId: room.id,
+      painterId,
+      step,
+      passed: verdict.passed,
+      answers,
+      verdicts: verdict.verdicts,
+      gateVersion: GATE_VERSION,
+      answeredAt: new Date(),
+    };
     if (await insertOnce(manager, GateAnswerTable, row))
-      await trace({ shopId: await shopIdOf(manager), painterId, aggregateType: 'ticket', aggregateId: ticketId, kind: verdict.passed ? 'gate-passed' : 'gate-stopped', patch: { stageId, step, answers } });
+      await trace({
+        shopId: await shopIdOf(manager),
+        painterId,
+        aggregateType: 'ticket',
+        aggregateId: ticketId,
+        kind: verdict.passed ? 'gate-passed' : 'gate-stopped',
+        patch: { stageId, step, answers },
+      });
   });
 
 const dayIn = (at: Date, timeZone: string): string => at.toLocaleDateString('en-CA', { timeZone });
 
 /** @throws GateOpen unless the newest answer for this stage, room and painter, given today, passed */
-export async function mustHavePassedGate(manager: EntityManager, of: { ticketId: string; stageId: string; painterId: string }): Promise<void> {
+export async function mustHavePassedGate(
+  manager: EntityManager,
+  of: { ticketId: string; stageId: string; painterId: string },
+): Promise<void> {
   const ticket = await ticketById(manager, of.ticketId);
   const { shop } = await shopSetup(manager);
   const [newest] = await manager.find(GateAnswerTable, {

@@ -15,7 +15,8 @@ const MINUTE_MS = 60_000;
 export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof MixCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, mix.coatId);
-    if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId) throw BadInput.at(['coatId'], 'contradiction', 'This coat belongs to another ticket or stage.');
+    if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId)
+      throw BadInput.at(['coatId'], 'contradiction', 'This coat belongs to another ticket or stage.');
     await mustHavePassedGate(manager, { ticketId, stageId: mix.stageId, painterId: mix.painterId });
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
@@ -48,8 +49,23 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
     } as MixRow;
     if (!(await insertOnce(manager, MixTable, row))) return;
     if (potLifeEndsAt) {
-      const timer = { id: newId(), ticketId, mixId: mix.id, kind: 'potLife', startedAt: mixedAt, dueAt: potLifeEndsAt, test: 'Empty and clean the gun before it thickens.' };
+      const timer = {
+        id: newId(),
+        ticketId,
+        mixId: mix.id,
+        kind: 'potLife',
+        startedAt: mixedAt,
+        dueAt: potLifeEndsAt,
+        test: 'Empty and clean the gun before it thickens.',
+      };
       await manager.insert(TimerTable, timer as Partial<TimerRow> as never);
     }
-    await trace({ shopId: await shopIdOf(manager), painterId: mix.painterId, aggregateType: 'ticket', aggregateId: ticketId, kind: 'mixed', patch: { mixId: mix.id, poured: mix.poured } });
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId: mix.painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticketId,
+      kind: 'mixed',
+      patch: { mixId: mix.id, poured: mix.poured },
+    });
   });

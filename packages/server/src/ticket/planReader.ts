@@ -19,7 +19,12 @@ export async function coatRow(manager: EntityManager, coatId: string): Promise<C
 type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl'> & { painterId: string; gunId: string; cupId?: string };
 
 /** @throws BadInput for a painter, gun or cup that the shop does not have */
-export async function planContextOf(manager: EntityManager, probe: StandInProbe, coat: Pick<Coat, 'ticketId' | 'stageId' | 'ordinal'>, wishes: Wishes): Promise<PlanContext & { sheetVersionIds: string[] }> {
+export async function planContextOf(
+  manager: EntityManager,
+  probe: StandInProbe,
+  coat: Pick<Coat, 'ticketId' | 'stageId' | 'ordinal'>,
+  wishes: Wishes,
+): Promise<PlanContext & { sheetVersionIds: string[] }> {
   const ticket = await ticketById(manager, coat.ticketId);
   const setup = await shopSetup(manager);
   const latest = await latestSheets(manager);

@@ -38,7 +38,11 @@ export type RecordRow = {
 const MOST_ROWS = 500;
 
 export async function records(manager: EntityManager, query: z.infer<typeof RecordQuery>): Promise<RecordRow[]> {
-  const found = manager.createQueryBuilder(CoatTable, 'c').where('c.endedAt IS NOT NULL and c.archivedAt IS NULL').orderBy('c.endedAt', 'DESC').take(MOST_ROWS);
+  const found = manager
+    .createQueryBuilder(CoatTable, 'c')
+    .where('c.endedAt IS NOT NULL and c.archivedAt IS NULL')
+    .orderBy('c.endedAt', 'DESC')
+    .take(MOST_ROWS);
   if (query.gunId) found.andWhere('c.gunId = :gunId', query);
   if (query.painterId) found.andWhere('c.painterId = :painterId', query);
   if (query.rating) found.andWhere('c.rating = :rating', query);
@@ -49,7 +53,10 @@ export async function records(manager: EntityManager, query: z.infer<typeof Reco
   return rows.filter(
     (row) =>
       (!query.stage || row.stage === query.stage) &&
-      (!words || [row.vehicle, row.ticketNumber, row.colourName, row.product, row.coat.note, row.gun, row.painter].some((value) => value.toLowerCase().includes(words))),
+      (!words ||
+        [row.vehicle, row.ticketNumber, row.colourName, row.product, row.coat.note, row.gun, row.painter].some((value) =>
+          value.toLowerCase().includes(words),
+        )),
   );
 }
 

@@ -20,7 +20,14 @@ export const createTicket = (ledger: Ledger, ticket: TicketCreate): Promise<void
     const { panels, stages, dueOn = null, ...columns } = ticket;
     if (!(await insertOnce(manager, TicketTable, { ...columns, dueOn, number, shopId, state: 'open' } as TicketRow))) return;
     await writeShape(manager, ticket.id, { panels, stages });
-    await trace({ shopId, painterId: ticket.painterId, aggregateType: 'ticket', aggregateId: ticket.id, kind: 'opened', patch: ticket });
+    await trace({
+      shopId,
+      painterId: ticket.painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticket.id,
+      kind: 'opened',
+      patch: ticket,
+    });
   });
 
 async function nextTicketNumber(manager: EntityManager, shopId: string): Promise<string> {
@@ -29,7 +36,11 @@ async function nextTicketNumber(manager: EntityManager, shopId: string): Promise
   return `${shop.ticketPrefix}-${String(shop.nextTicketNo).padStart(4, '0')}`;
 }
 
-export const changeTicket = (ledger: Ledger, id: string, { version, panels, stages, dueOn = null as never, ...columns }: TicketEdit): Promise<void> =>
+export const changeTicket = (
+  ledger: Ledger,
+  id: string,
+  { version, panels, stages, dueOn = null as never, ...columns }: TicketEdit,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const theirs = await ticketById(manager, id);
     await changeVersioned(manager, TicketTable, {
@@ -41,7 +52,15 @@ export const changeTicket = (ledger: Ledger, id: string, { version, panels, stag
       showTheirs: () => theirs,
     });
     await writeShape(manager, id, { panels, stages });
-    await trace({ shopId: await shopIdOf(manager), painterId: columns.painterId, aggregateType: 'ticket', aggregateId: id, aggregateVersion: version + 1, kind: 'changed', patch: { ...columns, panels, stages } });
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId: columns.painterId,
+      aggregateType: 'ticket',
+      aggregateId: id,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: { ...columns, panels, stages },
+    });
   });
 
 /** Puts panels, stages and planned coats in line with the ticket. What is no longer wanted is archived, what was sprayed stays. */
@@ -51,22 +70,39 @@ async function writeShape(manager: EntityManager, ticketId: string, { panels, st
   const now = new Date();
   await manager.update(PanelTable, { ticketId }, { archivedAt: now });
   await manager.update(StageTable, { ticketId }, { archivedAt: now });
-  await manager.upsert(PanelTable, panels.map((panel, ordinal) => ({ ...panel, ticketId, ordinal, archivedAt: null })) as never, ['id']);
-  const rows = stages.map(({ panelIds: _, finish = null, colourHex = null, gunId = null, ...stage }, ordinal) => ({ ...stage, finish, colourHex, gunId, ticketId, ordinal, archivedAt: null }));
+  await manager.upsert(PanelTable, panels.map((panel, ordinal) => ({ ...panel, ticketId, ordinal, archivedAt: null })) as never, [
+    'id',
+  ]);
+  const rows = stages.map(({ panelIds: _, finish = null, colourHex = null, gunId = null, ...stage }, ordinal) => ({
+    ...stage,
+    finish,
+    colourHex,
+    gunId,
+    ticketId,
+    ordinal,
+    archivedAt: null,
+  }));
   await manager.upsert(StageTable, rows as never, ['id']);
   for (const stage of stages) {
     await manager.delete(StagePanelTable, { stageId: stage.id });
-    await manager.insert(StagePanelTable, stage.panelIds.map((panelId) => ({ stageId: stage.id, panelId })));
+    await manager.insert(
+      StagePanelTable,
+      stage.panelIds.map((panelId) => ({ stageId: stage.id, panelId })),
+    );
     await planCoats(manager, ticketId, stage.id, stage.coats);
   }
 }
 
 async function refuseUnknownSheets(manager: EntityManager, stages: Shape['stages']): Promise<void> {
-  const versions = await sheetVersions(manager, stages.map(({ sheetVersionId }) => sheetVersionId));
+  const versions = await sheetVersions(
+    manager,
+    stages.map(({ sheetVersionId }) => sheetVersionId),
+  );
   stages.forEach((stage, i) => {
     const version = versions.find(({ id }) => id === stage.sheetVersionId);
     if (!version) throw BadInput.at(['stages', i, 'sheetVersionId'], 'not-one-of', 'There is no such data sheet.');
-    if (!version.sheet.stages?.includes(stage.kind)) throw BadInput.at(['stages', i, 'kind'], 'contradiction', `${version.sheet.name} is not made for the stage ${stage.kind}.`);
+    if (!version.sheet.stages?.includes(stage.kind))
+      throw BadInput.at(['stages', i, 'kind'], 'contradiction', `${version.sheet.name} is not made for the stage ${stage.kind}.`);
     if (!version.sheet.recipes?.some(({ name }) => name === stage.recipeName))
       throw BadInput.at(['stages', i, 'recipeName'], 'not-one-of', `${version.sheet.name} has no recipe ${stage.recipeName}.`);
   });
@@ -74,11 +110,19 @@ async function refuseUnknownSheets(manager: EntityManager, stages: Shape['stages
 
 /** A stage with coats already begun can neither be dropped nor get fewer coats than were begun. */
 async function refuseLosingWork(manager: EntityManager, ticketId: string, stages: Shape['stages']): Promise<void> {
-  const begun = (await manager.findBy(CoatTable, { ticketId })).filter(({ state, archivedAt }) => state !== 'planned' && !archivedAt);
+  const begun = (await manager.findBy(CoatTable, { ticketId })).filter(
+    ({ state, archivedAt }) => state !== 'planned' && !archivedAt,
+  );
   for (const coat of begun) {
     const index = stages.findIndex(({ id }) => id === coat.stageId);
-    if (index === -1) throw BadInput.at(['stages'], 'contradiction', 'A stage with coats already begun cannot be taken off the ticket.');
-    if (stages[index]!.coats < coat.ordinal) throw BadInput.at(['stages', index, 'coats'], 'contradiction', `coats is ${stages[index]!.coats}, yet coat ${coat.ordinal} was begun.`);
+    if (index === -1)
+      throw BadInput.at(['stages'], 'contradiction', 'A stage with coats already begun cannot be taken off the ticket.');
+    if (stages[index]!.coats < coat.ordinal)
+      throw BadInput.at(
+        ['stages', index, 'coats'],
+        'contradiction',
+        `coats is ${stages[index]!.coats}, yet coat ${coat.ordinal} was begun.`,
+      );
   }
 }
 
@@ -86,7 +130,18 @@ async function planCoats(manager: EntityManager, ticketId: string, stageId: stri
   const existing = await manager.findBy(CoatTable, { stageId });
   for (let ordinal = 1; ordinal <= coats; ordinal++) {
     const row = existing.find((coat) => coat.ordinal === ordinal);
-    if (!row) await manager.insert(CoatTable, { id: newId(), ticketId, stageId, ordinal, state: 'planned', overrides: {}, done: {}, seen: [], note: '' } as Partial<CoatRow> as never);
+    if (!row)
+      await manager.insert(CoatTable, {
+        id: newId(),
+        ticketId,
+        stageId,
+        ordinal,
+        state: 'planned',
+        overrides: {},
+        done: {},
+        seen: [],
+        note: '',
+      } as Partial<CoatRow> as never);
     else if (row.archivedAt) await manager.update(CoatTable, { id: row.id }, { archivedAt: null });
   }
   const surplus = existing.filter(({ ordinal, archivedAt }) => ordinal > coats && !archivedAt).map(({ id }) => id);

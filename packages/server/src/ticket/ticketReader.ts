@@ -30,9 +30,19 @@ function present<T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null
 }
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
-const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow): Panel => ({ id, name, areaM2, orientation, substrate, scope });
+const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow): Panel => ({
+  id,
+  name,
+  areaM2,
+  orientation,
+  substrate,
+  scope,
+});
 const stageOf = ({ ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow, panels: StagePanelRow[]): StagePlan =>
-  present({ ...stage, panelIds: panels.filter(({ stageId }) => stageId === stage.id).map(({ panelId }) => panelId) }) as StagePlan;
+  present({
+    ...stage,
+    panelIds: panels.filter(({ stageId }) => stageId === stage.id).map(({ panelId }) => panelId),
+  }) as StagePlan;
 
 const ticketOf = (row: TicketRow, panels: PanelRow[], stages: StageRow[], links: StagePanelRow[]): Ticket => {
   const { shopId: _s, updatedAt: _u, archivedAt: _a, createdAt, ...ticket } = row;
@@ -45,7 +55,25 @@ const ticketOf = (row: TicketRow, panels: PanelRow[], stages: StageRow[], links:
 };
 
 export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
-  const { id, version, ticketId, stageId, ordinal, state, planned, overrides, done, seen, rating, note, gunId, nozzleMm, mixId, painterId, roomId } = row;
+  const {
+    id,
+    version,
+    ticketId,
+    stageId,
+    ordinal,
+    state,
+    planned,
+    overrides,
+    done,
+    seen,
+    rating,
+    note,
+    gunId,
+    nozzleMm,
+    mixId,
+    painterId,
+    roomId,
+  } = row;
   return present({
     id,
     version,
@@ -73,14 +101,64 @@ export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
   }) as Coat;
 }
 
-export const mixOf = ({ id, version, stageId, recipe, poured, readyMl, batchNo, mixedAt, materialC, potLifeEndsAt, correctedFromId }: MixRow): Mix =>
-  present({ id, version, stageId, recipe, poured, readyMl, batchNo, mixedAt: mixedAt.toISOString(), materialC, potLifeEndsAt: iso(potLifeEndsAt), correctedFromId }) as Mix;
+export const mixOf = ({
+  id,
+  version,
+  stageId,
+  recipe,
+  poured,
+  readyMl,
+  batchNo,
+  mixedAt,
+  materialC,
+  potLifeEndsAt,
+  correctedFromId,
+}: MixRow): Mix =>
+  present({
+    id,
+    version,
+    stageId,
+    recipe,
+    poured,
+    readyMl,
+    batchNo,
+    mixedAt: mixedAt.toISOString(),
+    materialC,
+    potLifeEndsAt: iso(potLifeEndsAt),
+    correctedFromId,
+  }) as Mix;
 
 const gateOf = ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt }: GateAnswerRow): GateRecord =>
   ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt: answeredAt.toISOString() }) as GateRecord;
 
-export const timerOf = ({ id, version, ticketId, coatId, mixId, kind, startedAt, dueAt, latestAt, test, confirmedAt, confirmedBy }: TimerRow): Timer =>
-  present({ id, version, ticketId, coatId, mixId, kind, startedAt: iso(startedAt), dueAt: iso(dueAt), latestAt: iso(latestAt), test, confirmedAt: iso(confirmedAt), confirmedBy }) as Timer;
+export const timerOf = ({
+  id,
+  version,
+  ticketId,
+  coatId,
+  mixId,
+  kind,
+  startedAt,
+  dueAt,
+  latestAt,
+  test,
+  confirmedAt,
+  confirmedBy,
+}: TimerRow): Timer =>
+  present({
+    id,
+    version,
+    ticketId,
+    coatId,
+    mixId,
+    kind,
+    startedAt: iso(startedAt),
+    dueAt: iso(dueAt),
+    latestAt: iso(latestAt),
+    test,
+    confirmedAt: iso(confirmedAt),
+    confirmedBy,
+  }) as Timer;
 
 type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
 
@@ -88,17 +166,23 @@ async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Par
   const where = { ticketId: In(ticketIds), archivedAt: IsNull() };
   const panels = await manager.find(PanelTable, { where, order: { ordinal: 'ASC' } });
   const stages = await manager.find(StageTable, { where, order: { ordinal: 'ASC' } });
-  const links = stages.length === 0 ? [] : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
+  const links =
+    stages.length === 0 ? [] : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
   return { panels, stages, links };
 }
 
 /** All tickets, newest first, with the timers that still run. */
-export async function allTickets(manager: EntityManager): Promise<{ tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string }> {
+export async function allTickets(
+  manager: EntityManager,
+): Promise<{ tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string }> {
   const rows = await manager.find(TicketTable, { where: { archivedAt: IsNull() }, order: { createdAt: 'DESC' } });
   if (rows.length === 0) return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
   const ids = rows.map(({ id }) => id);
   const { panels, stages, links } = await partsOf(manager, ids);
-  const timers = await manager.find(TimerTable, { where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() }, order: { dueAt: 'ASC' } });
+  const timers = await manager.find(TimerTable, {
+    where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() },
+    order: { dueAt: 'ASC' },
+  });
   const coats = await manager.find(CoatTable, { where: { ticketId: In(ids), archivedAt: IsNull() }, order: { ordinal: 'ASC' } });
   const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
   return {
@@ -121,12 +205,19 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
   const ticket = await ticketById(manager, id);
   const stageIds = ticket.stages.map((stage) => stage.id);
-  const coats = await manager.find(CoatTable, { where: { stageId: In(stageIds), archivedAt: IsNull() }, order: { ordinal: 'ASC' } });
+  const coats = await manager.find(CoatTable, {
+    where: { stageId: In(stageIds), archivedAt: IsNull() },
+    order: { ordinal: 'ASC' },
+  });
   const mixes = await manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } });
   const gates = await manager.find(GateAnswerTable, { where: { ticketId: id }, order: { answeredAt: 'ASC' } });
   const timers = await manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } });
-  const sheets = await sheetVersions(manager, ticket.stages.map(({ sheetVersionId }) => sheetVersionId));
-  const sprayed = coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
+  const sheets = await sheetVersions(
+    manager,
+    ticket.stages.map(({ sheetVersionId }) => sheetVersionId),
+  );
+  const sprayed =
+    coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
   const place = (coat: CoatRow) => stageIds.indexOf(coat.stageId) * 100 + coat.ordinal;
   return {
     ticket,

@@ -1,4 +1,16 @@
-import { GateAnswers, Look, MixCreate, OverridePlan, PanelSprayed, SprayEnd, SprayStart, TakePlan, TicketCreate, TicketEdit, TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
+import {
+  GateAnswers,
+  Look,
+  MixCreate,
+  OverridePlan,
+  PanelSprayed,
+  SprayEnd,
+  SprayStart,
+  TakePlan,
+  TicketCreate,
+  TicketEdit,
+  TimerConfirm,
+} from '@orthochrom/contract/shop/ticket.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
@@ -77,7 +89,10 @@ export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
     res.json(await records(ledger.manager, parsed(RecordQuery, req.query)));
   });
   routes.get('/records.csv', async (req, res) => {
-    res.attachment('orthochrom-records.csv').type('text/csv').send(recordsCsv(await records(ledger.manager, parsed(RecordQuery, req.query))));
+    res
+      .attachment('orthochrom-records.csv')
+      .type('text/csv')
+      .send(recordsCsv(await records(ledger.manager, parsed(RecordQuery, req.query))));
   });
   routes.get('/records/:id', async (req, res) => {
     const record = await recordOf(ledger.manager, idOf(req));

@@ -18,7 +18,11 @@ import {
   type EditedRow,
 } from '../database/columns.ts';
 
-export type TicketRow = EditedRow & Pick<Ticket, 'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'> & { shopId: string; dueOn: string | null };
+export type TicketRow = EditedRow &
+  Pick<Ticket, 'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'> & {
+    shopId: string;
+    dueOn: string | null;
+  };
 export const TicketTable = new EntitySchema<TicketRow>({
   name: 'Ticket',
   tableName: 'ticket',
@@ -30,7 +34,11 @@ export const TicketTable = new EntitySchema<TicketRow>({
     ...edited,
   },
   uniques: [{ name: 'ticket_shop_number', columns: ['shopId', 'number'] }],
-  foreignKeys: [refersTo('ticket', 'shopId', 'Shop'), refersTo('ticket', 'roomId', 'Room'), refersTo('ticket', 'painterId', 'Painter')],
+  foreignKeys: [
+    refersTo('ticket', 'shopId', 'Shop'),
+    refersTo('ticket', 'roomId', 'Room'),
+    refersTo('ticket', 'painterId', 'Painter'),
+  ],
 });
 
 export type PanelRow = Panel & { ticketId: string; ordinal: number; archivedAt: Date | null };
@@ -68,7 +76,11 @@ export const StageTable = new EntitySchema<StageRow>({
     ...optionalIds('gunId'),
     archivedAt: edited.archivedAt,
   },
-  foreignKeys: [refersTo('stage', 'ticketId', 'Ticket'), refersTo('stage', 'sheetVersionId', 'SheetVersion'), refersTo('stage', 'gunId', 'Gun')],
+  foreignKeys: [
+    refersTo('stage', 'ticketId', 'Ticket'),
+    refersTo('stage', 'sheetVersionId', 'SheetVersion'),
+    refersTo('stage', 'gunId', 'Gun'),
+  ],
 });
 
 export type StagePanelRow = { stageId: string; panelId: string };
@@ -156,7 +168,11 @@ export const MixTable = new EntitySchema<MixRow>({
     ...optionalIds('correctedFromId'),
     ...edited,
   },
-  foreignKeys: [refersTo('mix', 'stageId', 'Stage'), refersTo('mix', 'painterId', 'Painter'), refersTo('mix', 'correctedFromId', 'Mix')],
+  foreignKeys: [
+    refersTo('mix', 'stageId', 'Stage'),
+    refersTo('mix', 'painterId', 'Painter'),
+    refersTo('mix', 'correctedFromId', 'Mix'),
+  ],
 });
 
 /** Append-only. */

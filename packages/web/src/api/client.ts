@@ -27,7 +27,11 @@ async function request<T>(method: string, url: string, body?: unknown): Promise<
   });
   const reply = (await response.json().catch(() => undefined)) as T | ApiError | undefined;
   if (response.ok) return reply as T;
-  const error = (reply as ApiError | undefined)?.error ?? { code: 'internal', message: `The server answered ${response.status}.`, path: [] };
+  const error = (reply as ApiError | undefined)?.error ?? {
+    code: 'internal',
+    message: `The server answered ${response.status}.`,
+    path: [],
+  };
   throw new ApiFault(response.status, error);
 }
 

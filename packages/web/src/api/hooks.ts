@@ -4,17 +4,25 @@ import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Coat, SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import { notifications } from '@mantine/notifications';
 import { useCallback, useEffect, useState } from 'react';
-import useSWR, { mutate } from 'swr';
+import useSWR, { mutate, useSWRConfig } from 'swr';
 import { getJson } from './client.ts';
 
 export type AirState = { rooms: AirNow[]; days: DayAhead[] };
-export type TicketList = { tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string };
+export type TicketList = {
+  tickets: Ticket[];
+  coats: Coat[];
+  timers: Timer[];
+  sheets: { id: string; name: string }[];
+  serverNow: string;
+};
 
-export const useSetup = () => useSWR<ShopSetup>('/api/setup', getJson);
-export const useSheets = () => useSWR<SheetVersion[]>('/api/sheets', getJson);
-export const useAir = () => useSWR<AirState>('/api/air', getJson);
-export const useTickets = () => useSWR<TicketList>('/api/tickets', (url: string) => getJson<TicketList>(url).then(measured));
-export const useTicket = (id: string) => useSWR<TicketWhole>(`/api/tickets/${id}`, (url: string) => getJson<TicketWhole>(url).then(measured));
+export const useSetup = () => useSWR<ShopSetup, Error>('/api/setup', getJson);
+export const useSheets = () => useSWR<SheetVersion[], Error>('/api/sheets', getJson);
+export const useAir = () => useSWR<AirState, Error>('/api/air', getJson);
+export const useTickets = () =>
+  useSWR<TicketList, Error>('/api/tickets', (url: string) => getJson<TicketList>(url).then(measured));
+export const useTicket = (id: string) =>
+  useSWR<TicketWhole, Error>(`/api/tickets/${id}`, (url: string) => getJson<TicketWhole>(url).then(measured));
 export const isOf = (prefix: string) => (key: unknown) => typeof key === 'string' && key.startsWith(prefix);
 
 /** How far this device's clock is from the server's, ms; timers go by the server's. */
@@ -38,25 +46,40 @@ export function useNowMs(everyMs = 1000): number {
 /** Listens to the server: the air as it moves, and what anybody wrote. @returns false while the connection is down */
 export function useStream(): boolean {
   const [connected, setConnected] = useState(true);
+  const { cache } = useSWRConfig();
   useEffect(() => {
     const stream = new EventSource('/api/stream');
+    let wasLost = false;
     stream.addEventListener('open', () => {
       setConnected(true);
-      void mutate(isOf('/api/'));
+      // What was written meanwhile was not heard of.
+      if (wasLost) void mutate(isOf('/api/'));
+      wasLost = false;
     });
-    stream.addEventListener('error', () => setConnected(false));
+    stream.addEventListener('error', () => {
+      wasLost = true;
+      setConnected(false);
+    });
     stream.addEventListener('air', (event) => {
+      // A change to data that is still on its way would make SWR throw that data away.
+      if (cache.get('/api/air')?.data === undefined) return;
       const rooms = JSON.parse(event.data as string) as AirNow[];
       void mutate<AirState>('/api/air', (old) => (old ? { ...old, rooms } : old), { revalidate: false });
     });
     stream.addEventListener('changed', (event) => {
       const { type } = JSON.parse(event.data as string) as { type: string };
-      const keys: Record<string, string> = { painter: '/api/setup', room: '/api/setup', gun: '/api/setup', sheet: '/api/sheets', reading: '/api/air' };
+      const keys: Record<string, string> = {
+        painter: '/api/setup',
+        room: '/api/setup',
+        gun: '/api/setup',
+        sheet: '/api/sheets',
+        reading: '/api/air',
+      };
       void mutate(isOf(keys[type] ?? '/api/tickets'));
       if (type === 'ticket') void mutate(isOf('/api/records'));
     });
     return () => stream.close();
-  }, []);
+  }, [cache]);
   return connected;
 }
 
@@ -69,7 +92,12 @@ export function useWrite(): [busy: boolean, write: (work: () => Promise<unknown>
       await work();
       return true;
     } catch (fault) {
-      notifications.show({ color: 'red', title: 'Not done', message: fault instanceof Error ? fault.message : String(fault), autoClose: 12_000 });
+      notifications.show({
+        color: 'red',
+        title: 'Not done',
+        message: fault instanceof Error ? fault.message : String(fault),
+        autoClose: 12_000,
+      });
       return false;
     } finally {
       setBusy(false);

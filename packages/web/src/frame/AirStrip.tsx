@@ -22,7 +22,12 @@ export function AirStrip({ air, level, room }: { air: AirNow; level: Level; room
       <Chip text={temperature.text} unit={temperature.unit} note={`${room} air`} reading={air.air} />
       <Chip text={air.humidity.value.toFixed(0)} unit="%" note="humidity" reading={air.humidity} />
       {panel && margin && (
-        <Chip text={panel.text} unit={panel.unit} note={`panel, ${Number(margin.text) >= 0 ? '+' : ''}${margin.text} ${margin.unit} over dew`} reading={air.panel!} />
+        <Chip
+          text={panel.text}
+          unit={panel.unit}
+          note={`panel, ${Number(margin.text) >= 0 ? '+' : ''}${margin.text} ${margin.unit} over dew`}
+          reading={air.panel!}
+        />
       )}
       <span className={`${styles['word']} ${styles[level]}`}>
         <LevelBadge level={level} word={WORD[level]} />

@@ -2,7 +2,17 @@
 import { Button, Menu } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMantineColorScheme } from '@mantine/core';
-import { IconBook2, IconCalendarTime, IconClipboardList, IconFileText, IconMoon, IconSettings, IconSpray, IconSun, IconUser } from '@tabler/icons-react';
+import {
+  IconBook2,
+  IconCalendarTime,
+  IconClipboardList,
+  IconFileText,
+  IconMoon,
+  IconSettings,
+  IconSpray,
+  IconSun,
+  IconUser,
+} from '@tabler/icons-react';
 import { useEffect, useMemo } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useSetup, useStream } from '../api/hooks.ts';
@@ -23,7 +33,10 @@ export function Shell() {
   const connected = useStream();
   const [pickedId, pick] = usePickedPainterId();
   const painter = setup?.painters.find(({ id }) => id === pickedId) ?? setup?.painters[0];
-  const state = useMemo(() => (painter && setup ? { painter, painters: setup.painters, pick } : undefined), [painter, setup, pick]);
+  const state = useMemo(
+    () => (painter && setup ? { painter, painters: setup.painters, pick } : undefined),
+    [painter, setup, pick],
+  );
   return (
     <div className={styles['shell']}>
       <nav className={styles['rail']} aria-label="Main">
@@ -36,7 +49,12 @@ export function Shell() {
           </svg>
         </NavLink>
         {PLACES.map(({ to, word, Icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}>
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}
+          >
             <Icon size={22} stroke={1.6} aria-hidden="true" />
             <span>{word}</span>
           </NavLink>
@@ -81,7 +99,15 @@ function BoothSwitch() {
   );
 }
 
-function PainterMenu({ name, painters, pick }: { name: string; painters: { id: string; name: string }[]; pick: (id: string) => void }) {
+function PainterMenu({
+  name,
+  painters,
+  pick,
+}: {
+  name: string;
+  painters: { id: string; name: string }[];
+  pick: (id: string) => void;
+}) {
   return (
     <Menu position="right-end" withArrow>
       <Menu.Target>

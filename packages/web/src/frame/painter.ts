@@ -6,7 +6,8 @@ import { createContext, use } from 'react';
 export type PainterState = { painter: Painter; painters: Painter[]; pick: (id: string) => void };
 export const PainterContext = createContext<PainterState | undefined>(undefined);
 
-export const usePickedPainterId = () => useLocalStorage<string>({ key: 'orthochrom-painter', defaultValue: '', getInitialValueInEffect: false });
+export const usePickedPainterId = () =>
+  useLocalStorage<string>({ key: 'orthochrom-painter', defaultValue: '', getInitialValueInEffect: false });
 
 /** @throws Error outside the shell, which alone knows the painters */
 export function usePainter(): PainterState {

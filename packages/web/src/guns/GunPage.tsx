@@ -15,7 +15,13 @@ import type { Kind } from '../units/typed.ts';
 import { CLASS_NAME, TRUST_NAME } from './names.ts';
 
 type Draft = Omit<StoredGun, 'id' | 'version'>;
-const EMPTY: Draft = { name: '', usedFor: [], gaugeTrust: 'good', note: '', gun: { class: 'hvlp', nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' } };
+const EMPTY: Draft = {
+  name: '',
+  usedFor: [],
+  gaugeTrust: 'good',
+  note: '',
+  gun: { class: 'hvlp', nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' },
+};
 
 export function GunPage() {
   const { id = '' } = useParams();
@@ -26,7 +32,7 @@ export function GunPage() {
   return <GunForm key={`${id}${stored?.version ?? 0}`} stored={stored} />;
 }
 
-const FIGURES: [keyof Draft['gun'] & string, string, Kind][] = [
+const FIGURES: [keyof Draft['gun'], string, Kind][] = [
   ['fullFluidTurns', 'Needle travel, turns', 'turns'],
   ['fullFanTurns', 'Fan knob travel, turns', 'turns'],
   ['ratedInletKPa', 'Rated at the inlet', 'pressure'],
@@ -55,15 +61,47 @@ function GunForm({ stored }: { stored: StoredGun | undefined }) {
       <PageHead title={stored ? stored.name : 'New gun'} line={CLASS_NAME[draft.gun.class]} />
       <div className="page stack">
         <div className="card grid2">
-          <TextInput label="Name" value={draft.name} maxLength={80} onChange={(event) => change({ name: event.currentTarget.value })} />
-          <Select label="Kind" value={draft.gun.class} data={Object.entries(CLASS_NAME).map(([value, label]) => ({ value, label }))} onChange={(next) => next && changeGun({ class: next as Draft['gun']['class'] })} />
-          <Select label="How finely it breaks paint up" value={draft.gun.ability ?? 'good'} data={['basic', 'good', 'fine']} onChange={(ability) => ability && changeGun({ ability: ability as 'good' })} />
-          <Select label="Its gauge" value={draft.gaugeTrust} data={Object.entries(TRUST_NAME).map(([value, label]) => ({ value, label }))} onChange={(trust) => trust && change({ gaugeTrust: trust as Draft['gaugeTrust'] })} />
+          <TextInput
+            label="Name"
+            value={draft.name}
+            maxLength={80}
+            onChange={(event) => change({ name: event.currentTarget.value })}
+          />
+          <Select
+            label="Kind"
+            value={draft.gun.class}
+            data={Object.entries(CLASS_NAME).map(([value, label]) => ({ value, label }))}
+            onChange={(next) => next && changeGun({ class: next as Draft['gun']['class'] })}
+          />
+          <Select
+            label="How finely it breaks paint up"
+            value={draft.gun.ability ?? 'good'}
+            data={['basic', 'good', 'fine']}
+            onChange={(ability) => ability && changeGun({ ability: ability as 'good' })}
+          />
+          <Select
+            label="Its gauge"
+            value={draft.gaugeTrust}
+            data={Object.entries(TRUST_NAME).map(([value, label]) => ({ value, label }))}
+            onChange={(trust) => trust && change({ gaugeTrust: trust as Draft['gaugeTrust'] })}
+          />
           {FIGURES.map(([field, label, kind]) => (
-            <FigureInput key={field} label={label} kind={kind} field={field} {...(typeof draft.gun[field] === 'number' ? { value: draft.gun[field] as number } : {})} onChange={(entered) => changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)} />
+            <FigureInput
+              key={field}
+              label={label}
+              kind={kind}
+              field={field}
+              {...(typeof draft.gun[field] === 'number' ? { value: draft.gun[field] as number } : {})}
+              onChange={(entered) => changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)}
+            />
           ))}
         </div>
-        <Checkbox.Group label="Used for" value={draft.usedFor} onChange={(usedFor) => change({ usedFor: usedFor as Stage[] })} className="card">
+        <Checkbox.Group
+          label="Used for"
+          value={draft.usedFor}
+          onChange={(usedFor) => change({ usedFor: usedFor as Stage[] })}
+          className="card"
+        >
           <div className="row" style={{ marginTop: 8 }}>
             {(Object.keys(STAGE_NAME) as Stage[]).map((stage) => (
               <Checkbox key={stage} size="md" value={stage} label={STAGE_NAME[stage]} />
@@ -72,13 +110,43 @@ function GunForm({ stored }: { stored: StoredGun | undefined }) {
         </Checkbox.Group>
         <fieldset className="card stack" style={{ margin: 0 }}>
           <legend className="tape">Nozzle sets</legend>
-          <p className="quiet">Nozzle, needle and cap belong together. A changed set starts without tests; the old one is kept, retired.</p>
+          <p className="quiet">
+            Nozzle, needle and cap belong together. A changed set starts without tests; the old one is kept, retired.
+          </p>
           {sets.map((set, i) => (
             <div key={i} className="grid2" style={{ gridTemplateColumns: '1fr 1fr 1fr 48px', alignItems: 'end' }}>
-              <FigureInput label="Nozzle" kind="nozzle" field="nozzleMm" value={set.nozzleMm} onChange={(entered) => entered && setSets(sets.map((other, k) => (k === i ? { ...other, nozzleMm: entered.canonical, tests: [] } : other)))} />
-              <TextInput label="Needle" value={set.needle ?? ''} maxLength={80} onChange={(event) => setSets(sets.map((other, k) => (k === i ? { ...other, needle: event.currentTarget.value, tests: [] } : other)))} />
-              <TextInput label="Cap" value={set.cap ?? ''} maxLength={80} onChange={(event) => setSets(sets.map((other, k) => (k === i ? { ...other, cap: event.currentTarget.value, tests: [] } : other)))} />
-              <CloseButton size="xl" aria-label={`Retire set ${i + 1}`} disabled={sets.length === 1} onClick={() => setSets(sets.filter((_, k) => k !== i))} />
+              <FigureInput
+                label="Nozzle"
+                kind="nozzle"
+                field="nozzleMm"
+                value={set.nozzleMm}
+                onChange={(entered) =>
+                  entered &&
+                  setSets(sets.map((other, k) => (k === i ? { ...other, nozzleMm: entered.canonical, tests: [] } : other)))
+                }
+              />
+              <TextInput
+                label="Needle"
+                value={set.needle ?? ''}
+                maxLength={80}
+                onChange={(event) =>
+                  setSets(sets.map((other, k) => (k === i ? { ...other, needle: event.currentTarget.value, tests: [] } : other)))
+                }
+              />
+              <TextInput
+                label="Cap"
+                value={set.cap ?? ''}
+                maxLength={80}
+                onChange={(event) =>
+                  setSets(sets.map((other, k) => (k === i ? { ...other, cap: event.currentTarget.value, tests: [] } : other)))
+                }
+              />
+              <CloseButton
+                size="xl"
+                aria-label={`Retire set ${i + 1}`}
+                disabled={sets.length === 1}
+                onClick={() => setSets(sets.filter((_, k) => k !== i))}
+              />
             </div>
           ))}
           <div>
@@ -87,7 +155,14 @@ function GunForm({ stored }: { stored: StoredGun | undefined }) {
             </Button>
           </div>
         </fieldset>
-        <Textarea label="Note" value={draft.note} maxLength={2000} autosize minRows={2} onChange={(event) => change({ note: event.currentTarget.value })} />
+        <Textarea
+          label="Note"
+          value={draft.note}
+          maxLength={2000}
+          autosize
+          minRows={2}
+          onChange={(event) => change({ note: event.currentTarget.value })}
+        />
         {fault && <p role="alert">{fault}</p>}
         <div className="row">
           <Button loading={busy} disabled={fault !== undefined} onClick={() => void save()}>

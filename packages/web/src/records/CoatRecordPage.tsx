@@ -16,27 +16,59 @@ import { RATING_MARK, whenText, type RecordRow } from './recordRow.ts';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();
-  const { data: row, error, mutate } = useSWR<RecordRow>(`/api/records/${id}`, getJson);
-  const { data: whole } = useSWR<TicketWhole>(row ? `/api/tickets/${row.coat.ticketId}` : null, getJson);
+  const { data: row, error, mutate } = useSWR<RecordRow, Error>(`/api/records/${id}`, getJson);
+  const { data: whole } = useSWR<TicketWhole, Error>(row ? `/api/tickets/${row.coat.ticketId}` : null, getJson);
   const { painter } = usePainter();
-  if (error) return <PageError message={error instanceof Error ? error.message : ''} retry={() => void mutate()} />;
+  if (error) return <PageError message={error.message} retry={() => void mutate()} />;
   if (!row) return <p className="page">Opening the record …</p>;
   const format = formatFor(painter.units);
   const { coat } = row;
   const mix = whole?.mixes.find(({ id: mixId }) => mixId === coat.mixId);
   const reducer = takenReducer(coat);
-  const verdicts = [takenReducer(coat), takenMix(coat), takenSetup(coat)].flatMap((answer) => (answer as AnswerOf<'mix'> | undefined)?.verdicts ?? []);
+  const verdicts = [takenReducer(coat), takenMix(coat), takenSetup(coat)].flatMap(
+    (answer) => (answer as AnswerOf<'mix'> | undefined)?.verdicts ?? [],
+  );
   return (
     <>
-      <PageHead title={`${STAGE_NAME[row.stage]} ${coat.ordinal} of ${row.coats}, ${row.vehicle}`} line={`${whenText(coat.endedAt)} · ${row.painter} · ${row.room} · ${row.product}${row.colourName ? `, ${row.colourName}` : ''}`}>
+      <PageHead
+        title={`${STAGE_NAME[row.stage]} ${coat.ordinal} of ${row.coats}, ${row.vehicle}`}
+        line={`${whenText(coat.endedAt)} · ${row.painter} · ${row.room} · ${row.product}${row.colourName ? `, ${row.colourName}` : ''}`}
+      >
         <Link to={`/tickets/${coat.ticketId}`}>Ticket {row.ticketNumber}</Link>
       </PageHead>
       <div className="page stack">
         <div className="grid2">
-          <Fact label="Result" value={coat.rating ? RATING_MARK[coat.rating] : 'not logged'} note={[coat.seen.map((s) => SEEN_NAME[s]).join(', '), coat.note].filter(Boolean).join('. ')} />
-          {row.airC !== undefined && <Fact label="Air" value={format.joined(format.temperature(row.airC))} note={`${row.rhPercent?.toFixed(0)} % humidity`} />}
-          {row.panelC !== undefined && <Fact label="Panel" value={format.joined(format.temperature(row.panelC))} note={row.materialC === undefined ? '' : `paint ${format.joined(format.temperature(row.materialC))}`} />}
-          {reducer?.choice && <Fact label="Reducer and hardener" value={blendText(reducer.choice.parts) || 'no reducer'} note={[reducer.choice.hardener, coat.overrides.reducer ? `overridden: ${coat.overrides.reducer.chosen}, ${coat.overrides.reducer.why}` : ''].filter(Boolean).join(' · ')} />}
+          <Fact
+            label="Result"
+            value={coat.rating ? RATING_MARK[coat.rating] : 'not logged'}
+            note={[coat.seen.map((s) => SEEN_NAME[s]).join(', '), coat.note].filter(Boolean).join('. ')}
+          />
+          {row.airC !== undefined && (
+            <Fact
+              label="Air"
+              value={format.joined(format.temperature(row.airC))}
+              note={`${row.rhPercent?.toFixed(0)} % humidity`}
+            />
+          )}
+          {row.panelC !== undefined && (
+            <Fact
+              label="Panel"
+              value={format.joined(format.temperature(row.panelC))}
+              note={row.materialC === undefined ? '' : `paint ${format.joined(format.temperature(row.materialC))}`}
+            />
+          )}
+          {reducer?.choice && (
+            <Fact
+              label="Reducer and hardener"
+              value={blendText(reducer.choice.parts) || 'no reducer'}
+              note={[
+                reducer.choice.hardener,
+                coat.overrides.reducer ? `overridden: ${coat.overrides.reducer.chosen}, ${coat.overrides.reducer.why}` : '',
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            />
+          )}
         </div>
         <div className="card scrollx">
           <h2 className="tape">Gun {row.gun}: planned and done</h2>
@@ -62,7 +94,10 @@ export function CoatRecordPage() {
               Mix {mix.batchNo}
             </h2>
             <p>
-              {mix.poured.map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`).join(' · ')}; mixed {whenText(mix.mixedAt)}
+              {mix.poured
+                .map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`)
+                .join(' · ')}
+              ; mixed {whenText(mix.mixedAt)}
               {mix.potLifeEndsAt ? `, pot life to ${whenText(mix.potLifeEndsAt)}` : ''}
             </p>
           </div>
@@ -74,7 +109,12 @@ export function CoatRecordPage() {
           <p>
             Begun {whenText(coat.startedAt)}, on {whenText(coat.endedAt)}
             {takenRecoat(coat) ? `; planned wait ${minutesText(takenRecoat(coat)!.earliestMinutes.value)}` : ''}.{' '}
-            {coat.panelsSprayed.map(({ panelId, sprayedAt }) => `${panelName(whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel')} ${whenText(sprayedAt)}`).join(', ')}
+            {coat.panelsSprayed
+              .map(
+                ({ panelId, sprayedAt }) =>
+                  `${panelName(whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel')} ${whenText(sprayedAt)}`,
+              )
+              .join(', ')}
           </p>
         </div>
         {verdicts.length > 0 && <VerdictList verdicts={verdicts} hideGo />}
@@ -115,7 +155,8 @@ function SettingRow({ name, row: { coat }, format }: { name: SettingName; row: R
       <td>{write(takenSetup(coat)?.[name])}</td>
       <td>{override ? `${write(Number(override.chosen))}, ${override.why}` : ''}</td>
       <td>
-        {done?.source === 'changed' ? <strong>{write(done.value)}</strong> : write(done?.value)} <span className="quiet">{done?.source}</span>
+        {done?.source === 'changed' ? <strong>{write(done.value)}</strong> : write(done?.value)}{' '}
+        <span className="quiet">{done?.source}</span>
       </td>
     </tr>
   );

@@ -22,15 +22,17 @@ export function RecordsPage() {
   const format = formatFor(painter.units);
   const navigate = useNavigate();
   const [asked] = useDebouncedValue(query.toString(), 250);
-  const { data, error, mutate } = useSWR<RecordRow[]>(`/api/records?${asked}`, getJson, { keepPreviousData: true });
+  const { data, error, mutate } = useSWR<RecordRow[], Error>(`/api/records?${asked}`, getJson, { keepPreviousData: true });
   const set = (key: string, value: string | null) => {
     const next = new URLSearchParams(query);
     if (value) next.set(key, value);
     else next.delete(key);
     setQuery(next, { replace: true });
   };
-  const pick = (key: string, label: string, options: { value: string; label: string }[]) => <Select label={label} value={query.get(key) ?? ''} data={[EVERY, ...options]} onChange={(value) => set(key, value)} />;
-  if (error) return <PageError message={error instanceof Error ? error.message : ''} retry={() => void mutate()} />;
+  const pick = (key: string, label: string, options: { value: string; label: string }[]) => (
+    <Select label={label} value={query.get(key) ?? ''} data={[EVERY, ...options]} onChange={(value) => set(key, value)} />
+  );
+  if (error) return <PageError message={error.message} retry={() => void mutate()} />;
   return (
     <>
       <PageHead title="Records" line={data ? `${data.length} coats` : 'Reading …'}>
@@ -40,8 +42,18 @@ export function RecordsPage() {
       </PageHead>
       <div className="page stack" style={{ maxWidth: 1400 }}>
         <div className="card grid2">
-          <TextInput label="Words" placeholder="vehicle, colour, product, note" value={query.get('text') ?? ''} maxLength={80} onChange={(event) => set('text', event.currentTarget.value)} />
-          {pick('stage', 'Stage', (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({ value: stage, label: STAGE_NAME[stage] })))}
+          <TextInput
+            label="Words"
+            placeholder="vehicle, colour, product, note"
+            value={query.get('text') ?? ''}
+            maxLength={80}
+            onChange={(event) => set('text', event.currentTarget.value)}
+          />
+          {pick(
+            'stage',
+            'Stage',
+            (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({ value: stage, label: STAGE_NAME[stage] })),
+          )}
           {pick('gunId', 'Gun', setup?.guns.map(({ id, name }) => ({ value: id, label: name })) ?? [])}
           {pick('rating', 'Rating', [
             { value: 'good', label: 'good' },
@@ -68,7 +80,8 @@ export function RecordsPage() {
             <tbody>
               {data?.map((row) => {
                 const done = (name: string) => row.coat.done[name]?.value;
-                const show = (value: number | undefined, write: (v: number) => string) => (value === undefined ? '' : write(value));
+                const show = (value: number | undefined, write: (v: number) => string) =>
+                  value === undefined ? '' : write(value);
                 return (
                   <tr key={row.coat.id} onClick={() => void navigate(`/records/${row.coat.id}`)} style={{ cursor: 'pointer' }}>
                     <td>
@@ -86,7 +99,8 @@ export function RecordsPage() {
                     </td>
                     <td>{row.gun}</td>
                     <td>
-                      {show(row.airC, (c) => format.joined(format.temperature(c)))} {show(row.rhPercent, (p) => `${p.toFixed(0)} %`)}
+                      {show(row.airC, (c) => format.joined(format.temperature(c)))}{' '}
+                      {show(row.rhPercent, (p) => `${p.toFixed(0)} %`)}
                     </td>
                     <td>{show(row.panelC, (c) => format.joined(format.temperature(c)))}</td>
                     <td>{show(done('inletKPa'), (kPa) => format.joined(format.pressure(kPa)))}</td>
@@ -94,7 +108,12 @@ export function RecordsPage() {
                     <td>{show(done('wetFilmUm'), (um) => format.joined(format.film(um)))}</td>
                     <td>
                       {row.coat.rating ? RATING_MARK[row.coat.rating] : 'not logged yet'}
-                      <div className="quiet">{row.coat.seen.filter((s) => s !== 'nothing').map((s) => SEEN_NAME[s]).join(', ')}</div>
+                      <div className="quiet">
+                        {row.coat.seen
+                          .filter((s) => s !== 'nothing')
+                          .map((s) => SEEN_NAME[s])
+                          .join(', ')}
+                      </div>
                     </td>
                   </tr>
                 );

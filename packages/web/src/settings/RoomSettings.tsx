@@ -7,9 +7,33 @@ import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 
 const CHOICES = {
-  place: ['What it is', [['booth', 'booth'], ['closedGarage', 'closed garage'], ['openGarage', 'open garage'], ['outdoors', 'outdoors']]],
-  airMovement: ['Air over the panel', [['still', 'still'], ['downdraft', 'downdraft'], ['crossdraft', 'crossdraft'], ['fan', 'a fan at the door']]],
-  extraction: ['Extraction', [['on', 'running'], ['off', 'none'], ['ratedFan', 'fan with a rated motor'], ['householdFan', 'household fan']]],
+  place: [
+    'What it is',
+    [
+      ['booth', 'booth'],
+      ['closedGarage', 'closed garage'],
+      ['openGarage', 'open garage'],
+      ['outdoors', 'outdoors'],
+    ],
+  ],
+  airMovement: [
+    'Air over the panel',
+    [
+      ['still', 'still'],
+      ['downdraft', 'downdraft'],
+      ['crossdraft', 'crossdraft'],
+      ['fan', 'a fan at the door'],
+    ],
+  ],
+  extraction: [
+    'Extraction',
+    [
+      ['on', 'running'],
+      ['off', 'none'],
+      ['ratedFan', 'fan with a rated motor'],
+      ['householdFan', 'household fan'],
+    ],
+  ],
 } as const;
 
 export function RoomSettings({ room }: { room: Room }) {
@@ -17,9 +41,13 @@ export function RoomSettings({ room }: { room: Room }) {
   const [busy, write] = useWrite();
   const { id, version, ...body } = draft;
   const isChanged = JSON.stringify(draft) !== JSON.stringify(room);
-  const save = () => write(async () => mutate('/api/setup', await putJson<ShopSetup>(`/api/rooms/${id}`, { ...body, version }), { revalidate: false }));
+  const save = () =>
+    write(async () =>
+      mutate('/api/setup', await putJson<ShopSetup>(`/api/rooms/${id}`, { ...body, version }), { revalidate: false }),
+    );
   const rule = draft.regionRules.twoPackAtHome ?? 'unknown';
-  const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room => (capLimitKPa === undefined ? rest : { ...rest, capLimitKPa });
+  const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room =>
+    capLimitKPa === undefined ? rest : { ...rest, capLimitKPa };
   return (
     <section className="card stack" aria-label={room.name}>
       <h2 className="tape" style={{ alignSelf: 'start' }}>
@@ -27,13 +55,49 @@ export function RoomSettings({ room }: { room: Room }) {
       </h2>
       <div className="grid2">
         {Object.entries(CHOICES).map(([key, [label, options]]) => (
-          <Select key={key} label={label} value={draft[key as keyof typeof CHOICES]} data={options.map(([value, word]) => ({ value, label: word }))} onChange={(value) => value && setDraft({ ...draft, [key]: value })} />
+          <Select
+            key={key}
+            label={label}
+            value={draft[key as keyof typeof CHOICES]}
+            data={options.map(([value, word]) => ({ value, label: word }))}
+            onChange={(value) => value && setDraft({ ...draft, [key]: value })}
+          />
         ))}
-        <Select label="Two-pack here, as you found out" value={rule} data={[{ value: 'unknown', label: 'not known: ask' }, { value: 'prohibited', label: 'not allowed' }, { value: 'permitted', label: 'allowed' }]} onChange={(twoPackAtHome) => twoPackAtHome && setDraft({ ...draft, regionRules: { ...draft.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })} />
-        <FigureInput label="Legal limit at the cap, if any" kind="pressure" field="capLimitKPa" {...(room.capLimitKPa === undefined ? {} : { value: room.capLimitKPa })} onChange={(entered) => setDraft(withCapLimit(draft, entered?.canonical))} />
-        <Checkbox size="md" label="Heated" checked={draft.heated} onChange={(event) => setDraft({ ...draft, heated: event.currentTarget.checked })} style={{ alignSelf: 'end', paddingBottom: 12 }} />
+        <Select
+          label="Two-pack here, as you found out"
+          value={rule}
+          data={[
+            { value: 'unknown', label: 'not known: ask' },
+            { value: 'prohibited', label: 'not allowed' },
+            { value: 'permitted', label: 'allowed' },
+          ]}
+          onChange={(twoPackAtHome) =>
+            twoPackAtHome &&
+            setDraft({ ...draft, regionRules: { ...draft.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })
+          }
+        />
+        <FigureInput
+          label="Legal limit at the cap, if any"
+          kind="pressure"
+          field="capLimitKPa"
+          {...(room.capLimitKPa === undefined ? {} : { value: room.capLimitKPa })}
+          onChange={(entered) => setDraft(withCapLimit(draft, entered?.canonical))}
+        />
+        <Checkbox
+          size="md"
+          label="Heated"
+          checked={draft.heated}
+          onChange={(event) => setDraft({ ...draft, heated: event.currentTarget.checked })}
+          style={{ alignSelf: 'end', paddingBottom: 12 }}
+        />
       </div>
-      <Textarea aria-label={`Note on ${room.name}`} value={draft.note} maxLength={2000} autosize onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value })} />
+      <Textarea
+        aria-label={`Note on ${room.name}`}
+        value={draft.note}
+        maxLength={2000}
+        autosize
+        onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value })}
+      />
       <div>
         <Button loading={busy} disabled={!isChanged} onClick={() => void save()}>
           Save {room.name}

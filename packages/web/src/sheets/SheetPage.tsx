@@ -22,16 +22,32 @@ export function SheetPage() {
   if (!sheets) return <p className="page">Opening the sheet …</p>;
   if (!sheet) return <p className="page">There is no such sheet.</p>;
   const products = new Map(sheets.map((version) => [version.sheet.id, version.sheet]));
-  const names = (ids: string[] | undefined) => (ids ?? []).map((other) => products.get(other)?.grade?.name ?? products.get(other)?.name ?? other).join(', ');
+  const names = (ids: string[] | undefined) =>
+    (ids ?? []).map((other) => products.get(other)?.grade?.name ?? products.get(other)?.name ?? other).join(', ');
   const uncovered = uncoveredRange(sheet, products);
   const temperature = (c: number | undefined) => (c === undefined ? undefined : format.joined(format.temperature(c)));
   const facts: [string, string | undefined][] = [
     ['Kind', `${sheet.kind}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`],
     ['Reducers it takes', names(sheet.grades) || undefined],
     ['Hardeners it takes', names(sheet.hardeners) || undefined],
-    ['Made for', sheet.grade ? [temperature(sheet.grade.minC) ?? 'anything', temperature(sheet.grade.maxC) ?? 'over'].join(' to ') : undefined],
-    ['Reducer beyond the recipe', sheet.reduction ? (sheet.reduction.maxPercent === 0 ? 'none' : `up to ${sheet.reduction.maxPercent} % of ${sheet.reduction.of}`) : undefined],
-    ['Panel', sheet.limits ? `${temperature(sheet.limits.minPanelC) ?? ''} to ${temperature(sheet.limits.maxPanelC) ?? ''}` : undefined],
+    [
+      'Made for',
+      sheet.grade
+        ? [temperature(sheet.grade.minC) ?? 'anything', temperature(sheet.grade.maxC) ?? 'over'].join(' to ')
+        : undefined,
+    ],
+    [
+      'Reducer beyond the recipe',
+      sheet.reduction
+        ? sheet.reduction.maxPercent === 0
+          ? 'none'
+          : `up to ${sheet.reduction.maxPercent} % of ${sheet.reduction.of}`
+        : undefined,
+    ],
+    [
+      'Panel',
+      sheet.limits ? `${temperature(sheet.limits.minPanelC) ?? ''} to ${temperature(sheet.limits.maxPanelC) ?? ''}` : undefined,
+    ],
     ['Humidity at most', sheet.limits?.maxHumidityPercent ? `${sheet.limits.maxHumidityPercent} %` : undefined],
     ['Over', sheet.overWhat?.map(({ layer, grit }) => `${layer} (${grit})`).join('; ')],
     ['Strainer', sheet.strainerUm ? `${sheet.strainerUm} µm` : undefined],
@@ -39,7 +55,10 @@ export function SheetPage() {
   ];
   return (
     <>
-      <PageHead title={sheet.name} line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`} />
+      <PageHead
+        title={sheet.name}
+        line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`}
+      />
       <div className="page stack">
         {uncovered && <p className="card">{uncovered}</p>}
         <div className="card">
@@ -69,11 +88,26 @@ function Recipe({ recipe, format }: { recipe: SheetRecipe; format: Format }) {
     ['Coats', recipe.coats.join(' to ')],
     ['Wet film', `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`],
     ['Nozzle', `${recipe.nozzleMm.join(' to ')} mm`],
-    ['Pot life', recipe.potLife ? `${minutesText(recipe.potLife.minutes)} at ${format.joined(format.temperature(recipe.potLife.atC))}` : undefined],
-    ['Flash', times.flashMinutes === undefined ? undefined : `${times.flashMinutes} min, at least ${times.minFlashMinutes ?? times.flashMinutes / 2}`],
+    [
+      'Pot life',
+      recipe.potLife
+        ? `${minutesText(recipe.potLife.minutes)} at ${format.joined(format.temperature(recipe.potLife.atC))}`
+        : undefined,
+    ],
+    [
+      'Flash',
+      times.flashMinutes === undefined
+        ? undefined
+        : `${times.flashMinutes} min, at least ${times.minFlashMinutes ?? times.flashMinutes / 2}`,
+    ],
     ['To the next product', times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes)],
     ['Sand first after', times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes)],
-    ['Bake', times.bakeC === undefined ? undefined : `${times.bakeMinutes} min at ${format.joined(format.temperature(times.bakeC))} on the panel`],
+    [
+      'Bake',
+      times.bakeC === undefined
+        ? undefined
+        : `${times.bakeMinutes} min at ${format.joined(format.temperature(times.bakeC))} on the panel`,
+    ],
   ];
   return (
     <section className="card stack">
@@ -100,7 +134,9 @@ function Recipe({ recipe, format }: { recipe: SheetRecipe; format: Format }) {
 
 /** The next issue, written in the open form; everything is checked before it is saved. */
 function NewIssue({ sheet }: { sheet: Sheet }) {
-  const [text, setText] = useState(() => JSON.stringify({ ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) }, null, 2));
+  const [text, setText] = useState(() =>
+    JSON.stringify({ ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) }, null, 2),
+  );
   const [busy, write] = useWrite();
   const read = readSheet(text);
   const save = () =>
@@ -113,7 +149,16 @@ function NewIssue({ sheet }: { sheet: Sheet }) {
       <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Write the next issue of this sheet</summary>
       <div className="stack" style={{ marginTop: '0.7rem' }}>
         <p>Tickets keep the issue they were planned with.</p>
-        <JsonInput aria-label="Sheet" value={text} onChange={setText} autosize minRows={12} maxRows={28} error={read} styles={{ input: { fontFamily: 'ui-monospace, monospace', fontSize: 14 } }} />
+        <JsonInput
+          aria-label="Sheet"
+          value={text}
+          onChange={setText}
+          autosize
+          minRows={12}
+          maxRows={28}
+          error={read}
+          styles={{ input: { fontFamily: 'ui-monospace, monospace', fontSize: 14 } }}
+        />
         <div>
           <Button loading={busy} disabled={read !== undefined} onClick={() => void save()}>
             Save this issue

@@ -7,7 +7,19 @@ import { postJson } from '../api/client.ts';
 import { useSheets, useWrite } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 
-const KINDS = ['primer', 'sealer', 'base', 'effect', 'singleStage', 'clear', 'reducer', 'hardener', 'adjuster', 'additive', 'cleaner'];
+const KINDS = [
+  'primer',
+  'sealer',
+  'base',
+  'effect',
+  'singleStage',
+  'clear',
+  'reducer',
+  'hardener',
+  'adjuster',
+  'additive',
+  'cleaner',
+];
 
 export function SheetsPage() {
   const { data } = useSheets();
@@ -19,7 +31,10 @@ export function SheetsPage() {
       const sheets = Array.isArray(read) ? read : [read];
       for (const sheet of sheets) await postJson('/api/sheets', sheet);
       await mutate('/api/sheets');
-      notifications.show({ title: 'Sheets brought in', message: `${sheets.length} read; those already kept as they are were left as they are.` });
+      notifications.show({
+        title: 'Sheets brought in',
+        message: `${sheets.length} read; those already kept as they are were left as they are.`,
+      });
     });
   return (
     <>
@@ -53,7 +68,10 @@ export function SheetsPage() {
                         </Link>
                       </td>
                       <td>{sheet.carrier}</td>
-                      <td>{sheet.recipes?.map(({ name }) => name).join(', ') ?? (sheet.grade ? `${sheet.grade.minC ?? 'under'} to ${sheet.grade.maxC ?? 'over'} °C` : '')}</td>
+                      <td>
+                        {sheet.recipes?.map(({ name }) => name).join(', ') ??
+                          (sheet.grade ? `${sheet.grade.minC ?? 'under'} to ${sheet.grade.maxC ?? 'over'} °C` : '')}
+                      </td>
                       <td className="quiet">
                         issue {sheet.number}, {sheet.issuedOn}
                       </td>

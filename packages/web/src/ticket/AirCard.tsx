@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import { LevelBadge, VerdictList } from '../verdict/Verdicts.tsx';
@@ -35,7 +35,10 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
         <div className="card">
           <div className="label">Go on?</div>
           <div style={{ fontSize: '1.7rem', margin: '0.5rem 0' }}>
-            <LevelBadge level={worstLevel(verdicts)} word={isShut ? 'No, wait' : worstLevel(verdicts) === 'caution' ? 'Yes, with care' : 'Yes'} />
+            <LevelBadge
+              level={worstLevel(verdicts)}
+              word={isShut ? 'No, wait' : worstLevel(verdicts) === 'caution' ? 'Yes, with care' : 'Yes'}
+            />
           </div>
           <div className="quiet">by the sheet’s limits where it names them</div>
         </div>
@@ -51,35 +54,63 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
   );
 }
 
-const NAMES = { panelC: ['Panel, measured', 'panelTemperatureC', 'temperature'], materialC: ['Paint in the tin, measured', 'materialTemperatureC', 'temperature'], airC: ['Air, measured', 'airTemperatureC', 'temperature'], rhPercent: ['Humidity, measured', 'relativeHumidityPercent', 'percent'] } as const;
+const NAMES = {
+  panelC: ['Panel, measured', 'panelTemperatureC', 'temperature'],
+  materialC: ['Paint in the tin, measured', 'materialTemperatureC', 'temperature'],
+  airC: ['Air, measured', 'airTemperatureC', 'temperature'],
+  rhPercent: ['Humidity, measured', 'relativeHumidityPercent', 'percent'],
+} as const;
 type Quantity = keyof typeof NAMES;
 
 /** A reading taken by hand goes before the probe’s for half an hour. */
 function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; painterId: string }) {
   const [typed, setTyped] = useState<Partial<Record<Quantity, Entered>>>({});
   const [round, setRound] = useState(0);
+  const nowMs = useNowMs(15_000);
   const [busy, write] = useWrite();
   const entries = Object.entries(typed) as [Quantity, Entered][];
-  const age = (at: string) => Math.round((Date.now() - Date.parse(at)) / 60_000);
+  const age = (at: string) => Math.round((nowMs - Date.parse(at)) / 60_000);
   const save = async () => {
     const isSaved = await write(async () => {
       for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
-        await postJson('/api/readings', { id: newId(), roomId: room.id, quantity, valueCanonical: canonical, enteredValue, enteredUnit: enteredUnit ?? 'percent', painterId });
+        await postJson('/api/readings', {
+          id: newId(),
+          roomId: room.id,
+          quantity,
+          valueCanonical: canonical,
+          enteredValue,
+          enteredUnit: enteredUnit ?? 'percent',
+          painterId,
+        });
       await mutate('/api/air');
     });
     if (!isSaved) return;
     setTyped({});
     setRound(round + 1);
   };
-  const source = (reading: AirNow['panel']) => (!reading ? 'not read' : reading.by === 'probe' ? 'now from the probe' : `by hand ${age(reading.at)} min ago`);
+  const source = (reading: AirNow['panel']) =>
+    !reading ? 'not read' : reading.by === 'probe' ? 'now from the probe' : `by hand ${age(reading.at)} min ago`;
   const placed = { panelC: air.panel, materialC: air.material, airC: air.air, rhPercent: air.humidity };
   return (
     <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Measured it yourself? Your reading goes first for half an hour.</summary>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Measured it yourself? Your reading goes first for half an hour.
+      </summary>
       <div className="grid2" style={{ margin: '0.8rem 0' }} key={round}>
         {(Object.keys(NAMES) as Quantity[]).map((quantity) => {
           const [label, field, kind] = NAMES[quantity];
-          return <FigureInput key={quantity} label={label} field={field} kind={kind} description={source(placed[quantity])} onChange={(entered) => setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))} />;
+          return (
+            <FigureInput
+              key={quantity}
+              label={label}
+              field={field}
+              kind={kind}
+              description={source(placed[quantity])}
+              onChange={(entered) =>
+                setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))
+              }
+            />
+          );
         })}
       </div>
       <Button variant="default" disabled={entries.length === 0} loading={busy} onClick={() => void save()}>

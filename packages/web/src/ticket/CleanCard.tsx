@@ -18,15 +18,36 @@ const STEPS = [
   'Silicone-free gun grease on needle, threads and packing; needle last.',
 ];
 
-export function CleanCard({ whole, coat, stage, context, painter, keep, follow }: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void }) {
+export function CleanCard({
+  whole,
+  coat,
+  stage,
+  context,
+  painter,
+  keep,
+  follow,
+}: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void }) {
   const now = useNowMs();
   const [busy, write] = useWrite();
   const mixIds = whole.mixes.filter(({ stageId }) => stageId === stage.id).map(({ id }) => id);
-  const running = whole.timers.filter(({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt);
-  const { verdicts } = ask('gate', { product: gateProduct(context.sheet, stage.recipeName), place: context.room.place, step: 'clean' });
+  const running = whole.timers.filter(
+    ({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt,
+  );
+  const { verdicts } = ask('gate', {
+    product: gateProduct(context.sheet, stage.recipeName),
+    place: context.room.place,
+    step: 'clean',
+  });
   const clean = () =>
     write(async () => {
-      for (const timer of running) keep(await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, { version: timer.version, painterId: painter.id, tests: {} }));
+      for (const timer of running)
+        keep(
+          await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, {
+            version: timer.version,
+            painterId: painter.id,
+            tests: {},
+          }),
+        );
     });
   const upcoming = nextCoat(whole.coats);
   const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));

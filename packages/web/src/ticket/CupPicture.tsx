@@ -11,7 +11,12 @@ export function CupPicture({ cup, components }: { cup: StoredCup; components: re
   const layout = useMemo(() => layOutCup(cup, components, BOX), [cup, components]);
   const right = BOX.leftPx + BOX.cupPx;
   return (
-    <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} className={styles['cup']} role="img" aria-label={`${cup.name}: fill to ${components.map(({ name, cumulativeMl }) => `${Math.round(cumulativeMl)} ml with ${name}`).join(', then ')}`}>
+    <svg
+      viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+      className={styles['cup']}
+      role="img"
+      aria-label={`${cup.name}: fill to ${components.map(({ name, cumulativeMl }) => `${Math.round(cumulativeMl)} ml with ${name}`).join(', then ')}`}
+    >
       {layout.layers.map((layer) => (
         <g key={layer.name}>
           <rect x={BOX.leftPx} y={layer.yPx} width={BOX.cupPx} height={layer.heightPx} className={styles[layer.role]} />

@@ -10,14 +10,23 @@ import { layOutStack, stackLayers, type StackBox } from './stackLayout.ts';
 
 const BOX: StackBox = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
 
-export function FilmStack({ whole, selectedId, onSelect }: { whole: TicketWhole; selectedId: string | undefined; onSelect: (coatId: string) => void }) {
+export function FilmStack({
+  whole,
+  selectedId,
+  onSelect,
+}: {
+  whole: TicketWhole;
+  selectedId: string | undefined;
+  onSelect: (coatId: string) => void;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const { panels, stages } = whole.ticket;
   const painted = panels.filter(({ id }) => stages.some(({ panelIds }) => panelIds.includes(id)));
   const [picked, setPicked] = useState(painted[0]?.id ?? '');
   const panel = painted.find(({ id }) => id === picked) ?? painted[0];
-  const layout = useMemo(() => layOutStack(stackLayers(whole, panel?.id ?? ''), BOX), [whole, panel?.id]);
+  const panelId = panel?.id ?? '';
+  const layout = useMemo(() => layOutStack(stackLayers(whole, panelId), BOX), [whole, panelId]);
   const film = (um: number) => format.joined(format.film(um));
   if (!panel) return null;
   return (
@@ -28,7 +37,18 @@ export function FilmStack({ whole, selectedId, onSelect }: { whole: TicketWhole;
           {film(layout.laidUm)} laid of {film(layout.totalUm)} dry
         </p>
       </div>
-      {painted.length > 1 && <Select aria-label="Panel shown" size="sm" value={panel.id} onChange={(id) => id && setPicked(id)} data={painted.map(({ id, name, scope }) => ({ value: id, label: `${panelName(name)}${scope === 'full' ? '' : `, ${scope}`}` }))} />}
+      {painted.length > 1 && (
+        <Select
+          aria-label="Panel shown"
+          size="sm"
+          value={panel.id}
+          onChange={(id) => id && setPicked(id)}
+          data={painted.map(({ id, name, scope }) => ({
+            value: id,
+            label: `${panelName(name)}${scope === 'full' ? '' : `, ${scope}`}`,
+          }))}
+        />
+      )}
       <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} className={styles['stack']} aria-label="Film stack">
         {layout.ticks.map(({ um, yPx }) => (
           <g key={um} className={styles['tick']}>
@@ -58,8 +78,18 @@ export function FilmStack({ whole, selectedId, onSelect }: { whole: TicketWhole;
               }}
             >
               <rect x={0} y={bar.labelPx - 10} width={BOX.widthPx} height={20} className={styles['touch']} />
-              <rect x={BOX.leftPx} y={bar.yPx} width={BOX.barPx} height={Math.max(bar.heightPx, 1.5)} className={bar.isLaid ? styles['laid'] : styles['planned']} style={bar.isLaid ? { fill: bar.colour } : {}} />
-              <path d={`M${BOX.leftPx + BOX.barPx} ${bar.middlePx} L${BOX.leftPx + BOX.barPx + 12} ${bar.labelPx}`} className={styles['lead']} />
+              <rect
+                x={BOX.leftPx}
+                y={bar.yPx}
+                width={BOX.barPx}
+                height={Math.max(bar.heightPx, 1.5)}
+                className={bar.isLaid ? styles['laid'] : styles['planned']}
+                style={bar.isLaid ? { fill: bar.colour } : {}}
+              />
+              <path
+                d={`M${BOX.leftPx + BOX.barPx} ${bar.middlePx} L${BOX.leftPx + BOX.barPx + 12} ${bar.labelPx}`}
+                className={styles['lead']}
+              />
               <text x={BOX.leftPx + BOX.barPx + 16} y={bar.labelPx + 5}>
                 {bar.name} <tspan className={styles['um']}>{film(bar.dryUm)}</tspan>
               </text>

@@ -25,16 +25,35 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
   const isUp = leftMs <= 0;
   const isConfirmed = timer.confirmedAt !== undefined;
   const minutesSince = Math.max(0, (now - Date.parse(timer.startedAt)) / 60_000);
-  const recoat = ask('recoat', recoatInput(context, { minutesSince, ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}) }));
+  const recoat = ask(
+    'recoat',
+    recoatInput(context, {
+      minutesSince,
+      ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
+    }),
+  );
   const share = Math.min(1, Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))));
-  const confirm = () => write(async () => keep(await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, { version: timer.version, painterId: painter.id, tests: { touch, edge } })));
+  const confirm = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, {
+          version: timer.version,
+          painterId: painter.id,
+          tests: { touch, edge },
+        }),
+      ),
+    );
   // What the timer kept when the coat went on is the wait; the air may have moved since, and is shown beside it.
-  const verdicts = recoat.verdicts.filter(({ code }) => code !== 'too-early' && code !== 'bake-too-early' && code !== 'touch-first');
+  const verdicts = recoat.verdicts.filter(
+    ({ code }) => code !== 'too-early' && code !== 'bake-too-early' && code !== 'touch-first',
+  );
   return (
     <div className="card stack">
       <div className={styles['clock']}>
         <div>
-          <div className="label">{isConfirmed ? 'Confirmed by touch' : isUp ? 'Time is up: now touch it' : 'Flash, still to wait'}</div>
+          <div className="label">
+            {isConfirmed ? 'Confirmed by touch' : isUp ? 'Time is up: now touch it' : 'Flash, still to wait'}
+          </div>
           <div className="figure huge" role="timer" aria-live="off">
             {isUp ? `+${countdownText(-leftMs)}` : countdownText(leftMs)}
           </div>
@@ -43,7 +62,10 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
           <PanelTimes {...{ whole, coat, stage, now }} />
           <p>
             {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min in this air
-            {timer.latestAt ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}` : ''}.
+            {timer.latestAt
+              ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
+              : ''}
+            .
           </p>
         </div>
       </div>
@@ -80,7 +102,8 @@ function PanelTimes({ whole, coat, now }: Pick<CardProps, 'whole' | 'coat' | 'st
   if (first.panelId === last.panelId || first.sprayedAt === last.sprayedAt) return <p>On for {since(last.sprayedAt)}.</p>;
   return (
     <p>
-      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}: {since(last.sprayedAt)}; the clock goes by the last.
+      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}: {since(last.sprayedAt)}; the clock goes
+      by the last.
     </p>
   );
 }
@@ -89,7 +112,17 @@ function TouchChoice({ label, value, onChange }: { label: string; value: Touch |
   return (
     <div>
       <div className="label">{label}</div>
-      <SegmentedControl aria-label={label} size="lg" value={value ?? ''} onChange={(next) => onChange(next as Touch)} data={[{ value: 'dry', label: 'Dry' }, { value: 'tacky', label: 'Tacky' }, { value: 'marks', label: 'Marks' }]} />
+      <SegmentedControl
+        aria-label={label}
+        size="lg"
+        value={value ?? ''}
+        onChange={(next) => onChange(next as Touch)}
+        data={[
+          { value: 'dry', label: 'Dry' },
+          { value: 'tacky', label: 'Tacky' },
+          { value: 'marks', label: 'Marks' },
+        ]}
+      />
     </div>
   );
 }

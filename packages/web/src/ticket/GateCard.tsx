@@ -16,29 +16,67 @@ import type { CardProps } from './TicketPage.tsx';
 type Answers = Pick<InputOf<'gate'>, 'protection' | 'extraction' | 'ignition' | 'bystanders' | 'regionRules'>;
 type Breathing = NonNullable<Answers['protection']>['breathing'];
 
-const SOURCES = ['Heater or pilot light', 'Charger or battery', 'Switch or socket in the vapour', 'Ordinary motor or fan', 'Grinding or welding near'];
-const PLACE_NAME = { booth: 'a booth', closedGarage: 'a closed garage', openGarage: 'an open garage', outdoors: 'the open air' } as const;
+const SOURCES = [
+  'Heater or pilot light',
+  'Charger or battery',
+  'Switch or socket in the vapour',
+  'Ordinary motor or fan',
+  'Grinding or welding near',
+];
+const PLACE_NAME = {
+  booth: 'a booth',
+  closedGarage: 'a closed garage',
+  openGarage: 'an open garage',
+  outdoors: 'the open air',
+} as const;
 
 /** Answers of earlier today are offered again for the next stage: looked at anew, not typed anew. */
 const startFrom = (latest: GateRecord | undefined): Answers => (latest?.answers ?? {}) as Answers;
 
-export function GateCard({ whole, stage, context, room, latest, painter, keep }: CardProps & { room: Room; latest: GateRecord | undefined }) {
+export function GateCard({
+  whole,
+  stage,
+  context,
+  room,
+  latest,
+  painter,
+  keep,
+}: CardProps & { room: Room; latest: GateRecord | undefined }) {
   const [answers, setAnswers] = useState<Answers>(() => startFrom(latest));
   const [busy, write] = useWrite();
   const product = gateProduct(context.sheet, stage.recipeName);
   const hasHardener = product.hardener !== 'none';
   const isTwoPack = product.hardener === 'isocyanate' || product.hardener === 'unknown';
-  const outcome = ask('gate', { product, place: room.place, region: room.region, ...answers, regionRules: { ...room.regionRules, ...answers.regionRules }, step: 'mix' });
-  const protect = (change: Partial<NonNullable<Answers['protection']>>) => setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
+  const outcome = ask('gate', {
+    product,
+    place: room.place,
+    region: room.region,
+    ...answers,
+    regionRules: { ...room.regionRules, ...answers.regionRules },
+    step: 'mix',
+  });
+  const protect = (change: Partial<NonNullable<Answers['protection']>>) =>
+    setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
   const send = () =>
-    write(async () => keep(await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/gate-answers`, { id: newId(), stageId: stage.id, step: 'mix', painterId: painter.id, ...answers })));
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/gate-answers`, {
+          id: newId(),
+          stageId: stage.id,
+          step: 'mix',
+          painterId: painter.id,
+          ...answers,
+        }),
+      ),
+    );
   return (
     <div className={`card stack ${styles['gate']}`}>
       <p>
         <strong>
           {context.sheet.name}: {CHEMISTRY_NAME[product.hardener]}, {product.carrier}.
         </strong>{' '}
-        In {PLACE_NAME[room.place]}. The product’s safety sheet, your local code and licensed practice come first; this asks, it does not clear anyone.
+        In {PLACE_NAME[room.place]}. The product’s safety sheet, your local code and licensed practice come first; this asks, it
+        does not clear anyone.
       </p>
       <div className={styles['questions']}>
         <Question label="What do you breathe through?">
@@ -78,7 +116,11 @@ export function GateCard({ whole, stage, context, room, latest, painter, keep }:
           />
         </Question>
         <Question label="Anybody without protection in or by the room?">
-          <YesNo label="Bystanders" value={answers.bystanders} onChange={(bystanders) => setAnswers({ ...answers, bystanders })} />
+          <YesNo
+            label="Bystanders"
+            value={answers.bystanders}
+            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
+          />
         </Question>
         {isTwoPack && room.place !== 'booth' && (
           <Question label="Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.">
@@ -90,7 +132,9 @@ export function GateCard({ whole, stage, context, room, latest, painter, keep }:
                 ['prohibited', 'Not allowed'],
                 ['permitted', 'Allowed'],
               ]}
-              onChange={(twoPackAtHome) => setAnswers({ ...answers, regionRules: { ...answers.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })}
+              onChange={(twoPackAtHome) =>
+                setAnswers({ ...answers, regionRules: { ...answers.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })
+              }
             />
           </Question>
         )}
@@ -100,9 +144,24 @@ export function GateCard({ whole, stage, context, room, latest, painter, keep }:
           <legend>What could spark or burn here?</legend>
           <div className="row">
             {SOURCES.map((source) => (
-              <Checkbox key={source} size="md" label={source} checked={answers.ignition?.includes(source) ?? false} onChange={(event) => setAnswers({ ...answers, ignition: toggled(answers.ignition ?? [], source, event.currentTarget.checked) })} />
+              <Checkbox
+                key={source}
+                size="md"
+                label={source}
+                checked={answers.ignition?.includes(source) ?? false}
+                onChange={(event) =>
+                  setAnswers({ ...answers, ignition: toggled(answers.ignition ?? [], source, event.currentTarget.checked) })
+                }
+              />
             ))}
-            <Checkbox size="md" label="I looked: none" checked={answers.ignition?.length === 0} onChange={(event) => setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : withoutIgnition(answers))} />
+            <Checkbox
+              size="md"
+              label="I looked: none"
+              checked={answers.ignition?.length === 0}
+              onChange={(event) =>
+                setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : withoutIgnition(answers))
+              }
+            />
           </div>
         </fieldset>
       )}
@@ -115,8 +174,17 @@ export function GateCard({ whole, stage, context, room, latest, painter, keep }:
         </ul>
       )}
       <div className="row">
-        <Button onClick={() => void send()} loading={busy} disabled={outcome.asks.length > 0} color={outcome.passed ? undefined : 'red'}>
-          {outcome.passed ? 'Passed: on to the air' : outcome.asks.length > 0 ? `${outcome.asks.length} still to answer` : 'Keep this answer: it is a stop'}
+        <Button
+          onClick={() => void send()}
+          loading={busy}
+          disabled={outcome.asks.length > 0}
+          color={outcome.passed ? undefined : 'red'}
+        >
+          {outcome.passed
+            ? 'Passed: on to the air'
+            : outcome.asks.length > 0
+              ? `${outcome.asks.length} still to answer`
+              : 'Keep this answer: it is a stop'}
         </Button>
         <span className="quiet">Kept with the coat. Asked again for each stage, room and painter, every day.</span>
       </div>
@@ -124,7 +192,8 @@ export function GateCard({ whole, stage, context, room, latest, painter, keep }:
   );
 }
 
-const toggled = (list: string[], item: string, isOn: boolean): string[] => (isOn ? [...list, item] : list.filter((other) => other !== item));
+const toggled = (list: string[], item: string, isOn: boolean): string[] =>
+  isOn ? [...list, item] : list.filter((other) => other !== item);
 function withoutIgnition({ ignition: _, ...rest }: Answers): Answers {
   return rest;
 }
@@ -138,8 +207,26 @@ function Question({ label, children }: { label: string; children: React.ReactNod
   );
 }
 
-function Choice({ label, value, options, onChange }: { label: string; value: string | undefined; options: [string, string][]; onChange: (value: string) => void }) {
-  return <SegmentedControl aria-label={label} value={value ?? ''} onChange={onChange} data={options.map(([key, word]) => ({ value: key, label: word }))} className={styles['choice']!} />;
+function Choice({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  value: string | undefined;
+  options: [string, string][];
+  onChange: (value: string) => void;
+}) {
+  return (
+    <SegmentedControl
+      aria-label={label}
+      value={value ?? ''}
+      onChange={onChange}
+      data={options.map(([key, word]) => ({ value: key, label: word }))}
+      className={styles['choice']!}
+    />
+  );
 }
 
 function YesNo({ label, value, onChange }: { label: string; value: boolean | undefined; onChange: (value: boolean) => void }) {

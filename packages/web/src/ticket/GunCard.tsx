@@ -22,39 +22,104 @@ type GunCardProps = CardProps & { gatePassed: boolean; guns: StoredGun[]; pickGu
 export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed, guns, pickGun, onSpray }: GunCardProps) {
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
-  if (!gatePassed) return <p className="card">The safety gate of this stage comes first: no settings are shown before it has passed.</p>;
+  if (!gatePassed)
+    return <p className="card">The safety gate of this stage comes first: no settings are shown before it has passed.</p>;
   const taken = coat.state === 'planned' ? undefined : takenSetup(coat);
   const setup = taken ?? plan.setup;
   const { gun } = context.gun;
   const override = (name: SettingName) => (next: Overrides[SettingName]) => {
     const { [name]: _, ...rest } = coat.overrides;
     const overrides = next ? { ...rest, [name]: next } : rest;
-    void write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/overrides`, { version: coat.version, painterId: painter.id, overrides })));
+    void write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/overrides`, {
+          version: coat.version,
+          painterId: painter.id,
+          overrides,
+        }),
+      ),
+    );
   };
   const canOverride = coat.state === 'taken' && !busy;
-  const setting = (name: SettingName, show: (canonical: number) => Figure) => ({ name, show, recommended: setup[name], override: coat.overrides[name], ...(canOverride ? { onOverride: override(name) } : {}) });
+  const setting = (name: SettingName, show: (canonical: number) => Figure) => ({
+    name,
+    show,
+    recommended: setup[name],
+    override: coat.overrides[name],
+    ...(canOverride ? { onOverride: override(name) } : {}),
+  });
   const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
   const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
   const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
-  const valueOf = (name: SettingName) => (typeof coat.overrides[name]?.chosen === 'number' ? (coat.overrides[name].chosen as number) : setup[name]);
+  const valueOf = (name: SettingName) =>
+    typeof coat.overrides[name]?.chosen === 'number' ? (coat.overrides[name].chosen as number) : setup[name];
   const band = plan.inputs.setup.sheet?.inletKPa ?? inletBandKPa(gun.class, stage.kind, context.sheet.carrier);
   return (
     <>
       <div className="row">
-        <Select aria-label="Gun" w={230} disabled={coat.state !== 'planned'} value={context.gun.id} data={guns.map(({ id, name, usedFor }) => ({ value: id, label: `${name}${usedFor.includes(stage.kind) ? '' : ', not its work'}` }))} onChange={(id) => id && pickGun(id)} />
+        <Select
+          aria-label="Gun"
+          w={230}
+          disabled={coat.state !== 'planned'}
+          value={context.gun.id}
+          data={guns.map(({ id, name, usedFor }) => ({
+            value: id,
+            label: `${name}${usedFor.includes(stage.kind) ? '' : ', not its work'}`,
+          }))}
+          onChange={(id) => id && pickGun(id)}
+        />
         <span className="quiet">
-          {setup.nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]}, {format.joined(format.film(setup.wetFilmUm))} wet
+          {setup.nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
+          {format.joined(format.film(setup.wetFilmUm))} wet
         </span>
       </div>
-      {!context.gun.usedFor.includes(stage.kind) && <p className="card">{context.gun.name} is kept for {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}. {context.gun.note}</p>}
+      {!context.gun.usedFor.includes(stage.kind) && (
+        <p className="card">
+          {context.gun.name} is kept for {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}.{' '}
+          {context.gun.note}
+        </p>
+      )}
       <VerdictList verdicts={setup.verdicts.filter(({ code }) => code !== 'test-panel-first')} hideGo />
       <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}>
-        <Setting label="At the gun, trigger pulled" kind="pressure" {...setting('inletKPa', format.pressure)} picture={<GaugePicture inletKPa={valueOf('inletKPa')} bandKPa={band} units={painter.units} />} note={context.gun.gaugeTrust === 'good' ? undefined : context.gun.gaugeTrust === 'none' ? 'this gun has no gauge: fit one, or test on paper' : 'this gauge is not to be trusted fully'} />
-        <Setting label="Needle out, from closed" kind="turns" {...setting('fluidTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fluidTurnsOut')} fullTurns={fullFluid} />} note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - valueOf('fluidTurnsOut')))} in`} />
-        <Setting label="Fan out, from closed" kind="turns" {...setting('fanTurnsOut', turns)} picture={<KnobPicture turnsOut={valueOf('fanTurnsOut')} fullTurns={fullFan} />} note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - valueOf('fanTurnsOut')))} from open`} />
+        <Setting
+          label="At the gun, trigger pulled"
+          kind="pressure"
+          {...setting('inletKPa', format.pressure)}
+          picture={<GaugePicture inletKPa={valueOf('inletKPa')} bandKPa={band} units={painter.units} />}
+          note={
+            context.gun.gaugeTrust === 'good'
+              ? undefined
+              : context.gun.gaugeTrust === 'none'
+                ? 'this gun has no gauge: fit one, or test on paper'
+                : 'this gauge is not to be trusted fully'
+          }
+        />
+        <Setting
+          label="Needle out, from closed"
+          kind="turns"
+          {...setting('fluidTurnsOut', turns)}
+          picture={<KnobPicture turnsOut={valueOf('fluidTurnsOut')} fullTurns={fullFluid} />}
+          note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - valueOf('fluidTurnsOut')))} in`}
+        />
+        <Setting
+          label="Fan out, from closed"
+          kind="turns"
+          {...setting('fanTurnsOut', turns)}
+          picture={<KnobPicture turnsOut={valueOf('fanTurnsOut')} fullTurns={fullFan} />}
+          note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - valueOf('fanTurnsOut')))} from open`}
+        />
         <Setting label="Distance" kind="length" {...setting('distanceMm', format.length)} note="gun square to the panel" />
-        <Setting label="Overlap" kind="percent" {...setting('overlapPercent', (v) => ({ text: v.toFixed(0), unit: '%' }))} note="of the fan on the pass before" />
-        <Step context={context} stage={stage} setup={{ overlapPercent: valueOf('overlapPercent'), distanceMm: valueOf('distanceMm'), nozzleMm: setup.nozzleMm }} />
+        <Setting
+          label="Overlap"
+          kind="percent"
+          {...setting('overlapPercent', (v) => ({ text: v.toFixed(0), unit: '%' }))}
+          note="of the fan on the pass before"
+        />
+        <Step
+          context={context}
+          stage={stage}
+          setup={{ overlapPercent: valueOf('overlapPercent'), distanceMm: valueOf('distanceMm'), nozzleMm: setup.nozzleMm }}
+        />
       </div>
       <VerdictList verdicts={setup.verdicts.filter(({ code }) => code === 'test-panel-first')} />
       <div className="row">
@@ -67,12 +132,24 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
 }
 
 /** Overlap as a step in the painter's units, from the fan as it was measured on paper. */
-function Step({ context, stage, setup }: Pick<CardProps, 'context' | 'stage'> & { setup: { overlapPercent: number; distanceMm: number; nozzleMm: number } }) {
+function Step({
+  context,
+  stage,
+  setup,
+}: Pick<CardProps, 'context' | 'stage'> & { setup: { overlapPercent: number; distanceMm: number; nozzleMm: number } }) {
   const test = testsOf(context.gun.gun, setup.nozzleMm).find(({ kind }) => kind === 'fan');
   const tested = test?.kind === 'fan' ? test.fanWidthMm : undefined;
   const [fanWidthMm, setFanWidthMm] = useState(tested);
   const format = formatFor(context.painter.units);
-  const answer = fanWidthMm === undefined ? undefined : ask('overlap', { fanWidthMm, overlapPercent: setup.overlapPercent, stage: stage.kind, ...(stage.finish ? { finish: stage.finish } : {}) });
+  const answer =
+    fanWidthMm === undefined
+      ? undefined
+      : ask('overlap', {
+          fanWidthMm,
+          overlapPercent: setup.overlapPercent,
+          stage: stage.kind,
+          ...(stage.finish ? { finish: stage.finish } : {}),
+        });
   const step = answer && format.length(answer.stepMm);
   return (
     <div className="card stack">
@@ -83,7 +160,14 @@ function Step({ context, stage, setup }: Pick<CardProps, 'context' | 'stage'> & 
         </div>
         {answer && <div className="quiet">film {answer.filmFactor.toFixed(1)} times that at half overlap, same hand</div>}
       </div>
-      <FigureInput label="Fan width on paper" kind="length" field="fanWidthMm" {...(tested === undefined ? {} : { value: tested })} description={tested === undefined ? 'measure one short shot at your distance' : 'from this gun’s own test'} onChange={(entered) => setFanWidthMm(entered?.canonical)} />
+      <FigureInput
+        label="Fan width on paper"
+        kind="length"
+        field="fanWidthMm"
+        {...(tested === undefined ? {} : { value: tested })}
+        description={tested === undefined ? 'measure one short shot at your distance' : 'from this gun’s own test'}
+        onChange={(entered) => setFanWidthMm(entered?.canonical)}
+      />
       {answer && <VerdictList verdicts={answer.verdicts.filter(({ code }) => code !== 'overlap-thickens')} />}
     </div>
   );

@@ -6,7 +6,15 @@ import styles from './Instruments.module.css';
 const DIAL = { psi: { full: 60, stepEvery: 10 }, bar: { full: 4, stepEvery: 1 }, kPa: { full: 400, stepEvery: 100 } } as const;
 
 /** The gauge at the gun as it should look with the trigger pulled. */
-export function GaugePicture({ inletKPa, bandKPa, units }: { inletKPa: number; bandKPa: readonly [number, number]; units: Units }) {
+export function GaugePicture({
+  inletKPa,
+  bandKPa,
+  units,
+}: {
+  inletKPa: number;
+  bandKPa: readonly [number, number];
+  units: Units;
+}) {
   const unit = units.pressure;
   const own = (kPa: number) => convert(kPa, 'kPa', unit);
   const layout = layOutGauge({ value: own(inletKPa), band: [own(bandKPa[0]), own(bandKPa[1])], ...DIAL[unit] }, 84);

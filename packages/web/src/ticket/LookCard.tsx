@@ -13,7 +13,15 @@ import { takenSetup } from './takenPlan.ts';
 import type { CardProps } from './TicketPage.tsx';
 import type { Kind } from '../units/typed.ts';
 
-const KIND: Record<SettingName, Kind> = { nozzleMm: 'nozzle', inletKPa: 'pressure', fluidTurnsOut: 'turns', fanTurnsOut: 'turns', distanceMm: 'length', overlapPercent: 'percent', wetFilmUm: 'film' };
+const KIND: Record<SettingName, Kind> = {
+  nozzleMm: 'nozzle',
+  inletKPa: 'pressure',
+  fluidTurnsOut: 'turns',
+  fanTurnsOut: 'turns',
+  distanceMm: 'length',
+  overlapPercent: 'percent',
+  wetFilmUm: 'film',
+};
 
 export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { follow: (next: Coat | undefined) => void }) {
   const setup = takenSetup(coat);
@@ -23,13 +31,26 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
   const [rating, setRating] = useState<Rating | undefined>(coat.rating);
   const [note, setNote] = useState(coat.note);
   const [busy, write] = useWrite();
-  if (coat.state !== 'flashed' && coat.state !== 'looked') return <p className="card">Look at it once it has flashed and passed the touch test.</p>;
+  if (coat.state !== 'flashed' && coat.state !== 'looked')
+    return <p className="card">Look at it once it has flashed and passed the touch test.</p>;
   const toggle = (item: Seen) => {
     if (item === 'nothing') return setSeen(seen.includes('nothing') ? [] : ['nothing']);
     const rest = seen.filter((other) => other !== 'nothing' && other !== item);
     return setSeen(seen.includes(item) ? rest : [...rest, item]);
   };
-  const save = () => write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/look`, { version: coat.version, painterId: painter.id, done, seen, rating, note })));
+  const save = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/look`, {
+          version: coat.version,
+          painterId: painter.id,
+          done,
+          seen,
+          rating,
+          note,
+        }),
+      ),
+    );
   const shown = (name: SettingName): string => {
     const value = coat.done[name]?.value ?? coat.overrides[name]?.chosen ?? setup?.[name];
     if (typeof value !== 'number') return '';
@@ -49,17 +70,43 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
       </div>
       <div className="row">
         <span>All in all</span>
-        <SegmentedControl aria-label="Rating" size="lg" value={rating ?? ''} onChange={(next) => setRating(next as Rating)} data={[{ value: 'good', label: 'Good' }, { value: 'fair', label: 'Fair' }, { value: 'poor', label: 'Poor' }]} />
+        <SegmentedControl
+          aria-label="Rating"
+          size="lg"
+          value={rating ?? ''}
+          onChange={(next) => setRating(next as Rating)}
+          data={[
+            { value: 'good', label: 'Good' },
+            { value: 'fair', label: 'Fair' },
+            { value: 'poor', label: 'Poor' },
+          ]}
+        />
       </div>
       <div>
         <strong>Done otherwise than planned?</strong> <span className="quiet">Leave it empty where it was as shown.</span>
         <div className="grid2" style={{ marginTop: '0.5rem' }}>
           {settingNames.map((name) => (
-            <FigureInput key={name} label={SETTING_NAME[name]} kind={KIND[name]} field={name} placeholder={shown(name)} onChange={(entered) => setDone(({ [name]: _, ...rest }) => (entered ? { ...rest, [name]: entered.canonical } : rest))} />
+            <FigureInput
+              key={name}
+              label={SETTING_NAME[name]}
+              kind={KIND[name]}
+              field={name}
+              placeholder={shown(name)}
+              onChange={(entered) =>
+                setDone(({ [name]: _, ...rest }) => (entered ? { ...rest, [name]: entered.canonical } : rest))
+              }
+            />
           ))}
         </div>
       </div>
-      <Textarea label="Note" value={note} maxLength={2000} autosize minRows={2} onChange={(event) => setNote(event.currentTarget.value)} />
+      <Textarea
+        label="Note"
+        value={note}
+        maxLength={2000}
+        autosize
+        minRows={2}
+        onChange={(event) => setNote(event.currentTarget.value)}
+      />
       <div className="row">
         <Button loading={busy} disabled={seen.length === 0 || !rating} onClick={() => void save()}>
           {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}

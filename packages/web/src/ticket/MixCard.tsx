@@ -5,7 +5,7 @@ import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/told.ts';
 import { postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, minutesText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
@@ -16,11 +16,20 @@ import { takenMix } from './takenPlan.ts';
 import type { CardProps } from './TicketPage.tsx';
 import type { Wishes } from './useCoatPlan.ts';
 
-type MixCardProps = CardProps & { gatePassed: boolean; mix: Mix | undefined; cups: StoredCup[]; wishes: Wishes; setWishes: (wishes: Wishes) => void; blocked: boolean; onGun: () => void };
+type MixCardProps = CardProps & {
+  gatePassed: boolean;
+  mix: Mix | undefined;
+  cups: StoredCup[];
+  wishes: Wishes;
+  setWishes: (wishes: Wishes) => void;
+  blocked: boolean;
+  onGun: () => void;
+};
 
 export function MixCard(props: MixCardProps) {
   const { gatePassed, mix, coat } = props;
-  if (!gatePassed) return <p className="card">The safety gate of this stage comes first: no recipe is shown before it has passed.</p>;
+  if (!gatePassed)
+    return <p className="card">The safety gate of this stage comes first: no recipe is shown before it has passed.</p>;
   if (coat.state === 'planned') return <LiveMix {...props} />;
   return mix ? <ReadyMix {...props} mix={mix} /> : <PourEntry {...props} />;
 }
@@ -30,21 +39,61 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
   const { reducer } = plan;
-  const stops = [...plan.climate.verdicts, ...reducer.verdicts, ...(plan.mix?.verdicts ?? []), ...plan.setup.verdicts].filter(({ level }) => level === 'stop');
+  const stops = [...plan.climate.verdicts, ...reducer.verdicts, ...(plan.mix?.verdicts ?? []), ...plan.setup.verdicts].filter(
+    ({ level }) => level === 'stop',
+  );
   const take = () =>
     write(async () => {
-      const body = { version: coat.version, painterId: painter.id, gunId: context.gun.id, overrides: overridesOf(plan, wishes), ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}), ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}), ...(context.cup ? { cupId: context.cup.id } : {}), ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }) };
+      const body = {
+        version: coat.version,
+        painterId: painter.id,
+        gunId: context.gun.id,
+        overrides: overridesOf(plan, wishes),
+        ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}),
+        ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
+        ...(context.cup ? { cupId: context.cup.id } : {}),
+        ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }),
+      };
       keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/take`, body));
     });
   return (
     <>
       {reducer.choice && <Choice plan={plan} context={context} wishes={wishes} />}
-      <VerdictList verdicts={[...reducer.verdicts, ...(plan.mix?.verdicts ?? [])].concat(reducer.choice ? [] : plan.climate.verdicts)} hideGo />
-      {plan.mix?.components && context.cup && <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={wishes.wantedParts ?? reducer.choice?.parts ?? []} units={painter.units} />}
+      <VerdictList
+        verdicts={[...reducer.verdicts, ...(plan.mix?.verdicts ?? [])].concat(reducer.choice ? [] : plan.climate.verdicts)}
+        hideGo
+      />
+      {plan.mix?.components && context.cup && (
+        <PourList
+          sheet={context.sheet}
+          mix={plan.mix}
+          cup={context.cup}
+          blend={wishes.wantedParts ?? reducer.choice?.parts ?? []}
+          units={painter.units}
+        />
+      )}
       {reducer.choice && (
         <div className="grid2">
-          <FigureInput key={`${context.stage.id}`} label="Ready mix wanted" kind="volume" field="readyMl" least={1} placeholder={format.volume(plan.mix?.readyMl ?? 0).text} description={`for ${context.coatsLeft} ${context.coatsLeft === 1 ? 'coat' : 'coats'}; empty: as worked out`} onChange={(entered) => setWishes(withReady(wishes, entered?.canonical))} />
-          <Select label="Cup" description="usable to its top mark" data={cups.map(({ id, name, capacityMl }) => ({ value: id, label: `${name}, ${format.joined(format.volume(capacityMl))}` }))} value={context.cup?.id ?? null} onChange={(id) => id && setWishes({ ...wishes, cupId: id })} />
+          <FigureInput
+            key={`${context.stage.id}`}
+            label="Ready mix wanted"
+            kind="volume"
+            field="readyMl"
+            least={1}
+            placeholder={format.volume(plan.mix?.readyMl ?? 0).text}
+            description={`for ${context.coatsLeft} ${context.coatsLeft === 1 ? 'coat' : 'coats'}; empty: as worked out`}
+            onChange={(entered) => setWishes(withReady(wishes, entered?.canonical))}
+          />
+          <Select
+            label="Cup"
+            description="usable to its top mark"
+            data={cups.map(({ id, name, capacityMl }) => ({
+              value: id,
+              label: `${name}, ${format.joined(format.volume(capacityMl))}`,
+            }))}
+            value={context.cup?.id ?? null}
+            onChange={(id) => id && setWishes({ ...wishes, cupId: id })}
+          />
         </div>
       )}
       <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
@@ -58,12 +107,15 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
   );
 }
 
-const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes => (readyMl === undefined ? rest : { ...rest, readyMl });
+const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes =>
+  readyMl === undefined ? rest : { ...rest, readyMl };
 
 function overridesOf(plan: MixCardProps['plan'], wishes: Wishes) {
   const { choice } = plan.reducer;
   return {
-    ...(wishes.wantedParts && choice ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why: 'painter’s own pick' } } : {}),
+    ...(wishes.wantedParts && choice
+      ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why: 'painter’s own pick' } }
+      : {}),
   };
 }
 
@@ -79,7 +131,9 @@ function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context'
       {choice!.parts.length > 0 && (
         <div className="card">
           <div className="label">Reducer for now</div>
-          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'}>{blendText(wishes.wantedParts ?? choice!.parts)}</div>
+          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'}>
+            {blendText(wishes.wantedParts ?? choice!.parts)}
+          </div>
           {openTimeMinutes && (
             <div className="quiet">
               edge open {openTimeMinutes.low.toFixed(1)} to {openTimeMinutes.high.toFixed(1)} min
@@ -125,8 +179,9 @@ function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context'
 
 /** A mix of this stage is still good: the next coat uses it. */
 function ReadyMix({ mix, painter, onGun, coat }: MixCardProps & { mix: Mix }) {
+  const nowMs = useNowMs(15_000);
   const format = formatFor(painter.units);
-  const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - Date.now()) / 60_000 : undefined;
+  const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - nowMs) / 60_000 : undefined;
   const frozen = takenMix(coat);
   return (
     <div className="card stack">
@@ -136,7 +191,11 @@ function ReadyMix({ mix, painter, onGun, coat }: MixCardProps & { mix: Mix }) {
           <div className="figure">
             {format.volume(mix.readyMl).text} <small>{format.volume(mix.readyMl).unit} poured</small>
           </div>
-          <div className="quiet">{mix.poured.map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`).join(' · ')}</div>
+          <div className="quiet">
+            {mix.poured
+              .map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`)
+              .join(' · ')}
+          </div>
         </div>
         {left !== undefined && (
           <div>

@@ -25,7 +25,11 @@ export function NewTicketPage() {
   const { data: sheets } = useSheets();
   const { painter } = usePainter();
   const navigate = useNavigate();
-  const [kept, keepDraft, clearDraft] = useLocalStorage<TicketDraft | null>({ key: 'orthochrom-new-ticket', defaultValue: null, getInitialValueInEffect: false });
+  const [kept, keepDraft, clearDraft] = useLocalStorage<TicketDraft | null>({
+    key: 'orthochrom-new-ticket',
+    defaultValue: null,
+    getInitialValueInEffect: false,
+  });
   const [busy, write] = useWrite();
   if (!setup || !sheets) return <p className="page">Opening …</p>;
   const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
@@ -44,14 +48,48 @@ export function NewTicketPage() {
       <PageHead title="New ticket" line={`${painter.name} · kept in this browser until it is opened`} />
       <div className="page stack">
         <div className="card grid2">
-          <TextInput label="Vehicle or part" value={draft.vehicle} error={faultAt('vehicle')} maxLength={200} onChange={(event) => change({ vehicle: event.currentTarget.value })} />
-          <Select label="Body" value={draft.bodyKind} data={[...BODIES]} onChange={(bodyKind) => bodyKind && change({ bodyKind: bodyKind as TicketDraft['bodyKind'] })} />
-          <Select label="Room" value={draft.roomId} data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))} onChange={(roomId) => roomId && change({ roomId })} />
-          <Select label="How big is the job?" value={draft.jobSize} data={SIZES} onChange={(jobSize) => jobSize && change({ jobSize: jobSize as TicketDraft['jobSize'] })} />
+          <TextInput
+            label="Vehicle or part"
+            value={draft.vehicle}
+            error={faultAt('vehicle')}
+            maxLength={200}
+            onChange={(event) => change({ vehicle: event.currentTarget.value })}
+          />
+          <Select
+            label="Body"
+            value={draft.bodyKind}
+            data={[...BODIES]}
+            onChange={(bodyKind) => bodyKind && change({ bodyKind: bodyKind as TicketDraft['bodyKind'] })}
+          />
+          <Select
+            label="Room"
+            value={draft.roomId}
+            data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(roomId) => roomId && change({ roomId })}
+          />
+          <Select
+            label="How big is the job?"
+            value={draft.jobSize}
+            data={SIZES}
+            onChange={(jobSize) => jobSize && change({ jobSize: jobSize as TicketDraft['jobSize'] })}
+          />
         </div>
         <PanelPicker panels={draft.panels} onChange={(panels) => change({ panels })} error={faultAt('panels')} />
-        <StagePicker draft={draft} setup={setup} sheets={sheets} onChange={(stages) => change({ stages })} error={faultAt('stages')} />
-        <Textarea label="Note" value={draft.note} maxLength={2000} autosize minRows={2} onChange={(event) => change({ note: event.currentTarget.value })} />
+        <StagePicker
+          draft={draft}
+          setup={setup}
+          sheets={sheets}
+          onChange={(stages) => change({ stages })}
+          error={faultAt('stages')}
+        />
+        <Textarea
+          label="Note"
+          value={draft.note}
+          maxLength={2000}
+          autosize
+          minRows={2}
+          onChange={(event) => change({ note: event.currentTarget.value })}
+        />
         {faults.length > 0 && kept && (
           <ul role="status">
             {faults.map(({ path, message }) => (

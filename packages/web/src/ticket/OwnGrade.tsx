@@ -6,7 +6,12 @@ import type { Wishes } from './useCoatPlan.ts';
 
 const OURS = 'ours';
 
-export function OwnGrade({ context, plan, wishes, setWishes }: Pick<CardProps, 'context' | 'plan'> & { wishes: Wishes; setWishes: (wishes: Wishes) => void }) {
+export function OwnGrade({
+  context,
+  plan,
+  wishes,
+  setWishes,
+}: Pick<CardProps, 'context' | 'plan'> & { wishes: Wishes; setWishes: (wishes: Wishes) => void }) {
   const { grades = [], hardeners = [] } = plan.inputs.reducer;
   const productId = (name: string) => context.sheet.hardeners?.find((id) => context.products.get(id)?.grade?.name === name);
   if (grades.length === 0 && hardeners.length < 2 && !wishes.hardenerId) return null;
@@ -20,9 +25,20 @@ export function OwnGrade({ context, plan, wishes, setWishes }: Pick<CardProps, '
           <Select
             label="Reducer"
             value={wishes.wantedParts ? wishes.wantedParts[0]!.name : OURS}
-            data={[{ value: OURS, label: `As recommended${plan.reducer.choice ? `: ${blendText(plan.reducer.choice.parts)}` : ''}` }, ...grades.map(({ name }) => ({ value: name, label: name }))]}
-            onChange={(name) => setWishes(name && name !== OURS ? { ...wishes, wantedParts: [{ name, fraction: 1 }] } : without(wishes, 'wantedParts'))}
-            description={wanted ? `dries at ${wanted.evaporationIndex.toFixed(2)} of what this job wants; 1 is right, more is too fast` : 'each is judged as you pick it'}
+            data={[
+              { value: OURS, label: `As recommended${plan.reducer.choice ? `: ${blendText(plan.reducer.choice.parts)}` : ''}` },
+              ...grades.map(({ name }) => ({ value: name, label: name })),
+            ]}
+            onChange={(name) =>
+              setWishes(
+                name && name !== OURS ? { ...wishes, wantedParts: [{ name, fraction: 1 }] } : without(wishes, 'wantedParts'),
+              )
+            }
+            description={
+              wanted
+                ? `dries at ${wanted.evaporationIndex.toFixed(2)} of what this job wants; 1 is right, more is too fast`
+                : 'each is judged as you pick it'
+            }
           />
         )}
         {hardenerNames.length > 1 && (

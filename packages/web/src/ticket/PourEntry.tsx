@@ -32,14 +32,32 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
   if (!mix || !asked || !batch || !cup) return <p className="card">This plan holds no pour list. Take it again.</p>;
 
   const names = batch.components.map(({ name }) => name);
-  const poured = names.filter((name) => amounts[name] !== undefined).map((name) => (measure === 'volume' ? { name, ml: amounts[name]! } : { name, grams: amounts[name]! }));
+  const poured = names
+    .filter((name) => amounts[name] !== undefined)
+    .map((name) => (measure === 'volume' ? { name, ml: amounts[name]! } : { name, grams: amounts[name]! }));
   const isComplete = poured.length === names.length;
-  const check = isComplete ? checkOf({ recipe: asked.recipe, poured, densitiesGPerMl: asked.densitiesGPerMl, sheet: asked.sheet, cup: { capacityMl: cup.capacityMl } }) : undefined;
+  const check = isComplete
+    ? checkOf({
+        recipe: asked.recipe,
+        poured,
+        densitiesGPerMl: asked.densitiesGPerMl,
+        sheet: asked.sheet,
+        cup: { capacityMl: cup.capacityMl },
+      })
+    : undefined;
   const isShut = !check || isStopped(check.verdicts);
   const isOff = check?.correct !== undefined;
   const keepMix = () =>
     write(async () => {
-      const body = { id: newId(), stageId: coat.stageId, coatId: coat.id, painterId: painter.id, poured, cupId: cup.id, batchNo: whole.mixes.filter(({ stageId }) => stageId === coat.stageId).length + 1 };
+      const body = {
+        id: newId(),
+        stageId: coat.stageId,
+        coatId: coat.id,
+        painterId: painter.id,
+        poured,
+        cupId: cup.id,
+        batchNo: whole.mixes.filter(({ stageId }) => stageId === coat.stageId).length + 1,
+      };
       keep(await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/mixes`, body));
     });
   return (
@@ -48,8 +66,28 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
       <div className="card stack">
         <div className="row">
           <strong>What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?</strong>
-          <SegmentedControl aria-label="Measured by" value={measure} onChange={(value) => (setMeasure(value as 'volume'), setAmounts({}))} data={[{ value: 'volume', label: 'By volume' }, { value: 'weight', label: 'By weight' }]} />
-          <Button variant="default" onClick={() => fill(Object.fromEntries(batch.components.map((part) => [part.name, measure === 'volume' ? Math.round(part.ml) : Math.round(part.grams ?? 0)])))}>
+          <SegmentedControl
+            aria-label="Measured by"
+            value={measure}
+            onChange={(value) => (setMeasure(value as 'volume'), setAmounts({}))}
+            data={[
+              { value: 'volume', label: 'By volume' },
+              { value: 'weight', label: 'By weight' },
+            ]}
+          />
+          <Button
+            variant="default"
+            onClick={() =>
+              fill(
+                Object.fromEntries(
+                  batch.components.map((part) => [
+                    part.name,
+                    measure === 'volume' ? Math.round(part.ml) : Math.round(part.grams ?? 0),
+                  ]),
+                ),
+              )
+            }
+          >
             As listed
           </Button>
         </div>
@@ -63,7 +101,9 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
               {...(amounts[part.name] === undefined ? {} : { value: amounts[part.name]! })}
               placeholder={measure === 'volume' ? format.volume(part.ml).text : (part.grams?.toFixed(0) ?? '')}
               description={part.role}
-              onChange={(entered) => setAmounts(({ [part.name]: _, ...rest }) => (entered ? { ...rest, [part.name]: entered.canonical } : rest))}
+              onChange={(entered) =>
+                setAmounts(({ [part.name]: _, ...rest }) => (entered ? { ...rest, [part.name]: entered.canonical } : rest))
+              }
             />
           ))}
         </div>
@@ -74,7 +114,10 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
             <ul style={{ margin: '0.3rem 0 0' }}>
               {check.correct.map(({ name, addMl, addGrams }) => (
                 <li key={name} className="figure mid">
-                  {name} +{measure === 'weight' && addGrams !== undefined ? `${addGrams.toFixed(0)} g` : format.joined(format.volume(addMl))}
+                  {name} +
+                  {measure === 'weight' && addGrams !== undefined
+                    ? `${addGrams.toFixed(0)} g`
+                    : format.joined(format.volume(addMl))}
                 </li>
               ))}
             </ul>
@@ -100,7 +143,11 @@ function checkOf(input: object): AnswerOf<'pourCheck'> | undefined {
   return 'answer' in outcome ? (outcome.answer as AnswerOf<'pourCheck'>) : undefined;
 }
 
-const mended = (amounts: Record<string, number>, correct: NonNullable<AnswerOf<'pourCheck'>['correct']>, measure: 'volume' | 'weight') =>
+const mended = (
+  amounts: Record<string, number>,
+  correct: NonNullable<AnswerOf<'pourCheck'>['correct']>,
+  measure: 'volume' | 'weight',
+) =>
   Object.fromEntries(
     Object.entries(amounts).map(([name, amount]) => {
       const add = correct.find((part) => part.name === name);

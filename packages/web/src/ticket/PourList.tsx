@@ -7,7 +7,13 @@ import { formatFor } from '../units/format.ts';
 import { CupPicture } from './CupPicture.tsx';
 import styles from './PourList.module.css';
 
-type PourListProps = { sheet: Sheet; mix: AnswerOf<'mix'>; cup: StoredCup; blend: { name: string; fraction: number }[]; units: Units };
+type PourListProps = {
+  sheet: Sheet;
+  mix: AnswerOf<'mix'>;
+  cup: StoredCup;
+  blend: { name: string; fraction: number }[];
+  units: Units;
+};
 
 export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
   const format = formatFor(units);
@@ -38,11 +44,17 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
                 <td>
                   <span className={`${styles['role']} ${styles[part.role ?? 'paint']}`} aria-hidden="true" />
                   <strong>{part.name}</strong> <span className="quiet">{part.role}</span>
-                  {part.name === BLEND_NAME && blend.length > 1 && <div className="quiet">{blend.map(({ name, fraction }) => `${ml(fraction * part.ml)} ${name}`).join(' + ')}</div>}
+                  {part.name === BLEND_NAME && blend.length > 1 && (
+                    <div className="quiet">
+                      {blend.map(({ name, fraction }) => `${ml(fraction * part.ml)} ${name}`).join(' + ')}
+                    </div>
+                  )}
                 </td>
                 <td className={styles['amount']}>{ml(part.ml)}</td>
                 <td className={units.measure === 'volume' ? styles['amount'] : ''}>{ml(part.cumulativeMl)}</td>
-                <td className={units.measure === 'weight' ? styles['amount'] : ''}>{part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}</td>
+                <td className={units.measure === 'weight' ? styles['amount'] : ''}>
+                  {part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -50,7 +62,10 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
         <p className="quiet">
           {batch.components
             .slice(1)
-            .map((part) => `${part.name}: ${part.percentOfPaint.toFixed(0)} % of the paint, ${part.percentOfMix.toFixed(0)} % of the mix`)
+            .map(
+              (part) =>
+                `${part.name}: ${part.percentOfPaint.toFixed(0)} % of the paint, ${part.percentOfMix.toFixed(0)} % of the mix`,
+            )
             .join(' · ')}
         </p>
         <ol className={styles['notes']}>

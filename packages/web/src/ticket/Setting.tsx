@@ -29,7 +29,15 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
       <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start', gap: 0 }}>
         <span className="label">{label}</span>
         {onOverride && (
-          <ActionIcon variant="subtle" size={40} mt={-8} mr={-10} aria-label={`Set ${label.toLowerCase()} otherwise`} aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+          <ActionIcon
+            variant="subtle"
+            size={40}
+            mt={-8}
+            mr={-10}
+            aria-label={`Set ${label.toLowerCase()} otherwise`}
+            aria-expanded={isOpen}
+            onClick={() => setIsOpen(!isOpen)}
+          >
             <IconPencil size={22} />
           </ActionIcon>
         )}
@@ -53,7 +61,17 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
   );
 }
 
-function OwnValue({ label, name, kind, recommended, onOverride, close }: Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended'> & { onOverride: NonNullable<SettingProps['onOverride']>; close: () => void }) {
+function OwnValue({
+  label,
+  name,
+  kind,
+  recommended,
+  onOverride,
+  close,
+}: Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended'> & {
+  onOverride: NonNullable<SettingProps['onOverride']>;
+  close: () => void;
+}) {
   const [entered, setEntered] = useState<Entered>();
   const [why, setWhy] = useState('');
   return (

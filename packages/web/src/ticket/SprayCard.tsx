@@ -28,16 +28,35 @@ function ReadyToSpray({ coat, plan, painter, keep, mix, askGate }: SprayCardProp
   const [busy, write] = useWrite();
   const setup = takenSetup(coat);
   const format = formatFor(painter.units);
-  const start = () => write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/spray-start`, { version: coat.version, painterId: painter.id, mixId: mix!.id, unchangedSinceGate: true })));
+  const start = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/spray-start`, {
+          version: coat.version,
+          painterId: painter.id,
+          mixId: mix!.id,
+          unchangedSinceGate: true,
+        }),
+      ),
+    );
   return (
     <div className="card stack">
       {setup && (
         <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
-          <strong>{WETNESS_NAME[setup.wetness]}</strong>, {format.joined(format.film(setup.wetFilmUm))} wet. Do not chase hiding in one coat. {format.joined(format.pressure(Number(coat.overrides.inletKPa?.chosen ?? setup.inletKPa)))} at the gun, needle {turnsText(Number(coat.overrides.fluidTurnsOut?.chosen ?? setup.fluidTurnsOut))} out, {format.joined(format.length(Number(coat.overrides.distanceMm?.chosen ?? setup.distanceMm)))} away. Trigger to air at the turns.
+          <strong>{WETNESS_NAME[setup.wetness]}</strong>, {format.joined(format.film(setup.wetFilmUm))} wet. Do not chase hiding
+          in one coat. {format.joined(format.pressure(Number(coat.overrides.inletKPa?.chosen ?? setup.inletKPa)))} at the gun,
+          needle {turnsText(Number(coat.overrides.fluidTurnsOut?.chosen ?? setup.fluidTurnsOut))} out,{' '}
+          {format.joined(format.length(Number(coat.overrides.distanceMm?.chosen ?? setup.distanceMm)))} away. Trigger to air at
+          the turns.
         </p>
       )}
       <VerdictList verdicts={plan.climate.verdicts} hideGo />
-      <Checkbox size="lg" checked={isUnchanged} onChange={(event) => setIsUnchanged(event.currentTarget.checked)} label="Room, people and protection are as they were at the gate" />
+      <Checkbox
+        size="lg"
+        checked={isUnchanged}
+        onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
+        label="Room, people and protection are as they were at the gate"
+      />
       <div className="row">
         <Button size="lg" onClick={() => void start()} loading={busy} disabled={!isUnchanged || !mix}>
           Start spraying
@@ -56,15 +75,25 @@ function Spraying({ whole, coat, stage, painter, keep }: SprayCardProps) {
   const now = useNowMs();
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
   const isDone = (panelId: string) => coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
-  const post = (path: string, body: object) => write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, { painterId: painter.id, ...body })));
+  const post = (path: string, body: object) =>
+    write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, { painterId: painter.id, ...body })));
   return (
     <div className="card stack">
       <div className="label">Spraying for</div>
       <div className="figure">{countdownText(now - Date.parse(coat.startedAt ?? ''))}</div>
-      <p className="quiet">Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.</p>
+      <p className="quiet">
+        Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.
+      </p>
       <div className={styles['panels']}>
         {panels.map((panel) => (
-          <Button key={panel.id} variant={isDone(panel.id) ? 'light' : 'default'} size="lg" disabled={busy || isDone(panel.id)} onClick={() => void post('panels', { panelId: panel.id })} leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}>
+          <Button
+            key={panel.id}
+            variant={isDone(panel.id) ? 'light' : 'default'}
+            size="lg"
+            disabled={busy || isDone(panel.id)}
+            onClick={() => void post('panels', { panelId: panel.id })}
+            leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
+          >
             {panelName(panel.name)}
             {isDone(panel.id) ? ', done' : ''}
           </Button>

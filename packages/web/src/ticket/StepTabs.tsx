@@ -3,9 +3,28 @@ import { IconCheck } from '@tabler/icons-react';
 import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
 
-const NAME: Record<Step, string> = { gate: 'Gate', air: 'Air', mix: 'Mix', gun: 'Gun', spray: 'Spray', flash: 'Flash', look: 'Look', clean: 'Clean' };
+const NAME: Record<Step, string> = {
+  gate: 'Gate',
+  air: 'Air',
+  mix: 'Mix',
+  gun: 'Gun',
+  spray: 'Spray',
+  flash: 'Flash',
+  look: 'Look',
+  clean: 'Clean',
+};
 
-export function StepTabs({ current, shown, onPick, gatePassed }: { current: Step; shown: Step; onPick: (step: Step) => void; gatePassed: boolean }) {
+export function StepTabs({
+  current,
+  shown,
+  onPick,
+  gatePassed,
+}: {
+  current: Step;
+  shown: Step;
+  onPick: (step: Step) => void;
+  gatePassed: boolean;
+}) {
   const at = STEPS.indexOf(current);
   return (
     <ol className={styles['tabs']}>
@@ -13,7 +32,12 @@ export function StepTabs({ current, shown, onPick, gatePassed }: { current: Step
         const isDone = step === 'gate' ? gatePassed : i < at;
         return (
           <li key={step}>
-            <button type="button" onClick={() => onPick(step)} className={`${styles['tab']} ${step === shown ? styles['shown'] : ''} ${step === current ? styles['current'] : ''}`} aria-current={step === shown ? 'step' : undefined}>
+            <button
+              type="button"
+              onClick={() => onPick(step)}
+              className={`${styles['tab']} ${step === shown ? styles['shown'] : ''} ${step === current ? styles['current'] : ''}`}
+              aria-current={step === shown ? 'step' : undefined}
+            >
               {isDone && <IconCheck size={18} stroke={3} aria-label="done" />}
               {NAME[step]}
             </button>

@@ -31,10 +31,16 @@ export function TicketPage() {
   const { data: setup } = useSetup();
   const { data: sheets } = useSheets();
   const { data: air } = useAir();
-  if (error) return <PageError message={error instanceof Error ? error.message : 'This ticket cannot be shown.'} retry={() => void refresh()} />;
+  if (error) return <PageError message={error.message} retry={() => void refresh()} />;
   if (!whole || !setup || !sheets || !air) return <p className="page">Opening the ticket …</p>;
   const keep = (next: TicketWhole) => void refresh(next, { revalidate: false });
-  return <OpenTicket key={id} sources={{ whole, setup, sheets, air: air.rooms.find(({ roomId }) => roomId === whole.ticket.roomId)! }} keep={keep} />;
+  return (
+    <OpenTicket
+      key={id}
+      sources={{ whole, setup, sheets, air: air.rooms.find(({ roomId }) => roomId === whole.ticket.roomId)! }}
+      keep={keep}
+    />
+  );
 }
 
 type Sources = Parameters<typeof usePlanContext>[0];
@@ -56,12 +62,23 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const plan = usePlan(context);
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
-  if (!context || !plan) return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
+  if (!context || !plan)
+    return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
 
-  const gate = gateToday(whole.gates, { stageId: stage.id, roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
+  const gate = gateToday(whole.gates, {
+    stageId: stage.id,
+    roomId: room.id,
+    painterId: painter.id,
+    nowMs,
+    timeZone: setup.shop.timeZone,
+  });
   const earlier = gateToday(whole.gates, { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
   const mix = liveMix(whole.mixes, stage.id, nowMs);
-  const step = currentStep(whole, coat, { gatePassed: gate?.passed ?? false, airSeen: seenAirOf === coat.id, hasMix: mix !== undefined });
+  const step = currentStep(whole, coat, {
+    gatePassed: gate?.passed ?? false,
+    airSeen: seenAirOf === coat.id,
+    hasMix: mix !== undefined,
+  });
   const shown = pickedStep ?? step;
   const isBlocked = blockingCoat(coats, coat);
   const goOn = (next: TicketWhole) => {
@@ -78,7 +95,10 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
   return (
     <div className={styles['page']} ref={top}>
-      <PageHead title={`${ticket.number} · ${ticket.vehicle}`} line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}>
+      <PageHead
+        title={`${ticket.number} · ${ticket.vehicle}`}
+        line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}
+      >
         <AirStrip air={sources.air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
       </PageHead>
       <div className={styles['columns']}>
@@ -99,20 +119,53 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
           <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gate?.passed ?? false} />
           {isBlocked && step !== 'gate' && (
             <p className={styles['blocked']}>
-              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
+              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is{' '}
+              {STATE_NAME[isBlocked.state]}.
             </p>
           )}
           {shown === 'gate' && <GateCard {...shared} room={room} latest={gate ?? earlier} />}
-          {shown === 'air' && <AirCard {...shared} room={room} air={sources.air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
-          {shown === 'mix' && <MixCard {...shared} key={coat.id} gatePassed={gate?.passed ?? false} mix={mix} cups={setup.cups} wishes={wishes} setWishes={setWishes} blocked={isBlocked !== undefined} onGun={() => pickStep('gun')} />}
-          {shown === 'gun' && <GunCard {...shared} key={`${coat.id}${context.gun.id}`} gatePassed={gate?.passed ?? false} guns={setup.guns} pickGun={(gunId) => setWishes({ ...wishes, gunId })} onSpray={() => pickStep('spray')} />}
-          {shown === 'spray' && <SprayCard {...shared} mix={mix} gatePassed={gate?.passed ?? false} askGate={() => pickStep('gate')} />}
+          {shown === 'air' && (
+            <AirCard {...shared} room={room} air={sources.air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />
+          )}
+          {shown === 'mix' && (
+            <MixCard
+              {...shared}
+              key={coat.id}
+              gatePassed={gate?.passed ?? false}
+              mix={mix}
+              cups={setup.cups}
+              wishes={wishes}
+              setWishes={setWishes}
+              blocked={isBlocked !== undefined}
+              onGun={() => pickStep('gun')}
+            />
+          )}
+          {shown === 'gun' && (
+            <GunCard
+              {...shared}
+              key={`${coat.id}${context.gun.id}`}
+              gatePassed={gate?.passed ?? false}
+              guns={setup.guns}
+              pickGun={(gunId) => setWishes({ ...wishes, gunId })}
+              onSpray={() => pickStep('spray')}
+            />
+          )}
+          {shown === 'spray' && (
+            <SprayCard {...shared} mix={mix} gatePassed={gate?.passed ?? false} askGate={() => pickStep('gate')} />
+          )}
           {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} />}
           {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
           {shown === 'clean' && <CleanCard {...shared} mix={mix} follow={follow} />}
         </section>
         <aside className={styles['why']}>
-          <WhyPanel plan={plan} warmer={warmer} deltaC={deltaC} setDeltaC={setDeltaC} step={shown} gatePassed={gate?.passed ?? false} />
+          <WhyPanel
+            plan={plan}
+            warmer={warmer}
+            deltaC={deltaC}
+            setDeltaC={setDeltaC}
+            step={shown}
+            gatePassed={gate?.passed ?? false}
+          />
         </aside>
       </div>
       <TimeRibbon whole={whole} context={context} nowMs={nowMs} />

@@ -12,7 +12,8 @@ export function TicketsPage() {
   const [shown, setShown] = useState('open');
   const navigate = useNavigate();
   const tickets = data?.tickets.filter(({ state }) => shown === 'all' || state === shown) ?? [];
-  const nameOf = (list: { id: string; name: string }[] | undefined, id: string) => list?.find((item) => item.id === id)?.name ?? '';
+  const nameOf = (list: { id: string; name: string }[] | undefined, id: string) =>
+    list?.find((item) => item.id === id)?.name ?? '';
   return (
     <>
       <PageHead title="Tickets" line="Each job, stage by stage and coat by coat">
@@ -21,7 +22,17 @@ export function TicketsPage() {
         </Button>
       </PageHead>
       <div className="page stack">
-        <SegmentedControl aria-label="Which tickets" w="fit-content" value={shown} onChange={setShown} data={[{ value: 'open', label: 'Open' }, { value: 'done', label: 'Done' }, { value: 'all', label: 'All' }]} />
+        <SegmentedControl
+          aria-label="Which tickets"
+          w="fit-content"
+          value={shown}
+          onChange={setShown}
+          data={[
+            { value: 'open', label: 'Open' },
+            { value: 'done', label: 'Done' },
+            { value: 'all', label: 'All' },
+          ]}
+        />
         <div className="card scrollx">
           <table className="plain">
             <thead>
@@ -36,8 +47,11 @@ export function TicketsPage() {
             </thead>
             <tbody>
               {tickets.map((ticket) => {
-                const place = (coat: { stageId: string; ordinal: number }) => ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
-                const coat = nextCoat((data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort((a, b) => place(a) - place(b)));
+                const place = (coat: { stageId: string; ordinal: number }) =>
+                  ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
+                const coat = nextCoat(
+                  (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort((a, b) => place(a) - place(b)),
+                );
                 const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
                 return (
                   <tr key={ticket.id} onClick={() => void navigate(`/tickets/${ticket.id}`)} style={{ cursor: 'pointer' }}>
@@ -48,7 +62,11 @@ export function TicketsPage() {
                       <strong>{ticket.vehicle}</strong>
                     </td>
                     <td>{ticket.panels.map(({ name }) => panelName(name)).join(', ')}</td>
-                    <td>{coat && stage ? `${STAGE_NAME[stage.kind]} ${coat.ordinal} of ${stage.coats}, ${STATE_NAME[coat.state]}` : 'all coats logged'}</td>
+                    <td>
+                      {coat && stage
+                        ? `${STAGE_NAME[stage.kind]} ${coat.ordinal} of ${stage.coats}, ${STATE_NAME[coat.state]}`
+                        : 'all coats logged'}
+                    </td>
                     <td>{nameOf(setup?.rooms, ticket.roomId)}</td>
                     <td>{nameOf(setup?.painters, ticket.painterId)}</td>
                   </tr>

@@ -14,14 +14,23 @@ export function TimeRibbon({ whole, context, nowMs }: { whole: TicketWhole; cont
   const { ref, width } = useElementSize();
   const widthPx = Math.max(320, width);
   const minutesOf = useStageMinutes(whole, context);
-  const layout = useMemo(() => layOutRibbon(ribbonBlocks(whole, nowMs, minutesOf), nowMs, { widthPx, padPx: 12 }), [whole, nowMs, minutesOf, widthPx]);
+  const layout = useMemo(
+    () => layOutRibbon(ribbonBlocks(whole, nowMs, minutesOf), nowMs, { widthPx, padPx: 12 }),
+    [whole, nowMs, minutesOf, widthPx],
+  );
   const clock = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <section className={styles['ribbon']} aria-label="Clock of this ticket" ref={ref}>
       <svg width={widthPx} height={80} role="img" aria-label={`All coats dry to touch by about ${clock(layout.endMs)}`}>
         {layout.blocks.map((block) => (
           <g key={block.key} className={`${styles[block.kind]} ${block.isDone ? styles['done'] : ''}`}>
-            <rect x={block.xPx} y={22} width={block.widthPx} height={32} className={block.kind === 'spray' ? styles[block.stage] : undefined} />
+            <rect
+              x={block.xPx}
+              y={22}
+              width={block.widthPx}
+              height={32}
+              className={block.kind === 'spray' ? styles[block.stage] : undefined}
+            />
             {block.widthPx > block.name.length * 7.5 && (
               <text x={block.xPx + block.widthPx / 2} y={43} textAnchor="middle">
                 {block.name}
@@ -50,8 +59,18 @@ function useStageMinutes(whole: TicketWhole, context: PlanContext): StageMinutes
       whole.ticket.stages.map((stage, i) => {
         const sheet = whole.sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
         const flashOf = (coatsLeft: number) =>
-          sheet ? planCoat({ ...context, stage, sheet, coatsLeft, isLastStage: i === whole.ticket.stages.length - 1 }).recoat.earliestMinutes.value : FALLBACK.flash;
-        return [stage.id, { spray: Math.max(2, stageAreaM2({ ticket: whole.ticket, stage }) * SPRAY_MINUTES_PER_M2), between: flashOf(2), last: flashOf(1) }] as const;
+          sheet
+            ? planCoat({ ...context, stage, sheet, coatsLeft, isLastStage: i === whole.ticket.stages.length - 1 }).recoat
+                .earliestMinutes.value
+            : FALLBACK.flash;
+        return [
+          stage.id,
+          {
+            spray: Math.max(2, stageAreaM2({ ticket: whole.ticket, stage }) * SPRAY_MINUTES_PER_M2),
+            between: flashOf(2),
+            last: flashOf(1),
+          },
+        ] as const;
       }),
     );
     return (stageId, isLastCoat) => {

@@ -10,15 +10,44 @@ import { ReasonList } from '../verdict/Verdicts.tsx';
 import type { Step } from './coatSteps.ts';
 import styles from './WhyPanel.module.css';
 
-const FIELD: Record<Change['field'], string> = { stops: 'Go or not', reducer: 'Reducer', hardener: 'Hardener', adjuster: 'Adjuster', potLife: 'Pot life', flash: 'Flash', openTime: 'Edge open', dewMargin: 'Panel over dew', inlet: 'At the gun' };
+const FIELD: Record<Change['field'], string> = {
+  stops: 'Go or not',
+  reducer: 'Reducer',
+  hardener: 'Hardener',
+  adjuster: 'Adjuster',
+  potLife: 'Pot life',
+  flash: 'Flash',
+  openTime: 'Edge open',
+  dewMargin: 'Panel over dew',
+  inlet: 'At the gun',
+};
 /** Shown only once the gate has passed: they are recipe or setting. */
 const GATED: Change['field'][] = ['reducer', 'hardener', 'adjuster', 'potLife', 'openTime', 'inlet'];
 
-export function WhyPanel({ plan, warmer, deltaC, setDeltaC, step, gatePassed }: { plan: CoatPlan; warmer: CoatPlan | undefined; deltaC: number; setDeltaC: (deltaC: number) => void; step: Step; gatePassed: boolean }) {
+export function WhyPanel({
+  plan,
+  warmer,
+  deltaC,
+  setDeltaC,
+  step,
+  gatePassed,
+}: {
+  plan: CoatPlan;
+  warmer: CoatPlan | undefined;
+  deltaC: number;
+  setDeltaC: (deltaC: number) => void;
+  step: Step;
+  gatePassed: boolean;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const changes = (warmer ? changesBetween(plan, warmer) : []).filter(({ field }) => gatePassed || !GATED.includes(field));
-  const reasons = step === 'flash' || step === 'spray' ? plan.recoat.reasons : step === 'gun' ? plan.setup.reasons : [...plan.reducer.reasons, ...(plan.mix?.reasons ?? [])];
+  const reasons =
+    step === 'flash' || step === 'spray'
+      ? plan.recoat.reasons
+      : step === 'gun'
+        ? plan.setup.reasons
+        : [...plan.reducer.reasons, ...(plan.mix?.reasons ?? [])];
   const delta = format.difference(Math.abs(deltaC));
   return (
     <div className="stack">
@@ -26,8 +55,22 @@ export function WhyPanel({ plan, warmer, deltaC, setDeltaC, step, gatePassed }: 
         What if
       </h2>
       <div>
-        <div className={styles['delta']}>{deltaC === 0 ? 'The air as it is' : `${delta.text} ${delta.unit} ${deltaC > 0 ? 'warmer' : 'cooler'}`}</div>
-        <Slider min={-12} max={12} step={1} value={deltaC} onChange={setDeltaC} label={null} size="lg" thumbSize={28} thumbLabel="Air warmer or cooler" styles={{ bar: { display: 'none' } }} marks={[{ value: -6 }, { value: 0 }, { value: 6 }]} />
+        <div className={styles['delta']}>
+          {deltaC === 0 ? 'The air as it is' : `${delta.text} ${delta.unit} ${deltaC > 0 ? 'warmer' : 'cooler'}`}
+        </div>
+        <Slider
+          min={-12}
+          max={12}
+          step={1}
+          value={deltaC}
+          onChange={setDeltaC}
+          label={null}
+          size="lg"
+          thumbSize={28}
+          thumbLabel="Air warmer or cooler"
+          styles={{ bar: { display: 'none' } }}
+          marks={[{ value: -6 }, { value: 0 }, { value: 6 }]}
+        />
       </div>
       {deltaC !== 0 && changes.length === 0 && <p>Nothing that matters changes.</p>}
       {changes.length > 0 && (
@@ -35,7 +78,13 @@ export function WhyPanel({ plan, warmer, deltaC, setDeltaC, step, gatePassed }: 
           {changes.map((change) => (
             <li key={change.field}>
               <strong>{FIELD[change.field]}</strong> {describe(change, format)}
-              {change.why && <div className="quiet">{'level' in change.why ? verdictMessage(change.why.code, change.why.params, format.inWords) : reasonText(change.why.code, change.why.params, format.inWords)}</div>}
+              {change.why && (
+                <div className="quiet">
+                  {'level' in change.why
+                    ? verdictMessage(change.why.code, change.why.params, format.inWords)
+                    : reasonText(change.why.code, change.why.params, format.inWords)}
+                </div>
+              )}
             </li>
           ))}
         </ul>
@@ -43,8 +92,15 @@ export function WhyPanel({ plan, warmer, deltaC, setDeltaC, step, gatePassed }: 
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         Why
       </h2>
-      {gatePassed || step === 'air' ? <ReasonList reasons={reasons} /> : <p className="quiet">Reasons for recipe and settings stand here once the gate has passed.</p>}
-      <p className="quiet">How sure: times ±35 %, rates of drying ±30 %, until this shop’s own tests narrow them. The sheet goes first; your override goes before both, never before a stop.</p>
+      {gatePassed || step === 'air' ? (
+        <ReasonList reasons={reasons} />
+      ) : (
+        <p className="quiet">Reasons for recipe and settings stand here once the gate has passed.</p>
+      )}
+      <p className="quiet">
+        How sure: times ±35 %, rates of drying ±30 %, until this shop’s own tests narrow them. The sheet goes first; your override
+        goes before both, never before a stop.
+      </p>
     </div>
   );
 }

@@ -3,7 +3,15 @@ import type { Coat, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from './names.ts';
 
-export type RibbonBlock = { key: string; name: string; kind: 'spray' | 'flash'; stage: string; isDone: boolean; fromMs: number; toMs: number };
+export type RibbonBlock = {
+  key: string;
+  name: string;
+  kind: 'spray' | 'flash';
+  stage: string;
+  isDone: boolean;
+  fromMs: number;
+  toMs: number;
+};
 /** Minutes that a coat of this stage takes to spray and then to flash. */
 export type StageMinutes = (stageId: string, isLastCoat: boolean) => { spray: number; flash: number };
 
@@ -12,7 +20,11 @@ const MINUTE_MS = 60_000;
 const TICK_ROOM_PX = 22;
 
 /** Blocks in order: logged times where they are known, else one after the other from now. */
-export function ribbonBlocks({ ticket, coats, timers }: Pick<TicketWhole, 'ticket' | 'coats' | 'timers'>, nowMs: number, minutesOf: StageMinutes): RibbonBlock[] {
+export function ribbonBlocks(
+  { ticket, coats, timers }: Pick<TicketWhole, 'ticket' | 'coats' | 'timers'>,
+  nowMs: number,
+  minutesOf: StageMinutes,
+): RibbonBlock[] {
   let cursorMs = nowMs;
   return coats.flatMap((coat) => {
     const stage = ticket.stages.find(({ id }) => id === coat.stageId);
@@ -21,13 +33,33 @@ export function ribbonBlocks({ ticket, coats, timers }: Pick<TicketWhole, 'ticke
     const timer = timers.find((t: Timer) => t.coatId === coat.id && t.kind === 'flash');
     const startedMs = coat.startedAt ? Date.parse(coat.startedAt) : cursorMs;
     const endedMs = coat.endedAt ? Date.parse(coat.endedAt) : Math.max(startedMs + spray * MINUTE_MS, coat.startedAt ? nowMs : 0);
-    const flashEndMs = timer?.confirmedAt ? Date.parse(timer.confirmedAt) : timer ? Math.max(Date.parse(timer.dueAt), endedMs) : endedMs + flash * MINUTE_MS;
+    const flashEndMs = timer?.confirmedAt
+      ? Date.parse(timer.confirmedAt)
+      : timer
+        ? Math.max(Date.parse(timer.dueAt), endedMs)
+        : endedMs + flash * MINUTE_MS;
     cursorMs = Math.max(nowMs, flashEndMs);
     const name = stage.coats > 1 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}` : STAGE_NAME[stage.kind];
     const isDone = (state: Coat['state'][]) => state.includes(coat.state);
     return [
-      { key: `${coat.id}s`, name, kind: 'spray', stage: stage.kind, isDone: isDone(['sprayed', 'flashed', 'looked']), fromMs: startedMs, toMs: endedMs },
-      { key: `${coat.id}f`, name: `flash ${Math.max(1, Math.round((flashEndMs - endedMs) / MINUTE_MS))}`, kind: 'flash', stage: stage.kind, isDone: isDone(['flashed', 'looked']), fromMs: endedMs, toMs: flashEndMs },
+      {
+        key: `${coat.id}s`,
+        name,
+        kind: 'spray',
+        stage: stage.kind,
+        isDone: isDone(['sprayed', 'flashed', 'looked']),
+        fromMs: startedMs,
+        toMs: endedMs,
+      },
+      {
+        key: `${coat.id}f`,
+        name: `flash ${Math.max(1, Math.round((flashEndMs - endedMs) / MINUTE_MS))}`,
+        kind: 'flash',
+        stage: stage.kind,
+        isDone: isDone(['flashed', 'looked']),
+        fromMs: endedMs,
+        toMs: flashEndMs,
+      },
     ] satisfies RibbonBlock[];
   });
 }
@@ -39,11 +71,16 @@ export function layOutRibbon(blocks: readonly RibbonBlock[], nowMs: number, box:
   const spanMinutes = (toMs - fromMs) / MINUTE_MS;
   const everyMinutes = [10, 15, 30, 60, 120, 240, 720, 1440].find((step) => spanMinutes / step <= 9) ?? 2880;
   const first = Math.ceil(fromMs / (everyMinutes * MINUTE_MS)) * everyMinutes * MINUTE_MS;
-  const ticks = Array.from({ length: Math.max(0, Math.floor((toMs - first) / (everyMinutes * MINUTE_MS)) + 1) }, (_, i) => first + i * everyMinutes * MINUTE_MS);
+  const ticks = Array.from(
+    { length: Math.max(0, Math.floor((toMs - first) / (everyMinutes * MINUTE_MS)) + 1) },
+    (_, i) => first + i * everyMinutes * MINUTE_MS,
+  );
   return {
     blocks: blocks.map((block) => ({ ...block, xPx: x(block.fromMs), widthPx: Math.max(2, x(block.toMs) - x(block.fromMs)) })),
     nowPx: x(nowMs),
-    ticks: ticks.map((atMs) => ({ atMs, xPx: x(atMs) })).filter(({ xPx }) => xPx > TICK_ROOM_PX && xPx < box.widthPx - TICK_ROOM_PX),
+    ticks: ticks
+      .map((atMs) => ({ atMs, xPx: x(atMs) }))
+      .filter(({ xPx }) => xPx > TICK_ROOM_PX && xPx < box.widthPx - TICK_ROOM_PX),
     endMs: toMs,
   };
 }

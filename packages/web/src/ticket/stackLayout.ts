@@ -12,7 +12,10 @@ const DEFAULT_COLOUR = '#a9a79f';
 const LAID: Coat['state'][] = ['sprayed', 'flashed', 'looked'];
 
 /** Dry film of every coat on this panel, lowest first: what was logged, else what is planned, by the sheet's solids. */
-export function stackLayers({ ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>, panelId: string): StackLayer[] {
+export function stackLayers(
+  { ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>,
+  panelId: string,
+): StackLayer[] {
   return ticket.stages
     .filter((stage) => stage.panelIds.includes(panelId))
     .flatMap((stage) => {
@@ -44,7 +47,12 @@ export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
     baseUm = toUm;
     return { ...layer, yPx: y(toUm), heightPx: y(fromUm) - y(toUm), middlePx: (y(fromUm) + y(toUm)) / 2 };
   });
-  const places = spread(bars.map(({ middlePx }) => middlePx), LABEL_PX, box.topPx + 6, floorPx - 2);
+  const places = spread(
+    bars.map(({ middlePx }) => middlePx),
+    LABEL_PX,
+    box.topPx + 6,
+    floorPx - 2,
+  );
   return {
     totalUm,
     laidUm: layers.filter(({ isLaid }) => isLaid).reduce((sum, { dryUm }) => sum + dryUm, 0),

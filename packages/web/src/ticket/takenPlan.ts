@@ -2,8 +2,10 @@
 import type { AnswerOf, CalculationName, InputOf } from '@orthochrom/contract/registry.ts';
 import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
 
-const answer = <N extends CalculationName>(coat: Coat, name: N): AnswerOf<N> | undefined => coat.planned?.answers[name] as AnswerOf<N> | undefined;
-const input = <N extends CalculationName>(coat: Coat, name: N): InputOf<N> | undefined => coat.planned?.inputs[name] as InputOf<N> | undefined;
+const answer = <N extends CalculationName>(coat: Coat, name: N): AnswerOf<N> | undefined =>
+  coat.planned?.answers[name] as AnswerOf<N> | undefined;
+const input = <N extends CalculationName>(coat: Coat, name: N): InputOf<N> | undefined =>
+  coat.planned?.inputs[name] as InputOf<N> | undefined;
 
 export const takenMix = (coat: Coat) => answer(coat, 'mix');
 export const takenMixInput = (coat: Coat) => input(coat, 'mix');

@@ -29,11 +29,27 @@ export const PANEL_AREAS_M2: [name: string, areaM2: number, orientation: Panel['
   ['tank', 0.35, 'slope'],
 ];
 
-export const emptyDraft = (roomId: string): TicketDraft => ({ id: newId(), vehicle: '', bodyKind: 'saloon', roomId, jobSize: 'panel', note: '', panels: [], stages: [] });
+export const emptyDraft = (roomId: string): TicketDraft => ({
+  id: newId(),
+  vehicle: '',
+  bodyKind: 'saloon',
+  roomId,
+  jobSize: 'panel',
+  note: '',
+  panels: [],
+  stages: [],
+});
 
 export function newPanel(name: string): Panel {
   const usual = PANEL_AREAS_M2.find(([known]) => known === name);
-  return { id: newId(), name, areaM2: usual?.[1] ?? 0.5, orientation: usual?.[2] ?? 'upright', substrate: name.endsWith('Bumper') || name.endsWith('Mirror') ? 'plastic' : 'metal', scope: 'full' };
+  return {
+    id: newId(),
+    name,
+    areaM2: usual?.[1] ?? 0.5,
+    orientation: usual?.[2] ?? 'upright',
+    substrate: name.endsWith('Bumper') || name.endsWith('Mirror') ? 'plastic' : 'metal',
+    scope: 'full',
+  };
 }
 
 /** A stage from its sheet: the first stage it is made for, its usual recipe, the middle of its coats. */
@@ -61,7 +77,9 @@ export const withPanelsInStages = (draft: TicketDraft): TicketDraft => ({
   ...draft,
   stages: draft.stages.map((stage) => ({
     ...stage,
-    panelIds: draft.panels.filter(({ scope }) => scope !== 'leave' && (scope !== 'clearOnly' || stage.kind === 'clear')).map(({ id }) => id),
+    panelIds: draft.panels
+      .filter(({ scope }) => scope !== 'leave' && (scope !== 'clearOnly' || stage.kind === 'clear'))
+      .map(({ id }) => id),
   })),
 });
 
@@ -75,7 +93,13 @@ export function draftFaults(draft: TicketDraft, painterId: string): DraftFault[]
   if (draft.stages.length === 0) faults.push({ path: 'stages', message: 'At least one stage, from a data sheet.' });
   if (faults.length > 0) return faults;
   const parsed = TicketCreate.safeParse({ ...withPanelsInStages(draft), painterId });
-  return parsed.success ? [] : parsed.error.issues.map(({ path, message }) => ({ path: path.join('.'), message: path.at(-1) === 'panelIds' ? 'This stage covers no panel.' : message }));
+  return parsed.success
+    ? []
+    : parsed.error.issues.map(({ path, message }) => ({
+        path: path.join('.'),
+        message: path.at(-1) === 'panelIds' ? 'This stage covers no panel.' : message,
+      }));
 }
 
-export const paintSheets = (sheets: SheetVersion[]): SheetVersion[] => sheets.filter(({ sheet }: { sheet: Sheet }) => (sheet.recipes?.length ?? 0) > 0 && (sheet.stages?.length ?? 0) > 0);
+export const paintSheets = (sheets: SheetVersion[]): SheetVersion[] =>
+  sheets.filter(({ sheet }: { sheet: Sheet }) => (sheet.recipes?.length ?? 0) > 0 && (sheet.stages?.length ?? 0) > 0);

@@ -13,7 +13,11 @@ export type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl'>
 type Sources = { whole: TicketWhole; setup: ShopSetup; sheets: SheetVersion[]; air: AirNow };
 
 /** @returns undefined while a sheet or a gun of the coat's stage is missing */
-export function usePlanContext({ whole, setup, sheets, air }: Sources, coat: Coat | undefined, wishes: Wishes): PlanContext | undefined {
+export function usePlanContext(
+  { whole, setup, sheets, air }: Sources,
+  coat: Coat | undefined,
+  wishes: Wishes,
+): PlanContext | undefined {
   const { painter } = usePainter();
   return useMemo(() => {
     const stage = whole.ticket.stages.find(({ id }) => id === coat?.stageId);
@@ -58,4 +62,5 @@ export function inWarmerAir(context: PlanContext, deltaC: number): PlanContext {
   };
 }
 
-export const usePlan = (context: PlanContext | undefined): CoatPlan | undefined => useMemo(() => context && planCoat(context), [context]);
+export const usePlan = (context: PlanContext | undefined): CoatPlan | undefined =>
+  useMemo(() => context && planCoat(context), [context]);

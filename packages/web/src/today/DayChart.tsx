@@ -8,7 +8,15 @@ import { clockText, layOutDay, type ChartBox } from './dayLayout.ts';
 
 const BOX: ChartBox = { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 24, topPx: 12, bottomPx: 30 };
 
-export function DayChart({ forecast, nowMinute, onPick }: { forecast: ForecastPoint[]; nowMinute: number; onPick?: (minute: number) => void }) {
+export function DayChart({
+  forecast,
+  nowMinute,
+  onPick,
+}: {
+  forecast: ForecastPoint[];
+  nowMinute: number;
+  onPick?: (minute: number) => void;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const layout = useMemo(() => layOutDay(forecast, BOX), [forecast]);
@@ -28,10 +36,22 @@ export function DayChart({ forecast, nowMinute, onPick }: { forecast: ForecastPo
     </g>
   );
   return (
-    <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} className={styles['chart']} role="img" aria-label={`Air, panel and dew point over the day; now ${clockText(nowMinute)}`} onClick={(event) => onPick?.(at(event))}>
+    <svg
+      viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+      className={styles['chart']}
+      role="img"
+      aria-label={`Air, panel and dew point over the day; now ${clockText(nowMinute)}`}
+      onClick={(event) => onPick?.(at(event))}
+    >
       {layout.bands.map((band, i) => (
         <g key={band.name} className={styles[`band${i % 4}`]} data-band={band.name}>
-          <rect x={startPx} y={band.yPx} width={endPx - startPx} height={band.heightPx} className={styles[band.name.replace(' ', '')]} />
+          <rect
+            x={startPx}
+            y={band.yPx}
+            width={endPx - startPx}
+            height={band.heightPx}
+            className={styles[band.name.replace(' ', '')]}
+          />
           {band.heightPx > 18 && (
             <text x={startPx + 8} y={band.yPx + 18} className={styles['bandName']}>
               {band.name}
@@ -42,7 +62,14 @@ export function DayChart({ forecast, nowMinute, onPick }: { forecast: ForecastPo
       {layout.windows
         .filter(({ kind }) => kind === 'stop')
         .map((window) => (
-          <rect key={window.fromMinute} x={x(window.fromMinute)} y={BOX.topPx} width={x(window.toMinute) - x(window.fromMinute)} height={BOX.heightPx - BOX.topPx - BOX.bottomPx} className={styles['shut']} />
+          <rect
+            key={window.fromMinute}
+            x={x(window.fromMinute)}
+            y={BOX.topPx}
+            width={x(window.toMinute) - x(window.fromMinute)}
+            height={BOX.heightPx - BOX.topPx - BOX.bottomPx}
+            className={styles['shut']}
+          />
         ))}
       {layout.ticksC.map((c) => (
         <g key={c}>

@@ -45,7 +45,13 @@ export function TodayPage() {
             <h2 className="tape" id="day">
               The day
             </h2>
-            <Select aria-label="Room" w={190} data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))} value={room.id} onChange={(id) => id && pickRoom(id)} />
+            <Select
+              aria-label="Room"
+              w={190}
+              data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+              value={room.id}
+              onChange={(id) => id && pickRoom(id)}
+            />
           </div>
           <DayChart forecast={day.forecast} nowMinute={minute} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
@@ -58,11 +64,14 @@ export function TodayPage() {
 }
 
 const minuteOfDay = (timeZone: string): number => {
-  const [hour = '0', minute = '0'] = new Date().toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).split(':');
+  const [hour = '0', minute = '0'] = new Date()
+    .toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' })
+    .split(':');
   return Number(hour) * 60 + Number(minute);
 };
 
-const steer = (change: object) => postJson<AirState>('/api/probe', change).then((state) => mutate('/api/air', state, { revalidate: false }));
+const steer = (change: object) =>
+  postJson<AirState>('/api/probe', change).then((state) => mutate('/api/air', state, { revalidate: false }));
 
 /** The room probe is a stand-in here: it plays a scripted day, and can be moved along it or made warmer. */
 function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shiftC: number }) {
@@ -73,13 +82,34 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
       <span>
         <strong>Stand-in probe</strong> plays “{day.name}”
       </span>
-      <Slider aria-label="Time of the stand-in’s day" min={first} max={last} step={5} value={Math.round(minute)} label={null} onChange={(value) => void write(() => steer({ minute: value }))} size="lg" thumbSize={26} className={styles['slider']!} />
+      <Slider
+        thumbLabel="Time of the stand-in’s day"
+        min={first}
+        max={last}
+        step={5}
+        value={Math.round(minute)}
+        label={null}
+        onChange={(value) => void write(() => steer({ minute: value }))}
+        size="lg"
+        thumbSize={26}
+        className={styles['slider']!}
+      />
       <div className="row">
-        <Button size="compact-md" variant="default" aria-label="Two degrees cooler" onClick={() => void write(() => steer({ shiftC: Math.max(-15, shiftC - 2) }))}>
+        <Button
+          size="compact-md"
+          variant="default"
+          aria-label="Two degrees cooler"
+          onClick={() => void write(() => steer({ shiftC: Math.max(-15, shiftC - 2) }))}
+        >
           −2 °C
         </Button>
         <span>{shiftC === 0 ? 'as scripted' : `${shiftC > 0 ? '+' : '−'}${Math.abs(shiftC)} °C`}</span>
-        <Button size="compact-md" variant="default" aria-label="Two degrees warmer" onClick={() => void write(() => steer({ shiftC: Math.min(15, shiftC + 2) }))}>
+        <Button
+          size="compact-md"
+          variant="default"
+          aria-label="Two degrees warmer"
+          onClick={() => void write(() => steer({ shiftC: Math.min(15, shiftC + 2) }))}
+        >
           +2 °C
         </Button>
       </div>
@@ -96,7 +126,12 @@ function OpenTickets() {
         Open tickets
       </h2>
       {open.map((ticket) => (
-        <OpenTicket key={ticket.id} ticket={ticket} coats={data!.coats.filter(({ ticketId }) => ticketId === ticket.id)} timer={data!.timers.find(({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash')} />
+        <OpenTicket
+          key={ticket.id}
+          ticket={ticket}
+          coats={data!.coats.filter(({ ticketId }) => ticketId === ticket.id)}
+          timer={data!.timers.find(({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash')}
+        />
       ))}
       {data && open.length === 0 && <p>Nothing open.</p>}
       <Button component={Link} to="/tickets/new" variant="default">
@@ -117,7 +152,10 @@ function OpenTicket({ ticket, coats, timer }: { ticket: Ticket; coats: Coat[]; t
       <span className={styles['vehicle']}>{ticket.vehicle}</span>
       {left !== undefined && <span className={styles['timer']}>{left > 0 ? countdownText(left) : 'touch it'}</span>}
       <span className="quiet">
-        {ticket.number} · {stage && next ? `${STAGE_NAME[stage.kind]}, coat ${next.ordinal} of ${stage.coats}${timer && left! > 0 ? ', flashing' : ''}` : 'all coats on'}
+        {ticket.number} ·{' '}
+        {stage && next
+          ? `${STAGE_NAME[stage.kind]}, coat ${next.ordinal} of ${stage.coats}${timer && left! > 0 ? ', flashing' : ''}`
+          : 'all coats on'}
       </span>
     </Link>
   );

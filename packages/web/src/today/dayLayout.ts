@@ -49,12 +49,14 @@ export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
     const state = stateAt(forecast, minute);
     const open = windows.at(-1);
     const toMinute = Math.min(minute + STEP_MINUTES, last);
-    const isSame = open && open.kind === state.kind && (state.kind === 'stop' || (open.grade === state.grade && open.why.join() === state.why.join()));
+    const isSame =
+      open &&
+      open.kind === state.kind &&
+      (state.kind === 'stop' || (open.grade === state.grade && open.why.join() === state.why.join()));
     if (isSame) {
       open.toMinute = toMinute;
       open.why = [...new Set([...open.why, ...state.why])];
-    }
-    else windows.push({ fromMinute: minute, toMinute, ...state });
+    } else windows.push({ fromMinute: minute, toMinute, ...state });
   }
   return windows;
 }
@@ -93,4 +95,5 @@ export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox) {
   };
 }
 
-export const clockText = (minute: number): string => `${Math.floor(minute / 60)}:${String(Math.floor(minute % 60)).padStart(2, '0')}`;
+export const clockText = (minute: number): string =>
+  `${Math.floor(minute / 60)}:${String(Math.floor(minute % 60)).padStart(2, '0')}`;

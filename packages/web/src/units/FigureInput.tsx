@@ -19,7 +19,15 @@ type FigureInputProps = {
   least?: number;
   onChange: (entered: Entered | undefined) => void;
 };
-const SYMBOL: Partial<Record<UnitName, string>> = { C: '°C', F: '°F', um: 'µm', m2: 'm²', ft2: 'ft²', flOzUs: 'fl oz', flOzImp: 'fl oz imp' };
+const SYMBOL: Partial<Record<UnitName, string>> = {
+  C: '°C',
+  F: '°F',
+  um: 'µm',
+  m2: 'm²',
+  ft2: 'ft²',
+  flOzUs: 'fl oz',
+  flOzImp: 'fl oz imp',
+};
 const PLAIN_UNIT: Partial<Record<Kind, string>> = { percent: '%', turns: 'turns', nozzle: 'mm', grams: 'g' };
 
 export function FigureInput({ label, kind, field, value, placeholder, description, least, onChange }: FigureInputProps) {
@@ -42,11 +50,19 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
     setIsSure(sure);
     const read = readTyped(next, kind, painter.units);
     if (read.kind === 'figure' && !complaint(read.canonical)) onChange(read);
-    else if (read.kind === 'doubtful' && sure && !complaint(read.canonicalOwn)) onChange({ canonical: read.canonicalOwn, enteredValue: read.enteredValue, enteredUnit: read.ownUnit });
+    else if (read.kind === 'doubtful' && sure && !complaint(read.canonicalOwn))
+      onChange({ canonical: read.canonicalOwn, enteredValue: read.enteredValue, enteredUnit: read.ownUnit });
     else onChange(undefined);
   };
 
-  const error = typed.kind === 'unreadable' ? typed.message : typed.kind === 'figure' ? complaint(typed.canonical) : typed.kind === 'doubtful' && isSure ? complaint(typed.canonicalOwn) : undefined;
+  const error =
+    typed.kind === 'unreadable'
+      ? typed.message
+      : typed.kind === 'figure'
+        ? complaint(typed.canonical)
+        : typed.kind === 'doubtful' && isSure
+          ? complaint(typed.canonicalOwn)
+          : undefined;
   return (
     <div>
       <TextInput
@@ -67,7 +83,8 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
             {typed.enteredValue} {SYMBOL[typed.ownUnit] ?? typed.ownUnit}? Unusual here.
           </span>
           <Button size="compact-md" onClick={() => change(`${typed.enteredValue} ${typed.otherUnit}`)}>
-            No, {typed.enteredValue} {SYMBOL[typed.otherUnit] ?? typed.otherUnit} ({format.joined(shown(format, kind, typed.canonicalOther))})
+            No, {typed.enteredValue} {SYMBOL[typed.otherUnit] ?? typed.otherUnit} (
+            {format.joined(shown(format, kind, typed.canonicalOther))})
           </Button>
           <Button size="compact-md" variant="default" onClick={() => change(text, true)}>
             Yes, really
@@ -79,6 +96,7 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
 }
 
 function shown(format: ReturnType<typeof formatFor>, kind: Kind, canonical: number): Figure {
-  if (kind === 'percent' || kind === 'turns' || kind === 'nozzle' || kind === 'grams') return { text: String(Number(canonical.toFixed(2))), unit: PLAIN_UNIT[kind]! };
+  if (kind === 'percent' || kind === 'turns' || kind === 'nozzle' || kind === 'grams')
+    return { text: String(Number(canonical.toFixed(2))), unit: PLAIN_UNIT[kind]! };
   return format[kind](canonical);
 }

@@ -5,7 +5,22 @@ import type { Units } from '@orthochrom/contract/shop/setup.ts';
 
 export type Figure = { text: string; unit: string };
 
-const SYMBOL = { C: '°C', F: '°F', kPa: 'kPa', bar: 'bar', psi: 'psi', mm: 'mm', in: 'in', um: 'µm', mil: 'mil', ml: 'ml', flOzUs: 'fl oz', flOzImp: 'fl oz imp', m2: 'm²', ft2: 'ft²' } as const;
+const SYMBOL = {
+  C: '°C',
+  F: '°F',
+  kPa: 'kPa',
+  bar: 'bar',
+  psi: 'psi',
+  mm: 'mm',
+  in: 'in',
+  um: 'µm',
+  mil: 'mil',
+  ml: 'ml',
+  flOzUs: 'fl oz',
+  flOzImp: 'fl oz imp',
+  m2: 'm²',
+  ft2: 'ft²',
+} as const;
 const fixed = (value: number, decimals: number): string => {
   const text = value.toFixed(decimals);
   return Number(text) === 0 ? (0).toFixed(decimals) : text;
@@ -23,24 +38,46 @@ export function turnsText(turns: number): string {
 export const minutesText = (minutes: number): string => {
   const whole = Math.round(minutes);
   if (whole < 120) return `${whole} min`;
-  return whole < 2880 ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}` : `${(whole / 1440).toFixed(0)} days`;
+  return whole < 2880
+    ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+    : `${(whole / 1440).toFixed(0)} days`;
 };
 
 /** 5 ml on a full cup, half a millilitre on a small part: what a mark or a syringe can show. */
-const roundMl = (ml: number): number => (Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.abs(ml) >= 50 ? Math.round(ml) : Math.round(ml * 2) / 2);
+const roundMl = (ml: number): number =>
+  Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.abs(ml) >= 50 ? Math.round(ml) : Math.round(ml * 2) / 2;
 
 export type Format = ReturnType<typeof formatFor>;
 
 export function formatFor(units: Units) {
-  const temperature = (c: number): Figure => ({ text: fixed(convert(c, 'C', units.temperature), units.temperature === 'C' ? 1 : 0), unit: SYMBOL[units.temperature] });
+  const temperature = (c: number): Figure => ({
+    text: fixed(convert(c, 'C', units.temperature), units.temperature === 'C' ? 1 : 0),
+    unit: SYMBOL[units.temperature],
+  });
   const difference = (c: number): Figure =>
-    units.temperature === 'C' ? { text: fixed(c, 1), unit: '°C' } : { text: fixed(convert(c, 'deltaC', 'deltaF'), 0), unit: '°F' };
-  const pressure = (kPa: number): Figure => ({ text: fixed(convert(kPa, 'kPa', units.pressure), units.pressure === 'bar' ? 2 : 0), unit: SYMBOL[units.pressure] });
-  const length = (mm: number): Figure => ({ text: fixed(convert(mm, 'mm', units.length), units.length === 'in' ? 1 : 0), unit: SYMBOL[units.length] });
-  const film = (um: number): Figure => ({ text: fixed(convert(um, 'um', units.film), units.film === 'mil' ? 1 : 0), unit: SYMBOL[units.film] });
+    units.temperature === 'C'
+      ? { text: fixed(c, 1), unit: '°C' }
+      : { text: fixed(convert(c, 'deltaC', 'deltaF'), 0), unit: '°F' };
+  const pressure = (kPa: number): Figure => ({
+    text: fixed(convert(kPa, 'kPa', units.pressure), units.pressure === 'bar' ? 2 : 0),
+    unit: SYMBOL[units.pressure],
+  });
+  const length = (mm: number): Figure => ({
+    text: fixed(convert(mm, 'mm', units.length), units.length === 'in' ? 1 : 0),
+    unit: SYMBOL[units.length],
+  });
+  const film = (um: number): Figure => ({
+    text: fixed(convert(um, 'um', units.film), units.film === 'mil' ? 1 : 0),
+    unit: SYMBOL[units.film],
+  });
   const volume = (ml: number): Figure =>
-    units.volume === 'ml' ? { text: String(roundMl(ml)), unit: 'ml' } : { text: fixed(convert(ml, 'ml', units.volume), 1), unit: SYMBOL[units.volume] };
-  const area = (m2: number): Figure => ({ text: fixed(convert(m2, 'm2', units.area), units.area === 'm2' ? 2 : 1), unit: SYMBOL[units.area] });
+    units.volume === 'ml'
+      ? { text: String(roundMl(ml)), unit: 'ml' }
+      : { text: fixed(convert(ml, 'ml', units.volume), 1), unit: SYMBOL[units.volume] };
+  const area = (m2: number): Figure => ({
+    text: fixed(convert(m2, 'm2', units.area), units.area === 'm2' ? 2 : 1),
+    unit: SYMBOL[units.area],
+  });
   const joined = ({ text, unit }: Figure) => `${text} ${unit}`;
 
   /** For the catalogue's sentences: the ending of the name tells the quantity. */

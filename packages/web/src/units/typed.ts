@@ -38,19 +38,45 @@ const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
     [/^ft(²|2)$/, 'ft2'],
   ],
 };
-const CANONICAL: Partial<Record<Kind, UnitName>> = { temperature: 'C', pressure: 'kPa', length: 'mm', film: 'um', volume: 'ml', area: 'm2' };
+const CANONICAL: Partial<Record<Kind, UnitName>> = {
+  temperature: 'C',
+  pressure: 'kPa',
+  length: 'mm',
+  film: 'um',
+  volume: 'ml',
+  area: 'm2',
+};
 /** What a shop usually sees, canonical: outside it, and inside it in another unit, the figure is asked about. */
-const USUAL: Partial<Record<Kind, [number, number]>> = { temperature: [-10, 45], pressure: [30, 450], film: [2, 400], length: [10, 1500] };
+const USUAL: Partial<Record<Kind, [number, number]>> = {
+  temperature: [-10, 45],
+  pressure: [30, 450],
+  film: [2, 400],
+  length: [10, 1500],
+};
 const VULGAR: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75 };
 
 export type Typed =
   | { kind: 'empty' }
   | { kind: 'unreadable'; message: string }
   | { kind: 'figure'; canonical: number; enteredValue: number; enteredUnit: UnitName | undefined }
-  | { kind: 'doubtful'; enteredValue: number; ownUnit: UnitName; otherUnit: UnitName; canonicalOwn: number; canonicalOther: number };
+  | {
+      kind: 'doubtful';
+      enteredValue: number;
+      ownUnit: UnitName;
+      otherUnit: UnitName;
+      canonicalOwn: number;
+      canonicalOther: number;
+    };
 
 export const unitOf = (kind: Kind, units: Units): UnitName | undefined =>
-  ({ temperature: units.temperature, pressure: units.pressure, length: units.length, film: units.film, volume: units.volume, area: units.area })[kind as string];
+  ({
+    temperature: units.temperature,
+    pressure: units.pressure,
+    length: units.length,
+    film: units.film,
+    volume: units.volume,
+    area: units.area,
+  })[kind as string];
 
 /** "2 3/4", "2¾", "1,8" → a number. */
 function numberIn(text: string): number | undefined {
@@ -67,19 +93,33 @@ export function readTyped(raw: string, kind: Kind, units: Units): Typed {
   if (text === '') return { kind: 'empty' };
   const parts = /^(-?[\d.,/ ]*[¼½¾]?\d*)\s*(.*)$/.exec(text);
   const value = parts ? numberIn(parts[1]!.trim()) : undefined;
-  if (!parts || value === undefined) return { kind: 'unreadable', message: `"${raw}" is not a figure. Type a number, with a unit if you like.` };
+  if (!parts || value === undefined)
+    return { kind: 'unreadable', message: `"${raw}" is not a figure. Type a number, with a unit if you like.` };
   const named = parts[2]!.trim().replace(/\.$/, '');
   const canonicalUnit = CANONICAL[kind];
   if (!canonicalUnit) {
-    if (named !== '' && !/^(%|turns?|mm|g|grams?)$/.test(named)) return { kind: 'unreadable', message: `"${named}" is not a unit for this.` };
+    if (named !== '' && !/^(%|turns?|mm|g|grams?)$/.test(named))
+      return { kind: 'unreadable', message: `"${named}" is not a unit for this.` };
     return { kind: 'figure', canonical: value, enteredValue: value, enteredUnit: undefined };
   }
   const own = unitOf(kind, units)!;
   const spelled = SPELLINGS[kind]!.find(([pattern]) => pattern.test(named))?.[1];
-  if (named !== '' && !spelled) return { kind: 'unreadable', message: `"${named}" is not a unit for this. ${SPELLINGS[kind]!.map(([, unit]) => unit).join(', ')} are.` };
+  if (named !== '' && !spelled)
+    return {
+      kind: 'unreadable',
+      message: `"${named}" is not a unit for this. ${SPELLINGS[kind]!.map(([, unit]) => unit).join(', ')} are.`,
+    };
   const canonical = convert(value, spelled ?? own, canonicalUnit);
   const other = spelled ? undefined : likelierUnit(value, kind, own, canonicalUnit);
-  if (other) return { kind: 'doubtful', enteredValue: value, ownUnit: own, otherUnit: other, canonicalOwn: canonical, canonicalOther: convert(value, other, canonicalUnit) };
+  if (other)
+    return {
+      kind: 'doubtful',
+      enteredValue: value,
+      ownUnit: own,
+      otherUnit: other,
+      canonicalOwn: canonical,
+      canonicalOther: convert(value, other, canonicalUnit),
+    };
   return { kind: 'figure', canonical, enteredValue: value, enteredUnit: spelled ?? own };
 }
 

@@ -36,13 +36,22 @@ export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerd
   const { inWords } = formatFor(painter.units);
   const shown = verdicts
     .filter(({ level }) => !(hideGo && level === 'go'))
-    .filter((verdict, i) => verdicts.findIndex((other) => other.code === verdict.code && JSON.stringify(other.params) === JSON.stringify(verdict.params)) === i)
+    .filter(
+      (verdict, i) =>
+        verdicts.findIndex(
+          (other) => other.code === verdict.code && JSON.stringify(other.params) === JSON.stringify(verdict.params),
+        ) === i,
+    )
     .sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
   if (shown.length === 0) return null;
   return (
     <ul className={styles['list']}>
       {shown.map((verdict) => (
-        <li key={`${verdict.code}${verdict.message}`} className={`${styles['verdict']} ${styles[verdict.level]}`} data-code={verdict.code}>
+        <li
+          key={`${verdict.code}${verdict.message}`}
+          className={`${styles['verdict']} ${styles[verdict.level]}`}
+          data-code={verdict.code}
+        >
           <LevelBadge level={verdict.level} />
           <span>{verdictMessage(verdict.code, verdict.params, inWords)}</span>
         </li>
@@ -51,7 +60,12 @@ export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerd
   );
 }
 
-const SOURCE: Record<WordedReason['source'], string> = { dataSheet: 'sheet', model: 'model', rule: 'practice', record: 'your records' };
+const SOURCE: Record<WordedReason['source'], string> = {
+  dataSheet: 'sheet',
+  model: 'model',
+  rule: 'practice',
+  record: 'your records',
+};
 
 /** Why: strongest first, each with whose word it is. */
 export function ReasonList({ reasons }: { reasons: WordedReason[] }) {
@@ -67,4 +81,3 @@ export function ReasonList({ reasons }: { reasons: WordedReason[] }) {
     </ul>
   );
 }
-

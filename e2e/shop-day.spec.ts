@@ -1,0 +1,108 @@
+/** The rest of a shop's day: a new ticket, units, clashes, and a server that goes away. */
+import { expect, test } from '@playwright/test';
+import { expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
+
+test.beforeEach(async () => {
+  await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
+});
+
+test('a ticket is written, survives a reload half way, and opens at its gate', async ({ page }) => {
+  await page.goto('/tickets/new');
+  await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Skerry 240 coupe, bonnet');
+  await page.getByRole('button', { name: 'bonnet' }).click();
+  await page.getByRole('button', { name: /Solvent base, solid/ }).click();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue('Skerry 240 coupe, bonnet');
+  await page.getByRole('textbox', { name: 'Area' }).fill('4000');
+  await expect(page.getByText(/4000 is given; .* to 200.00 m² is possible/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Area' }).fill('14 ft2');
+  await page.getByRole('button', { name: /Clear HS/ }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Open this ticket' }).click();
+  await expect(page.getByRole('heading', { name: /Skerry 240 coupe, bonnet/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /Base 1.*planned/ })).toBeVisible();
+});
+
+test('75 typed with °C on is asked about, and a reading by hand goes before the probe', async ({ page }) => {
+  await page.goto('/tickets');
+  await page
+    .getByRole('row', { name: /Brant courier van, right side/ })
+    .getByRole('link')
+    .click();
+  await page.getByRole('button', { name: 'Air', exact: true }).click();
+  await page.getByText('Measured it yourself?').click();
+  await page.getByRole('textbox', { name: 'Panel, measured' }).fill('75');
+  await expect(page.getByText('75 °C? Unusual here.')).toBeVisible();
+  await page.getByRole('button', { name: /No, 75 °F/ }).click();
+  await page.getByRole('button', { name: 'Keep this reading' }).click();
+  await expect(page.getByLabel('Air in Harbour booth').getByText(/by hand just now/)).toBeVisible();
+  await expect(page.getByLabel('Air in Harbour booth').getByText('23.9')).toBeVisible();
+});
+
+test('each unit is switched on its own', async ({ page }) => {
+  await page.goto('/settings');
+  await expectAccessible(page);
+  await page.getByRole('combobox', { name: 'Temperature' }).click();
+  await page.getByRole('option', { name: '°F' }).click();
+  await page.getByRole('button', { name: 'Save for Nell' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(page.getByLabel('Air in Harbour booth').getByText('°F').first()).toBeVisible();
+  await page.goto('/settings');
+  await page.getByRole('combobox', { name: 'Temperature' }).click();
+  await page.getByRole('option', { name: '°C' }).click();
+  await page.getByRole('button', { name: 'Save for Nell' }).click();
+  await expect(page.getByRole('button', { name: 'Save for Nell' })).toBeDisabled();
+});
+
+test('a second tab that saves an old gun is told, and nothing is overwritten', async ({ page, context }) => {
+  const late = await context.newPage();
+  for (const tab of [page, late]) {
+    await tab.goto('/guns');
+    await tab.getByRole('link', { name: /Curlew/ }).click();
+    await expect(tab.getByRole('textbox', { name: 'Note' })).toBeVisible();
+  }
+  await late.route('**/api/stream', (route) => route.abort());
+  await page.getByRole('textbox', { name: 'Note' }).fill('New needle fitted');
+  await page.getByRole('button', { name: 'Save this gun' }).click();
+  await expect(page.getByText('New needle fitted')).toBeVisible();
+  const reply = await late.request.put('/api/guns/' + late.url().split('/').at(-1), { data: await staleGun(late.url()) });
+  expect(reply.status()).toBe(409);
+  await expect(page.getByText('New needle fitted')).toBeVisible();
+});
+
+async function staleGun(url: string): Promise<object> {
+  const setup = (await (await fetch(`${new URL(url).origin}/api/setup`)).json()) as {
+    guns: { id: string; version: number; note: string }[];
+  };
+  const { id: _, ...gun } = setup.guns.find(({ id }) => url.endsWith(id))!;
+  return { ...gun, version: gun.version - 1, note: 'Overwritten' };
+}
+
+test('the connection drops and comes back, and what is typed is kept', async ({ page, context }) => {
+  await page.goto('/tickets/new');
+  await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Tern 125 tank');
+  await page.getByRole('button', { name: 'tank' }).click();
+  await page.getByRole('button', { name: /Clear MS/ }).click();
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Open this ticket' }).click();
+  await expect(page.getByText(/No connection to the shop’s server\. Nothing was lost/)).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue('Tern 125 tank');
+  await context.setOffline(false);
+  await page.getByRole('button', { name: 'Open this ticket' }).click();
+  await expect(page.getByRole('heading', { name: /SW-\d+ · Tern 125 tank$/ })).toBeVisible();
+});
+
+for (const [name, path] of [
+  ['tickets', '/tickets'],
+  ['sheets', '/sheets'],
+  ['one sheet', '/sheets/tarnside-clear-ms'],
+  ['guns', '/guns'],
+  ['a new gun', '/guns/new'],
+] as const)
+  test(`${name}: no serious accessibility finding, by day and in the booth`, async ({ page }) => {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Booth' }).click();
+    await expectAccessible(page);
+  });

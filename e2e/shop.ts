@@ -1,0 +1,50 @@
+/** What every journey does: steer the stand-in probe, let time pass, answer the gate. */
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import pg from 'pg';
+import { ADDRESS } from './shopServer.ts';
+
+export const COLD_MORNING = 440;
+export const TEN_O_CLOCK = 600;
+
+export async function steerProbe(change: { minute?: number; shiftC?: number }): Promise<void> {
+  const reply = await fetch(`${ADDRESS}/api/probe`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ minutesPerSecond: 0, ...change }),
+  });
+  expect(reply.ok).toBe(true);
+}
+
+/** Puts the running clocks back, as if so many minutes had gone by. */
+export async function letMinutesPass(minutes: number): Promise<void> {
+  const client = new pg.Client({ connectionString: process.env['DATABASE_URL'] });
+  await client.connect();
+  await client.query(
+    `update timer set started_at = started_at - $1::interval, due_at = due_at - $1::interval where confirmed_at is null and kind = 'flash'`,
+    [`${minutes} minutes`],
+  );
+  await client.end();
+}
+
+export const choose = (page: Page, group: string, answer: string) =>
+  page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
+
+export async function answerGate(page: Page, of: { hardener: boolean }): Promise<void> {
+  await choose(page, 'Breathing', 'Air-fed');
+  if (of.hardener) {
+    await choose(page, 'Skin covered', 'Yes');
+    await choose(page, 'Eyes covered', 'Yes');
+  }
+  await choose(page, 'Extraction', 'Running');
+  await choose(page, 'Bystanders', 'No');
+  await page.getByLabel('I looked: none').check();
+  await page.getByRole('button', { name: 'Passed: on to the air' }).click();
+}
+
+/** Serious findings only: what would shut somebody out. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+}
