@@ -86,8 +86,8 @@ async function portComesFree(port) {
   return false;
 }
 
-function build(folder) {
-  const stampFile = path.join(folder, 'build.stamp');
+function build() {
+  const stampFile = path.join(root, 'packages/server/dist/build.stamp');
   const stamp = buildStamp(root);
   const isBuilt =
     existsSync(path.join(root, 'packages/server/dist/app/main.js')) &&
@@ -145,7 +145,7 @@ async function main() {
     cluster.ensureDatabase('orthochrom');
     databaseUrl = cluster.url('orthochrom');
   }
-  build(data);
+  build();
   say('Opening the shop …');
   const stopDatabase = stopAll;
   const { server, listening } = serve(port, databaseUrl);

@@ -1,7 +1,7 @@
 /** The spine of a ticket: the layers to scale, planned in outline, laid in colour; touching one opens its coat. */
 import { Select } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import styles from './FilmStack.module.css';
@@ -25,8 +25,7 @@ export function FilmStack({
   const painted = panels.filter(({ id }) => stages.some(({ panelIds }) => panelIds.includes(id)));
   const [picked, setPicked] = useState(painted[0]?.id ?? '');
   const panel = painted.find(({ id }) => id === picked) ?? painted[0];
-  const panelId = panel?.id ?? '';
-  const layout = useMemo(() => layOutStack(stackLayers(whole, panelId), BOX), [whole, panelId]);
+  const layout = layOutStack(stackLayers(whole, panel?.id ?? ''), BOX);
   const film = (um: number) => format.joined(format.film(um));
   if (!panel) return null;
   return (
