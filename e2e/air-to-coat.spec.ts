@@ -62,6 +62,9 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await expect(page.getByText(/Spray a test panel with the real mix/)).toBeVisible();
   await page.getByRole('button', { name: 'Set at the gun, trigger pulled otherwise' }).click();
   await page.getByRole('textbox', { name: 'Yours: at the gun, trigger pulled' }).fill('1,6 bar');
+  await choose(page, 'Trigger pulled', 'At rest');
+  await expect(page.getByText(/it says nothing about the pressure while you spray/)).toBeVisible();
+  await choose(page, 'Trigger pulled', 'Pulled');
   await page.getByRole('textbox', { name: 'A word why' }).fill('long hose today');
   await page.getByRole('button', { name: 'Use mine' }).click();
   await expect(page.locator('[data-setting="inletKPa"]')).toContainText('long hose today');

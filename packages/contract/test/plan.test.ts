@@ -70,7 +70,7 @@ function context(sheetId: string, airC: number, changes: Partial<PlanContext> & 
     gun: { ...guns[0]!, id: ID, version: 1 },
     coatsLeft: 2,
     isLastStage: false,
-    cup: { id: ID, version: 1, name: 'Cup', capacityMl: 600, marksMl: [100, 200] },
+    cup: { id: ID, version: 1, name: 'Cup', capacityMl: 600, marksMl: [100, 200], scales: [{ ratio: [4, 1, 1], mlPerPart: 10 }] },
     ...rest,
   };
 }
@@ -119,6 +119,18 @@ describe('six degrees more', () => {
     const plan = planCoat(context('tarnside-single', 22));
     expect(changesBetween(plan, plan)).toEqual([]);
   });
+});
+
+it('pours to whole lines of the scale that is printed on the cup', () => {
+  const [batch] = planCoat(context('tarnside-single', 22)).mix!.batches!;
+  const lines = batch!.components.map(({ mark }) => mark?.label);
+  expect(lines[0]).toBeDefined();
+  expect(new Set(lines).size).toBe(1);
+});
+
+it('reminds to set the knobs back after small work', () => {
+  const { setup } = planCoat(context('tarnside-single', 22, { knobsLeft: { part: 'jamb', fanTurnsOut: 0.5, fluidTurnsOut: 1 } }));
+  expect(setup.verdicts.map(({ code }) => code)).toContain('knobs-need-reset');
 });
 
 describe('what a plan never does', () => {

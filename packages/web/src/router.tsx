@@ -8,6 +8,7 @@ import { RecordsPage } from './records/RecordsPage.tsx';
 import { SettingsPage } from './settings/SettingsPage.tsx';
 import { SheetPage } from './sheets/SheetPage.tsx';
 import { SheetsPage } from './sheets/SheetsPage.tsx';
+import { EditTicketPage } from './ticket/EditTicketPage.tsx';
 import { NewTicketPage } from './ticket/NewTicketPage.tsx';
 import { TicketPage } from './ticket/TicketPage.tsx';
 import { TicketsPage } from './ticket/TicketsPage.tsx';
@@ -23,6 +24,7 @@ export const router = createBrowserRouter([
       { path: 'tickets', element: <TicketsPage /> },
       { path: 'tickets/new', element: <NewTicketPage /> },
       { path: 'tickets/:id', element: <TicketPage /> },
+      { path: 'tickets/:id/edit', element: <EditTicketPage /> },
       { path: 'records', element: <RecordsPage /> },
       { path: 'records/:id', element: <CoatRecordPage /> },
       { path: 'sheets', element: <SheetsPage /> },

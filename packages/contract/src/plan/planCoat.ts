@@ -1,5 +1,7 @@
 /** The live plan of one coat: air, reducer, mix, gun and wait together. Never stored; taking it freezes it. */
+import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import type { StoredCup } from '../shop/setup.ts';
 import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
 import { climateFrom, climateInput, readyMlFor, recoatInput, reducerInput, setupInput } from './planInputs.ts';
 import { takenRecipe, type MixParts } from './takenRecipe.ts';
@@ -62,7 +64,7 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number): 
   return {
     recipe: parts.recipe,
     readyMl: readyMlFor(context),
-    ...(context.cup ? { cup: { capacityMl: context.cup.capacityMl, marksMl: context.cup.marksMl } } : {}),
+    ...(context.cup ? { cup: cupInput(context.cup, parts) } : {}),
     densitiesGPerMl: parts.densitiesGPerMl,
     vocGPerL: parts.vocGPerL,
     ...(vocLimitGPerL === undefined ? {} : { vocLimitGPerL }),
@@ -72,4 +74,9 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number): 
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
   };
+}
+
+function cupInput({ capacityMl, marksMl, scales }: StoredCup, { recipe }: MixParts): NonNullable<InputOf<'mix'>['cup']> {
+  const columns = recipe.additions ? undefined : scaleColumns(scales, recipe.parts, capacityMl);
+  return { capacityMl, marksMl, ...(columns ? { columns } : {}) };
 }

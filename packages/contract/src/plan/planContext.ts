@@ -1,6 +1,6 @@
 /** Everything that the plan of one coat is worked out from; the same on the server and in the browser. */
 import type { AirNow } from '../shop/air.ts';
-import type { Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
+import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
 import type { StagePlan, Ticket } from '../shop/ticket.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 
@@ -18,6 +18,8 @@ export type PlanContext = {
   /** Nothing goes over this stage any more: what follows its last coat is heat, or nothing. */
   isLastStage: boolean;
   cup?: StoredCup;
+  /** How the last coat left this gun's knobs. */
+  knobsLeft?: KnobsLeft;
   readyMl?: number;
   /** The painter's own pick of grades, held beside ours. */
   wantedParts?: { name: string; fraction: number }[];

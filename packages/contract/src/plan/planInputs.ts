@@ -1,5 +1,6 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
+import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
 import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
 import type { InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
@@ -113,6 +114,7 @@ export function setupInput(context: PlanContext): InputOf<'setup'> {
     hardener: sheet.hardenerChemistry,
     ...(isCapBound && room.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {}),
     ...(room.place === 'booth' ? {} : { limitFog: true }),
+    ...(context.knobsLeft ? { knobsNow: context.knobsLeft } : {}),
   };
 }
 
@@ -157,12 +159,15 @@ export function readyMlFor(context: PlanContext): number {
     wetFilmUm: middle(recipe.wetFilmUm),
     gunClass: context.gun.gun.class,
   });
-  return roundedToParts(
-    needMl,
-    recipe.parts.map(({ parts }) => parts),
-    context.cup?.capacityMl,
-  );
+  const parts = recipe.parts.map(({ parts: share }) => share);
+  return roundedToParts(needMl, parts, context.cup?.capacityMl, scaleFor(context)?.mlPerPart);
 }
+
+/** The cup's printed scale for this recipe, if it has one. */
+const scaleFor = (context: PlanContext): RatioScale | undefined => {
+  const parts = recipeOf(context).parts.map(({ parts: share }) => share);
+  return context.cup?.scales.find(({ ratio }) => ratio.length === parts.length && ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!));
+};
 
 /** The smallest cup that takes it all in one batch; else the largest there is. */
 export function cupFor(cups: readonly StoredCup[], context: PlanContext): StoredCup | undefined {

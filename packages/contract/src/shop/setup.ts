@@ -1,10 +1,9 @@
 /** The shop as it was set up: painters, rooms, guns, cups. */
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
-import { AirMovement, Place } from '../shapes/climate.ts';
+import { AirMovement, PartKind, Place, StageName } from '../shapes/climate.ts';
 import { Extraction, RegionRules } from '../calculations/gate.ts';
 import { Gun, Way } from '../shapes/gun.ts';
-import { StageName } from '../shapes/climate.ts';
 import { edited, Id, stored } from './common.ts';
 
 /** Each switched on its own. */
@@ -60,6 +59,7 @@ export const StoredCup = z.strictObject({
   name: name(),
   capacityMl: moreThanZero('capacityMl'),
   marksMl: listOf(quantity('atMl')),
+  scales: listOf(z.strictObject({ ratio: z.array(moreThanZero('parts')).min(2).max(4), mlPerPart: moreThanZero('sizeMl') })),
   strainerUm: quantity('strainerUm').optional(),
 });
 export type StoredCup = z.infer<typeof StoredCup>;
@@ -71,4 +71,6 @@ export const Shop = z.strictObject({
   ticketPrefix: z.string().max(8),
 });
 export type Shop = z.infer<typeof Shop>;
-export type ShopSetup = { shop: Shop; painters: Painter[]; rooms: Room[]; guns: StoredGun[]; cups: StoredCup[] };
+/** How the last coat left a gun's knobs. */
+export type KnobsLeft = { fanTurnsOut: number; fluidTurnsOut: number; part: z.infer<typeof PartKind> };
+export type ShopSetup = { shop: Shop; painters: Painter[]; rooms: Room[]; guns: StoredGun[]; cups: StoredCup[]; knobs: Record<string, KnobsLeft> };

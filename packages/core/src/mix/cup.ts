@@ -6,6 +6,9 @@ export type Cup = {
   marksMl?: number[];
   columns?: { component: string; marks: { label: string; atMl: number }[] }[];
 };
+/** A ratio scale printed on a cup: line k has each part's cumulative level at k × mlPerPart × (parts so far). */
+export type RatioScale = { ratio: number[]; mlPerPart: number };
+
 export type Component = {
   name: string;
   role?: Role;
@@ -54,6 +57,27 @@ function markAt({ columns }: Cup, component: string, levelMl: number): Component
   const column = columns?.find((c) => c.component === component);
   const mark = column?.marks.find(({ atMl }) => Math.abs(atMl - levelMl) <= MARK_TOLERANCE * atMl);
   return column && mark ? { column: column.component, label: mark.label } : undefined;
+}
+
+const SAME_RATIO = 1e-6;
+
+/**
+ * The printed columns that fit a recipe: same number, next column. Numbers on a cup are levels, not amounts.
+ * @returns nothing where the cup has no scale of this ratio
+ */
+export function scaleColumns(scales: readonly RatioScale[], parts: readonly { name: string; parts: number }[], capacityMl: number): Cup['columns'] {
+  const scale = scales.find(
+    ({ ratio }) => ratio.length === parts.length && ratio.every((part, i) => Math.abs(part / ratio[0]! - parts[i]!.parts / parts[0]!.parts) < SAME_RATIO),
+  );
+  if (!scale) return undefined;
+  const total = scale.ratio.reduce((sum, part) => sum + part, 0);
+  const lines = Math.floor(capacityMl / (total * scale.mlPerPart));
+  let soFar = 0;
+  return parts.map(({ name }, i) => {
+    soFar += scale.ratio[i]!;
+    const levelMl = soFar * scale.mlPerPart;
+    return { component: name, marks: Array.from({ length: lines }, (_, k) => ({ label: String(k + 1), atMl: (k + 1) * levelMl })) };
+  });
 }
 
 /** Equal batches, none above the cup's top mark or the wished batch. */

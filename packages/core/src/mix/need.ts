@@ -34,10 +34,11 @@ export function readyNeedMl({ areaM2, coats, wetFilmUm, gunClass }: Need): numbe
 /**
  * Rounds an amount up so that every part of every equal cup is a multiple of what can be poured to a mark.
  * @param parts the recipe's parts by volume, e.g. 4, 1, 1
+ * @param mlPerPart what the smallest part is a multiple of: a printed scale's line, or what can be poured to a mark
  */
-export function roundedToParts(readyMl: number, parts: readonly number[], cupMl = Infinity): number {
+export function roundedToParts(readyMl: number, parts: readonly number[], cupMl = Infinity, mlPerPart = POURABLE_ML): number {
   const unit = Math.min(...parts);
-  const quantumMl = POURABLE_ML * parts.reduce((sum, part) => sum + part / unit, 0);
+  const quantumMl = mlPerPart * parts.reduce((sum, part) => sum + part / unit, 0);
   for (let cups = Math.max(1, Math.ceil(readyMl / cupMl)); ; cups++) {
     const perCupMl = Math.ceil(readyMl / cups / quantumMl - 1e-9) * quantumMl;
     if (perCupMl <= cupMl || quantumMl > cupMl) return perCupMl * cups;

@@ -54,8 +54,11 @@ export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
 const marksTo = (capacityMl: number, stepMl: number): number[] =>
   Array.from({ length: Math.floor(capacityMl / stepMl) }, (_, i) => (i + 1) * stepMl);
 
+/** The ratios printed on the shop's cups; each line is 10 ml of the smallest part. */
+const SCALES = [[4, 1, 1], [3, 1, 1], [4, 1], [2, 1], [1, 1]].map((ratio) => ({ ratio, mlPerPart: 10 }));
+
 export const CUPS: Omit<StoredCup, 'id' | 'version'>[] = [
-  { name: 'Cup 650', capacityMl: 600, marksMl: marksTo(600, 50), strainerUm: 200 },
-  { name: 'Cup 400', capacityMl: 350, marksMl: marksTo(350, 25), strainerUm: 125 },
-  { name: 'Mixing pot 1400', capacityMl: 1300, marksMl: marksTo(1300, 100) },
+  { name: 'Cup 650', capacityMl: 600, marksMl: marksTo(600, 50), scales: SCALES, strainerUm: 200 },
+  { name: 'Cup 400', capacityMl: 350, marksMl: marksTo(350, 25), scales: SCALES, strainerUm: 125 },
+  { name: 'Mixing pot 1400', capacityMl: 1300, marksMl: marksTo(1300, 100), scales: [] },
 ];

@@ -79,6 +79,7 @@ const STATEMENTS = [
     name text NOT NULL,
     capacity_ml double precision NOT NULL,
     marks_ml jsonb NOT NULL,
+    scales jsonb NOT NULL,
     strainer_um double precision,
     version integer NOT NULL DEFAULT '1',
     created_at TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),

@@ -105,7 +105,7 @@ export const CupTable = new EntitySchema<CupRow>({
     ...ids('shopId'),
     ...texts('name'),
     ...doubles('capacityMl'),
-    ...structures('marksMl'),
+    ...structures('marksMl', 'scales'),
     ...optionalDoubles('strainerUm'),
     ...edited,
   },

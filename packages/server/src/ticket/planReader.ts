@@ -49,6 +49,7 @@ export async function planContextOf(
     room,
     air: await airNow(manager, probe, room.id),
     gun: known(setup.guns, wishes.gunId, 'gunId'),
+    ...(setup.knobs[wishes.gunId] ? { knobsLeft: setup.knobs[wishes.gunId]! } : {}),
     coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
     isLastStage: ticket.stages.at(-1)?.id === stage.id,
     ...(wishes.cupId ? { cup: known(setup.cups, wishes.cupId, 'cupId') } : {}),

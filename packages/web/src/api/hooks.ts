@@ -5,7 +5,8 @@ import type { Coat, SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom
 import { notifications } from '@mantine/notifications';
 import { useCallback, useEffect, useState } from 'react';
 import useSWR, { mutate, useSWRConfig } from 'swr';
-import { getJson } from './client.ts';
+import { showClash } from './clash.ts';
+import { ApiFault, getJson } from './client.ts';
 
 export type AirState = { rooms: AirNow[]; days: DayAhead[] };
 export type TicketList = {
@@ -83,25 +84,39 @@ export function useStream(): boolean {
   return connected;
 }
 
-/** Runs a write, shows the server's words if it refuses, and reports whether it went through. */
-export function useWrite(): [busy: boolean, write: (work: () => Promise<unknown>) => Promise<boolean>] {
+/** A write; given a version, it is made over that one: the painter has seen both sides and chosen. */
+export type Work = (overVersion?: number) => Promise<unknown>;
+
+/** Runs a write, shows the server's words if it refuses and both sides if it clashes, and reports whether it went through. */
+export function useWrite(): [busy: boolean, write: (work: Work) => Promise<boolean>] {
   const [busy, setBusy] = useState(false);
-  const write = useCallback(async (work: () => Promise<unknown>) => {
+  const write = useCallback(async function attempt(work: Work, overVersion?: number): Promise<boolean> {
     setBusy(true);
     try {
-      await work();
+      await work(overVersion);
       return true;
     } catch (fault) {
-      notifications.show({
-        color: 'red',
-        title: 'Not done',
-        message: fault instanceof Error ? fault.message : String(fault),
-        autoClose: 12_000,
-      });
+      tellFault(fault, work, (over) => void attempt(work, over));
       return false;
     } finally {
       setBusy(false);
     }
   }, []);
   return [busy, write];
+}
+
+function tellFault(fault: unknown, work: Work, again: (overVersion: number) => void): void {
+  if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
+    const { mine, theirs, message } = fault.error;
+    const theirVersion = (theirs as { version?: number } | undefined)?.version;
+    const canPutMine = work.length > 0 && theirVersion !== undefined;
+    showClash({ message, mine, theirs, ...(canPutMine ? { putMine: () => again(theirVersion) } : {}) });
+    return;
+  }
+  notifications.show({
+    color: 'red',
+    title: 'Not done',
+    message: fault instanceof Error ? fault.message : String(fault),
+    autoClose: 12_000,
+  });
 }

@@ -16,6 +16,7 @@ import {
 import { useEffect, useMemo } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useSetup, useStream } from '../api/hooks.ts';
+import { ClashDialog } from './ClashDialog.tsx';
 import { PainterContext, usePickedPainterId } from './painter.ts';
 import styles from './Shell.module.css';
 
@@ -73,6 +74,7 @@ export function Shell() {
         {state ? (
           <PainterContext value={state}>
             <Outlet />
+            <ClashDialog />
           </PainterContext>
         ) : (
           <p className="page">{error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}</p>

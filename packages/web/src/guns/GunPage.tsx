@@ -29,7 +29,7 @@ export function GunPage() {
   if (!setup) return <p className="page">Opening the gun …</p>;
   const stored = setup.guns.find((gun) => gun.id === id);
   if (!stored && id !== 'new') return <p className="page">There is no such gun.</p>;
-  return <GunForm key={`${id}${stored?.version ?? 0}`} stored={stored} />;
+  return <GunForm key={id} stored={stored} />;
 }
 
 const FIGURES: [keyof Draft['gun'], string, Kind][] = [
@@ -40,7 +40,9 @@ const FIGURES: [keyof Draft['gun'], string, Kind][] = [
   ['maxInletKPa', 'Most it may have', 'pressure'],
 ];
 
-function GunForm({ stored }: { stored: StoredGun | undefined }) {
+function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
+  // The version the typing began from: a change by somebody else shows as a clash when this is saved.
+  const [stored] = useState(newest);
   const navigate = useNavigate();
   const [busy, write] = useWrite();
   const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : EMPTY));
@@ -50,8 +52,8 @@ function GunForm({ stored }: { stored: StoredGun | undefined }) {
   const setSets = (next: typeof sets) => changeGun({ nozzleSets: next, nozzlesMm: next.map(({ nozzleMm }) => nozzleMm) });
   const fault = faultOf(draft);
   const save = () =>
-    write(async () => {
-      if (stored) await putJson(`/api/guns/${stored.id}`, { ...draft, version: stored.version });
+    write(async (over?: number) => {
+      if (stored) await putJson(`/api/guns/${stored.id}`, { ...draft, version: over ?? stored.version });
       else await postJson('/api/guns', { ...draft, id: newId() });
       await mutate('/api/setup');
       await navigate('/guns');

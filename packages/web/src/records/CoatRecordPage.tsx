@@ -25,6 +25,9 @@ export function CoatRecordPage() {
   const { coat } = row;
   const mix = whole?.mixes.find(({ id: mixId }) => mixId === coat.mixId);
   const reducer = takenReducer(coat);
+  const gate = whole?.gates
+    .filter(({ stageId, answeredAt }) => stageId === coat.stageId && (!coat.startedAt || answeredAt <= coat.startedAt))
+    .at(-1);
   const verdicts = [takenReducer(coat), takenMix(coat), takenSetup(coat)].flatMap(
     (answer) => (answer as AnswerOf<'mix'> | undefined)?.verdicts ?? [],
   );
@@ -117,6 +120,16 @@ export function CoatRecordPage() {
               .join(', ')}
           </p>
         </div>
+        {gate && (
+          <div className="card stack">
+            <h2 className="tape" style={{ alignSelf: 'start' }}>
+              Safety gate
+            </h2>
+            <p>
+              {gate.passed ? 'Passed' : 'Stopped'} {whenText(gate.answeredAt)}: {gateText(gate.answers)}
+            </p>
+          </div>
+        )}
         {verdicts.length > 0 && <VerdictList verdicts={verdicts} hideGo />}
         {reducer && (
           <div className="card">
@@ -126,6 +139,32 @@ export function CoatRecordPage() {
       </div>
     </>
   );
+}
+
+const BREATHING = {
+  airFed: 'air-fed breathing',
+  cartridge: 'cartridge mask',
+  dust: 'dust mask',
+  none: 'no breathing protection',
+} as const;
+
+function gateText(answers: Record<string, unknown>): string {
+  const { protection, extraction, ignition, bystanders } = answers as {
+    protection?: { breathing: keyof typeof BREATHING; skin?: boolean; eyes?: boolean };
+    extraction?: string;
+    ignition?: string[];
+    bystanders?: boolean;
+  };
+  return [
+    protection && BREATHING[protection.breathing],
+    protection?.skin && 'skin covered',
+    protection?.eyes && 'eyes covered',
+    extraction && `extraction ${extraction}`,
+    ignition && (ignition.length === 0 ? 'no ignition source found' : ignition.join(', ')),
+    bystanders === undefined ? undefined : bystanders ? 'bystanders near' : 'nobody else near',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 function Fact({ label, value, note }: { label: string; value: string; note: string }) {

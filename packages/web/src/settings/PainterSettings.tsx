@@ -1,8 +1,8 @@
 import { Button, Select } from '@mantine/core';
 import type { Painter, ShopSetup, Units } from '@orthochrom/contract/shop/setup.ts';
-import { useState } from 'react';
 import { mutate } from 'swr';
 import { putJson } from '../api/client.ts';
+import { useDraft } from '../api/draft.ts';
 import { useWrite } from '../api/hooks.ts';
 
 type Options = Record<string, [label: string, options: [value: string, label: string][]]>;
@@ -117,14 +117,15 @@ const WAY = {
 } as const;
 
 export function PainterSettings({ painter }: { painter: Painter }) {
-  const [draft, setDraft] = useState(painter);
+  const { draft, setDraft, isChanged, settle } = useDraft(painter);
   const [busy, write] = useWrite();
   const { id, version, ...body } = draft;
-  const isChanged = JSON.stringify(draft) !== JSON.stringify(painter);
   const save = () =>
-    write(async () =>
-      mutate('/api/setup', await putJson<ShopSetup>(`/api/painters/${id}`, { ...body, version }), { revalidate: false }),
-    );
+    write(async (over?: number) => {
+      const setup = await putJson<ShopSetup>(`/api/painters/${id}`, { ...body, version: over ?? version });
+      settle(setup.painters.find((saved) => saved.id === id)!);
+      await mutate('/api/setup', setup, { revalidate: false });
+    });
   return (
     <section className="card stack" aria-labelledby="painter">
       <h2 className="tape" id="painter" style={{ alignSelf: 'start' }}>

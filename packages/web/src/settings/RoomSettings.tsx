@@ -1,8 +1,8 @@
 import { Button, Checkbox, Select, Textarea } from '@mantine/core';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import { useState } from 'react';
 import { mutate } from 'swr';
 import { putJson } from '../api/client.ts';
+import { useDraft } from '../api/draft.ts';
 import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 
@@ -37,14 +37,15 @@ const CHOICES = {
 } as const;
 
 export function RoomSettings({ room }: { room: Room }) {
-  const [draft, setDraft] = useState(room);
+  const { draft, setDraft, isChanged, settle, round } = useDraft(room);
   const [busy, write] = useWrite();
   const { id, version, ...body } = draft;
-  const isChanged = JSON.stringify(draft) !== JSON.stringify(room);
   const save = () =>
-    write(async () =>
-      mutate('/api/setup', await putJson<ShopSetup>(`/api/rooms/${id}`, { ...body, version }), { revalidate: false }),
-    );
+    write(async (over?: number) => {
+      const setup = await putJson<ShopSetup>(`/api/rooms/${id}`, { ...body, version: over ?? version });
+      settle(setup.rooms.find((saved) => saved.id === id)!);
+      await mutate('/api/setup', setup, { revalidate: false });
+    });
   const rule = draft.regionRules.twoPackAtHome ?? 'unknown';
   const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room =>
     capLimitKPa === undefined ? rest : { ...rest, capLimitKPa };
@@ -53,7 +54,7 @@ export function RoomSettings({ room }: { room: Room }) {
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         {room.name}
       </h2>
-      <div className="grid2">
+      <div className="grid2" key={round}>
         {Object.entries(CHOICES).map(([key, [label, options]]) => (
           <Select
             key={key}
@@ -80,7 +81,7 @@ export function RoomSettings({ room }: { room: Room }) {
           label="Legal limit at the cap, if any"
           kind="pressure"
           field="capLimitKPa"
-          {...(room.capLimitKPa === undefined ? {} : { value: room.capLimitKPa })}
+          {...(draft.capLimitKPa === undefined ? {} : { value: draft.capLimitKPa })}
           onChange={(entered) => setDraft(withCapLimit(draft, entered?.canonical))}
         />
         <Checkbox

@@ -12,9 +12,9 @@ export function SettingsPage() {
     <>
       <PageHead title="Settings" line={`For ${painter.name}; another painter is picked at the foot of the rail`} />
       <div className="page stack">
-        <PainterSettings key={`${painter.id}${painter.version}`} painter={painter} />
+        <PainterSettings key={painter.id} painter={painter} />
         {setup?.rooms.map((room) => (
-          <RoomSettings key={`${room.id}${room.version}`} room={room} />
+          <RoomSettings key={room.id} room={room} />
         ))}
       </div>
     </>

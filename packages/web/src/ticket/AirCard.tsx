@@ -1,7 +1,7 @@
 /** Three readings, each with its age, and whether to go: the panel and the paint count, not the street. */
 import { Button } from '@mantine/core';
-import type { AirNow } from '@orthochrom/contract/shop/air.ts';
-import type { Room } from '@orthochrom/contract/shop/setup.ts';
+import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
+import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
 import { isStopped, worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useState } from 'react';
 import { mutate } from 'swr';
@@ -43,6 +43,11 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
           <div className="quiet">by the sheet’s limits where it names them</div>
         </div>
       </div>
+      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}>
+        <ReadingCard label="Panel" reading={air.panel} painter={painter} />
+        <ReadingCard label="Paint in the tin" reading={air.material} painter={painter} />
+        <ReadingCard label="Air" reading={air.air} painter={painter} />
+      </div>
       <VerdictList verdicts={verdicts} />
       <HandReadings air={air} room={room} painterId={painter.id} />
       <div className="row">
@@ -52,6 +57,30 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
       </div>
     </>
   );
+}
+
+/** Panel, paint and air are three readings, each with its age, in both scales. */
+function ReadingCard({ label, reading, painter }: { label: string; reading: AirNow['panel']; painter: Painter }) {
+  const nowMs = useNowMs(15_000);
+  const shown = reading && formatFor(painter.units).temperature(reading.value);
+  const other = formatFor({ ...painter.units, temperature: painter.units.temperature === 'C' ? 'F' : 'C' });
+  return (
+    <div className="card">
+      <div className="label">{label}</div>
+      <div className="figure mid">
+        {shown ? shown.text : '?'} <small>{shown?.unit}</small>
+      </div>
+      <div className="quiet">
+        {reading ? `${other.joined(other.temperature(reading.value))} · ${ageText(reading, nowMs)}` : 'not read: measure it'}
+      </div>
+    </div>
+  );
+}
+
+function ageText(reading: Reading, nowMs: number): string {
+  if (reading.by === 'probe') return 'probe, now';
+  const minutes = Math.max(0, Math.round((nowMs - Date.parse(reading.at)) / 60_000));
+  return `by hand, ${minutes === 0 ? 'just now' : `${minutes} min ago`}`;
 }
 
 const NAMES = {
@@ -69,7 +98,6 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
   const nowMs = useNowMs(15_000);
   const [busy, write] = useWrite();
   const entries = Object.entries(typed) as [Quantity, Entered][];
-  const age = (at: string) => Math.round((nowMs - Date.parse(at)) / 60_000);
   const save = async () => {
     const isSaved = await write(async () => {
       for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
@@ -88,8 +116,6 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
     setTyped({});
     setRound(round + 1);
   };
-  const source = (reading: AirNow['panel']) =>
-    !reading ? 'not read' : reading.by === 'probe' ? 'now from the probe' : `by hand ${age(reading.at)} min ago`;
   const placed = { panelC: air.panel, materialC: air.material, airC: air.air, rhPercent: air.humidity };
   return (
     <details className="card">
@@ -105,7 +131,7 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
               label={label}
               field={field}
               kind={kind}
-              description={source(placed[quantity])}
+              {...(placed[quantity] ? { description: ageText(placed[quantity], nowMs) } : {})}
               onChange={(entered) =>
                 setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))
               }

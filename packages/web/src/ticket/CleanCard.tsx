@@ -6,6 +6,7 @@ import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { CloseTicket } from './CloseTicket.tsx';
 import { nextCoat } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
 import type { CardProps } from './TicketPage.tsx';
@@ -76,6 +77,7 @@ export function CleanCard({
             On to the next coat
           </Button>
         )}
+        {running.length === 0 && <CloseTicket whole={whole} />}
       </div>
     </div>
   );

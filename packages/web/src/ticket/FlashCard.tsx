@@ -1,16 +1,17 @@
 /** The flash clock, large, and the touch test that alone confirms it. */
-import { Button, SegmentedControl } from '@mantine/core';
+import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
+import { FigureInput } from '../units/FigureInput.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { countdownText } from './countdown.ts';
 import styles from './FlashCard.module.css';
 import { panelName } from './names.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
-import { recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import { gateProduct, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
 import type { CardProps } from './TicketPage.tsx';
 
 type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
@@ -32,6 +33,12 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
       ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
     }),
   );
+  const runOn = ask('gate', {
+    product: gateProduct(context.sheet, stage.recipeName),
+    place: context.room.place,
+    step: 'after',
+    minutesSinceSpray: minutesSince,
+  });
   const share = Math.min(1, Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))));
   const confirm = () =>
     write(async () =>
@@ -72,7 +79,11 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
       <div className={styles['bar']} aria-hidden="true">
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
-      <VerdictList verdicts={verdicts} hideGo />
+      <VerdictList
+        verdicts={isUp ? verdicts : [...verdicts, ...runOn.verdicts.filter(({ code }) => code === 'extraction-run-on')]}
+        hideGo
+      />
+      {!isConfirmed && <Blower context={context} minutesSince={minutesSince} />}
       {!isConfirmed && (
         <>
           <p>
@@ -124,5 +135,47 @@ function TouchChoice({ label, value, onChange }: { label: string; value: Touch |
         ]}
       />
     </div>
+  );
+}
+
+/** A hand-held blower has limits, and no place on a base with hardener in it. */
+function Blower({ context, minutesSince }: { context: CardProps['context']; minutesSince: number }) {
+  const [inletKPa, setInletKPa] = useState<number>();
+  const [distanceMm, setDistanceMm] = useState<number>();
+  const [angled, setAngled] = useState(true);
+  if (context.sheet.carrier !== 'waterborne' && !context.sheet.blowerOk) return null;
+  const verdicts =
+    inletKPa === undefined || distanceMm === undefined
+      ? []
+      : ask('recoat', { ...recoatInput(context, { minutesSince }), blower: { inletKPa, distanceMm, angled } }).verdicts.filter(
+          ({ code }) => code.startsWith('blower'),
+        );
+  return (
+    <details className="card">
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Blowing it dry?</summary>
+      <p style={{ margin: '0.4rem 0' }}>From a metre away or more, at most 2 bar, across the panel and never straight at it.</p>
+      <div className="grid2">
+        <FigureInput
+          label="Blower pressure"
+          kind="pressure"
+          field="inletKPa"
+          onChange={(entered) => setInletKPa(entered?.canonical)}
+        />
+        <FigureInput
+          label="From how far"
+          kind="length"
+          field="distanceMm"
+          onChange={(entered) => setDistanceMm(entered?.canonical)}
+        />
+      </div>
+      <Checkbox
+        my="sm"
+        size="md"
+        label="At an angle, across the panel"
+        checked={angled}
+        onChange={(event) => setAngled(event.currentTarget.checked)}
+      />
+      <VerdictList verdicts={verdicts} />
+    </details>
   );
 }

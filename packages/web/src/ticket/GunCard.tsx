@@ -1,8 +1,9 @@
 /** The gun for this coat: pressure at the gun with the trigger pulled, knobs from closed, the hand, and the step on this fan. */
 import { Button, Select } from '@mantine/core';
 import { ask } from '@orthochrom/contract/registry.ts';
-import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
 import type { Overrides, SettingName, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { convert } from '@orthochrom/core/units/convert.ts';
 import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
 import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS, testsOf } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
@@ -16,6 +17,23 @@ import { STAGE_NAME, WETNESS_NAME } from './names.ts';
 import { Setting } from './Setting.tsx';
 import { takenSetup } from './takenPlan.ts';
 import type { CardProps } from './TicketPage.tsx';
+
+const TEST_PANEL = [
+  'The real mix, not reducer: reducer shows another pattern. First shot onto masking paper, to purge the cleaner.',
+  'Pull the trigger to air and set the pressure at the gun, flowing.',
+  'Needle shut. Trigger held, open half a turn at a time while you spray passes at your distance.',
+  'Stop where the film lies wet without drifting, and count the turns from closed.',
+  'One short shot on paper at the same distance: an even oval. Measure its width and type it above.',
+  'Spotty: a little more air or a little less paint. Dry: nearer or slower. One change at a time.',
+];
+const GAUGE_NOTE = { good: '', doubtful: ' · this gauge is doubtful', none: ' · no gauge: fit one, or test on paper' } as const;
+
+/** The same pressure in the other units, so that none is mistaken for another. */
+const inOtherUnits = (inletKPa: number, own: Units['pressure']): string =>
+  (['psi', 'bar', 'kPa'] as const)
+    .filter((unit) => unit !== own)
+    .map((unit) => `${convert(inletKPa, 'kPa', unit).toFixed(unit === 'bar' ? 2 : 0)} ${unit}`)
+    .join(' · ');
 
 type GunCardProps = CardProps & { gatePassed: boolean; guns: StoredGun[]; pickGun: (gunId: string) => void; onSpray: () => void };
 
@@ -86,18 +104,13 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
           kind="pressure"
           {...setting('inletKPa', format.pressure)}
           picture={<GaugePicture inletKPa={valueOf('inletKPa')} bandKPa={band} units={painter.units} />}
-          note={
-            context.gun.gaugeTrust === 'good'
-              ? undefined
-              : context.gun.gaugeTrust === 'none'
-                ? 'this gun has no gauge: fit one, or test on paper'
-                : 'this gauge is not to be trusted fully'
-          }
+          note={`${inOtherUnits(valueOf('inletKPa'), painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
         />
         <Setting
           label="Needle out, from closed"
           kind="turns"
           {...setting('fluidTurnsOut', turns)}
+          fullTurns={fullFluid}
           picture={<KnobPicture turnsOut={valueOf('fluidTurnsOut')} fullTurns={fullFluid} />}
           note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - valueOf('fluidTurnsOut')))} in`}
         />
@@ -105,6 +118,7 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
           label="Fan out, from closed"
           kind="turns"
           {...setting('fanTurnsOut', turns)}
+          fullTurns={fullFan}
           picture={<KnobPicture turnsOut={valueOf('fanTurnsOut')} fullTurns={fullFan} />}
           note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - valueOf('fanTurnsOut')))} from open`}
         />
@@ -122,6 +136,14 @@ export function GunCard({ coat, stage, context, plan, painter, keep, gatePassed,
         />
       </div>
       <VerdictList verdicts={setup.verdicts.filter(({ code }) => code === 'test-panel-first')} />
+      <details className="card">
+        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Find it on a test panel, step by step</summary>
+        <ol style={{ margin: '0.5rem 0 0', paddingLeft: '1.3rem', lineHeight: 1.6 }}>
+          {TEST_PANEL.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ol>
+      </details>
       <div className="row">
         <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
           {coat.state === 'planned' ? 'Take the plan on the mix card first' : 'Pattern even, test panel good: spray'}

@@ -11,6 +11,7 @@ import { nextCoat } from './coatSteps.ts';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';
 import { takenSetup } from './takenPlan.ts';
 import type { CardProps } from './TicketPage.tsx';
+import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
 
 const KIND: Record<SettingName, Kind> = {
@@ -30,6 +31,7 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
   const [seen, setSeen] = useState<Seen[]>(coat.seen.length > 0 ? coat.seen : []);
   const [rating, setRating] = useState<Rating | undefined>(coat.rating);
   const [note, setNote] = useState(coat.note);
+  const [flowing, setFlowing] = useState<string>();
   const [busy, write] = useWrite();
   if (coat.state !== 'flashed' && coat.state !== 'looked')
     return <p className="card">Look at it once it has flashed and passed the touch test.</p>;
@@ -99,6 +101,7 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
           ))}
         </div>
       </div>
+      {done.inletKPa !== undefined && <TriggerPulled value={flowing} onChange={setFlowing} />}
       <Textarea
         label="Note"
         value={note}
@@ -108,7 +111,11 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
         onChange={(event) => setNote(event.currentTarget.value)}
       />
       <div className="row">
-        <Button loading={busy} disabled={seen.length === 0 || !rating} onClick={() => void save()}>
+        <Button
+          loading={busy}
+          disabled={seen.length === 0 || !rating || (done.inletKPa !== undefined && flowing !== 'yes')}
+          onClick={() => void save()}
+        >
           {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}
         </Button>
         {coat.state === 'looked' && (

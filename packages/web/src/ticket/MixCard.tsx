@@ -4,11 +4,13 @@ import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/told.ts';
+import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, minutesText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { FromTheTins } from './FromTheTins.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
@@ -96,6 +98,7 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
           />
         </div>
       )}
+      <FromTheTins plan={plan} units={painter.units} onTake={(readyMl) => setWishes({ ...wishes, readyMl })} />
       <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
       <div className="row">
         <Button onClick={() => void take()} loading={busy} disabled={stops.length > 0 || blocked || !reducer.choice}>
@@ -178,11 +181,15 @@ function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context'
 }
 
 /** A mix of this stage is still good: the next coat uses it. */
-function ReadyMix({ mix, painter, onGun, coat }: MixCardProps & { mix: Mix }) {
+function ReadyMix(props: MixCardProps & { mix: Mix }) {
+  const { mix, painter, onGun, coat } = props;
+  const [isPouring, setIsPouring] = useState(false);
   const nowMs = useNowMs(15_000);
   const format = formatFor(painter.units);
   const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - nowMs) / 60_000 : undefined;
   const frozen = takenMix(coat);
+  const canPour = coat.state === 'taken' || coat.state === 'spraying';
+  if (isPouring) return <PourEntry {...props} />;
   return (
     <div className="card stack">
       <div className="grid2">
@@ -205,8 +212,13 @@ function ReadyMix({ mix, painter, onGun, coat }: MixCardProps & { mix: Mix }) {
         )}
       </div>
       {frozen && isStopped(frozen.verdicts) ? null : (
-        <div>
+        <div className="row">
           <Button onClick={onGun}>On to the gun</Button>
+          {canPour && (
+            <Button variant="default" onClick={() => setIsPouring(true)}>
+              Mix another cup
+            </Button>
+          )}
         </div>
       )}
     </div>

@@ -51,7 +51,10 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
                   )}
                 </td>
                 <td className={styles['amount']}>{ml(part.ml)}</td>
-                <td className={units.measure === 'volume' ? styles['amount'] : ''}>{ml(part.cumulativeMl)}</td>
+                <td className={units.measure === 'volume' ? styles['amount'] : ''}>
+                  {ml(part.cumulativeMl)}
+                  {part.mark && <div className={styles['line']}>line {part.mark.label}</div>}
+                </td>
                 <td className={units.measure === 'weight' ? styles['amount'] : ''}>
                   {part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}
                 </td>

@@ -1,10 +1,12 @@
 /** One setting: ours large, the painter's own beside it once it is overridden, with a word why. */
-import { ActionIcon, Button, TextInput } from '@mantine/core';
+import { ActionIcon, Button, SegmentedControl, TextInput } from '@mantine/core';
+import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import { IconPencil } from '@tabler/icons-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
-import type { Figure } from '../units/format.ts';
+import { turnsText, type Figure } from '../units/format.ts';
+import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
 
 type SettingProps = {
@@ -16,10 +18,12 @@ type SettingProps = {
   note?: ReactNode;
   picture?: ReactNode;
   override: Overrides[SettingName];
+  /** Travel of the knob, where it is one. */
+  fullTurns?: number;
   onOverride?: (override: Overrides[SettingName]) => void;
 };
 
-export function Setting({ label, name, kind, recommended, show, note, picture, override, onOverride }: SettingProps) {
+export function Setting({ label, name, kind, recommended, show, note, picture, override, fullTurns, onOverride }: SettingProps) {
   const [isOpen, setIsOpen] = useState(false);
   const value = typeof override?.chosen === 'number' ? override.chosen : recommended;
   const figure = show(value);
@@ -56,33 +60,51 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
       )}
       {note && <div className="quiet">{note}</div>}
       {picture}
-      {onOverride && isOpen && <OwnValue {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }} />}
+      {onOverride && isOpen && (
+        <OwnValue
+          {...(fullTurns === undefined ? {} : { fullTurns })}
+          {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }}
+        />
+      )}
     </div>
   );
 }
 
-function OwnValue({
-  label,
-  name,
-  kind,
-  recommended,
-  onOverride,
-  close,
-}: Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended'> & {
+type OwnValueProps = Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended' | 'fullTurns'> & {
   onOverride: NonNullable<SettingProps['onOverride']>;
   close: () => void;
-}) {
+};
+
+function OwnValue({ label, name, kind, recommended, fullTurns, onOverride, close }: OwnValueProps) {
   const [entered, setEntered] = useState<Entered>();
+  const [countedFrom, setCountedFrom] = useState<'closed' | 'open'>('closed');
+  const [flowing, setFlowing] = useState<string>();
   const [why, setWhy] = useState('');
+  const isTurns = kind === 'turns' && fullTurns !== undefined;
+  const chosen = entered && (isTurns ? turnsFromClosed(entered.canonical, countedFrom, fullTurns) : entered.canonical);
+  const isAtRest = kind === 'pressure' && flowing !== 'yes';
   return (
     <div className="stack" style={{ marginTop: 8 }}>
       <FigureInput label={`Yours: ${label.toLowerCase()}`} kind={kind} field={name} onChange={setEntered} />
+      {isTurns && (
+        <SegmentedControl
+          aria-label="Counted from"
+          value={countedFrom}
+          onChange={(next) => setCountedFrom(next as 'closed')}
+          data={[
+            { value: 'closed', label: 'from closed' },
+            { value: 'open', label: 'from open' },
+          ]}
+        />
+      )}
+      {isTurns && countedFrom === 'open' && chosen !== undefined && <p>That is {turnsText(chosen)} from closed.</p>}
+      {kind === 'pressure' && <TriggerPulled value={flowing} onChange={setFlowing} />}
       <TextInput label="A word why" value={why} maxLength={200} onChange={(event) => setWhy(event.currentTarget.value)} />
       <div className="row">
         <Button
-          disabled={!entered || why.trim() === ''}
+          disabled={chosen === undefined || why.trim() === '' || isAtRest}
           onClick={() => {
-            onOverride({ recommended, chosen: entered!.canonical, why: why.trim() });
+            onOverride({ recommended, chosen: chosen!, why: why.trim() });
             close();
           }}
         >
@@ -100,4 +122,10 @@ function OwnValue({
       </div>
     </div>
   );
+}
+
+/** Turns beyond the travel give nothing to use. */
+function turnsFromClosed(value: number, countedFrom: 'closed' | 'open', fullTurns: number): number | undefined {
+  const outcome = answerOrRefuse('turns', { value, countedFrom, fullTurns });
+  return 'answer' in outcome ? (outcome.answer as AnswerOf<'turns'>).turnsOut : undefined;
 }

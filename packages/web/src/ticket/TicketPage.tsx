@@ -2,7 +2,7 @@
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useEffect, useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
@@ -83,7 +83,8 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const isBlocked = blockingCoat(coats, coat);
   const goOn = (next: TicketWhole) => {
     keep(next);
-    pickCoat(coat.id);
+    // A late answer must not pull the painter back from a coat picked meanwhile.
+    pickCoat((picked) => picked ?? coat.id);
     pickStep(undefined);
   };
   const selectCoat = (coatId: string) => {
@@ -104,6 +105,9 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
       <div className={styles['columns']}>
         <aside className={styles['spine']}>
           <FilmStack whole={whole} selectedId={coat.id} onSelect={selectCoat} />
+          <p style={{ marginTop: '0.8rem' }}>
+            <Link to={`/tickets/${ticket.id}/edit`}>Change panels, stages, room</Link>
+          </p>
         </aside>
         <section className={styles['centre']} aria-label="Stage card">
           <div className="row">

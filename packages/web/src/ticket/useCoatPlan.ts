@@ -35,6 +35,7 @@ export function usePlanContext(
       room,
       air,
       gun,
+      ...(setup.knobs[gun.id] ? { knobsLeft: setup.knobs[gun.id]! } : {}),
       coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
       isLastStage: whole.ticket.stages.at(-1)?.id === stage.id,
       ...(wantedParts ? { wantedParts } : {}),

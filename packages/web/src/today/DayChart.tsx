@@ -4,29 +4,17 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import styles from './DayChart.module.css';
-import { clockText, layOutDay, type ChartBox } from './dayLayout.ts';
+import { clockText, layOutDay, type ChartBox, type GradeBand } from './dayLayout.ts';
 
 const BOX: ChartBox = { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 24, topPx: 12, bottomPx: 30 };
 
-export function DayChart({
-  forecast,
-  nowMinute,
-  onPick,
-}: {
-  forecast: ForecastPoint[];
-  nowMinute: number;
-  onPick?: (minute: number) => void;
-}) {
+export function DayChart({ forecast, nowMinute, bands }: { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[] }) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const layout = useMemo(() => layOutDay(forecast, BOX), [forecast]);
+  const layout = useMemo(() => layOutDay(forecast, BOX, bands), [forecast, bands]);
   const { x, y } = layout;
   const [startPx, endPx] = [BOX.leftPx, BOX.widthPx - BOX.rightPx];
   const nowPx = Math.min(Math.max(x(nowMinute), startPx), endPx);
-  const at = (event: React.MouseEvent<SVGSVGElement>) => {
-    const box = event.currentTarget.getBoundingClientRect();
-    return Math.round(x.invert(((event.clientX - box.left) / box.width) * BOX.widthPx));
-  };
   const labelled = (path: string, name: keyof typeof layout.ends, offsetPx: number, text: string) => (
     <g className={styles[name]}>
       <path d={path} />
@@ -41,17 +29,10 @@ export function DayChart({
       className={styles['chart']}
       role="img"
       aria-label={`Air, panel and dew point over the day; now ${clockText(nowMinute)}`}
-      onClick={(event) => onPick?.(at(event))}
     >
-      {layout.bands.map((band, i) => (
-        <g key={band.name} className={styles[`band${i % 4}`]} data-band={band.name}>
-          <rect
-            x={startPx}
-            y={band.yPx}
-            width={endPx - startPx}
-            height={band.heightPx}
-            className={styles[band.name.replace(' ', '')]}
-          />
+      {layout.bands.map((band) => (
+        <g key={band.name} data-band={band.name}>
+          <rect x={startPx} y={band.yPx} width={endPx - startPx} height={band.heightPx} className={styles[band.speed]} />
           {band.heightPx > 18 && (
             <text x={startPx + 8} y={band.yPx + 18} className={styles['bandName']}>
               {band.name}

@@ -2,7 +2,7 @@
 import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
-import { clockText, dayWindows, type DayWhy, type DayWindow } from './dayLayout.ts';
+import { clockText, dayWindows, type DayWhy, type DayWindow, type GradeBand } from './dayLayout.ts';
 import styles from './DayWindows.module.css';
 
 const WORDS: Record<DayWhy, Record<'stop' | 'care', string>> = {
@@ -16,7 +16,7 @@ const WORDS: Record<DayWhy, Record<'stop' | 'care', string>> = {
 };
 const wordsOf = ({ kind, why, grade }: DayWindow): string => {
   if (kind === 'stop') return why.map((one) => WORDS[one].stop).join(' ');
-  const fits = `${grade.charAt(0).toUpperCase()}${grade.slice(1)} grades fit a panel job.`;
+  const fits = `A panel job wants about ${grade}.`;
   return kind === 'care'
     ? [...why.map((one) => WORDS[one].care), fits].join(' ')
     : `${fits} Within the usual limits; each sheet may ask for more.`;
@@ -24,13 +24,13 @@ const wordsOf = ({ kind, why, grade }: DayWindow): string => {
 const LEVEL = { stop: 'stop', care: 'caution', go: 'go' } as const;
 const TITLE = { stop: 'Do not spray', care: 'With care', go: 'Good to spray' };
 
-export function DayWindows({ forecast, nowMinute }: { forecast: ForecastPoint[]; nowMinute: number }) {
+export function DayWindows({ forecast, nowMinute, bands }: { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[] }) {
   const windows = useMemo(
     () =>
-      dayWindows(forecast)
+      dayWindows(forecast, bands)
         .filter(({ toMinute }) => toMinute > nowMinute)
         .slice(0, 3),
-    [forecast, nowMinute],
+    [forecast, nowMinute, bands],
   );
   return (
     <div className={styles['windows']}>

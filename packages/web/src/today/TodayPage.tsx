@@ -5,23 +5,30 @@ import type { Coat, Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import { climateOf } from '@orthochrom/core/air/climate.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useLocalStorage } from '@mantine/hooks';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
-import { useAir, useNowMs, useSetup, useTickets, useWrite, type AirState } from '../api/hooks.ts';
+import { useAir, useNowMs, useSetup, useSheets, useTickets, useWrite, type AirState } from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { countdownText } from '../ticket/countdown.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
 import { DayChart } from './DayChart.tsx';
+import { gradeBands } from './dayLayout.ts';
 import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
 
 export function TodayPage() {
   const { data: air } = useAir();
   const { data: setup } = useSetup();
+  const { data: sheets } = useSheets();
+  const bands = useMemo(
+    () => gradeBands((sheets ?? []).flatMap(({ sheet }) => (sheet.kind === 'reducer' && sheet.grade ? [sheet.grade] : []))),
+    [sheets],
+  );
   const [pickedRoom, pickRoom] = useLocalStorage({ key: 'orthochrom-room', defaultValue: '', getInitialValueInEffect: false });
-  if (!air || !setup) return <p className="page">Reading the air …</p>;
+  if (!air || !setup || !sheets) return <p className="page">Reading the air …</p>;
   const room = setup.rooms.find(({ id }) => id === pickedRoom) ?? setup.rooms[0]!;
   const now = air.rooms.find(({ roomId }) => roomId === room.id)!;
   const day = air.days.find(({ roomId }) => roomId === room.id) ?? air.days[0]!;
@@ -53,9 +60,9 @@ export function TodayPage() {
               onChange={(id) => id && pickRoom(id)}
             />
           </div>
-          <DayChart forecast={day.forecast} nowMinute={minute} />
+          <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
-          <DayWindows forecast={day.forecast} nowMinute={minute} />
+          <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} />
         </section>
         <OpenTickets />
       </div>

@@ -3,28 +3,49 @@ import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { CAUTION_FROM, DEFAULT_LIMITS } from '@orthochrom/core/air/limits.ts';
 import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
+import { designTemperatureC, speedOf, type Grade, type Speed } from '@orthochrom/core/reducer/grade.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';
 
-export type GradeBand = { name: string; fromC: number; toC: number };
+export type GradeBand = { name: string; speed: Speed; fromC: number; toC: number };
 export type ChartBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
 export type DayWhy = 'panel-cold' | 'dew' | 'humid' | 'hot';
 /** A stretch of one verdict; `grade` is the speed whose band the film's temperature lies in. */
 export type DayWindow = { fromMinute: number; toMinute: number; kind: 'stop' | 'care' | 'go'; why: DayWhy[]; grade: string };
 
 const STEP_MINUTES = 10;
-const BANDS_C: GradeBand[] = [
-  { name: 'fast', fromC: -40, toC: 18 },
-  { name: 'medium', fromC: 18, toC: 25 },
-  { name: 'slow', fromC: 25, toC: 32 },
-  { name: 'very slow', fromC: 32, toC: 70 },
+/** The shop's own grades side by side: where two overlap, the middle of the overlap parts them. */
+export function gradeBands(grades: readonly Grade[]): GradeBand[] {
+  const sorted = [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
+  const edge = (lower: Grade, upper: Grade) =>
+    ((lower.maxC ?? designTemperatureC(lower)) + (upper.minC ?? designTemperatureC(upper))) / 2;
+  return sorted.map((grade, i) => ({
+    name: `${grade.name}, ${SPEED_NAME[speedOf(grade)]}`,
+    speed: speedOf(grade),
+    fromC: i === 0 ? -60 : edge(sorted[i - 1]!, grade),
+    toC: i === sorted.length - 1 ? 90 : edge(grade, sorted[i + 1]!),
+  }));
+}
+
+const SPEED_NAME = { fast: 'fast', medium: 'medium', slow: 'slow', verySlow: 'very slow' } as const;
+
+/** Where the shop has no reducer sheet. */
+const USUAL_BANDS: GradeBand[] = [
+  { name: 'fast', speed: 'fast', fromC: -40, toC: 18 },
+  { name: 'medium', speed: 'medium', fromC: 18, toC: 25 },
+  { name: 'slow', speed: 'slow', fromC: 25, toC: 32 },
+  { name: 'very slow', speed: 'verySlow', fromC: 32, toC: 70 },
 ];
 
-function stateAt(forecast: readonly ForecastPoint[], minute: number): Pick<DayWindow, 'kind' | 'why' | 'grade'> {
+function stateAt(
+  forecast: readonly ForecastPoint[],
+  minute: number,
+  bands: readonly GradeBand[],
+): Pick<DayWindow, 'kind' | 'why' | 'grade'> {
   const air = airAt(forecast, minute);
   const panelC = air.panelTemperatureC ?? air.airTemperatureC;
   const marginC = panelC - dewPointC(air);
   const effectiveC = effectiveTemperatureC(air);
-  const grade = BANDS_C.find(({ toC }) => effectiveC < toC)!.name;
+  const grade = bands.find(({ toC }) => effectiveC < toC)!.name;
   const holds = (tests: [DayWhy, boolean][]) => tests.filter(([, isSo]) => isSo).map(([why]) => why);
   const stops = holds([
     ['panel-cold', panelC < DEFAULT_LIMITS.minPanelC],
@@ -42,11 +63,11 @@ function stateAt(forecast: readonly ForecastPoint[], minute: number): Pick<DayWi
 }
 
 /** The day cut into stretches of one verdict each. */
-export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
+export function dayWindows(forecast: readonly ForecastPoint[], bands: readonly GradeBand[] = USUAL_BANDS): DayWindow[] {
   const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
   const windows: DayWindow[] = [];
   for (let minute = first; minute < last; minute += STEP_MINUTES) {
-    const state = stateAt(forecast, minute);
+    const state = stateAt(forecast, minute, bands);
     const open = windows.at(-1);
     const toMinute = Math.min(minute + STEP_MINUTES, last);
     const isSame =
@@ -61,7 +82,7 @@ export function dayWindows(forecast: readonly ForecastPoint[]): DayWindow[] {
   return windows;
 }
 
-export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox) {
+export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox, grades: readonly GradeBand[] = USUAL_BANDS) {
   const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
   const minutes = Array.from({ length: Math.floor((last - first) / STEP_MINUTES) + 1 }, (_, i) => first + i * STEP_MINUTES);
   const points = minutes.map((minute) => ({ minute, ...airAt(forecast, minute) }));
@@ -77,9 +98,10 @@ export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox) {
       .y((c) => y(c))
       .curve(curveMonotoneX)(values) ?? '';
   const [bottomC, topC] = y.domain() as [number, number];
-  const bands = BANDS_C.map((band) => ({ ...band, fromC: Math.max(band.fromC, bottomC), toC: Math.min(band.toC, topC) }))
+  const bands = grades
+    .map((band) => ({ ...band, fromC: Math.max(band.fromC, bottomC), toC: Math.min(band.toC, topC) }))
     .filter((band) => band.toC > band.fromC)
-    .map((band) => ({ name: band.name, yPx: y(band.toC), heightPx: y(band.fromC) - y(band.toC) }));
+    .map((band) => ({ name: band.name, speed: band.speed, yPx: y(band.toC), heightPx: y(band.fromC) - y(band.toC) }));
   return {
     x,
     y,
@@ -91,7 +113,7 @@ export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox) {
     ends: { air: air.at(-1)!, panel: panel.at(-1)!, dew: dew.at(-1)! },
     hours: minutes.filter((minute) => minute % 60 === 0),
     ticksC: y.ticks(6),
-    windows: dayWindows(forecast),
+    windows: dayWindows(forecast, grades),
   };
 }
 

@@ -1,0 +1,58 @@
+/** Somebody changed the same thing meanwhile: both sides, side by side, and the choice. Nothing was overwritten. */
+import { Button, Modal } from '@mantine/core';
+import { mutate } from 'swr';
+import { closeClash, differences, useClash } from '../api/clash.ts';
+import { isOf } from '../api/hooks.ts';
+
+export function ClashDialog() {
+  const clash = useClash();
+  if (!clash) return null;
+  const useTheirs = () => {
+    closeClash();
+    void mutate(isOf('/api/'));
+  };
+  return (
+    <Modal opened onClose={closeClash} title="Changed by somebody else meanwhile" size="lg">
+      <div className="stack">
+        <p>{clash.message}</p>
+        <div className="scrollx">
+          <table className="plain">
+            <thead>
+              <tr>
+                <th>Where</th>
+                <th>Yours</th>
+                <th>Theirs, saved</th>
+              </tr>
+            </thead>
+            <tbody>
+              {differences(clash.mine, clash.theirs).map(({ field, mine, theirs }) => (
+                <tr key={field}>
+                  <td>{field}</td>
+                  <td>{mine}</td>
+                  <td>{theirs}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <div className="row">
+          <Button onClick={useTheirs}>Take theirs</Button>
+          {clash.putMine && (
+            <Button
+              variant="default"
+              onClick={() => {
+                closeClash();
+                clash.putMine?.();
+              }}
+            >
+              Put mine over theirs
+            </Button>
+          )}
+          <Button variant="default" onClick={closeClash}>
+            Back to what I typed
+          </Button>
+        </div>
+      </div>
+    </Modal>
+  );
+}

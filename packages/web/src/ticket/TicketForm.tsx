@@ -1,0 +1,82 @@
+/** The form of a ticket, new or changed: vehicle, panels with areas, stages from data sheets. */
+import { Select, Textarea, TextInput } from '@mantine/core';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
+import { PanelPicker } from './PanelPicker.tsx';
+import { StagePicker } from './StagePicker.tsx';
+import { withPanelsInStages, type DraftFault, type TicketDraft } from './ticketDraft.ts';
+
+const BODIES = ['hatchback', 'saloon', 'wagon', 'coupe', 'van', 'pickup', 'parts'] as const;
+const SIZES = [
+  { value: 'spot', label: 'Spot' },
+  { value: 'panel', label: 'A panel or two' },
+  { value: 'side', label: 'A side' },
+  { value: 'overall', label: 'Whole body' },
+];
+
+type TicketFormProps = {
+  draft: TicketDraft;
+  faults: DraftFault[];
+  setup: ShopSetup;
+  sheets: SheetVersion[];
+  onChange: (draft: TicketDraft) => void;
+};
+
+export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFormProps) {
+  const change = (changes: Partial<TicketDraft>) => onChange(withPanelsInStages({ ...draft, ...changes }));
+  const faultAt = (path: string) => faults.find((fault) => fault.path === path)?.message;
+  return (
+    <>
+      <div className="card grid2">
+        <TextInput
+          label="Vehicle or part"
+          value={draft.vehicle}
+          error={faultAt('vehicle')}
+          maxLength={200}
+          onChange={(event) => change({ vehicle: event.currentTarget.value })}
+        />
+        <Select
+          label="Body"
+          value={draft.bodyKind}
+          data={[...BODIES]}
+          onChange={(bodyKind) => bodyKind && change({ bodyKind: bodyKind as TicketDraft['bodyKind'] })}
+        />
+        <Select
+          label="Room"
+          value={draft.roomId}
+          data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))}
+          onChange={(roomId) => roomId && change({ roomId })}
+        />
+        <Select
+          label="How big is the job?"
+          value={draft.jobSize}
+          data={SIZES}
+          onChange={(jobSize) => jobSize && change({ jobSize: jobSize as TicketDraft['jobSize'] })}
+        />
+      </div>
+      <PanelPicker panels={draft.panels} onChange={(panels) => change({ panels })} error={faultAt('panels')} />
+      <StagePicker
+        draft={draft}
+        setup={setup}
+        sheets={sheets}
+        onChange={(stages) => change({ stages })}
+        error={faultAt('stages')}
+      />
+      <Textarea
+        label="Note"
+        value={draft.note}
+        maxLength={2000}
+        autosize
+        minRows={2}
+        onChange={(event) => change({ note: event.currentTarget.value })}
+      />
+      {faults.length > 0 && (
+        <ul role="status">
+          {faults.map(({ path, message }) => (
+            <li key={path + message}>{message}</li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}

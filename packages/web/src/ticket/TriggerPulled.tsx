@@ -1,0 +1,22 @@
+/** Asked beside every pressure that is typed: a reading at rest says nothing about the pressure while spraying. */
+import { SegmentedControl } from '@mantine/core';
+import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
+
+export function TriggerPulled({ value, onChange }: { value: string | undefined; onChange: (flowing: string) => void }) {
+  return (
+    <div>
+      <div className="label">Read at the gun with the trigger pulled?</div>
+      <SegmentedControl
+        aria-label="Trigger pulled"
+        value={value ?? ''}
+        onChange={onChange}
+        data={[
+          { value: 'yes', label: 'Pulled' },
+          { value: 'no', label: 'At rest' },
+          { value: 'unknown', label: 'Not sure' },
+        ]}
+      />
+      {value !== undefined && value !== 'yes' && <p role="alert">{verdictMessage('reading-at-rest')}</p>}
+    </div>
+  );
+}
