@@ -120,6 +120,9 @@ describe('the day', () => {
     expect(windows.every((window, i) => i === 0 || window.fromMinute === windows[i - 1]!.toMinute)).toBe(true);
     expect(windows.at(-1)).toMatchObject({ toMinute: 900, kind: 'care', why: ['hot'] });
   });
+  it('tells of the reasons that lie ahead, not of those that are over', () => {
+    expect(dayWindows(forecast, undefined, 500)[0]!.why).not.toContain('humid');
+  });
   it('names slower grades as it warms', () => {
     const grades = dayWindows(forecast).map(({ grade }) => ['fast', 'medium', 'slow', 'very slow'].indexOf(grade));
     expect(grades).toEqual([...grades].sort((a, b) => a - b));

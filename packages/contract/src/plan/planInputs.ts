@@ -166,7 +166,9 @@ export function readyMlFor(context: PlanContext): number {
 /** The cup's printed scale for this recipe, if it has one. */
 const scaleFor = (context: PlanContext): RatioScale | undefined => {
   const parts = recipeOf(context).parts.map(({ parts: share }) => share);
-  return context.cup?.scales.find(({ ratio }) => ratio.length === parts.length && ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!));
+  return context.cup?.scales.find(
+    ({ ratio }) => ratio.length === parts.length && ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!),
+  );
 };
 
 /** The smallest cup that takes it all in one batch; else the largest there is. */

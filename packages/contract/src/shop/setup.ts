@@ -73,4 +73,11 @@ export const Shop = z.strictObject({
 export type Shop = z.infer<typeof Shop>;
 /** How the last coat left a gun's knobs. */
 export type KnobsLeft = { fanTurnsOut: number; fluidTurnsOut: number; part: z.infer<typeof PartKind> };
-export type ShopSetup = { shop: Shop; painters: Painter[]; rooms: Room[]; guns: StoredGun[]; cups: StoredCup[]; knobs: Record<string, KnobsLeft> };
+export type ShopSetup = {
+  shop: Shop;
+  painters: Painter[];
+  rooms: Room[];
+  guns: StoredGun[];
+  cups: StoredCup[];
+  knobs: Record<string, KnobsLeft>;
+};

@@ -13,7 +13,7 @@ const ENDINGS: [RegExp, (value: number) => string][] = [
   [/MPerS$/, (v) => `${plain(v, 2)} m/s`],
   [/GPerL$/, (v) => `${plain(v, 0)} g/L`],
   [/KPa$/, (v) => `${plain(v, 0)} kPa`],
-  [/Percent$|^percent$/, (v) => `${plain(v, Math.abs(v) < 10 ? 1 : 0)} %`],
+  [/Percent$|^percent$/, (v) => `${plain(v, Math.abs(v) < 20 ? 1 : 0)} %`],
   [/Minutes$|^minutes/, (v) => `${plain(v, v < 3 ? 1 : 0)} min`],
   [/Seconds$/, (v) => `${plain(v, 0)} s`],
   [/Mm$/, (v) => `${plain(v, v < 10 ? 1 : 0)} mm`],

@@ -65,9 +65,15 @@ const SAME_RATIO = 1e-6;
  * The printed columns that fit a recipe: same number, next column. Numbers on a cup are levels, not amounts.
  * @returns nothing where the cup has no scale of this ratio
  */
-export function scaleColumns(scales: readonly RatioScale[], parts: readonly { name: string; parts: number }[], capacityMl: number): Cup['columns'] {
+export function scaleColumns(
+  scales: readonly RatioScale[],
+  parts: readonly { name: string; parts: number }[],
+  capacityMl: number,
+): Cup['columns'] {
   const scale = scales.find(
-    ({ ratio }) => ratio.length === parts.length && ratio.every((part, i) => Math.abs(part / ratio[0]! - parts[i]!.parts / parts[0]!.parts) < SAME_RATIO),
+    ({ ratio }) =>
+      ratio.length === parts.length &&
+      ratio.every((part, i) => Math.abs(part / ratio[0]! - parts[i]!.parts / parts[0]!.parts) < SAME_RATIO),
   );
   if (!scale) return undefined;
   const total = scale.ratio.reduce((sum, part) => sum + part, 0);
@@ -76,7 +82,10 @@ export function scaleColumns(scales: readonly RatioScale[], parts: readonly { na
   return parts.map(({ name }, i) => {
     soFar += scale.ratio[i]!;
     const levelMl = soFar * scale.mlPerPart;
-    return { component: name, marks: Array.from({ length: lines }, (_, k) => ({ label: String(k + 1), atMl: (k + 1) * levelMl })) };
+    return {
+      component: name,
+      marks: Array.from({ length: lines }, (_, k) => ({ label: String(k + 1), atMl: (k + 1) * levelMl })),
+    };
   });
 }
 

@@ -55,7 +55,13 @@ const marksTo = (capacityMl: number, stepMl: number): number[] =>
   Array.from({ length: Math.floor(capacityMl / stepMl) }, (_, i) => (i + 1) * stepMl);
 
 /** The ratios printed on the shop's cups; each line is 10 ml of the smallest part. */
-const SCALES = [[4, 1, 1], [3, 1, 1], [4, 1], [2, 1], [1, 1]].map((ratio) => ({ ratio, mlPerPart: 10 }));
+const SCALES = [
+  [4, 1, 1],
+  [3, 1, 1],
+  [4, 1],
+  [2, 1],
+  [1, 1],
+].map((ratio) => ({ ratio, mlPerPart: 10 }));
 
 export const CUPS: Omit<StoredCup, 'id' | 'version'>[] = [
   { name: 'Cup 650', capacityMl: 600, marksMl: marksTo(600, 50), scales: SCALES, strainerUm: 200 },

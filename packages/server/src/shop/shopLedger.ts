@@ -110,15 +110,25 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
 
 /** How the last coat of each gun left its knobs: a preset for small work is to be undone. */
 async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
-  const rows: { gun_id: string; part: KnobsLeft['part']; done: Record<string, { value: number }>; planned: { answers?: { setup?: KnobsLeft } } }[] = await manager.query(
+  const rows: {
+    gun_id: string;
+    part: KnobsLeft['part'];
+    done: Record<string, { value: number }>;
+    planned: { answers?: { setup?: KnobsLeft } };
+  }[] = await manager.query(
     `select distinct on (c.gun_id) c.gun_id, s.part, c.done, c.planned from coat c join stage s on s.id = c.stage_id
      where c.ended_at is not null and c.gun_id is not null order by c.gun_id, c.ended_at desc`,
   );
   return Object.fromEntries(
     rows.flatMap(({ gun_id, part, done, planned }) => {
       const setup = planned.answers?.setup;
-      const [fanTurnsOut, fluidTurnsOut] = [done['fanTurnsOut']?.value ?? setup?.fanTurnsOut, done['fluidTurnsOut']?.value ?? setup?.fluidTurnsOut];
-      return fanTurnsOut === undefined || fluidTurnsOut === undefined ? [] : [[gun_id, { part, fanTurnsOut, fluidTurnsOut }] as const];
+      const [fanTurnsOut, fluidTurnsOut] = [
+        done['fanTurnsOut']?.value ?? setup?.fanTurnsOut,
+        done['fluidTurnsOut']?.value ?? setup?.fluidTurnsOut,
+      ];
+      return fanTurnsOut === undefined || fluidTurnsOut === undefined
+        ? []
+        : [[gun_id, { part, fanTurnsOut, fluidTurnsOut }] as const];
     }),
   );
 }

@@ -2,7 +2,7 @@
 import { Button } from '@mantine/core';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
-import { isStopped, worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { isStopped } from '@orthochrom/core/outcome/told.ts';
 import { useState } from 'react';
 import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
@@ -10,7 +10,7 @@ import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
-import { LevelBadge, VerdictList } from '../verdict/Verdicts.tsx';
+import { VerdictList } from '../verdict/Verdicts.tsx';
 import type { CardProps } from './TicketPage.tsx';
 
 export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
@@ -22,28 +22,16 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
   const margin = climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
   return (
     <>
-      <div className="grid2">
+      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(128px, 1fr))' }}>
         <div className="card">
-          <div className="label">Panel over the dew point</div>
-          <div className="figure">
+          <div className="label">Panel over dew</div>
+          <div className="figure mid">
             {margin ? margin.text : '?'} <small>{margin?.unit}</small>
           </div>
           <div className="quiet">
             dew point {dew.text} {dew.unit}
           </div>
         </div>
-        <div className="card">
-          <div className="label">Go on?</div>
-          <div style={{ fontSize: '1.7rem', margin: '0.5rem 0' }}>
-            <LevelBadge
-              level={worstLevel(verdicts)}
-              word={isShut ? 'No, wait' : worstLevel(verdicts) === 'caution' ? 'Yes, with care' : 'Yes'}
-            />
-          </div>
-          <div className="quiet">by the sheet’s limits where it names them</div>
-        </div>
-      </div>
-      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}>
         <ReadingCard label="Panel" reading={air.panel} painter={painter} />
         <ReadingCard label="Paint in the tin" reading={air.material} painter={painter} />
         <ReadingCard label="Air" reading={air.air} painter={painter} />

@@ -134,7 +134,7 @@ function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context'
       {choice!.parts.length > 0 && (
         <div className="card">
           <div className="label">Reducer for now</div>
-          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'}>
+          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
             {blendText(wishes.wantedParts ?? choice!.parts)}
           </div>
           {openTimeMinutes && (

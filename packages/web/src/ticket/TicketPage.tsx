@@ -86,6 +86,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
     // A late answer must not pull the painter back from a coat picked meanwhile.
     pickCoat((picked) => picked ?? coat.id);
     pickStep(undefined);
+    setDeltaC(0);
   };
   const selectCoat = (coatId: string) => {
     pickCoat(coatId);

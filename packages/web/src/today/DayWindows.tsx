@@ -25,13 +25,7 @@ const LEVEL = { stop: 'stop', care: 'caution', go: 'go' } as const;
 const TITLE = { stop: 'Do not spray', care: 'With care', go: 'Good to spray' };
 
 export function DayWindows({ forecast, nowMinute, bands }: { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[] }) {
-  const windows = useMemo(
-    () =>
-      dayWindows(forecast, bands)
-        .filter(({ toMinute }) => toMinute > nowMinute)
-        .slice(0, 3),
-    [forecast, nowMinute, bands],
-  );
+  const windows = useMemo(() => dayWindows(forecast, bands, nowMinute).slice(0, 3), [forecast, nowMinute, bands]);
   return (
     <div className={styles['windows']}>
       {windows.map((window, i) => (

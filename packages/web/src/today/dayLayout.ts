@@ -62,9 +62,14 @@ function stateAt(
   return { kind: cares.length > 0 ? 'care' : 'go', why: cares, grade };
 }
 
-/** The day cut into stretches of one verdict each. */
-export function dayWindows(forecast: readonly ForecastPoint[], bands: readonly GradeBand[] = USUAL_BANDS): DayWindow[] {
-  const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
+/** The day from a minute on, cut into stretches of one verdict each; the reasons are those that still lie ahead. */
+export function dayWindows(
+  forecast: readonly ForecastPoint[],
+  bands: readonly GradeBand[] = USUAL_BANDS,
+  fromMinute = 0,
+): DayWindow[] {
+  const last = forecast.at(-1)!.minute;
+  const first = Math.min(last, Math.max(forecast[0]!.minute, Math.floor(fromMinute / STEP_MINUTES) * STEP_MINUTES));
   const windows: DayWindow[] = [];
   for (let minute = first; minute < last; minute += STEP_MINUTES) {
     const state = stateAt(forecast, minute, bands);

@@ -37,7 +37,7 @@ export function turnsText(turns: number): string {
 
 export const minutesText = (minutes: number): string => {
   const whole = Math.round(minutes);
-  if (whole < 120) return `${whole} min`;
+  if (whole < 100) return `${whole} min`;
   return whole < 2880
     ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
     : `${(whole / 1440).toFixed(0)} days`;

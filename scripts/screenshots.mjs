@@ -1,0 +1,80 @@
+/**
+ * npm run screenshots [ADDRESS]: draws docs/screenshots anew from a freshly started shop, walking one coat of the demo.
+ * It logs that coat, so give it a shop of its own: npm start -- --port 4355 --data /tmp/pictures
+ */
+import { chromium } from '@playwright/test';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const base = process.argv[2] ?? 'http://127.0.0.1:4355';
+const folder = path.join(path.dirname(path.dirname(fileURLToPath(import.meta.url))), 'docs/screenshots');
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', chromiumSandbox: false, args: ['--disable-gpu', '--disable-background-networking'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+const steer = (change) => fetch(`${base}/api/probe`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ minutesPerSecond: 0, ...change }) });
+const settle = () => page.waitForTimeout(900);
+const shoot = async (name) => {
+  await settle();
+  await page.mouse.move(2, 2);
+  await page.screenshot({ path: path.join(folder, `${name}.png`) });
+};
+const choose = (group, answer) => page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
+const press = (name) => page.getByRole('button', { name }).click();
+
+await steer({ minute: 455 });
+await page.goto(base);
+await shoot('today');
+await page.goto(`${base}/tickets`);
+await shoot('tickets');
+await page.getByRole('row', { name: /Linnet hatchback, left side/ }).getByRole('link').click();
+await choose('Breathing', 'Cartridge');
+await shoot('ticket-gate');
+await choose('Breathing', 'Air-fed');
+for (const group of ['Skin covered', 'Eyes covered']) await choose(group, 'Yes');
+await choose('Extraction', 'Running');
+await choose('Bystanders', 'No');
+await page.getByLabel('I looked: none').check();
+await press('Passed: on to the air');
+await shoot('ticket-air-stop');
+await steer({ minute: 600 });
+await press('Air is right: on to the mix');
+await page.getByRole('slider', { name: 'Air warmer or cooler' }).focus();
+for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+await shoot('ticket-mix-what-if');
+await press('Take this plan and pour');
+await press('As listed');
+await page.getByRole('textbox', { name: 'H-2' }).fill('45');
+await page.getByText('Add, and do not take any out:').scrollIntoViewIfNeeded();
+await shoot('ticket-pour-corrected');
+await press('Added: now it is right');
+await press('Mixed: the pot life runs');
+await shoot('ticket-gun');
+await press(/Pattern even/);
+await page.getByLabel(/Room, people/).check();
+await press('Start spraying');
+await press('left front door');
+await shoot('ticket-spray');
+await press('The coat is on');
+await page.getByRole('timer').waitFor();
+await press('Booth');
+await shoot('ticket-flash-booth');
+await page.setViewportSize({ width: 390, height: 844 });
+await shoot('ticket-flash-phone');
+await page.setViewportSize({ width: 1024, height: 768 });
+await shoot('ticket-flash-tablet');
+await page.setViewportSize({ width: 1280, height: 800 });
+await press('Office');
+await page.goto(`${base}/tickets/new`);
+await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Skerry 240 coupe, bonnet');
+await press('bonnet');
+await press(/Solvent base, solid/);
+await shoot('ticket-new');
+await page.goto(`${base}/records`);
+await shoot('records');
+await page.getByRole('link', { name: /\d\d:\d\d/ }).nth(1).click();
+await shoot('record');
+for (const name of ['sheets', 'guns', 'settings']) {
+  await page.goto(`${base}/${name}`);
+  await shoot(name);
+}
+await browser.close();
