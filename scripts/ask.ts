@@ -3,7 +3,7 @@
  *   ask NAME [FILE.json]   ask --list   ask NAME --schema   ask --batch
  * Exit 0: answered (a stop among its verdicts or not); 2: bad input; 3: no such calculation; 1: our own fault.
  */
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
 import { answerOrRefuse, calculationNames, isCalculationName, schemasOf, type Outcome } from '@orthochrom/contract/registry.ts';
 
@@ -44,7 +44,11 @@ function exitCodeOf(outcome: Outcome): number {
 }
 
 function single(name: string, file?: string): void {
-  const outcome = guarded(() => outcomeOf(name, readFileSync(file ?? 0, 'utf8')));
+  const outcome = guarded(() =>
+    file && !existsSync(file)
+      ? { error: { code: 'not-json', message: `There is no file ${file}.`, path: [] } }
+      : outcomeOf(name, isCalculationName(name) ? readFileSync(file ?? 0, 'utf8') : ''),
+  );
   process.stdout.write(`${JSON.stringify('answer' in outcome ? outcome.answer : outcome, null, 2)}\n`);
   if ('error' in outcome) process.stderr.write(`${outcome.error.message}\n`);
   process.exitCode = exitCodeOf(outcome);

@@ -7,7 +7,9 @@ import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
 
 type Example = { title: string; input: unknown };
 const example = (name: string, title: string): unknown => {
-  const list = JSON.parse(readFileSync(new URL(`../packages/contract/examples/${name}.json`, import.meta.url), 'utf8')) as Example[];
+  const list = JSON.parse(
+    readFileSync(new URL(`../packages/contract/examples/${name}.json`, import.meta.url), 'utf8'),
+  ) as Example[];
   return list.find((pair) => pair.title === title)!.input;
 };
 const PLAN = {

@@ -8,10 +8,19 @@ import { fileURLToPath } from 'node:url';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:4355';
 const folder = path.join(path.dirname(path.dirname(fileURLToPath(import.meta.url))), 'docs/screenshots');
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', chromiumSandbox: false, args: ['--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  chromiumSandbox: false,
+  args: ['--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 
-const steer = (change) => fetch(`${base}/api/probe`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ minutesPerSecond: 0, ...change }) });
+const steer = (change) =>
+  fetch(`${base}/api/probe`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ minutesPerSecond: 0, ...change }),
+  });
 const settle = () => page.waitForTimeout(900);
 const shoot = async (name) => {
   await settle();
@@ -26,7 +35,10 @@ await page.goto(base);
 await shoot('today');
 await page.goto(`${base}/tickets`);
 await shoot('tickets');
-await page.getByRole('row', { name: /Linnet hatchback, left side/ }).getByRole('link').click();
+await page
+  .getByRole('row', { name: /Linnet hatchback, left side/ })
+  .getByRole('link')
+  .click();
 await choose('Breathing', 'Cartridge');
 await shoot('ticket-gate');
 await choose('Breathing', 'Air-fed');
@@ -71,7 +83,10 @@ await press(/Solvent base, solid/);
 await shoot('ticket-new');
 await page.goto(`${base}/records`);
 await shoot('records');
-await page.getByRole('link', { name: /\d\d:\d\d/ }).nth(1).click();
+await page
+  .getByRole('link', { name: /\d\d:\d\d/ })
+  .nth(1)
+  .click();
 await shoot('record');
 for (const name of ['sheets', 'guns', 'settings']) {
   await page.goto(`${base}/${name}`);

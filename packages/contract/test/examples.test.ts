@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answerOrRefuse, calculationNames, registry } from '../src/registry.ts';
+import { VERDICTS } from '../src/words/verdictWords.ts';
 import { examplesOf, shortfalls } from './examplePairs.ts';
 
 describe.each(calculationNames)('the example pairs of %s', (name) => {
@@ -11,6 +12,11 @@ describe.each(calculationNames)('the example pairs of %s', (name) => {
 
   it.each(examples)('$title', (example) => {
     expect(shortfalls(example, answerOrRefuse(name, example.input), answerTo)).toEqual([]);
+  });
+
+  it.each(examples.filter((example) => !example.expect.error))('says only verdicts that are its own: $title', (example) => {
+    const { verdicts } = answerTo(example.title) as { verdicts: { code: string }[] };
+    expect(verdicts.filter(({ code }) => !VERDICTS.get(code)?.calculations.includes(name))).toEqual([]);
   });
 
   it.each(examples.filter((example) => !example.expect.error))('answers in its own schema: $title', (example) => {

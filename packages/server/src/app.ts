@@ -1,6 +1,6 @@
 /** The server: parse, ask, keep, answer. */
 import path from 'node:path';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import type { DataSource } from 'typeorm';
 import { airRoutes } from './air/airRoutes.ts';
 import { StandInProbe } from './air/probe.ts';
@@ -20,10 +20,7 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
   const probe = options.probe ?? new StandInProbe(await demoDays(ledger.manager));
   const app = express();
   app.disable('x-powered-by');
-  app.use((_req, res, next) => {
-    res.set({ 'x-content-type-options': 'nosniff', 'referrer-policy': 'no-referrer', 'x-frame-options': 'DENY' });
-    next();
-  });
+  app.use(guardEdges);
   app.use(express.json({ limit: '1mb', strict: false }));
   app.get('/api/health', async (_req, res) => {
     await database.query('select 1');
@@ -44,6 +41,22 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
   app.use(errorHandler);
   return app;
 }
+
+const HEADERS = {
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'no-referrer',
+  'x-frame-options': 'DENY',
+  'content-security-policy':
+    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
+};
+const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
+
+/** A page from elsewhere that has bent a name to this machine is not answered: there are no accounts to keep it out. */
+const guardEdges: RequestHandler = (req, res, next) => {
+  res.set(HEADERS);
+  if (!OWN_NAMES.test(req.headers.host ?? '')) throw new NotFound('This server answers only under its own loopback address.');
+  next();
+};
 
 /** Built files never change under their hashed names; the page itself is always asked for anew. */
 function serveWeb(app: Express, folder: string): void {

@@ -4,7 +4,9 @@ import { createApp } from './app.ts';
 import { newDataSource } from './database/dataSource.ts';
 import { loadDemoIfEmpty } from './demo/loadDemo.ts';
 
-const { DATABASE_URL, PORT = '4300', HOST = '127.0.0.1', WEB_FOLDER, DEMO_FOLDER, STOP_WITH_PARENT } = process.env;
+/** Without accounts, nobody but this machine is answered. */
+const LOOPBACK = '127.0.0.1';
+const { DATABASE_URL, PORT = '4300', WEB_FOLDER, DEMO_FOLDER, STOP_WITH_PARENT } = process.env;
 if (!DATABASE_URL) throw new Error('DATABASE_URL is not set.');
 
 const database = newDataSource(DATABASE_URL);
@@ -13,12 +15,12 @@ await database.runMigrations();
 if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
 
 const app = await createApp(database, WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {});
-const server = app.listen(Number(PORT), HOST, (fault?: Error) => {
+const server = app.listen(Number(PORT), LOOPBACK, (fault?: Error) => {
   if (fault) {
     console.error(fault.message);
     process.exit(1);
   }
-  console.log(`listening on http://${HOST}:${PORT}`);
+  console.log(`listening on http://${LOOPBACK}:${PORT}`);
 });
 
 /** Open event streams would keep the server up for ever. */

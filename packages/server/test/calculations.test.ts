@@ -58,6 +58,12 @@ describe('the edges of that door', () => {
     expect(Object.keys(body.answer.properties)).toContain('filmFactor');
   });
 
+  it('does not answer a page that has bent another name to this machine', async () => {
+    const status = await shop.statusFor('shop.example');
+    expect(status).toBe(404);
+    expect(await shop.statusFor('localhost')).toBe(200);
+  });
+
   it('says so, and nothing of the inside, where there is nothing', async () => {
     const { status, body } = await shop.get<Fault>('/treasure');
     expect(status).toBe(404);

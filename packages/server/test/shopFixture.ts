@@ -2,7 +2,7 @@
 import type { AddressInfo } from 'node:net';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import type { Server } from 'node:http';
+import { request, type Server } from 'node:http';
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { inject } from 'vitest';
@@ -73,6 +73,18 @@ export class ShopFixture {
   }
   put<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
     return this.call('PUT', path, body);
+  }
+
+  /** Status of a request that comes under another host name. */
+  statusFor(host: string): Promise<number | undefined> {
+    return new Promise((resolve, reject) => {
+      request(`${this.base}/calculations`, { headers: { host } }, (reply) => {
+        reply.resume();
+        resolve(reply.statusCode);
+      })
+        .on('error', reject)
+        .end();
+    });
   }
 
   rows(sql: string, values: unknown[] = []): Promise<Record<string, unknown>[]> {

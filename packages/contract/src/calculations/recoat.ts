@@ -20,7 +20,7 @@ export const recoat = defineCalculation('recoat', {
     climate: Climate,
     ...wanted('minutesSince'),
     ...optional('wetFilmUm'),
-    reducer: z.strictObject({ stepsSlower: z.number().min(-3).max(3) }).optional(),
+    reducer: z.strictObject({ stepsSlower: z.number().min(-10).max(10) }).optional(),
     next: z.enum(['coat', 'clear', 'tape', 'sandDry', 'sandWet', 'wipe', 'bake', 'polish']),
     mistCoat: z.boolean().optional(),
     tests: TouchTests.optional(),

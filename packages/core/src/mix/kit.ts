@@ -5,7 +5,7 @@ import { sharesOf, type Recipe } from './recipe.ts';
 export type KitInput = { packs: { name: string; ml: number; price?: number }[]; recipe: Recipe };
 export type KitAnswer = Told & {
   readyMl: number;
-  limitedBy?: string;
+  limitedBy: string;
   leftOver: { name: string; ml: number }[];
   pricePerReadyL?: number;
   pricePerL: { name: string; value: number }[];
@@ -25,7 +25,7 @@ export function kitOf({ packs, recipe }: KitInput): KitAnswer {
   const spent = priced.reduce((sum, { price }) => sum + price!, 0);
   return {
     readyMl,
-    ...(tins.length > 1 ? { limitedBy: least.name } : {}),
+    limitedBy: least.name,
     leftOver: tins.map(({ name, ml }) => ({ name, ml: Math.max(0, ml - readyMl * shareOf(name)) })),
     ...(priced.length > 0 ? { pricePerReadyL: spent / (readyMl / 1000) } : {}),
     pricePerL: priced.map(({ name, price, ml }) => ({ name, value: price! / (ml / 1000) })),

@@ -75,7 +75,7 @@ type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: G
 
 export function reducerOf(input: ReducerInput): ReducerAnswer {
   const where = { effectiveC: effectiveTemperatureC(input), airSpeedMPerS: airSpeedMPerSOf(input) };
-  const air = airVerdicts(input, input.limits, input.carrier);
+  const air = airVerdicts(input, input.limits);
   return input.carrier === 'waterborne' ? waterborneAnswer(input, where, air) : solventAnswer(jobOf(input, where), air);
 }
 

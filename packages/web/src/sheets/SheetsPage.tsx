@@ -28,7 +28,10 @@ export function SheetsPage() {
     file &&
     write(async () => {
       const read: unknown = JSON.parse(await file.text());
-      const sheets = Array.isArray(read) ? read : [read];
+      // Reducers and hardeners first: a paint's sheet names them.
+      const sheets = (Array.isArray(read) ? read : [read]).sort(
+        (a: object, b: object) => Number('recipes' in a) - Number('recipes' in b),
+      ) as unknown[];
       for (const sheet of sheets) await postJson('/api/sheets', sheet);
       await mutate('/api/sheets');
       notifications.show({

@@ -6,6 +6,7 @@ import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { NotBefore } from './NotBefore.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { nextCoat } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
@@ -61,6 +62,7 @@ export function CleanCard({
         </div>
       )}
       <VerdictList verdicts={verdicts.filter(({ code }) => code === 'cleaning-solvents')} />
+      <NotBefore coat={coat} context={context} nowMs={now} />
       <ol style={{ margin: 0, paddingLeft: '1.3rem', lineHeight: 1.7 }}>
         {STEPS.map((text) => (
           <li key={text}>{text}</li>

@@ -10,6 +10,7 @@ import { VerdictList } from '../verdict/Verdicts.tsx';
 import { countdownText } from './countdown.ts';
 import styles from './FlashCard.module.css';
 import { panelName } from './names.ts';
+import { NotBefore } from './NotBefore.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { gateProduct, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
 import type { CardProps } from './TicketPage.tsx';
@@ -83,6 +84,7 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
         verdicts={isUp ? verdicts : [...verdicts, ...runOn.verdicts.filter(({ code }) => code === 'extraction-run-on')]}
         hideGo
       />
+      <NotBefore coat={coat} context={context} nowMs={now} />
       {!isConfirmed && <Blower context={context} minutesSince={minutesSince} />}
       {!isConfirmed && (
         <>

@@ -3,6 +3,7 @@ import { stageAreaM2, type PlanContext } from '@orthochrom/contract/plan/planCon
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
 import { useMemo } from 'react';
+import { liveMix } from './coatSteps.ts';
 import { layOutRibbon, ribbonBlocks, type StageMinutes } from './ribbonLayout.ts';
 import styles from './TimeRibbon.module.css';
 
@@ -18,6 +19,7 @@ export function TimeRibbon({ whole, context, nowMs }: { whole: TicketWhole; cont
     () => layOutRibbon(ribbonBlocks(whole, nowMs, minutesOf), nowMs, { widthPx, padPx: 12 }),
     [whole, nowMs, minutesOf, widthPx],
   );
+  const potLife = liveMix(whole.mixes, context.stage.id, nowMs)?.potLifeEndsAt;
   const clock = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <section className={styles['ribbon']} aria-label="Clock of this ticket" ref={ref}>
@@ -46,6 +48,7 @@ export function TimeRibbon({ whole, context, nowMs }: { whole: TicketWhole; cont
         <line x1={layout.nowPx} x2={layout.nowPx} y1={10} y2={58} className={styles['now']} />
         <text x={layout.nowPx + 5} y={15} className={styles['nowText']}>
           now {clock(nowMs)} · dry to touch by about {clock(layout.endMs)}
+          {potLife ? ` · this mix is good until ${clock(Date.parse(potLife))}` : ''}
         </text>
       </svg>
     </section>
