@@ -1,8 +1,5 @@
 /** Every coat sprayed, found by what it was and how it went. */
-import { z } from 'zod';
-import { Rating, type Coat } from '@orthochrom/contract/shop/ticket.ts';
-import { StageName } from '@orthochrom/contract/shapes/climate.ts';
-import { Id } from '@orthochrom/contract/shop/common.ts';
+import type { RecordQuery, RecordRow } from '@orthochrom/contract/shop/record.ts';
 import Papa from 'papaparse';
 import { In, type EntityManager } from 'typeorm';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
@@ -10,34 +7,9 @@ import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
 import { coatOf } from './ticketReader.ts';
 import { CoatPanelTable, CoatTable, StageTable, TicketTable, type CoatRow } from './ticketTables.ts';
 
-export const RecordQuery = z.strictObject({
-  text: z.string().max(80).optional(),
-  stage: StageName.optional(),
-  gunId: Id.optional(),
-  painterId: Id.optional(),
-  rating: Rating.optional(),
-  minAirC: z.coerce.number().min(-30).max(60).optional(),
-  maxAirC: z.coerce.number().min(-30).max(60).optional(),
-});
-export type RecordRow = {
-  coat: Coat;
-  ticketNumber: string;
-  vehicle: string;
-  stage: string;
-  colourName: string;
-  product: string;
-  coats: number;
-  gun: string;
-  painter: string;
-  room: string;
-  airC?: number;
-  rhPercent?: number;
-  panelC?: number;
-  materialC?: number;
-};
 const MOST_ROWS = 500;
 
-export async function records(manager: EntityManager, query: z.infer<typeof RecordQuery>): Promise<RecordRow[]> {
+export async function records(manager: EntityManager, query: RecordQuery): Promise<RecordRow[]> {
   const found = manager
     .createQueryBuilder(CoatTable, 'c')
     .where('c.endedAt IS NOT NULL and c.archivedAt IS NULL')

@@ -56,108 +56,44 @@ const ticketOf = (row: TicketRow, panels: PanelRow[], stages: StageRow[], links:
 
 export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
   const {
-    id,
-    version,
-    ticketId,
-    stageId,
-    ordinal,
-    state,
-    planned,
-    overrides,
-    done,
-    seen,
-    rating,
-    note,
-    gunId,
-    nozzleMm,
-    mixId,
-    painterId,
-    roomId,
+    createdAt: _c,
+    updatedAt: _u,
+    archivedAt: _a,
+    inletKPaDone: _i,
+    fluidTurnsDone: _f,
+    distanceMmDone: _d,
+    overlapPercentDone: _o,
+    wetUmDone: _w,
+    airC: _air,
+    rhPercent: _rh,
+    panelC: _p,
+    materialC: _m,
+    ...coat
   } = row;
   return present({
-    id,
-    version,
-    ticketId,
-    stageId,
-    ordinal,
-    state,
-    planned,
-    overrides,
-    done,
-    seen,
-    rating,
-    note,
-    gunId,
-    nozzleMm,
-    mixId,
-    painterId,
-    roomId,
+    ...coat,
     startedAt: iso(row.startedAt),
     endedAt: iso(row.endedAt),
     panelsSprayed: panels
-      .filter(({ coatId }) => coatId === id)
+      .filter(({ coatId }) => coatId === row.id)
       .map(({ panelId, sprayedAt }) => ({ panelId, sprayedAt: sprayedAt.toISOString() }))
       .sort((a, b) => a.sprayedAt.localeCompare(b.sprayedAt)),
   }) as Coat;
 }
 
-export const mixOf = ({
-  id,
-  version,
-  stageId,
-  recipe,
-  poured,
-  readyMl,
-  batchNo,
-  mixedAt,
-  materialC,
-  potLifeEndsAt,
-  correctedFromId,
-}: MixRow): Mix =>
-  present({
-    id,
-    version,
-    stageId,
-    recipe,
-    poured,
-    readyMl,
-    batchNo,
-    mixedAt: mixedAt.toISOString(),
-    materialC,
-    potLifeEndsAt: iso(potLifeEndsAt),
-    correctedFromId,
-  }) as Mix;
+export const mixOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, painterId: _p, asked: _asked, ...mix }: MixRow): Mix =>
+  present({ ...mix, mixedAt: mix.mixedAt.toISOString(), potLifeEndsAt: iso(mix.potLifeEndsAt) }) as Mix;
 
 const gateOf = ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt }: GateAnswerRow): GateRecord =>
   ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt: answeredAt.toISOString() }) as GateRecord;
 
-export const timerOf = ({
-  id,
-  version,
-  ticketId,
-  coatId,
-  mixId,
-  kind,
-  startedAt,
-  dueAt,
-  latestAt,
-  test,
-  confirmedAt,
-  confirmedBy,
-}: TimerRow): Timer =>
+export const timerOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, tests: _t, ...timer }: TimerRow): Timer =>
   present({
-    id,
-    version,
-    ticketId,
-    coatId,
-    mixId,
-    kind,
-    startedAt: iso(startedAt),
-    dueAt: iso(dueAt),
-    latestAt: iso(latestAt),
-    test,
-    confirmedAt: iso(confirmedAt),
-    confirmedBy,
+    ...timer,
+    startedAt: iso(timer.startedAt),
+    dueAt: iso(timer.dueAt),
+    latestAt: iso(timer.latestAt),
+    confirmedAt: iso(timer.confirmedAt),
   }) as Timer;
 
 type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };

@@ -11,18 +11,21 @@ import {
   TicketEdit,
   TimerConfirm,
 } from '@orthochrom/contract/shop/ticket.ts';
+import { RecordQuery } from '@orthochrom/contract/shop/record.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
-import { confirmTimer, endSpraying, lookAt, overrideSettings, panelSprayed, startSpraying, takePlan } from './coatLedger.ts';
+import { endSpraying, lookAt, panelSprayed, startSpraying } from './coatLedger.ts';
 import { answerGate } from './gateKeeper.ts';
 import { addMix } from './mixLedger.ts';
+import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
-import { RecordQuery, recordOf, records, recordsCsv } from './records.ts';
+import { recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
 import { allTickets, wholeTicket } from './ticketReader.ts';
+import { confirmTimer } from './timerLedger.ts';
 import { TimerTable } from './ticketTables.ts';
 
 /** Every write on a ticket is answered with the whole ticket as it now is on disk. */

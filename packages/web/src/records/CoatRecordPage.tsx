@@ -2,6 +2,7 @@
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import { settingNames, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useParams } from 'react-router';
 import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
@@ -12,7 +13,7 @@ import { SEEN_NAME, SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.
 import { takenMix, takenRecoat, takenReducer, takenSetup } from '../ticket/takenPlan.ts';
 import { formatFor, minutesText, turnsText, type Format } from '../units/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
-import { RATING_MARK, whenText, type RecordRow } from './recordRow.ts';
+import { RATING_MARK, whenText } from './recordWords.ts';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();

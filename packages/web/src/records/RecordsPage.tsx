@@ -2,6 +2,7 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import type { Stage } from '@orthochrom/core/gun/gun.ts';
+import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
@@ -11,7 +12,7 @@ import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME, STAGE_NAME } from '../ticket/names.ts';
 import { formatFor, turnsText } from '../units/format.ts';
-import { RATING_MARK, whenText, type RecordRow } from './recordRow.ts';
+import { RATING_MARK, whenText } from './recordWords.ts';
 
 const EVERY = { value: '', label: 'any' };
 

@@ -1,0 +1,51 @@
+/** What every step of a coat shares: it has its turn, its version and its trace. */
+import type { CoatState } from '@orthochrom/contract/shop/ticket.ts';
+import { IsNull, type EntityManager } from 'typeorm';
+import { changeVersioned, type Trace } from '../event/ledger.ts';
+import { OutOfTurn } from '../http/faults.ts';
+import { shopIdOf } from '../shop/shopLedger.ts';
+import { coatOf, ticketById } from './ticketReader.ts';
+import { CoatTable, type CoatRow } from './ticketTables.ts';
+
+type Change = { kind: string; version: number; painterId: string; changes: object; mine: unknown };
+
+export async function changeCoat(
+  manager: EntityManager,
+  trace: (of: Trace) => Promise<void>,
+  coat: CoatRow,
+  { kind, version, painterId, changes, mine }: Change,
+): Promise<void> {
+  await changeVersioned(manager, CoatTable, {
+    what: 'coat',
+    id: coat.id,
+    version,
+    changes,
+    mine,
+    showTheirs: (row) => coatOf(row, []),
+  });
+  await trace({
+    shopId: await shopIdOf(manager),
+    painterId,
+    aggregateType: 'ticket',
+    aggregateId: coat.ticketId,
+    aggregateVersion: version + 1,
+    kind,
+    patch: { coatId: coat.id, ...(mine as object) },
+  });
+}
+
+export function mustBe(coat: CoatRow, ...states: CoatState[]): void {
+  if (!states.includes(coat.state)) throw new OutOfTurn(`This coat is ${coat.state}; that comes at another time.`);
+}
+
+/** Earlier coats of the stage, and earlier stages, come first. */
+export async function mustBeNext(manager: EntityManager, coat: CoatRow): Promise<void> {
+  const ticket = await ticketById(manager, coat.ticketId);
+  const place = (c: Pick<CoatRow, 'stageId' | 'ordinal'>) =>
+    ticket.stages.findIndex(({ id }) => id === c.stageId) * 100 + c.ordinal;
+  const before = (await manager.findBy(CoatTable, { ticketId: coat.ticketId, archivedAt: IsNull() })).filter(
+    (other) => place(other) < place(coat) && other.id !== coat.id,
+  );
+  if (before.some(({ state }) => state !== 'flashed' && state !== 'looked'))
+    throw new OutOfTurn('The coat before this one has not passed its touch test yet.');
+}

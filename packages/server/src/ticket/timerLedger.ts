@@ -1,0 +1,46 @@
+/** Timers: started with the coat or the mix, confirmed by a person. */
+import type { TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
+import type { z } from 'zod';
+import { changeVersioned, type Ledger } from '../event/ledger.ts';
+import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
+import { shopIdOf } from '../shop/shopLedger.ts';
+import { coatRow } from './planReader.ts';
+import { CoatTable, TimerTable } from './ticketTables.ts';
+
+const MINUTE_MS = 60_000;
+
+/** A timer alone never confirms: the touch test does, face and edges, and not before the time is served. */
+export const confirmTimer = (
+  ledger: Ledger,
+  timerId: string,
+  { version, painterId, tests }: z.infer<typeof TimerConfirm>,
+): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const timer = await manager.findOneBy(TimerTable, { id: timerId });
+    if (!timer) throw new NotFound(`There is no timer ${timerId}.`);
+    const coat = timer.coatId ? await coatRow(manager, timer.coatId) : undefined;
+    if (coat) {
+      if (tests.touch !== 'dry' || tests.edge !== 'dry')
+        throw BadInput.at(['tests'], 'needs-field', 'Both the face and the edges must have been touched and found dry.');
+      if (timer.dueAt.getTime() > Date.now())
+        throw new OutOfTurn(`Not yet: ${Math.ceil((timer.dueAt.getTime() - Date.now()) / MINUTE_MS)} min still to wait.`);
+    }
+    await changeVersioned(manager, TimerTable, {
+      what: 'timer',
+      id: timerId,
+      version,
+      changes: { confirmedAt: new Date(), confirmedBy: painterId, tests },
+      mine: tests,
+    });
+    if (coat?.state === 'sprayed')
+      await manager.createQueryBuilder().update(CoatTable).set({ state: 'flashed' }).where({ id: coat.id }).execute();
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: timer.ticketId,
+      aggregateVersion: version + 1,
+      kind: 'confirmed',
+      patch: { timerId, tests },
+    });
+  });
