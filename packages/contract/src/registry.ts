@@ -27,10 +27,24 @@ export const isCalculationName = (name: string): name is CalculationName => Obje
 
 export type Outcome = { answer: unknown } | { error: RefusalReport };
 
-/** The typed door: live answers for input that the types already vouch for; still parsed, so that a slip shows at once. */
+/** Input assembled from what somebody gave was refused by a calculation; the report says what, where and what is allowed. */
+export class RefusedInput extends Error {
+  readonly report: RefusalReport;
+  constructor(report: RefusalReport) {
+    super(report.message);
+    this.report = report;
+  }
+}
+
+/**
+ * The typed door: live answers for input that the types already vouch for; still parsed, for types know no ranges.
+ * @throws RefusedInput
+ */
 export function ask<N extends CalculationName>(name: N, input: InputOf<N>): AnswerOf<N> {
   const entry = registry[name] as unknown as Calculation<InputOf<N>, AnswerOf<N>>;
-  return entry.calculate(entry.input.parse(input));
+  const parsed = entry.input.safeParse(input);
+  if (!parsed.success) throw new RefusedInput(refusalOf(parsed.error, input));
+  return entry.calculate(parsed.data);
 }
 
 /** The open door: any JSON, answered or refused; the API and the command line stand on it. */

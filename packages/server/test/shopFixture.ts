@@ -87,6 +87,26 @@ export class ShopFixture {
     });
   }
 
+  /** What the stream says while `work` goes on, until it has told of a change. */
+  listen(work: () => Promise<void>): Promise<string> {
+    return new Promise((resolve, reject) => {
+      const ask = request(`${this.base}/stream`, (reply) => {
+        let text = '';
+        let isWorking = false;
+        reply.on('data', (chunk: Buffer) => {
+          text += String(chunk);
+          if (!isWorking) work().catch(reject);
+          isWorking = true;
+          if (text.includes('event: changed')) {
+            ask.destroy();
+            resolve(text);
+          }
+        });
+      });
+      ask.on('error', reject).end();
+    });
+  }
+
   rows(sql: string, values: unknown[] = []): Promise<Record<string, unknown>[]> {
     return this.database.query(sql, values);
   }

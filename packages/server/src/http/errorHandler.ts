@@ -1,3 +1,4 @@
+import { RefusedInput } from '@orthochrom/contract/registry.ts';
 import type { ErrorRequestHandler } from 'express';
 import { BadInput, GateOpen, NotFound, OutOfTurn, VersionClash } from './faults.ts';
 
@@ -11,7 +12,7 @@ const isUnreadable = (fault: unknown): boolean =>
   ['entity.parse.failed', 'entity.too.large'].includes(String(fault.type));
 
 export const errorHandler: ErrorRequestHandler = (fault: unknown, _req, res, _next) => {
-  if (fault instanceof BadInput) res.status(422).json({ error: fault.report });
+  if (fault instanceof BadInput || fault instanceof RefusedInput) res.status(422).json({ error: fault.report });
   else if (isUnreadable(fault)) res.status(422).json(body('not-json', 'This is not JSON, or over 1 MB.'));
   else if (fault instanceof VersionClash)
     res.status(409).json(body('version-clash', fault.message, { mine: fault.mine, theirs: fault.theirs }));

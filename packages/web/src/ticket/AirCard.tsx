@@ -4,10 +4,12 @@ import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
 import { isStopped } from '@orthochrom/core/outcome/told.ts';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
+import { clockText } from '../today/dayLayout.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
@@ -37,6 +39,12 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
         <ReadingCard label="Air" reading={air.air} painter={painter} />
       </div>
       <VerdictList verdicts={verdicts} />
+      {isShut && air.standIn && (
+        <p className="quiet">
+          The probe here is a stand-in that plays “{air.standIn.day}”, now {clockText(air.standIn.minute)}: move it along its day
+          on <Link to="/">Today</Link>.
+        </p>
+      )}
       <HandReadings air={air} room={room} painterId={painter.id} />
       <div className="row">
         <Button onClick={onGo} disabled={isShut}>

@@ -87,7 +87,7 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
   return (
     <div className={`card ${styles['standIn']}`}>
       <span>
-        <strong>Stand-in probe</strong> plays “{day.name}”
+        <strong>Stand-in probe</strong> plays “{day.name}”; drag it to another hour
       </span>
       <Slider
         thumbLabel="Time of the stand-in’s day"
