@@ -59,7 +59,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
 
   // The gun: ours beside the painter's own, with a word why.
   await expect(page.getByText('At the gun, trigger pulled')).toBeVisible();
-  await expect(page.getByText(/Spray a test panel with the real mix/)).toBeVisible();
+  await expect(page.getByText('Find it on a test panel, step by step')).toBeVisible();
   await page.getByRole('button', { name: 'Set at the gun, trigger pulled otherwise' }).click();
   await page.getByRole('textbox', { name: 'Yours: at the gun, trigger pulled' }).fill('1,6 bar');
   await choose(page, 'Trigger pulled', 'At rest');

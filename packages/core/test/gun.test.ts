@@ -131,6 +131,20 @@ describe('a set-up', () => {
       ),
     );
   });
+  it('drops the reminder of a test panel only for a nozzle set with tests of its own', () => {
+    const tested: Gun = {
+      ...gun,
+      nozzleSets: [
+        { nozzleMm: 1.3, tests: [{ kind: 'fan', fanWidthMm: 200, distanceMm: 150, inletKPa: 138, fanTurnsOut: 2 }] },
+        { nozzleMm: 1.4 },
+      ],
+    };
+    const codes = (input: SetupInput) => setupOf(input).verdicts.map(({ code }) => code);
+    expect(codes({ ...clear, gun: tested })).not.toContain('test-panel-first');
+    expect(codes({ ...clear, gun: { ...tested, nozzlesMm: [1.4], nozzleSets: [{ nozzleMm: 1.4 }] } })).toContain(
+      'test-panel-first',
+    );
+  });
   it('takes all three down for a spot, and reminds to set them back', () => {
     const [large, spot] = [setupOf(clear), setupOf({ ...clear, part: 'spot' })];
     expect(spot.inletKPa).toBeLessThan(large.inletKPa);

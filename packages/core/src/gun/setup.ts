@@ -201,8 +201,7 @@ function setupVerdicts(input: SetupInput, nozzleMm: number, overlapPercent: numb
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
   if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
-  const hasOwnTests = testsOf(input.gun, nozzleMm).some((test) => test.kind === 'comb');
-  if (!hasOwnTests) verdicts.push(caution('test-panel-first'));
+  if (testsOf(input.gun, nozzleMm).length === 0) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }
 

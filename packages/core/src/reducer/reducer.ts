@@ -141,7 +141,7 @@ function gradeVerdicts({ input, grades, allowed, where }: Job, parts: BlendPart[
     return [stop('no-grade-quick-enough', { grade: sorted[0]!.name, effectiveC })];
   if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(sorted.at(-1)))
     return [caution('grade-too-quick-for-heat', { grade: sorted.at(-1)!.name, effectiveC })];
-  return input.stage === 'clear' ? [caution('test-panel-first')] : [];
+  return [];
 }
 
 function judgeWanted(job: Job, parts: BlendPart[]): Judged | undefined {

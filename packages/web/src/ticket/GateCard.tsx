@@ -35,6 +35,7 @@ const startFrom = (latest: GateRecord | undefined): Answers => (latest?.answers 
 
 export function GateCard({
   whole,
+  coat,
   stage,
   context,
   room,
@@ -44,6 +45,8 @@ export function GateCard({
 }: CardProps & { room: Room; latest: GateRecord | undefined }) {
   const [answers, setAnswers] = useState<Answers>(() => startFrom(latest));
   const [busy, write] = useWrite();
+  // Asked again once the mix is at hand, because something changed, it is asked for spraying.
+  const step = coat.state === 'planned' ? 'mix' : 'spray';
   const product = gateProduct(context.sheet, stage.recipeName);
   const hasHardener = product.hardener !== 'none';
   const isTwoPack = product.hardener === 'isocyanate' || product.hardener === 'unknown';
@@ -53,7 +56,7 @@ export function GateCard({
     region: room.region,
     ...answers,
     regionRules: { ...room.regionRules, ...answers.regionRules },
-    step: 'mix',
+    step,
   });
   const protect = (change: Partial<NonNullable<Answers['protection']>>) =>
     setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
@@ -63,7 +66,7 @@ export function GateCard({
         await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/gate-answers`, {
           id: newId(),
           stageId: stage.id,
-          step: 'mix',
+          step,
           painterId: painter.id,
           ...answers,
         }),
