@@ -34,6 +34,8 @@ describe('verdicts', () => {
 it('every reason has words, and every word a reason', () => {
   const codes = said(/because\(\s*'([a-z-]+)'/g);
   const built = [
+    'grade-for-temperature',
+    'grade-nearest',
     'preference-gloss',
     'preference-speed',
     'hardener-over',

@@ -118,6 +118,15 @@ describe('the choice of reducer', () => {
     );
   });
 
+  it('says nothing on a stop that could be read as advice to go on', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -5, max: 15, noNaN: true }), finish, (c, f) => {
+        const { reasons } = reducerOf({ ...base, airTemperatureC: c, panelTemperatureC: c, finish: f, hardeners: HARDENERS });
+        return !reasons.some(({ code }) => code.startsWith('grade-') || code.startsWith('hardener-'));
+      }),
+    );
+  });
+
   it('gives a clear no reducer unless its sheet lists one', () => {
     const clear = { ...base, stage: 'clear', hardeners: HARDENERS };
     expect(reducerOf(clear).choice).toMatchObject({ parts: [], reductionPercent: 0, hardener: 'H-2' });

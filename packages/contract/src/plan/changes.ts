@@ -41,7 +41,9 @@ export function changesBetween(before: CoatPlan, after: CoatPlan): Change[] {
       stopsAfter.map(({ code }) => code).join(),
       stopsAfter[0] ?? after.climate.verdicts[0],
     ),
-    ...(was && is ? words('reducer', blendText(was.parts), blendText(is.parts), reason('grade-for-temperature')) : []),
+    ...(was && is
+      ? words('reducer', blendText(was.parts), blendText(is.parts), reason('grade-for-temperature') ?? reason('grade-nearest'))
+      : []),
     ...(was && is ? words('hardener', was.hardener, is.hardener, reason('hardener-for-temperature')) : []),
     ...figures('adjuster', was?.adjusterPercentOfPaint, is?.adjusterPercentOfPaint, 0.5, reason('adjuster-from-grid')),
     ...figures('openTime', before.reducer.openTimeMinutes?.value, after.reducer.openTimeMinutes?.value, 0.3),

@@ -7,6 +7,8 @@ export const REASONS: Record<string, string> = {
     'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
   'grade-for-temperature':
     '{grade} dries as this job wants at {effectiveC}, the temperature the film works at (panel more than air).',
+  'grade-nearest':
+    '{grade} is the nearest there is at {effectiveC}, drying at {indexFactor} of what this job wants (1 is right, more is too fast).',
   'large-job-slower': 'A large job wants the edge open longer, so slower than a single panel.',
   'spot-quicker': 'A spot is small and soon done: a little quicker is right.',
   'effect-never-fast': 'A {finish} colour never gets a fast grade: the flake would freeze in clouds.',

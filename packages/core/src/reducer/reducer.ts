@@ -65,6 +65,8 @@ const TOO_QUICK_INDEX = 1.5;
 /** Prior log-deviation of the evaporation rate on an unknown shop (MODEL 15). */
 const EVAPORATION_LOG_SD = 0.3;
 const WET_EDGE_SECONDS = 240;
+/** Within a seventh of what is wanted a blend in quarters counts as right. */
+const NEAR_RIGHT_LOG = 0.14;
 const WITHOUT_FAST: Finish[] = ['silver', 'metallic', 'pearl'];
 
 /** Wet-edge time, minutes, of a film that evaporates at this rate. */
@@ -113,7 +115,7 @@ function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
     alternatives: job.reduces ? alternativesOf(job, parts) : [],
     ...(wanted ? { wanted } : {}),
     verdicts,
-    reasons: solventReasons(job, parts, judged, hardener?.hardener),
+    reasons: isStopped(verdicts) ? circumstances(job) : solventReasons(job, parts, judged, hardener?.hardener),
   };
 }
 
@@ -179,21 +181,34 @@ function alternativesOf(job: Job, chosen: BlendPart[]): ReducerAnswer['alternati
     .sort((a, b) => distance(a) - distance(b));
 }
 
+/** What the grade rests on. Nothing here is said on a stop: it would read as advice to go on. */
 function solventReasons(job: Job, parts: BlendPart[], judged?: Judged, hardener?: Grade): Reason[] {
-  const { input, where } = job;
-  const named = parts.map(({ name, fraction }) => (fraction === 1 ? name : `${quarters(fraction)} ${name}`)).join(' + ');
+  const { effectiveC } = job.where;
+  const grade = parts.map(({ name, fraction }) => (fraction === 1 ? name : `${quarters(fraction)} ${name}`)).join(' + ');
+  const isRight = judged && Math.abs(Math.log(judged.evaporationIndex)) < NEAR_RIGHT_LOG;
+  return [
+    ...(grade && judged
+      ? [
+          isRight
+            ? because('grade-for-temperature', 'model', { grade, effectiveC })
+            : because('grade-nearest', 'model', { grade, effectiveC, indexFactor: judged.evaporationIndex }),
+        ]
+      : []),
+    ...(hardener ? [because('hardener-for-temperature', 'dataSheet', { hardener: hardener.name, effectiveC })] : []),
+    ...circumstances(job),
+  ];
+}
+
+function circumstances({ input, reduces }: Job): Reason[] {
   const reasons: Reason[] = [];
-  if (!job.reduces) reasons.push(because('clear-not-reduced', input.reduction ? 'dataSheet' : 'rule'));
-  if (named && judged) reasons.push(because('grade-for-temperature', 'model', { grade: named, effectiveC: where.effectiveC }));
+  if (!reduces) reasons.push(because('clear-not-reduced', input.reduction ? 'dataSheet' : 'rule'));
   if (input.jobSize === 'side' || input.jobSize === 'overall') reasons.push(because('large-job-slower', 'rule'));
   if (input.jobSize === 'spot') reasons.push(because('spot-quicker', 'rule'));
   if (input.finish && WITHOUT_FAST.includes(input.finish))
     reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
   if (input.preference) reasons.push(because(`preference-${input.preference}`, 'rule'));
-  if (input.relativeHumidityPercent > 65 && job.reduces)
+  if (input.relativeHumidityPercent > 65 && reduces)
     reasons.push(because('damp-air-slower', 'rule', { rhPercent: input.relativeHumidityPercent }));
-  if (hardener)
-    reasons.push(because('hardener-for-temperature', 'dataSheet', { hardener: hardener.name, effectiveC: where.effectiveC }));
   if (input.outdoorTemperatureC !== undefined)
     reasons.push(because('street-does-not-decide', 'rule', { outdoorC: input.outdoorTemperatureC }));
   return reasons;

@@ -10,6 +10,7 @@ import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, minutesText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { Blend } from './Blend.tsx';
 import { FromTheTins } from './FromTheTins.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
@@ -135,7 +136,7 @@ function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context'
         <div className="card">
           <div className="label">Reducer for now</div>
           <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
-            {blendText(wishes.wantedParts ?? choice!.parts)}
+            <Blend text={blendText(wishes.wantedParts ?? choice!.parts)} />
           </div>
           {openTimeMinutes && (
             <div className="quiet">

@@ -1,5 +1,6 @@
 /** The ruled order of a coat as tabs: done, next, to come. */
 import { IconCheck } from '@tabler/icons-react';
+import { useEffect, useRef } from 'react';
 import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
 
@@ -26,8 +27,15 @@ export function StepTabs({
   gatePassed: boolean;
 }) {
   const at = STEPS.indexOf(current);
+  const list = useRef<HTMLOListElement>(null);
+  useEffect(() => {
+    // On a phone the tabs are wider than the screen: the shown one is brought into view, sideways only.
+    const tab = list.current?.querySelector<HTMLElement>('[aria-current]');
+    if (tab && list.current)
+      list.current.scrollLeft = tab.offsetLeft - list.current.offsetLeft - list.current.clientWidth / 2 + tab.clientWidth / 2;
+  }, [shown]);
   return (
-    <ol className={styles['tabs']}>
+    <ol className={styles['tabs']} ref={list}>
       {STEPS.map((step, i) => {
         const isDone = step === 'gate' ? gatePassed : i < at;
         return (

@@ -7,6 +7,7 @@ import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor, minutesText, type Format } from '../units/format.ts';
 import { ReasonList } from '../verdict/Verdicts.tsx';
+import { Blend } from './Blend.tsx';
 import type { Step } from './coatSteps.ts';
 import styles from './WhyPanel.module.css';
 
@@ -77,7 +78,7 @@ export function WhyPanel({
         <ul className={styles['changes']} aria-live="polite">
           {changes.map((change) => (
             <li key={change.field}>
-              <strong>{FIELD[change.field]}</strong> {describe(change, format)}
+              <strong>{FIELD[change.field]}</strong> <Blend text={describe(change, format)} />
               {change.why && (
                 <div className="quiet">
                   {'level' in change.why
