@@ -133,7 +133,7 @@ function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
   return input.reduction ? { reductionPercent: input.reduction.sheetPercent, of: input.reduction.of } : {};
 }
 
-function gradeVerdicts({ input, grades, allowed, where }: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
+function gradeVerdicts({ grades, allowed, where }: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
   if (grades.length > 0 && allowed.length === 0) return [stop('silver-needs-slower', undefined, ['grades'])];
   if (!judged || allowed.length === 0) return [];
   const sorted = bySpeed(allowed);
