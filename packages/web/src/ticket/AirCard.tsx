@@ -13,7 +13,7 @@ import { clockText } from '../today/dayLayout.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
   const format = formatFor(painter.units);

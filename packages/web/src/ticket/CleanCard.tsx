@@ -10,7 +10,7 @@ import { NotBefore } from './NotBefore.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { nextCoat } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 const STEPS = [
   'Air hose off. Trigger pulled until nothing comes.',

@@ -13,7 +13,7 @@ import { panelName } from './names.ts';
 import { NotBefore } from './NotBefore.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { gateProduct, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
 

@@ -11,7 +11,7 @@ import { useWrite } from '../api/hooks.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import styles from './GateCard.module.css';
 import { CHEMISTRY_NAME } from './names.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 type Answers = Pick<InputOf<'gate'>, 'protection' | 'extraction' | 'ignition' | 'bystanders' | 'regionRules'>;
 type Breathing = NonNullable<Answers['protection']>['breathing'];

@@ -16,7 +16,7 @@ import { GaugePicture, KnobPicture } from './Instruments.tsx';
 import { STAGE_NAME, WETNESS_NAME } from './names.ts';
 import { Setting } from './Setting.tsx';
 import { takenSetup } from './takenPlan.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 const TEST_PANEL = [
   'The real mix, not reducer: reducer shows another pattern. First shot onto masking paper, to purge the cleaner.',

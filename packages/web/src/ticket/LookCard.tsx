@@ -10,7 +10,7 @@ import { formatFor } from '../units/format.ts';
 import { nextCoat } from './coatSteps.ts';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';
 import { takenSetup } from './takenPlan.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
 

@@ -16,7 +16,7 @@ import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
 import { takenMix } from './takenPlan.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 import type { Wishes } from './useCoatPlan.ts';
 
 type MixCardProps = CardProps & {

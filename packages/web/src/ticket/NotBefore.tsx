@@ -3,7 +3,7 @@ import { layerOf, climateFrom } from '@orthochrom/contract/plan/planInputs.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
 import { minutesText } from '../units/format.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 type Later = Exclude<InputOf<'recoat'>['next'], 'coat' | 'clear'>;
 const WORD: Record<Later, string> = {

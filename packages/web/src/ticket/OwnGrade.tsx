@@ -1,7 +1,7 @@
 /** The painter's own pick of grade, held beside ours: judged at once, kept as an override. */
 import { Select } from '@mantine/core';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 import type { Wishes } from './useCoatPlan.ts';
 
 const OURS = 'ours';

@@ -13,7 +13,7 @@ import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import { PourList } from './PourList.tsx';
 import { takenMix, takenMixInput, takenReducer } from './takenPlan.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 export function PourEntry({ whole, coat, context, painter, keep, cups }: CardProps & { cups: StoredCup[] }) {
   const mix = takenMix(coat);

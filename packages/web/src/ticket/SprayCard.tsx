@@ -11,7 +11,7 @@ import { countdownText } from './countdown.ts';
 import { panelName, WETNESS_NAME } from './names.ts';
 import styles from './SprayCard.module.css';
 import { takenSetup } from './takenPlan.ts';
-import type { CardProps } from './TicketPage.tsx';
+import type { CardProps } from './cardProps.ts';
 
 type SprayCardProps = CardProps & { mix: Mix | undefined; gatePassed: boolean; askGate: () => void };
 

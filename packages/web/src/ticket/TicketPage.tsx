@@ -186,13 +186,3 @@ function ScrollToTop({ of }: { of: React.RefObject<HTMLDivElement | null> }) {
   }, [of]);
   return null;
 }
-
-export type CardProps = {
-  whole: TicketWhole;
-  coat: Coat;
-  stage: TicketWhole['ticket']['stages'][number];
-  context: NonNullable<ReturnType<typeof usePlanContext>>;
-  plan: NonNullable<ReturnType<typeof usePlan>>;
-  painter: ReturnType<typeof usePainter>['painter'];
-  keep: (whole: TicketWhole) => void;
-};
