@@ -1,5 +1,6 @@
 /** The start script as a newcomer meets it: it opens, is clear about what is in the way, and recovers from being killed. */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
@@ -35,6 +36,47 @@ const setupOf = async (port: number) =>
     painters: { id: string; version: number; name: string }[];
   };
 
+type Stage = { id: string; coats: number; panelIds: string[] };
+type Ticket = { id: string; state: string; panels: { id: string }[]; stages: Stage[] };
+const ticketsOf = async (port: number) =>
+  (await (await fetch(`http://127.0.0.1:${port}/api/tickets`)).json()) as { tickets: Ticket[]; coats: { ticketId: string }[] };
+
+/** Opens tickets as fast as they are acknowledged, kills server and start script in the middle of it, and says which were acknowledged. */
+async function writeUntilKilled(port: number, child: ChildProcess): Promise<string[]> {
+  const sample = (await ticketsOf(port)).tickets.find(({ state }) => state === 'open')!;
+  const acknowledged: string[] = [];
+  const write = async (): Promise<void> => {
+    const { number: _n, version: _v, createdAt: _c, state: _s, ...ticket } = sample as Ticket & Record<string, unknown>;
+    const panels = ticket.panels.map((panel) => ({ ...panel, id: randomUUID() }));
+    const body = {
+      ...ticket,
+      id: randomUUID(),
+      panels,
+      stages: ticket.stages.map((stage) => ({ ...stage, id: randomUUID(), panelIds: panels.map(({ id }) => id) })),
+    };
+    const reply = await fetch(`http://127.0.0.1:${port}/api/tickets`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    }).catch(() => undefined);
+    if (!reply) return;
+    if (reply.status === 201) acknowledged.push(body.id);
+    await write();
+  };
+  const writers = [write(), write(), write()];
+  while (acknowledged.length < 8) await new Promise((resolve) => setTimeout(resolve, 10));
+  const server = Number(
+    spawnSync('pgrep', ['-P', String(child.pid)], { encoding: 'utf8' })
+      .stdout.trim()
+      .split('\n')[0],
+  );
+  process.kill(server, 'SIGKILL');
+  child.kill('SIGKILL');
+  await ended(child);
+  await Promise.all(writers);
+  return acknowledged;
+}
+
 afterAll(async () => {
   for (const child of runs) {
     child.kill('SIGINT');
@@ -55,12 +97,17 @@ describe('npm start', () => {
       body: JSON.stringify({ ...edit, name: 'Nell, kept' }),
     });
     expect(saved.status).toBe(200);
-    first.child.kill('SIGKILL');
-    await ended(first.child);
+    const acknowledged = await writeUntilKilled(port, first.child);
 
     const second = await start(port);
     expect(second.said()).toContain(`http://127.0.0.1:${port}`);
     expect((await setupOf(port)).painters[0]!.name).toBe('Nell, kept');
+    const { tickets, coats } = await ticketsOf(port);
+    expect(acknowledged.length).toBeGreaterThan(0);
+    expect(acknowledged.filter((id) => !tickets.some((ticket) => ticket.id === id))).toEqual([]);
+    // Acknowledged or not: what is there is there whole.
+    for (const { id, stages } of tickets)
+      expect(coats.filter(({ ticketId }) => ticketId === id)).toHaveLength(stages.reduce((sum, stage) => sum + stage.coats, 0));
 
     const third = await start(await freePort());
     expect(await ended(third.child)).toBe(1);
