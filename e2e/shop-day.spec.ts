@@ -95,6 +95,10 @@ test('the connection drops and comes back, and what is typed is kept', async ({ 
 });
 
 for (const [name, path] of [
+  ['today', '/'],
+  ['records', '/records'],
+  ['a new ticket', '/tickets/new'],
+  ['settings', '/settings'],
   ['tickets', '/tickets'],
   ['sheets', '/sheets'],
   ['one sheet', '/sheets/tarnside-clear-ms'],
@@ -105,6 +109,6 @@ for (const [name, path] of [
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expectAccessible(page);
-    await page.getByRole('button', { name: 'Booth' }).click();
+    await page.getByRole('button', { name: 'Booth', exact: true }).click();
     await expectAccessible(page);
   });
