@@ -1,7 +1,8 @@
 /** The plan of a coat from the invented shop's own sheets: what changes with the air, and what never may. */
 import { describe, expect, it } from 'vitest';
 import { changesBetween } from '../src/plan/changes.ts';
-import { planCoat } from '../src/plan/planCoat.ts';
+import { coatOrder } from '../src/plan/coatOrder.ts';
+import { planCoat, stopsOf } from '../src/plan/planCoat.ts';
 import { sheetFaults } from '../src/sheet/sheetChecks.ts';
 import { contextFor as context, paints, products, sheets } from './demoContext.ts';
 
@@ -60,6 +61,21 @@ it('pours to whole lines of the scale that is printed on the cup', () => {
 it('reminds to set the knobs back after small work', () => {
   const { setup } = planCoat(context('tarnside-single', 22, { knobsLeft: { part: 'jamb', fanTurnsOut: 0.5, fluidTurnsOut: 1 } }));
   expect(setup.verdicts.map(({ code }) => code)).toContain('knobs-need-reset');
+});
+
+it('coats come stage by stage as the ticket lists them, then one by one', () => {
+  const coat = (stageId: string, ordinal: number) => ({ stageId, ordinal });
+  const shuffled = [coat('clear', 2), coat('base', 12), coat('sealer', 1), coat('clear', 1), coat('base', 2)];
+  const order = shuffled
+    .sort(coatOrder([{ id: 'sealer' }, { id: 'base' }, { id: 'clear' }]))
+    .map(({ stageId, ordinal }) => `${stageId} ${ordinal}`);
+  expect(order).toEqual(['sealer 1', 'base 2', 'base 12', 'clear 1', 'clear 2']);
+});
+
+it('names each stop once, though several answers say it', () => {
+  const codes = stopsOf(planCoat(context('tarnside-sb-metallic', 8))).map(({ code }) => code);
+  expect(codes).toContain('panel-too-cold');
+  expect(new Set(codes).size).toBe(codes.length);
 });
 
 describe('what a plan never does', () => {

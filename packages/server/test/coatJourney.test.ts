@@ -79,7 +79,7 @@ describe('the first coat of a ticket', () => {
     expect(coat().planned!.sheetVersionIds.length).toBeGreaterThan(1);
   });
 
-  it('refuses a pour with hardener and reducer the wrong way round', async () => {
+  it('refuses a pour with half of its hardener', async () => {
     const [, hardener] = taken().components!;
     const reply = await shop.post<Fault>(
       `/tickets/${whole.ticket.id}/mixes`,

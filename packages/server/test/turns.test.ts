@@ -73,7 +73,7 @@ describe('the gate', () => {
     });
     expect((await take()).body.error.code).toBe('gate-open');
   });
-  it('does not pass two-pack in the net shed, whoever asks', async () => {
+  it('does not pass two-pack in the prep bay, whoever asks', async () => {
     const shed = (await shop.setup()).rooms.find(({ name }) => name === 'Prep bay')!.id;
     const { id: _i, version, number: _n, createdAt: _c, ...body } = whole.ticket;
     await shop.put(`/tickets/${whole.ticket.id}`, { ...body, version, roomId: shed });

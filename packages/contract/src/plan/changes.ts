@@ -1,6 +1,6 @@
 /** What becomes otherwise when the air changes, field by field, and why. */
 import type { WordedReason, WordedVerdict } from '../words/worded.ts';
-import type { CoatPlan } from './planCoat.ts';
+import { stopsOf, type CoatPlan } from './planCoat.ts';
 
 export type Change = {
   field: 'stops' | 'reducer' | 'hardener' | 'adjuster' | 'potLife' | 'flash' | 'openTime' | 'dewMargin' | 'inlet';
@@ -13,11 +13,6 @@ export const blendText = (parts: readonly { name: string; fraction: number }[]):
   parts
     .map(({ name, fraction }) => (fraction === 1 ? name : `${{ 0.25: '¼', 0.5: '½', 0.75: '¾' }[fraction] ?? fraction} ${name}`))
     .join(' + ');
-
-const stopsOf = ({ climate, reducer, mix }: CoatPlan): WordedVerdict[] => {
-  const all = [...climate.verdicts, ...reducer.verdicts, ...(mix?.verdicts ?? [])].filter(({ level }) => level === 'stop');
-  return all.filter(({ code }, i) => all.findIndex((other) => other.code === code) === i);
-};
 
 /** Differences worth a painter's eye between two plans of the same coat; small drifts are left out. */
 export function changesBetween(before: CoatPlan, after: CoatPlan): Change[] {

@@ -4,6 +4,7 @@ import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
 import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
 import { climateFrom, climateInput, readyMlFor, recoatInput, reducerInput, setupInput } from './planInputs.ts';
+import type { WordedVerdict } from '../words/worded.ts';
 import { takenRecipe, type MixParts } from './takenRecipe.ts';
 
 export type PlanInputs = {
@@ -25,6 +26,9 @@ export type CoatPlan = {
 
 /** Spraying takes about this long a square metre and coat, guns at rest included. */
 const SPRAY_MINUTES_PER_M2 = 3;
+
+/** About how long one coat of this stage takes to spray. */
+export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number => stageAreaM2(of) * SPRAY_MINUTES_PER_M2;
 
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
@@ -53,6 +57,12 @@ export function planCoat(context: PlanContext): CoatPlan {
   };
 }
 
+/** All that stops this coat, each reason once: while there is one, the plan cannot be taken. */
+export function stopsOf({ climate, reducer, mix, setup }: CoatPlan): WordedVerdict[] {
+  const all = [climate, reducer, mix, setup].flatMap((answer) => answer?.verdicts ?? []).filter(({ level }) => level === 'stop');
+  return all.filter(({ code }, i) => all.findIndex((other) => other.code === code) === i);
+}
+
 /** The painter's own pick goes into the cup; ours stays beside it. */
 const pickedOf = ({ wantedParts }: PlanContext, choice: NonNullable<AnswerOf<'reducer'>['choice']>) =>
   wantedParts && choice.parts.length > 0 ? { ...choice, parts: wantedParts } : choice;
@@ -70,7 +80,7 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number): 
     ...(vocLimitGPerL === undefined ? {} : { vocLimitGPerL }),
     ...(potLife ? { potLife } : {}),
     temperatureC: climate.materialTemperatureC ?? climate.airTemperatureC,
-    sprayMinutes: context.coatsLeft * stageAreaM2(context) * SPRAY_MINUTES_PER_M2 + (context.coatsLeft - 1) * flashMinutes,
+    sprayMinutes: context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
   };

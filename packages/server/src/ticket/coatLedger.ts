@@ -1,7 +1,8 @@
 /** A coat as it is sprayed and looked at. Each step is its own write with its own version. */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
-import { ask, type AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart, TakenPlan } from '@orthochrom/contract/shop/ticket.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { settingNames, type TakenPlan } from '@orthochrom/contract/shop/ticket.ts';
+import type { Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
@@ -107,7 +108,7 @@ async function startFlash(
   endedAt: Date,
 ): Promise<void> {
   const context = await planContextOf(manager, probe, coat, { painterId, gunId: coat.gunId! });
-  const recoat = ask('recoat', { ...planCoat(context).inputs.recoat, minutesSince: 0 });
+  const { recoat } = planCoat(context);
   const row = {
     id: newId(),
     ticketId: coat.ticketId,
@@ -155,8 +156,7 @@ export const lookAt = (
 
 function doneOf(planned: TakenPlan | null, overrides: Overrides, given: Partial<Record<string, number>>): Done {
   const setup = planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
-  const names = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'] as const;
-  const settings = names.flatMap((name) => {
+  const settings = settingNames.flatMap((name) => {
     const own = overrides[name]?.chosen;
     const intended = typeof own === 'number' ? own : setup?.[name];
     const value = given[name] ?? intended;

@@ -1,5 +1,5 @@
 /** Taking a plan, and overriding it. */
-import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
+import { planCoat, stopsOf } from '@orthochrom/contract/plan/planCoat.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import type { OverridePlan, TakenPlan, TakePlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
@@ -26,11 +26,10 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
       ...(wantedParts ? { wantedParts } : {}),
       ...(hardenerId ? { hardenerId } : {}),
     });
-    const { inputs, climate, reducer, mix, setup, recoat } = planCoat(context);
-    const stops = [...climate.verdicts, ...reducer.verdicts, ...(mix?.verdicts ?? []), ...setup.verdicts].filter(
-      ({ level }) => level === 'stop',
-    );
-    if (stops[0]) throw new OutOfTurn(stops[0].message);
+    const plan = planCoat(context);
+    const [stop] = stopsOf(plan);
+    if (stop) throw new OutOfTurn(stop.message);
+    const { inputs, climate, reducer, mix, setup, recoat } = plan;
     const planned: TakenPlan = {
       at: new Date().toISOString(),
       calculationVersion: CALCULATION_VERSION,

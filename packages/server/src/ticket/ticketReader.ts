@@ -1,4 +1,5 @@
 /** Tickets as the contract shows them. */
+import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import type { Coat, GateRecord, Mix, Panel, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { NotFound } from '../http/faults.ts';
@@ -154,10 +155,9 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
   );
   const sprayed =
     coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
-  const place = (coat: CoatRow) => stageIds.indexOf(coat.stageId) * 100 + coat.ordinal;
   return {
     ticket,
-    coats: coats.sort((a, b) => place(a) - place(b)).map((coat) => coatOf(coat, sprayed)),
+    coats: coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),
     mixes: mixes.map(mixOf),
     gates: gates.map(gateOf),
     timers: timers.map(timerOf),

@@ -1,5 +1,6 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
 import { Button, Select } from '@mantine/core';
+import { stopsOf } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -42,9 +43,7 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
   const { reducer } = plan;
-  const stops = [...plan.climate.verdicts, ...reducer.verdicts, ...(plan.mix?.verdicts ?? []), ...plan.setup.verdicts].filter(
-    ({ level }) => level === 'stop',
-  );
+  const stops = stopsOf(plan);
   const take = () =>
     write(async () => {
       const body = {

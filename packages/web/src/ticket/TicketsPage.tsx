@@ -1,3 +1,4 @@
+import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -47,10 +48,8 @@ export function TicketsPage() {
             </thead>
             <tbody>
               {tickets.map((ticket) => {
-                const place = (coat: { stageId: string; ordinal: number }) =>
-                  ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
                 const coat = nextCoat(
-                  (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort((a, b) => place(a) - place(b)),
+                  (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort(coatOrder(ticket.stages)),
                 );
                 const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
                 return (

@@ -1,5 +1,5 @@
-import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
-import { stageAreaM2, type PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import { planCoat, sprayMinutes } from '@orthochrom/contract/plan/planCoat.ts';
+import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
 import { useMemo } from 'react';
@@ -7,7 +7,6 @@ import { liveMix } from './coatSteps.ts';
 import { layOutRibbon, ribbonBlocks, type StageMinutes } from './ribbonLayout.ts';
 import styles from './TimeRibbon.module.css';
 
-const SPRAY_MINUTES_PER_M2 = 3;
 const FALLBACK = { spray: 5, flash: 12 };
 
 /** What was done when, and what is left, at today's waits. */
@@ -69,7 +68,7 @@ function useStageMinutes(whole: TicketWhole, context: PlanContext): StageMinutes
         return [
           stage.id,
           {
-            spray: Math.max(2, stageAreaM2({ ticket: whole.ticket, stage }) * SPRAY_MINUTES_PER_M2),
+            spray: Math.max(2, sprayMinutes({ ticket: whole.ticket, stage })),
             between: flashOf(2),
             last: flashOf(1),
           },

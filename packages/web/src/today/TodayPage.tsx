@@ -1,4 +1,5 @@
 /** First thing in the morning: the day's air against the grades, what waits, what runs. */
+import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Select, Slider } from '@mantine/core';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { Coat, Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
@@ -150,8 +151,7 @@ function OpenTickets() {
 
 function OpenTicket({ ticket, coats, timer }: { ticket: Ticket; coats: Coat[]; timer: Timer | undefined }) {
   const now = useNowMs();
-  const place = (coat: Coat) => ticket.stages.findIndex(({ id }) => id === coat.stageId) * 100 + coat.ordinal;
-  const next = [...coats].sort((a, b) => place(a) - place(b)).find(({ state }) => state !== 'looked' && state !== 'flashed');
+  const next = [...coats].sort(coatOrder(ticket.stages)).find(({ state }) => state !== 'looked' && state !== 'flashed');
   const stage = ticket.stages.find(({ id }) => id === next?.stageId);
   const left = timer && Date.parse(timer.dueAt) - now;
   return (
