@@ -1,6 +1,8 @@
 /** The one registry behind all three doors: what Orthochrom works out, by name. */
 import { z } from 'zod';
+import { airline } from './calculations/airline.ts';
 import { climate } from './calculations/climate.ts';
+import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
 import { gate } from './calculations/gate.ts';
@@ -8,16 +10,36 @@ import { kit } from './calculations/kit.ts';
 import { mix } from './calculations/mix.ts';
 import { overlap } from './calculations/overlap.ts';
 import { pourCheck } from './calculations/pourCheck.ts';
+import { pressure } from './calculations/pressure.ts';
 import { recoat } from './calculations/recoat.ts';
 import { reducer } from './calculations/reducer.ts';
 import { setup } from './calculations/setup.ts';
+import { tune } from './calculations/tune.ts';
 import { turns } from './calculations/turns.ts';
+import { viscosity } from './calculations/viscosity.ts';
 import { refusalOf, type RefusalReport } from './quantity/refusal.ts';
 
 /** Raised when a figure that is kept could come out differently for the same input. */
-export const CALCULATION_VERSION = 1;
+export const CALCULATION_VERSION = 2;
 
-export const registry = { convert, climate, gate, reducer, mix, pourCheck, kit, turns, overlap, setup, recoat };
+export const registry = {
+  convert,
+  climate,
+  viscosity,
+  gate,
+  reducer,
+  mix,
+  pourCheck,
+  kit,
+  airline,
+  pressure,
+  turns,
+  overlap,
+  compressor,
+  setup,
+  tune,
+  recoat,
+};
 export type CalculationName = keyof typeof registry;
 export type InputOf<N extends CalculationName> = Parameters<(typeof registry)[N]['calculate']>[0];
 export type AnswerOf<N extends CalculationName> = ReturnType<(typeof registry)[N]['calculate']>;

@@ -1,9 +1,9 @@
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
-import { contradiction, optional, wanted } from '../quantity/fields.ts';
+import { optional, wanted } from '../quantity/fields.ts';
 import { Carrier, Chemistry, Finish, PartKind, Place, StageName } from '../shapes/climate.ts';
-import { Gun, GunSheet, Line, Way } from '../shapes/gun.ts';
-import { Ask, explained } from '../shapes/told.ts';
+import { Gun, GunSheet, Line, beyondTravel, Way } from '../shapes/gun.ts';
+import { Ask, explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
 export const setup = defineCalculation('setup', {
@@ -17,6 +17,7 @@ export const setup = defineCalculation('setup', {
       ...optional('viscosityMm2PerS', 'airTemperatureC'),
       place: Place,
       part: PartKind,
+      mist: z.boolean().optional(),
       sheet: GunSheet.optional(),
       way: Way.optional(),
       airline: Line.optional(),
@@ -25,16 +26,12 @@ export const setup = defineCalculation('setup', {
       highSolids: z.boolean().optional(),
       limitFog: z.boolean().optional(),
       ...optional('panelLengthM'),
-      knobsNow: z.strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional() }).optional(),
+      knobsNow: z
+        .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })
+        .optional(),
     })
     .superRefine(({ gun, knobsNow }, ctx) => {
-      if (knobsNow && gun.fullFluidTurns !== undefined && knobsNow.fluidTurnsOut > gun.fullFluidTurns)
-        ctx.addIssue(
-          contradiction(
-            ['knobsNow', 'fluidTurnsOut'],
-            `fluidTurnsOut ${knobsNow.fluidTurnsOut} is beyond the needle's ${gun.fullFluidTurns} turns`,
-          ),
-        );
+      if (knobsNow) beyondTravel(gun, knobsNow, (knob) => ['knobsNow', knob]).forEach((issue) => ctx.addIssue(issue));
     }),
   answer: z.strictObject({
     nozzleMm: z.number(),
@@ -48,6 +45,21 @@ export const setup = defineCalculation('setup', {
     wetFilmUm: z.number(),
     wetness: z.enum(['light', 'medium', 'mediumWet', 'wet']),
     asks: z.array(Ask),
+    fanWidthMm: z.number(),
+    stepMm: z.number(),
+    capKPa: z.number(),
+    fluidMlPerMin: z.number(),
+    gunSpeedMPerS: z.number(),
+    secondsPerPass: z.number().optional(),
+    airFlowLPerMin: z.number(),
+    regulatorFlowingKPa: z.number().optional(),
+    regulatorStaticKPa: z.number().optional(),
+    ranges: z.strictObject({
+      capKPa: Spread,
+      fluidMlPerMin: Spread,
+      fanWidthMm: Spread,
+      regulatorFlowingKPa: Spread.optional(),
+    }),
     ...explained,
   }),
   compute: setupOf,

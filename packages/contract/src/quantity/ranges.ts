@@ -34,6 +34,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('wetFilmUm dryFilmUm wetUm dryUmPerCoat', range(0.5, 2000, 'µm')),
   ...rows('densityGPerMl', range(0.5, 3, 'g/ml')),
   ...rows('kinematicMm2PerS viscosityMm2PerS', range(0.5, 10_000, 'mm²/s')),
+  ...rows('tankL', range(1, 10_000, 'L')),
   ...rows('ml', range(0, 1_000_000, 'ml')),
   ...rows('grams', range(0, 2_000_000, 'g')),
   ...rows('coats mixes count', range(0, 50, '')),

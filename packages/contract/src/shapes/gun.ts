@@ -1,23 +1,35 @@
+import { PATTERNS, SIGHTS } from '@orthochrom/core/gun/seen.ts';
 import { z } from 'zod';
-import { band, contradiction, listOf, moreThanZero, optional, quantity, wanted } from '../quantity/fields.ts';
+import { band, contradiction, listOf, moreThanZero, needsField, optional, quantity, wanted } from '../quantity/fields.ts';
 import { StageName } from './climate.ts';
 
 export const GunClass = z.enum(['hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini', 'airbrush']);
-export const Settings = z.strictObject(
-  optional(
-    'nozzleMm',
-    'inletKPa',
-    'capKPa',
-    'fluidTurnsOut',
-    'fanTurnsOut',
-    'fanWidthMm',
-    'distanceMm',
-    'overlapPercent',
-    'stepMm',
-    'gunSpeedMPerS',
-    'fluidMlPerMin',
-  ),
-);
+export const Settings = z
+  .strictObject(
+    optional(
+      'nozzleMm',
+      'inletKPa',
+      'capKPa',
+      'fluidTurnsOut',
+      'fanTurnsOut',
+      'fanWidthMm',
+      'distanceMm',
+      'overlapPercent',
+      'stepMm',
+      'gunSpeedMPerS',
+      'fluidMlPerMin',
+    ),
+  )
+  .superRefine(({ inletKPa, capKPa, fanWidthMm, stepMm }, ctx) => {
+    if (inletKPa !== undefined && capKPa !== undefined && capKPa >= inletKPa)
+      ctx.addIssue(capOverInlet(['capKPa'], capKPa, inletKPa));
+    if (fanWidthMm !== undefined && stepMm !== undefined && stepMm > fanWidthMm)
+      ctx.addIssue(contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`));
+  });
+/** The air has to get from the inlet to the cap: the cap is always lower. */
+const capOverInlet = (path: (string | number)[], capKPa: number, inletKPa: number) =>
+  contradiction(path, `${capKPa} kPa at the cap cannot be with ${inletKPa} kPa at the inlet; the cap is always lower`);
+
 export const GunTest = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('catch'),
@@ -27,7 +39,11 @@ export const GunTest = z.discriminatedUnion('kind', [
     ...optional('viscosityMm2PerS', 'densityGPerMl'),
   }),
   z.strictObject({ kind: z.literal('fan'), ...wanted('fanWidthMm', 'distanceMm', 'inletKPa', 'fanTurnsOut') }),
-  z.strictObject({ kind: z.literal('cap'), ...wanted('capKPa', 'inletKPa', 'fanTurnsOut') }),
+  z
+    .strictObject({ kind: z.literal('cap'), ...wanted('capKPa', 'inletKPa', 'fanTurnsOut') })
+    .superRefine(({ capKPa, inletKPa }, ctx) => {
+      if (capKPa >= inletKPa) ctx.addIssue(capOverInlet(['inletKPa'], capKPa, inletKPa));
+    }),
   z.strictObject({ kind: z.literal('comb'), ...wanted('wetUm'), settings: Settings }),
   z.strictObject({ kind: z.literal('lines'), ...wanted('stepMm'), measuredMm: listOf(quantity('measuredMm'), 1) }),
 ]);
@@ -56,13 +72,43 @@ export const Gun = z
       ctx.addIssue(
         contradiction(['maxInletKPa'], `maxInletKPa ${gun.maxInletKPa} lies under ratedInletKPa ${gun.ratedInletKPa}`),
       );
+    if (gun.ratedInletKPa !== undefined && gun.capKPaAtRated !== undefined && gun.capKPaAtRated >= gun.ratedInletKPa)
+      ctx.addIssue(capOverInlet(['capKPaAtRated'], gun.capKPaAtRated, gun.ratedInletKPa));
+    const tests = [...(gun.nozzleSets ?? []).flatMap((set) => set.tests ?? []), ...(gun.calibration ?? [])];
+    for (const test of tests) {
+      const turns: Turns = 'settings' in test ? test.settings : 'fanTurnsOut' in test ? test : {};
+      beyondTravel(gun, turns, (_, full) => [full]).forEach((issue) => ctx.addIssue(issue));
+    }
   });
+
+type Turns = { fluidTurnsOut?: number | undefined; fanTurnsOut?: number | undefined };
+type Travel = { fullFluidTurns?: number | undefined; fullFanTurns?: number | undefined };
+
+/** A knob cannot stand further out than it goes. `pathOf` points at what was written later: the position or the travel. */
+export function beyondTravel(
+  travel: Travel,
+  turns: Turns,
+  pathOf: (knob: 'fluidTurnsOut' | 'fanTurnsOut', full: 'fullFluidTurns' | 'fullFanTurns') => (string | number)[],
+) {
+  return (
+    [
+      ['fluidTurnsOut', 'fullFluidTurns', 'needle'],
+      ['fanTurnsOut', 'fullFanTurns', 'fan knob'],
+    ] as const
+  ).flatMap(([knob, full, word]) => {
+    const [out, most] = [turns[knob], travel[full]];
+    return out !== undefined && most !== undefined && out > most
+      ? [contradiction(pathOf(knob, full), `${out} turns out are beyond the ${word}'s ${most}`)]
+      : [];
+  });
+}
 export const GunSheet = z.strictObject({
   nozzleMm: band('nozzleMm').optional(),
   inletKPa: band('inletKPa').optional(),
   capKPa: band('capKPa').optional(),
   ...optional('coats', 'wetFilmUm', 'overlapPercent', 'distanceMm'),
 });
+export const Seen = z.enum([...PATTERNS, ...SIGHTS]);
 export const Way = z.strictObject({
   needle: z.enum(['open', 'metered']).optional(),
   gauge: z.enum(['atGun', 'atWall', 'byEar']).optional(),
@@ -78,9 +124,25 @@ export const Way = z.strictObject({
   skill: z.enum(['learner', 'able', 'expert']).optional(),
 });
 export const Hose = z.strictObject(wanted('innerDiameterMm', 'lengthM'));
-export const Line = z.strictObject({
+export const lineShape = {
   hose: Hose.optional(),
   couplers: listOf(z.strictObject({ kind: z.enum(['standard', 'highFlow']), ...wanted('count') })).optional(),
   regulator: z.enum(['small', 'large']).optional(),
   ...optional('measuredLossPercent', 'measuredAtInletKPa', 'measuredAtAirFlowLPerMin', 'supplyKPa'),
-});
+};
+type Measured = Partial<Record<'measuredLossPercent' | 'measuredAtInletKPa' | 'measuredAtAirFlowLPerMin', number | undefined>>;
+
+/** Where a loss was measured is nothing without the loss. */
+export function lossGiven(
+  { measuredLossPercent, measuredAtInletKPa, measuredAtAirFlowLPerMin }: Measured,
+  ctx: z.RefinementCtx,
+): void {
+  if (measuredLossPercent === undefined && (measuredAtInletKPa !== undefined || measuredAtAirFlowLPerMin !== undefined))
+    ctx.addIssue(
+      needsField(
+        ['measuredLossPercent'],
+        'measuredLossPercent is needed: where a loss was measured says nothing without the loss',
+      ),
+    );
+}
+export const Line = z.strictObject(lineShape).superRefine(lossGiven);

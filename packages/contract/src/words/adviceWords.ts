@@ -21,6 +21,8 @@ export const ADVICE: Record<string, string> = {
 
 export const QUESTIONS: Record<string, string> = {
   'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',
+  'is-it-the-cap': 'That is low for the inlet and usual for the cap. Read at the cap with a test cap, or at the gun?',
+  'is-it-the-wall': 'That is high for the gun. Read at the wall, or with the trigger shut?',
   'which-hardener': 'Is there isocyanate in the hardener? The tin and the safety sheet say.',
   'ask-protection.breathing': 'What do you breathe through?',
   'ask-protection.skin': 'Is all skin covered: gloves, suit, hood?',

@@ -49,6 +49,36 @@ export const REASONS: Record<string, string> = {
   'moved-by-air': 'Times {factor} for the air moving over the panel.',
   'moved-by-film': 'Times {factor} for the film against the sheet.',
   'moved-by-grade': 'Times {factor} for the grade against the one for this temperature.',
+  'inlet-from-sheet-cap':
+    'The sheet gives {capLowKPa} to {capHighKPa} at the cap; on this gun that is {lowKPa} to {highKPa} at the inlet.',
+  'cap-at-inlet': 'That makes about {capKPa} at the cap, with the fan as set.',
+  'cap-under-limit':
+    'That makes about {capKPa} at the cap, where {capLimitKPa} is the limit; up to {mostKPa} at the gun would keep it, with the fan as set.',
+  'needle-for-hand': 'The needle was moved so that the film asks for {gunSpeedMPerS}, which an arm can hold.',
+  'flow-from-catch': "The paint's flow is this gun's own: {flowFactor} of what its size would give, by its catch test.",
+  'flow-from-class': "The paint's flow is what a tip of this size gives; tips differ. A catch test makes it this gun's own.",
+  'fan-from-test': 'The fan is as measured on paper: {fanWidthMm} then.',
+  'cap-from-test': 'The cap is as measured: {capKPa} at {inletKPa}.',
+  'mist-wide-and-little': 'A mist coat: fan wide, little paint, further away. Set them back after.',
+  'line-from-physics':
+    'Worked out from hose, couplers and the {airFlowLPerMin} the gun draws: {lossPercent} is lost on the way. A reading with two gauges makes it your own.',
+  'line-from-measurement':
+    'By your own measured loss of {measuredLossPercent}; here, at {airFlowLPerMin}, that is {lossPercent}. Divided, not added: a share of what the wall shows.',
+  'reading-worth-nothing': 'It says nothing about the pressure while spraying and is not used.',
+  'line-not-known':
+    'The way from wall to gun is not described: the pressure at the gun cannot be told. Describe the hose, or read at the gun.',
+  'read-at-the-gun': 'Read where it counts: at the gun, trigger pulled.',
+  'cap-by-rating': "Cap and inlet by this gun's own rating.",
+  'cap-by-class': 'Cap and inlet as usual for this kind of gun; its own rating or a cap gauge would do better.',
+  'wall-by-line': 'From the wall to the gun by hose, couplers and the air this gun draws.',
+  'wall-by-measured-loss': 'From the wall to the gun by your own measured loss of {measuredLossPercent}.',
+  'drop-as-it-should': 'It falls {dropKPa} when the trigger is pulled; this line should show {predictedKPa}.',
+  'drop-too-much':
+    'It falls {dropKPa} when the trigger is pulled, and this line should only show {predictedKPa}: a choked filter, a tired regulator or a compressor that falls behind.',
+  'pattern-even': 'An even oval: leave it as it is and count the turns.',
+  'one-change': 'One change, then paper or test panel again; two at once tell nothing.',
+  'fixed-steps': 'The sizes are fixed steps for a usual gun, not worked out for this one; the direction is what counts.',
+  'settings-defaulted': 'Not told and taken as usual for this gun and coat: {settings}.',
   'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
 };
 

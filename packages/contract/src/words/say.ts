@@ -11,11 +11,13 @@ const plain = (value: number, decimals: number): string => {
 
 const ENDINGS: [RegExp, (value: number) => string][] = [
   [/MPerS$/, (v) => `${plain(v, 2)} m/s`],
+  [/MlPerMin$/, (v) => `${plain(v, 0)} ml/min`],
+  [/LPerMin$/, (v) => `${plain(v, 0)} L/min`],
   [/GPerL$/, (v) => `${plain(v, 0)} g/L`],
   [/KPa$/, (v) => `${plain(v, 0)} kPa`],
   [/Percent$|^percent$/, (v) => `${plain(v, Math.abs(v) < 20 ? 1 : 0)} %`],
   [/Minutes$|^minutes/, (v) => `${plain(v, v < 3 ? 1 : 0)} min`],
-  [/Seconds$/, (v) => `${plain(v, 0)} s`],
+  [/Seconds$|^seconds$/, (v) => `${plain(v, 0)} s`],
   [/Mm$/, (v) => `${plain(v, v < 10 ? 1 : 0)} mm`],
   [/Um$/, (v) => `${plain(v, 0)} µm`],
   [/Ml$/, (v) => `${plain(v, 0)} ml`],

@@ -18,17 +18,7 @@ import {
   type Substrate,
 } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
-
-export type MaterialClass =
-  | 'solventBase'
-  | 'waterborneBase'
-  | 'clearMediumSolids'
-  | 'clearHighSolids'
-  | 'singleStage'
-  | 'solventSealer'
-  | 'waterborneSealer'
-  | 'epoxyPrimer'
-  | 'buildPrimer';
+import type { MaterialClass } from '../material/classes.ts';
 
 type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
 const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({

@@ -3,7 +3,8 @@ import type { Carrier } from '../air/climate.ts';
 import type { Stage } from '../gun/gun.ts';
 import { CURE_Q10 } from '../mix/potLife.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
-import { FALLBACK_MINUTES, type FlashFactors, type MaterialClass } from './flashToday.ts';
+import type { MaterialClass } from '../material/classes.ts';
+import { FALLBACK_MINUTES, type FlashFactors } from './flashToday.ts';
 
 export type SheetTimes = {
   atC: number;

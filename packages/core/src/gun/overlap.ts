@@ -35,7 +35,7 @@ export type OverlapAnswer = Told & {
 };
 
 const EFFECT_FINISHES: Finish[] = ['metallic', 'silver', 'pearl', 'flake', 'candy'];
-const PINCHED_FAN_MM = 100;
+export const PINCHED_FAN_MM = 100;
 const THICKENS_FROM = 1.5;
 
 /** Under this, bands show: clear and effect colours ask for more than primer. */

@@ -1,74 +1,47 @@
 /**
- * How to set this gun for this coat: the sheet's word, then the practice bands. A starting point that ends in a test
- * panel. What only the gun's own physics or the forward model can tell is left out (WORK C111–C128, C140, C146–C148).
+ * How to set this gun for this coat: the sheet's word, then the practice bands, then what the gun's own rating and tests
+ * say it does there. A starting point that ends in a test panel; drops, landing and risks wait for the forward model.
  */
 import type { Carrier } from '../air/climate.ts';
+import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
+import { materialClassOf } from '../material/classes.ts';
 import type { Chemistry } from '../mix/mix.ts';
-import { clamp, toStep } from '../numerics/rounding.ts';
-import type { Band } from '../outcome/spread.ts';
+import type { Band, Spread } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import {
-  DEFAULT_FULL_FAN_TURNS,
-  DEFAULT_FULL_FLUID_TURNS,
-  testsOf,
-  type Gun,
-  type PartKind,
-  type Place,
-  type Stage,
-} from './gun.ts';
-import { inletPressureFor } from './inletPressure.ts';
-import { leastOverlapPercent } from './overlap.ts';
-import {
-  COATS,
-  DISTANCE_MM,
-  needleTurnsOfFour,
-  nozzleBandMm,
-  OVERLAP_PERCENT,
-  wetFilmUm,
-  WETNESS,
-  type Wetness,
-} from './practiceBands.ts';
+import { atWork, paintFor, type AtWork } from './atWork.ts';
+import { testsOf, type Gun, type PartKind, type Place, type Stage } from './gun.ts';
+import { gunModelOf, type GunModel } from './gunModel.ts';
+import { handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
+import { HAND_M_PER_S, handSpeedMPerS } from './handSpeed.ts';
+import { capAtInlet, inletAtCap, inletPressureFor } from './inletPressure.ts';
+import { nozzleFor } from './nozzle.ts';
+import { leastOverlapPercent, PINCHED_FAN_MM } from './overlap.ts';
+import { COATS, wetFilmUm, WETNESS, type Wetness } from './practiceBands.ts';
+import { MIST_NAME, PART_NAME, presetFor } from './preset.ts';
+import type { GunSheet, Way } from './way.ts';
 
-export type GunSheet = {
-  nozzleMm?: Band;
-  inletKPa?: Band;
-  capKPa?: Band;
-  coats?: number;
-  wetFilmUm?: number;
-  overlapPercent?: number;
-  distanceMm?: number;
-};
-export type Way = {
-  needle?: 'open' | 'metered';
-  gauge?: 'atGun' | 'atWall' | 'byEar';
-  fan?: 'open' | 'backedOff';
-  fanBackTurns?: number;
-  overlapPercent?: number;
-  overlapPercentByStage?: Partial<Record<Stage, number>>;
-  distance?: 'near' | 'middle' | 'far';
-  distanceMm?: number;
-  baseCover?: 'coats' | 'oneAndHalf';
-  primer?: 'one' | 'stack';
-  clearReduction?: 'never' | 'sheet';
-  grade?: 'temperature' | 'gloss' | 'speed';
-  skill?: 'learner' | 'able' | 'expert';
-};
 export type SetupInput = {
   gun: Gun;
   stage: Stage;
   carrier: Carrier;
   finish?: Finish;
   build?: boolean;
+  viscosityMm2PerS?: number;
+  airTemperatureC?: number;
   place: Place;
   part: PartKind;
+  /** A mist coat: wide fan, little paint, thin. */
+  mist?: boolean;
   sheet?: GunSheet;
   way?: Way;
+  airline?: Line;
   capLimitKPa?: number;
   hardener?: Chemistry;
   highSolids?: boolean;
   limitFog?: boolean;
-  knobsNow?: { fanTurnsOut: number; fluidTurnsOut: number; part?: PartKind };
+  panelLengthM?: number;
+  knobsNow?: { fanTurnsOut: number; fluidTurnsOut: number; part?: PartKind; mist?: boolean };
 };
 export type SetupAnswer = Explained & {
   nozzleMm: number;
@@ -82,135 +55,156 @@ export type SetupAnswer = Explained & {
   wetFilmUm: number;
   wetness: Wetness;
   asks: Ask[];
+  fanWidthMm: number;
+  stepMm: number;
+  capKPa: number;
+  fluidMlPerMin: number;
+  gunSpeedMPerS: number;
+  secondsPerPass?: number;
+  airFlowLPerMin: number;
+  regulatorFlowingKPa?: number;
+  regulatorStaticKPa?: number;
+  /** How sure the gun's own figures are, 80 %. */
+  ranges: AtWork['ranges'] & { regulatorFlowingKPa?: Spread };
 };
 
-const QUARTER = 0.25;
-const HIGH_SOLIDS_NEEDLE = 0.25;
-const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
-
-/** A spot wants all three down: less air, less paint, a smaller fan. A jamb likewise, with a narrower fan still (WORK C127, C140). */
-const PART: Record<PartKind, { fluid: number; fan: number; distance: number; air: number }> = {
-  largePanel: { fluid: 1, fan: 1, distance: 1, air: 1 },
-  smallPart: { fluid: 0.8, fan: 0.7, distance: 0.95, air: 1 },
-  jamb: { fluid: 0.55, fan: 0.3, distance: 0.8, air: 0.9 },
-  spot: { fluid: 0.5, fan: 0.45, distance: 0.85, air: 0.85 },
-};
+/** Wall pressure is as sure as the loss on the way: computed, or measured here. */
+const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
 
 export function setupOf(input: SetupInput): SetupAnswer {
+  const { gun, stage, carrier, part, mist, sheet } = input;
   const nozzle = nozzleFor(input);
-  const air = inletPressureFor(input);
+  const paint = paintFor(input);
+  const model = gunModelOf(gun, nozzle.nozzleMm, paint);
   const knobs = knobsFor(input);
   const hand = handFor(input);
-  const wetFilm = input.sheet?.wetFilmUm ?? wetFilmUm(input.stage, input.carrier, input);
-  const verdicts = [...air.verdicts, ...nozzle.verdicts, ...setupVerdicts(input, nozzle.nozzleMm, hand.overlapPercent)];
+  const preset = presetFor(part, mist);
+  const air = inletPressureFor({ ...input, model, fanTurnsOut: knobs.fanTurnsOut });
+  const inletKPa = Math.floor(air.inletKPa * preset.air);
+  const wetFilm = Math.round((sheet?.wetFilmUm ?? wetFilmUm(stage, carrier, input)) * preset.film);
+  const materialClass = materialClassOf(stage, carrier, input);
+  const at = (fluidTurnsOut: number) => {
+    const work = atWork(gun, model, paint, {
+      inletKPa,
+      fluidTurnsOut,
+      fanTurnsOut: knobs.fanTurnsOut,
+      distanceMm: hand.distanceMm,
+    });
+    const stepMm = work.fanWidthMm * (1 - hand.overlapPercent / 100);
+    const film = { gunClass: gun.class, materialClass, solids: paint.mixture.solids, fluidMlPerMin: work.fluidMlPerMin, stepMm };
+    return { fluidTurnsOut, work, stepMm, gunSpeedMPerS: handSpeedMPerS(film, wetFilm) };
+  };
+  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns);
+  const { work, stepMm, gunSpeedMPerS } = chosen;
+  const line = input.airline && lineAt(input.airline, inletKPa, work.airFlowLPerMin);
   return {
     nozzleMm: nozzle.nozzleMm,
     nozzleWantedMm: nozzle.wantedMm,
-    inletKPa: Math.floor(air.inletKPa * PART[input.part].air),
-    fluidTurnsOut: knobs.fluidTurnsOut,
+    inletKPa,
+    fluidTurnsOut: chosen.fluidTurnsOut,
     fanTurnsOut: knobs.fanTurnsOut,
     distanceMm: hand.distanceMm,
     overlapPercent: hand.overlapPercent,
-    coats: input.sheet?.coats ?? COATS[input.stage],
+    coats: sheet?.coats ?? COATS[stage],
     wetFilmUm: wetFilm,
-    wetness: WETNESS[input.stage],
+    wetness: mist ? 'light' : WETNESS[stage],
     asks:
       input.hardener === undefined
         ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
         : [],
-    verdicts,
-    reasons: [...air.reasons, ...nozzle.reasons, ...knobs.reasons, ...hand.reasons, ...partReasons(input.part)],
-  };
-}
-
-function nozzleFor({ gun, stage, carrier, build, sheet }: SetupInput): {
-  nozzleMm: number;
-  wantedMm: Band;
-  verdicts: Verdict[];
-  reasons: Reason[];
-} {
-  const wantedMm = sheet?.nozzleMm ?? nozzleBandMm(gun.class, stage, carrier, build);
-  const [lowMm, highMm] = wantedMm;
-  const distance = (mm: number) => Math.max(lowMm - mm, mm - highMm, 0) * 100 + Math.abs(mm - (lowMm + highMm) / 2);
-  const nozzleMm = gun.nozzlesMm.reduce((best, mm) => (distance(mm) < distance(best) ? mm : best));
-  const isOutside = nozzleMm < lowMm - 1e-9 || nozzleMm > highMm + 1e-9;
-  const why =
-    nozzleMm < lowMm
-      ? 'Too small: only a spot, with the most reduction the sheet allows, and a test panel first.'
-      : 'Too large: it builds too much and splashes. Close the needle, more air within the band, and a test panel first.';
-  return {
-    nozzleMm,
-    wantedMm,
-    verdicts: isOutside ? [caution('nozzle-outside-sheet', { nozzleMm, lowMm, highMm, why })] : [],
-    reasons: [because('nozzle-nearest-own', sheet?.nozzleMm ? 'dataSheet' : 'rule', { nozzleMm, lowMm, highMm })],
-  };
-}
-
-function knobsFor({ gun, stage, part, way, highSolids, limitFog }: SetupInput): {
-  fluidTurnsOut: number;
-  fanTurnsOut: number;
-  reasons: Reason[];
-} {
-  const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
-  const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
-  const isOpen = way?.needle === 'open' && part === 'largePanel';
-  const metered =
-    ((needleTurnsOfFour(gun.class, stage) + (highSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *
-    fullFluid *
-    (way?.skill === 'learner' ? 0.75 : 1) *
-    (limitFog ? 0.85 : 1) *
-    PART[part].fluid;
-  const fan = (fullFan - (way?.fan === 'open' ? 0 : (way?.fanBackTurns ?? QUARTER))) * PART[part].fan;
-  return {
-    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, QUARTER), QUARTER, fullFluid),
-    fanTurnsOut: clamp(toStep(fan, QUARTER), 0, fullFan),
+    fanWidthMm: work.fanWidthMm,
+    stepMm,
+    capKPa: work.capKPa,
+    fluidMlPerMin: work.fluidMlPerMin,
+    gunSpeedMPerS,
+    ...(input.panelLengthM === undefined ? {} : { secondsPerPass: input.panelLengthM / gunSpeedMPerS }),
+    airFlowLPerMin: work.airFlowLPerMin,
+    ...(line ? { regulatorFlowingKPa: line.regulatorFlowingKPa, regulatorStaticKPa: line.regulatorStaticKPa } : {}),
+    ranges: { ...work.ranges, ...(line ? { regulatorFlowingKPa: wallRange(line, input.airline!) } : {}) },
+    verdicts: [
+      ...air.verdicts,
+      ...nozzle.verdicts,
+      ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
+      ...setupVerdicts(input, { nozzleMm: nozzle.nozzleMm, overlapPercent: hand.overlapPercent, fanWidthMm: work.fanWidthMm }),
+    ],
     reasons: [
-      because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
-      ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),
+      ...air.reasons,
+      ...capReasons(input, model, { inletKPa, fanTurnsOut: knobs.fanTurnsOut }),
+      ...nozzle.reasons,
+      ...knobs.reasons,
+      ...(chosen.fluidTurnsOut === knobs.fluidTurnsOut ? [] : [because('needle-for-hand', 'model', { gunSpeedMPerS })]),
+      ...hand.reasons,
+      ...testReasons(model),
+      ...(line?.reasons ?? []),
+      ...presetReasons(part, mist),
     ],
   };
 }
 
-function handFor({ gun, stage, finish, part, sheet, way }: SetupInput): {
-  distanceMm: number;
-  overlapPercent: number;
-  reasons: Reason[];
-} {
-  const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
-  const ownDistance = way?.distanceMm ?? DISTANCE_MM[gun.class] + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
-  const distanceMm = toStep((sheet?.distanceMm ?? ownDistance) * PART[part].distance, 5);
-  const overlapPercent =
-    sheet?.overlapPercent ?? ownOverlap ?? Math.max(OVERLAP_PERCENT[stage], leastOverlapPercent(stage, finish) + 6);
-  const reasons = [
-    because(
-      sheet?.overlapPercent === undefined ? 'hand-from-practice' : 'hand-from-sheet',
-      sheet?.overlapPercent === undefined ? 'rule' : 'dataSheet',
-    ),
-  ];
-  if (sheet?.overlapPercent !== undefined && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)
-    reasons.push(because('sheet-before-way', 'dataSheet', { overlapPercent: ownOverlap }));
-  return { distanceMm, overlapPercent, reasons };
+/** Opens or closes a metered needle by quarters until the film asks for a hand that an arm can hold. */
+function needleForHand<T extends { fluidTurnsOut: number; gunSpeedMPerS: number }>(
+  at: (fluidTurnsOut: number) => T,
+  start: number,
+  full: number,
+): T {
+  let chosen = at(start);
+  while (chosen.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut > QUARTER)
+    chosen = at(chosen.fluidTurnsOut - QUARTER);
+  while (chosen.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= full)
+    chosen = at(chosen.fluidTurnsOut + QUARTER);
+  return chosen;
 }
 
-function setupVerdicts(input: SetupInput, nozzleMm: number, overlapPercent: number): Verdict[] {
-  const { hardener, sheet, part, place, knobsNow, stage, finish } = input;
+const lineAt = (line: Line, inletKPa: number, airFlowLPerMin: number): AirlineAnswer =>
+  airlineOf({ ...line, wantedInletKPa: inletKPa, airFlowLPerMin });
+
+function wallRange({ regulatorFlowingKPa: value, lossKPa }: AirlineAnswer, line: Line): Spread {
+  const unsure = lossKPa * (line.measuredLossPercent === undefined ? LOSS_SHARE_UNSURE.computed : LOSS_SHARE_UNSURE.measured);
+  return { value, low: value - unsure, high: value + unsure };
+}
+
+function capReasons({ capLimitKPa }: SetupInput, model: GunModel, at: { inletKPa: number; fanTurnsOut: number }): Reason[] {
+  const capKPa = capAtInlet(model, at.inletKPa, at.fanTurnsOut);
+  if (capLimitKPa === undefined) return [because('cap-at-inlet', 'model', { capKPa })];
+  const mostKPa = Math.floor(inletAtCap(model, capLimitKPa, at.fanTurnsOut));
+  return [because('cap-under-limit', 'model', { capKPa, capLimitKPa, mostKPa })];
+}
+
+function testReasons({ tests, flowFactor }: GunModel): Reason[] {
+  return [
+    ...(tests.catch ? [because('flow-from-catch', 'record', { flowFactor })] : [because('flow-from-class', 'model')]),
+    ...(tests.fan ? [because('fan-from-test', 'record', { fanWidthMm: tests.fan.fanWidthMm })] : []),
+    ...(tests.cap ? [because('cap-from-test', 'record', { capKPa: tests.cap.capKPa, inletKPa: tests.cap.inletKPa })] : []),
+  ];
+}
+
+function setupVerdicts(
+  input: SetupInput,
+  { nozzleMm, overlapPercent, fanWidthMm }: { nozzleMm: number; overlapPercent: number; fanWidthMm: number },
+): Verdict[] {
+  const { hardener, sheet, part, place, stage, finish } = input;
   const verdicts: Verdict[] = [];
   if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown') verdicts.push(caution('two-pack-breathing'));
-  if (knobsNow && knobsNow.part !== undefined && knobsNow.part !== part)
-    verdicts.push(caution('knobs-need-reset', { part: PART_NAME[knobsNow.part] }));
+  const left = partLeft(input);
+  if (left) verdicts.push(caution('knobs-need-reset', { part: left }));
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
   if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
+  if (fanWidthMm < PINCHED_FAN_MM && part !== 'jamb' && part !== 'spot') verdicts.push(caution('fan-pinched', { fanWidthMm }));
   if (testsOf(input.gun, nozzleMm).length === 0) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }
 
-const PART_NAME: Record<PartKind, string> = {
-  largePanel: 'a large panel',
-  smallPart: 'a small part',
-  jamb: 'a jamb',
-  spot: 'a spot',
-};
+/** What the knobs still stand for, where it is not this work. */
+function partLeft({ knobsNow, part, mist = false }: SetupInput): string | undefined {
+  if (!knobsNow?.part) return undefined;
+  if (knobsNow.mist && !mist) return MIST_NAME;
+  return knobsNow.part === part ? undefined : PART_NAME[knobsNow.part];
+}
 
-const partReasons = (part: PartKind): Reason[] =>
-  part === 'largePanel' ? [] : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })];
+function presetReasons(part: PartKind, mist = false): Reason[] {
+  return [
+    ...(mist ? [because('mist-wide-and-little', 'rule')] : []),
+    ...(part === 'largePanel' ? [] : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })]),
+  ];
+}

@@ -1,0 +1,26 @@
+import { airlineOf } from '@orthochrom/core/compressedAir/airline.ts';
+import { z } from 'zod';
+import { optional, wanted } from '../quantity/fields.ts';
+import { lineShape, lossGiven } from '../shapes/gun.ts';
+import { explained } from '../shapes/told.ts';
+import { defineCalculation } from './define.ts';
+
+export const airline = defineCalculation('airline', {
+  input: z
+    .strictObject({
+      ...lineShape,
+      ...wanted('wantedInletKPa', 'airFlowLPerMin'),
+      ...optional('ratedInletKPa', 'airTemperatureC'),
+    })
+    .superRefine(lossGiven),
+  answer: z.strictObject({
+    regulatorFlowingKPa: z.number(),
+    regulatorStaticKPa: z.number(),
+    lossKPa: z.number(),
+    lossPercent: z.number(),
+    airFlowLPerMin: z.number(),
+    segments: z.array(z.strictObject({ name: z.string(), lossKPa: z.number() })),
+    ...explained,
+  }),
+  compute: airlineOf,
+});

@@ -1,0 +1,56 @@
+import { pressureOf } from '@orthochrom/core/gun/pressure.ts';
+import { convert } from '@orthochrom/core/units/convert.ts';
+import { z } from 'zod';
+import { contradiction, optional, outOfRange } from '../quantity/fields.ts';
+import { rangeOf } from '../quantity/ranges.ts';
+import { StageName } from '../shapes/climate.ts';
+import { Gun, Line, beyondTravel } from '../shapes/gun.ts';
+import { Ask, explained, Spread } from '../shapes/told.ts';
+import { defineCalculation } from './define.ts';
+
+const { from, to } = rangeOf('valueKPa');
+
+export const pressure = defineCalculation('pressure', {
+  input: z
+    .strictObject({
+      value: z.number(),
+      unit: z.enum(['kPa', 'bar', 'psi']),
+      at: z.enum(['wall', 'inlet', 'cap', 'unknown']),
+      flowing: z.enum(['yes', 'no', 'unknown']),
+      gun: Gun,
+      stage: StageName.optional(),
+      airline: Line.optional(),
+      gaugeTrust: z.enum(['good', 'doubtful', 'none']).optional(),
+      ...optional('fanTurnsOut'),
+      restValue: z.number().optional(),
+      ...optional('wantedInletKPa', 'capLimitKPa'),
+    })
+    .superRefine((input, ctx) => {
+      for (const field of ['value', 'restValue'] as const) {
+        const given = input[field];
+        if (given === undefined) continue;
+        const kPa = convert(given, input.unit, 'kPa');
+        if (!(kPa >= from && kPa <= to))
+          ctx.addIssue(outOfRange([field], `${field} is ${given} ${input.unit}; ${from} to ${to} kPa is possible`));
+      }
+      if (input.flowing === 'yes' && input.restValue !== undefined && input.restValue < input.value)
+        ctx.addIssue(
+          contradiction(
+            ['restValue'],
+            `restValue ${input.restValue} lies under the flowing ${input.value}; it falls when the trigger is pulled`,
+          ),
+        );
+      beyondTravel(input.gun, { fanTurnsOut: input.fanTurnsOut }, (knob) => [knob]).forEach((issue) => ctx.addIssue(issue));
+    }),
+  answer: z.strictObject({
+    inletKPa: Spread.optional(),
+    capKPa: Spread.optional(),
+    wallKPa: Spread.optional(),
+    usable: z.boolean(),
+    dropKPa: z.number().optional(),
+    changeKPa: z.number().optional(),
+    asks: z.array(Ask),
+    ...explained,
+  }),
+  compute: pressureOf,
+});

@@ -1,0 +1,50 @@
+import { tuneOf, type TuneAnswer } from '@orthochrom/core/gun/tune.ts';
+import { z } from 'zod';
+import { listOf, optional } from '../quantity/fields.ts';
+import { Carrier, Finish, Place, StageName } from '../shapes/climate.ts';
+import { Gun, GunSheet, Seen, Settings, beyondTravel, Way } from '../shapes/gun.ts';
+import { explained } from '../shapes/told.ts';
+import { effectText, GUN_FAULTS, tuneWhy } from '../words/tuneWords.ts';
+import { defineCalculation } from './define.ts';
+
+/** A fault and a step get their words here, before the verdicts do. */
+const inWords = ({ steps, fault, verdicts, ...answer }: TuneAnswer) => ({
+  ...answer,
+  steps: steps.map(({ why, effect, ...step }) => ({
+    ...step,
+    why: tuneWhy(why),
+    ...(effect ? { expect: effectText(effect) } : {}),
+  })),
+  ...(fault ? { fault: { id: fault.id, ...GUN_FAULTS[fault.id] } } : {}),
+  verdicts: verdicts.map((verdict) =>
+    verdict.code === 'gun-fault' && fault ? { ...verdict, params: { ...GUN_FAULTS[fault.id] } } : verdict,
+  ),
+});
+
+export const tune = defineCalculation('tune', {
+  input: z
+    .strictObject({
+      settings: Settings,
+      seen: listOf(Seen, 1),
+      stage: StageName,
+      carrier: Carrier,
+      finish: Finish.optional(),
+      gun: Gun.optional(),
+      sheet: GunSheet.optional(),
+      way: Way.optional(),
+      place: Place.optional(),
+      ...optional('capLimitKPa'),
+    })
+    .superRefine(({ settings, gun }, ctx) => {
+      if (gun) beyondTravel(gun, settings, (_, full) => ['gun', full]).forEach((issue) => ctx.addIssue(issue));
+    }),
+  answer: z.strictObject({
+    steps: z.array(
+      z.strictObject({ knob: z.string(), from: z.number(), to: z.number(), why: z.string(), expect: z.string().optional() }),
+    ),
+    settings: Settings,
+    fault: z.strictObject({ id: z.string(), name: z.string(), check: z.string() }).optional(),
+    ...explained,
+  }),
+  compute: (input) => inWords(tuneOf(input)),
+});

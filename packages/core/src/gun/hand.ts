@@ -1,0 +1,69 @@
+/** Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first (WORK C119–C128, C146–C148, S01–S04). */
+import type { Finish } from '../evaporation/evaporationIndex.ts';
+import { clamp, toStep } from '../numerics/rounding.ts';
+import { because, type Reason } from '../outcome/told.ts';
+import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS, type Gun, type PartKind, type Stage } from './gun.ts';
+import { GUN_CLASSES } from './gunClasses.ts';
+import { leastOverlapPercent } from './overlap.ts';
+import { DISTANCE_MM, needleTurnsOfFour, OVERLAP_PERCENT } from './practiceBands.ts';
+import { presetFor } from './preset.ts';
+import type { GunSheet, Way } from './way.ts';
+
+export type HandInput = {
+  gun: Gun;
+  stage: Stage;
+  finish?: Finish | undefined;
+  part: PartKind;
+  mist?: boolean | undefined;
+  sheet?: GunSheet | undefined;
+  way?: Way | undefined;
+  highSolids?: boolean | undefined;
+  limitFog?: boolean | undefined;
+};
+
+export const QUARTER = 0.25;
+const HIGH_SOLIDS_NEEDLE = 0.25;
+const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
+
+export const isNeedleOpen = ({ way, part, mist }: Pick<HandInput, 'way' | 'part' | 'mist'>): boolean =>
+  way?.needle === 'open' && part === 'largePanel' && !mist;
+
+export function knobsFor(input: HandInput): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
+  const { gun, stage, part, mist, way, highSolids, limitFog } = input;
+  const preset = presetFor(part, mist);
+  const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
+  const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
+  const isOpen = isNeedleOpen(input);
+  const metered =
+    ((needleTurnsOfFour(gun.class, stage) + (highSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *
+    fullFluid *
+    (way?.skill === 'learner' ? 0.75 : 1) *
+    (limitFog ? 0.85 : 1) *
+    preset.fluid;
+  const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? QUARTER);
+  return {
+    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, QUARTER), QUARTER, fullFluid),
+    fanTurnsOut: GUN_CLASSES[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, QUARTER), 0, fullFan) : fullFan,
+    reasons: [
+      because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
+      ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),
+    ],
+  };
+}
+
+export function handFor({ gun, stage, finish, part, mist, sheet, way }: HandInput): {
+  distanceMm: number;
+  overlapPercent: number;
+  reasons: Reason[];
+} {
+  const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
+  const ownDistance = way?.distanceMm ?? DISTANCE_MM[gun.class] + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
+  const distanceMm = toStep((sheet?.distanceMm ?? ownDistance) * presetFor(part, mist).distance, 5);
+  const overlapPercent =
+    sheet?.overlapPercent ?? ownOverlap ?? Math.max(OVERLAP_PERCENT[stage], leastOverlapPercent(stage, finish) + 6);
+  const isSheets = sheet?.overlapPercent !== undefined;
+  const reasons = [because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule')];
+  if (isSheets && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)
+    reasons.push(because('sheet-before-way', 'dataSheet', { overlapPercent: ownOverlap }));
+  return { distanceMm, overlapPercent, reasons };
+}

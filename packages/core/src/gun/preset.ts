@@ -1,0 +1,31 @@
+/**
+ * Settings that go together: fan and fluid are one pair by the work and by the paint, never one alone (WORK C127, C138, C140).
+ * A spot wants all three down; a jamb a narrower fan still; a mist coat a wide fan and little paint.
+ */
+import type { PartKind } from './gun.ts';
+
+export type Preset = { fluid: number; fan: number; distance: number; air: number; film: number };
+
+const PART: Record<PartKind, Preset> = {
+  largePanel: { fluid: 1, fan: 1, distance: 1, air: 1, film: 1 },
+  smallPart: { fluid: 0.8, fan: 0.7, distance: 0.95, air: 1, film: 1 },
+  jamb: { fluid: 0.55, fan: 0.3, distance: 0.8, air: 0.9, film: 1 },
+  spot: { fluid: 0.5, fan: 0.45, distance: 0.85, air: 0.85, film: 1 },
+};
+const MIST: Preset = { fluid: 0.5, fan: 1, distance: 1.2, air: 1, film: 0.4 };
+
+/** A mist coat is laid wide and thin on a large panel; on small work the small work rules the fan. */
+export const presetFor = (part: PartKind, mist = false): Preset =>
+  mist && part === 'largePanel'
+    ? MIST
+    : mist
+      ? { ...PART[part], fluid: Math.min(PART[part].fluid, MIST.fluid), film: MIST.film }
+      : PART[part];
+
+export const PART_NAME: Record<PartKind, string> = {
+  largePanel: 'a large panel',
+  smallPart: 'a small part',
+  jamb: 'a jamb',
+  spot: 'a spot',
+};
+export const MIST_NAME = 'a mist coat';

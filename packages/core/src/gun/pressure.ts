@@ -1,0 +1,178 @@
+/**
+ * What a pressure reading is worth, and the same pressure at the other places. Five pressures share one word: wall and gun,
+ * at rest and flowing, and the cap; only a flowing one at a known place says anything (WORK C106–C110, C013–C016).
+ */
+import { airlineOf, type Line } from '../compressedAir/airline.ts';
+import { bisect } from '../numerics/bisect.ts';
+import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
+import { because, caution, stop, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { convert } from '../units/convert.ts';
+import type { Gun, Stage } from './gun.ts';
+import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
+import { capAtInlet, HVLP_CAP_KPA, inletAtCap, inletBandFor, isCapBound } from './inletPressure.ts';
+
+export type PressureInput = {
+  value: number;
+  unit: 'kPa' | 'bar' | 'psi';
+  at: 'wall' | 'inlet' | 'cap' | 'unknown';
+  flowing: 'yes' | 'no' | 'unknown';
+  gun: Gun;
+  stage?: Stage;
+  airline?: Line;
+  gaugeTrust?: 'good' | 'doubtful' | 'none';
+  fanTurnsOut?: number;
+  restValue?: number;
+  wantedInletKPa?: number;
+  capLimitKPa?: number;
+};
+export type PressureAnswer = Explained & {
+  inletKPa?: Spread;
+  capKPa?: Spread;
+  wallKPa?: Spread;
+  usable: boolean;
+  dropKPa?: number;
+  changeKPa?: number;
+  asks: Ask[];
+};
+
+/** Logarithmic deviation of a reading by how far its gauge is trusted. */
+const GAUGE_LOG_SD = { good: 0.02, doubtful: 0.1, none: 0.2 } as const;
+/** Under half a painter's step there is nothing to turn. */
+const LEAVE_IT_KPA = 3.5;
+/** Three psi more from rest to trigger than this line should show. */
+const DROP_TOO_MUCH_KPA = 21;
+const MOST_INLET_KPA = 1000;
+/** Only the air matters here: any paint will do for a model that is asked nothing about paint. */
+const NO_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
+
+export function pressureOf(input: PressureInput): PressureAnswer {
+  const { at, flowing, gaugeTrust = 'good', restValue, gun } = input;
+  const model = gunModelOf(gun, gun.nozzlesMm[0]!, NO_PAINT);
+  const place = { ...input, model, fanTurnsOut: input.fanTurnsOut ?? model.fullFanTurns };
+  const readKPa = convert(input.value, input.unit, 'kPa');
+  const verdicts: Verdict[] = [];
+  if (flowing !== 'yes') verdicts.push(caution('reading-at-rest'));
+  if (at === 'unknown') verdicts.push(caution('reading-place-unknown'));
+  if (gaugeTrust !== 'good') verdicts.push(caution('gauge-not-trusted'));
+  const dropKPa = restValue === undefined || flowing !== 'yes' ? undefined : convert(restValue, input.unit, 'kPa') - readKPa;
+  const drop = dropKPa === undefined ? {} : { dropKPa };
+  if (flowing !== 'yes' || at === 'unknown')
+    return { usable: false, ...drop, asks: [], verdicts, reasons: [because('reading-worth-nothing', 'rule')] };
+  if (at === 'wall' && !input.airline)
+    return {
+      wallKPa: spreadOf(readKPa, gaugeTrust),
+      usable: false,
+      ...drop,
+      asks: [],
+      verdicts,
+      reasons: [because('line-not-known', 'rule')],
+    };
+
+  const inletKPa = mapSpread(spreadOf(readKPa, gaugeTrust), inletFrom(place));
+  const capKPa =
+    at === 'cap' ? spreadOf(readKPa, gaugeTrust) : mapSpread(inletKPa, (kPa) => capAtInlet(model, kPa, place.fanTurnsOut));
+  const wall = wallOf(place, inletKPa.value);
+  const wallKPa =
+    at === 'wall' ? spreadOf(readKPa, gaugeTrust) : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);
+  const changeKPa = changeOf(place, readKPa);
+  return {
+    inletKPa,
+    capKPa,
+    ...(wallKPa ? { wallKPa } : {}),
+    usable: gaugeTrust === 'good',
+    ...drop,
+    ...(changeKPa === undefined ? {} : { changeKPa }),
+    asks: asksOf(place, readKPa),
+    verdicts: [
+      ...verdicts,
+      ...limitVerdicts(place, inletKPa.value, capKPa.value),
+      ...(wall?.verdicts ?? []).filter(({ code }) => code === 'loss-measured-elsewhere' || code === 'beyond-formula'),
+    ],
+    reasons: [...reasonsOf(place), ...dropReasons(wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa, at, dropKPa)],
+  };
+}
+
+type Placed = PressureInput & { model: GunModel; fanTurnsOut: number };
+
+const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread => logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
+
+const wallOf = ({ airline, model, fanTurnsOut }: Placed, inletKPa: number) =>
+  airline && airlineOf({ ...airline, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowOf(model, inletKPa, fanTurnsOut) });
+
+/** The same pressure at the gun, from where it was read; the wall's is turned round by bisection. */
+const inletFrom =
+  (placed: Placed) =>
+  (readKPa: number): number => {
+    if (placed.at === 'inlet') return readKPa;
+    if (placed.at === 'cap') return inletAtCap(placed.model, readKPa, placed.fanTurnsOut);
+    return bisect(
+      (kPa) => wallOf(placed, kPa)!.regulatorFlowingKPa - readKPa,
+      0.01,
+      Math.min(readKPa + 0.01, MOST_INLET_KPA),
+      50,
+    );
+  };
+
+/** What to move this gauge by for the wanted inlet; nought where it is near enough. */
+function changeOf(placed: Placed, readKPa: number): number | undefined {
+  const { wantedInletKPa, at } = placed;
+  if (wantedInletKPa === undefined) return undefined;
+  const wanted =
+    at === 'inlet'
+      ? wantedInletKPa
+      : at === 'cap'
+        ? capAtInlet(placed.model, wantedInletKPa, placed.fanTurnsOut)
+        : wallOf(placed, wantedInletKPa)!.regulatorFlowingKPa;
+  const change = wanted - readKPa;
+  return Math.abs(change) < LEAVE_IT_KPA ? 0 : change;
+}
+
+/** Does the figure look like another of the five? Asked, never assumed. */
+function asksOf({ at, gun, model, fanTurnsOut, stage }: Placed, readKPa: number): Ask[] {
+  const [low, high] = inletBandFor({ gun, model, fanTurnsOut, stage: stage ?? 'clear', carrier: 'solvent' }).bandKPa;
+  const options = ['wall', 'inlet', 'cap'];
+  if (at === 'inlet' && readKPa < low * 0.65 && readKPa <= capAtInlet(model, high, fanTurnsOut))
+    return [{ field: 'at', code: 'is-it-the-cap', options }];
+  if (at === 'inlet' && readKPa > high * 1.6) return [{ field: 'at', code: 'is-it-the-wall', options }];
+  return [];
+}
+
+function limitVerdicts({ gun, model, stage, capLimitKPa, fanTurnsOut }: Placed, inletKPa: number, capKPa: number): Verdict[] {
+  const verdicts: Verdict[] = [];
+  if (capLimitKPa !== undefined && capKPa > capLimitKPa + 1e-6)
+    verdicts.push(
+      stop('cap-over-legal-limit', {
+        capKPa,
+        limitKPa: capLimitKPa,
+        inletKPa: Math.floor(inletAtCap(model, capLimitKPa, fanTurnsOut)),
+      }),
+    );
+  if (capLimitKPa === undefined && isCapBound(gun) && capKPa > HVLP_CAP_KPA) verdicts.push(caution('cap-over-hvlp', { capKPa }));
+  if (gun.maxInletKPa !== undefined && inletKPa > gun.maxInletKPa)
+    verdicts.push(stop('inlet-over-gun', { inletKPa, maxKPa: gun.maxInletKPa }));
+  if (stage) {
+    const [lowKPa, highKPa] = inletBandFor({ gun, model, fanTurnsOut, stage, carrier: 'solvent' }).bandKPa;
+    if (inletKPa < lowKPa - 0.5 || inletKPa > highKPa + 0.5)
+      verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa, highKPa }));
+  }
+  return verdicts;
+}
+
+function reasonsOf({ at, gun, airline }: Placed): Reason[] {
+  if (at === 'inlet') return [because('read-at-the-gun', 'record')];
+  if (at === 'cap')
+    return [gun.capKPaAtRated === undefined ? because('cap-by-class', 'model') : because('cap-by-rating', 'model')];
+  return [
+    airline?.measuredLossPercent === undefined
+      ? because('wall-by-line', 'model')
+      : because('wall-by-measured-loss', 'record', { measuredLossPercent: airline.measuredLossPercent }),
+  ];
+}
+
+/** Rest to trigger, against what this line's own regulator should show. */
+function dropReasons(predictedKPa: number | undefined, at: PressureInput['at'], dropKPa: number | undefined): Reason[] {
+  if (dropKPa === undefined || predictedKPa === undefined || at !== 'wall') return [];
+  const params = { dropKPa, predictedKPa };
+  const isTooMuch = dropKPa - predictedKPa > DROP_TOO_MUCH_KPA;
+  return [isTooMuch ? because('drop-too-much', 'model', params) : because('drop-as-it-should', 'model', params)];
+}

@@ -1,0 +1,148 @@
+/**
+ * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault of the gun that no
+ * knob mends. Fixed steps until the forward model can solve for them (MODEL 17.3, 17.4; WORK C122, C129, C132, C133).
+ */
+import type { Carrier } from '../air/climate.ts';
+import type { Finish } from '../evaporation/evaporationIndex.ts';
+import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import type { Gun, Place, Settings, Stage } from './gun.ts';
+import { gunModelOf } from './gunModel.ts';
+import { atWork, paintFor } from './atWork.ts';
+import { capAtInlet, HVLP_CAP_KPA, inletAtCap, inletBandFor, isCapBound } from './inletPressure.ts';
+import { PINCHED_FAN_MM } from './overlap.ts';
+import type { Seen } from './seen.ts';
+import { setupOf } from './setup.ts';
+import { stepsFor, type KnownSettings, type Room, type TuneStep } from './tuneSteps.ts';
+import type { GunSheet, Way } from './way.ts';
+
+export type TuneInput = {
+  settings: Settings;
+  seen: Seen[];
+  stage: Stage;
+  carrier: Carrier;
+  finish?: Finish;
+  gun?: Gun;
+  sheet?: GunSheet;
+  way?: Way;
+  place?: Place;
+  capLimitKPa?: number;
+};
+/** Cause ids of FAULTS. */
+export type GunFault = 'cap_blocked' | 'tip_worn' | 'air_in_fluid' | 'vent_blocked';
+export type TuneAnswer = Explained & { steps: TuneStep[]; settings: Settings; fault?: { id: GunFault } };
+
+/** No knob mends these. */
+const FAULT_OF: Partial<Record<Seen, GunFault>> = {
+  oneEndHeavy: 'cap_blocked',
+  crescent: 'cap_blocked',
+  tilted: 'tip_worn',
+  flutter: 'air_in_fluid',
+  starved: 'vent_blocked',
+};
+const OPEN_ENOUGH = 0.95;
+/** Less air than this under the band's foot is not offered. */
+const UNDER_FOOT = 0.85;
+
+export function tuneOf(input: TuneInput): TuneAnswer {
+  const { seen, gun = { class: 'hvlp', nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } = input;
+  const { settings, defaulted } = completed(input, gun);
+  const room = roomFor(input, gun, settings);
+  const fault = seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, room);
+  const steps = fault
+    ? []
+    : stepsFor(seen, settings, room, { isNeedleOpen: input.way?.needle === 'open', ownNozzlesMm: gun.nozzlesMm });
+  const after = steps[0] ? { ...input.settings, [steps[0].knob]: steps[0].to } : input.settings;
+  return {
+    steps,
+    settings: after,
+    ...(fault ? { fault: { id: fault } } : {}),
+    verdicts: verdictsOf(input, gun, room, { ...settings, ...after }, fault),
+    reasons: reasonsOf(input, steps, defaulted),
+  };
+}
+
+/** What is missing is worked out as for a fresh set-up. */
+function completed(
+  { settings, stage, carrier, finish, sheet, way, place = 'booth' }: TuneInput,
+  gun: Gun,
+): { settings: KnownSettings; defaulted: string[] } {
+  const usual = setupOf({
+    gun,
+    stage,
+    carrier,
+    ...(finish ? { finish } : {}),
+    ...(sheet ? { sheet } : {}),
+    ...(way ? { way } : {}),
+    place,
+    part: 'largePanel',
+    hardener: 'none',
+  });
+  const names = [
+    'inletKPa',
+    'fluidTurnsOut',
+    'fanTurnsOut',
+    'distanceMm',
+    'overlapPercent',
+    'gunSpeedMPerS',
+    'nozzleMm',
+  ] as const;
+  const given = Object.fromEntries(Object.entries(settings).filter(([, value]) => value !== undefined)) as Settings;
+  return {
+    settings: { ...Object.fromEntries(names.map((name) => [name, usual[name]])), ...given } as KnownSettings,
+    defaulted: names.filter((name) => settings[name] === undefined),
+  };
+}
+
+function roomFor({ stage, carrier, sheet, capLimitKPa }: TuneInput, gun: Gun, settings: KnownSettings): Room {
+  const model = gunModelOf(gun, settings.nozzleMm, paintFor({ stage, carrier }));
+  const { fanTurnsOut } = settings;
+  const [lowKPa, highKPa] = inletBandFor({ gun, model, fanTurnsOut, stage, carrier, sheet }).bandKPa;
+  const limitKPa = capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut);
+  return {
+    model,
+    bandKPa: [lowKPa, highKPa],
+    leastKPa: Math.min(lowKPa * UNDER_FOOT, settings.inletKPa),
+    mostKPa: Math.floor(Math.min(highKPa, limitKPa, gun.maxInletKPa ?? Infinity)),
+  };
+}
+
+const narrowThoughOpen = (seen: readonly Seen[], { fanTurnsOut }: KnownSettings, { model }: Room): GunFault | undefined =>
+  seen.includes('narrow') && fanTurnsOut >= OPEN_ENOUGH * model.fullFanTurns ? 'cap_blocked' : undefined;
+
+function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings, fault: GunFault | undefined): Verdict[] {
+  const { capLimitKPa, seen, stage, carrier } = input;
+  const { model, bandKPa } = room;
+  const capKPa = capAtInlet(model, after.inletKPa, after.fanTurnsOut);
+  const verdicts: Verdict[] = [];
+  if (fault) verdicts.push(caution('gun-fault', { name: fault, check: fault }));
+  if (seen.includes('pullingApart')) verdicts.push(caution('thin-or-contaminated'));
+  if (capLimitKPa !== undefined && capKPa > capLimitKPa + 1e-6)
+    verdicts.push(
+      stop('cap-over-legal-limit', {
+        capKPa,
+        limitKPa: capLimitKPa,
+        inletKPa: Math.floor(inletAtCap(model, capLimitKPa, after.fanTurnsOut)),
+      }),
+    );
+  if (capLimitKPa === undefined && isCapBound(gun) && capKPa > HVLP_CAP_KPA) verdicts.push(caution('cap-over-hvlp', { capKPa }));
+  if (gun.maxInletKPa !== undefined && after.inletKPa > gun.maxInletKPa)
+    verdicts.push(stop('inlet-over-gun', { inletKPa: after.inletKPa, maxKPa: gun.maxInletKPa }));
+  if (after.inletKPa < bandKPa[0] - 0.5 || after.inletKPa > bandKPa[1] + 0.5)
+    verdicts.push(caution('inlet-outside-band', { inletKPa: after.inletKPa, lowKPa: bandKPa[0], highKPa: bandKPa[1] }));
+  const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, paintFor({ stage, carrier }), after) : after;
+  if (fanWidthMm! < PINCHED_FAN_MM) verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
+  if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));
+  return verdicts;
+}
+
+const isOnlyEven = (seen: readonly Seen[]): boolean => seen.every((sight) => sight === 'even');
+
+function reasonsOf({ seen }: TuneInput, steps: readonly TuneStep[], defaulted: readonly string[]): Reason[] {
+  if (isOnlyEven(seen)) return [because('pattern-even', 'rule')];
+  return [
+    ...(steps.length > 0 ? [because('one-change', 'rule'), because('fixed-steps', 'rule')] : []),
+    ...(steps.length > 0 && defaulted.length > 0
+      ? [because('settings-defaulted', 'rule', { settings: defaulted.join(', ') })]
+      : []),
+  ];
+}

@@ -1,0 +1,168 @@
+/** The one next change for what is seen, and what to try after it: order and bounds of MODEL 17.4, sizes of 17.3. */
+import { clamp, toStep } from '../numerics/rounding.ts';
+import type { Band } from '../outcome/spread.ts';
+import type { Settings } from './gun.ts';
+import type { GunModel } from './gunModel.ts';
+import { HAND_M_PER_S } from './handSpeed.ts';
+import type { Seen } from './seen.ts';
+import { effectOf, MOST, STEP, type Effect, type Knob } from './steps.ts';
+
+export type KnownSettings = Settings &
+  Required<
+    Pick<Settings, 'nozzleMm' | 'inletKPa' | 'fluidTurnsOut' | 'fanTurnsOut' | 'distanceMm' | 'overlapPercent' | 'gunSpeedMPerS'>
+  >;
+/** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
+export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: Seen; move: Move }; effect?: Effect };
+export type Room = { model: GunModel; bandKPa: Band; leastKPa: number; mostKPa: number };
+
+export type Move =
+  | 'air up'
+  | 'air down'
+  | 'fluid in'
+  | 'fluid out'
+  | 'fan open'
+  | 'fan wide'
+  | 'fan in'
+  | 'nearer'
+  | 'slower'
+  | 'quicker'
+  | 'much quicker'
+  | 'closer passes'
+  | 'next tip down';
+
+const MOVES: Partial<Record<Seen, Move[]>> = {
+  coarseSpots: ['air up', 'fluid in', 'next tip down'],
+  heavyCentre: ['fan open', 'air up', 'fluid in'],
+  split: ['fluid out', 'air down', 'fan in'],
+  pullingApart: ['fluid out', 'air down', 'fan in'],
+  stripes: ['closer passes', 'air down'],
+  dry: ['nearer', 'slower', 'fluid out'],
+  tooWet: ['quicker', 'fluid in'],
+  runs: ['fan wide', 'much quicker', 'fluid in'],
+  blowBack: ['air down'],
+  narrow: ['fan open'],
+};
+/** Painters who keep the needle open dose with the hand: the knob is left alone. */
+const BY_HAND: Partial<Record<Move, Move>> = { 'fluid in': 'quicker', 'fluid out': 'slower' };
+/** How much lies on the panel answers to the hand; how the gun breaks it up does not. */
+const WETNESS_SIGHTS: Seen[] = ['dry', 'tooWet', 'runs'];
+const AGAINST: Partial<Record<Move, Move>> = {
+  'air up': 'air down',
+  'air down': 'air up',
+  'fluid in': 'fluid out',
+  'fluid out': 'fluid in',
+  'fan open': 'fan in',
+  'fan in': 'fan open',
+  slower: 'quicker',
+  quicker: 'slower',
+  'much quicker': 'slower',
+};
+/** A fan this far open is open: then the middle is heavy for another reason. */
+const FAN_IS_OPEN = 0.95;
+const FAN_RUNS_UNDER = 0.7;
+const NEAREST_MM = 120;
+const QUARTER = 0.25;
+
+export type Painter = { isNeedleOpen: boolean; ownNozzlesMm: readonly number[] };
+
+export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: Room, painter: Painter): TuneStep[] {
+  const scores = new Map<Move, { score: number; seen: Seen }>();
+  for (const sight of seen)
+    movesFor(sight, painter).forEach((move, rank) => {
+      const known = scores.get(move);
+      scores.set(move, { score: (known?.score ?? 0) + 1 / (rank + 1), seen: known?.seen ?? sight });
+    });
+  return [...scores]
+    .filter(([move, { score }]) => !(AGAINST[move] && (scores.get(AGAINST[move])?.score ?? 0) >= score))
+    .sort(([, a], [, b]) => b.score - a.score)
+    .flatMap(([move, why]) => {
+      const change = changeBy(move, settings, room, painter.ownNozzlesMm);
+      if (!change || Math.abs(change.to - change.from) < 1e-9) return [];
+      const effect = effectOf(change.knob, change.from, change.to);
+      return [{ ...change, why: { seen: why.seen, move }, ...(effect ? { effect } : {}) }];
+    });
+}
+
+function movesFor(sight: Seen, { isNeedleOpen }: Painter): Move[] {
+  const moves = MOVES[sight] ?? [];
+  if (!isNeedleOpen) return moves;
+  const byHand = WETNESS_SIGHTS.includes(sight)
+    ? moves.map((move) => BY_HAND[move] ?? move)
+    : moves.filter((move) => !BY_HAND[move]);
+  return [...new Set(byHand)];
+}
+
+type Change = { knob: Knob; from: number; to: number };
+
+function changeBy(move: Move, settings: KnownSettings, room: Room, ownNozzlesMm: readonly number[]): Change | undefined {
+  const { model } = room;
+  switch (move) {
+    case 'air up':
+      return inletBy(settings, room, 1);
+    case 'air down':
+      return inletBy(settings, room, -1);
+    case 'fluid in':
+      return fluidBy(settings, model, -1);
+    case 'fluid out':
+      return fluidBy(settings, model, 1);
+    case 'fan open': {
+      const from = settings.fanTurnsOut;
+      if (!model.data.hasFanKnob || from >= FAN_IS_OPEN * model.fullFanTurns) return undefined;
+      return { knob: 'fanTurnsOut', from, to: Math.min(from + STEP.fanTurns, model.fullFanTurns) };
+    }
+    case 'fan wide':
+      return model.data.hasFanKnob && settings.fanTurnsOut < FAN_RUNS_UNDER * model.fullFanTurns
+        ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: model.fullFanTurns }
+        : undefined;
+    case 'fan in':
+      return model.data.hasFanKnob
+        ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: Math.max(0.5, settings.fanTurnsOut - STEP.fanTurns) }
+        : undefined;
+    case 'nearer':
+      return nearer(settings, model);
+    case 'slower':
+      return handBy(settings, STEP.slowerShare);
+    case 'quicker':
+      return handBy(settings, STEP.quickerShare);
+    case 'much quicker':
+      return handBy(settings, STEP.muchQuickerShare);
+    case 'closer passes':
+      return closerPasses(settings);
+    case 'next tip down': {
+      const smaller = ownNozzlesMm.filter((mm) => mm < settings.nozzleMm - 1e-9);
+      return smaller.length > 0 ? { knob: 'nozzleMm', from: settings.nozzleMm, to: Math.max(...smaller) } : undefined;
+    }
+  }
+}
+
+/** 3 psi at most a fifth, within what this coat, this gun and this place allow. */
+function inletBy({ inletKPa: from }: KnownSettings, { leastKPa, mostKPa }: Room, sign: 1 | -1): Change | undefined {
+  const by = Math.min(STEP.inletKPa, from * MOST.inletShare);
+  const to = Math.round(sign > 0 ? Math.min(from + by, mostKPa) : Math.max(from - by, leastKPa));
+  return (to - from) * sign > 1 ? { knob: 'inletKPa', from, to } : undefined;
+}
+
+/** Half a turn on a needle of four; quarters of this gun's own. */
+function fluidBy({ fluidTurnsOut: from }: KnownSettings, { fullFluidTurns }: GunModel, sign: 1 | -1): Change | undefined {
+  const by = Math.min(MOST.fluidTurns, Math.max(QUARTER, toStep((STEP.fluidTurns * fullFluidTurns) / 4, QUARTER)));
+  const to = clamp(from + sign * by, Math.min(from, 0.5), fullFluidTurns);
+  return { knob: 'fluidTurnsOut', from, to };
+}
+
+/** Not under the nearest that this kind of gun is held. */
+function nearer({ distanceMm: from }: KnownSettings, { data }: GunModel): Change | undefined {
+  const nearestMm = data.fanAtCapM.open < 0.01 ? 40 : Math.min(NEAREST_MM, data.airFlowLPerMin < 150 ? 90 : NEAREST_MM);
+  const to = Math.max(nearestMm, from - STEP.nearerMm);
+  return to < from ? { knob: 'distanceMm', from, to } : undefined;
+}
+
+function handBy({ gunSpeedMPerS: from }: KnownSettings, share: number): Change {
+  const to = clamp(from * share, Math.min(from, HAND_M_PER_S.slowest), Math.max(from, HAND_M_PER_S.quickest));
+  return { knob: 'gunSpeedMPerS', from, to: Number(to.toFixed(3)) };
+}
+
+/** Closer passes: in mm where the step is known, else as overlap. */
+function closerPasses({ stepMm, overlapPercent }: KnownSettings): Change {
+  if (stepMm !== undefined) return { knob: 'stepMm', from: stepMm, to: Math.round(stepMm * STEP.stepShare) };
+  return { knob: 'overlapPercent', from: overlapPercent, to: Math.round(100 - (100 - overlapPercent) * STEP.stepShare) };
+}
