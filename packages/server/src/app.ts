@@ -5,19 +5,23 @@ import type { DataSource } from 'typeorm';
 import { airRoutes } from './air/airRoutes.ts';
 import { StandInProbe } from './air/probe.ts';
 import { calculationRoutes } from './calculation/calculationRoutes.ts';
+import { airLineRoutes } from './compressedAir/airLineRoutes.ts';
+import { StandInGauge } from './compressedAir/gauge.ts';
 import { demoDays } from './demo/demoDays.ts';
 import { Ledger } from './event/ledger.ts';
+import { gunRoutes } from './gun/gunRoutes.ts';
 import { errorHandler } from './http/errorHandler.ts';
 import { NotFound } from './http/faults.ts';
 import { sheetRoutes } from './sheet/sheetRoutes.ts';
 import { shopRoutes } from './shop/shopRoutes.ts';
 import { ticketRoutes } from './ticket/ticketRoutes.ts';
 
-export type AppOptions = { webFolder?: string; probe?: StandInProbe };
+export type AppOptions = { webFolder?: string; probe?: StandInProbe; gauge?: StandInGauge };
 
 export async function createApp(database: DataSource, options: AppOptions = {}): Promise<Express> {
   const ledger = new Ledger(database);
   const probe = options.probe ?? new StandInProbe(await demoDays(ledger.manager));
+  const gauge = options.gauge ?? new StandInGauge();
   const app = express();
   app.disable('x-powered-by');
   app.use(guardEdges);
@@ -32,7 +36,9 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
     shopRoutes(ledger),
     sheetRoutes(ledger),
     airRoutes(ledger, probe),
-    ticketRoutes(ledger, probe),
+    gunRoutes(ledger),
+    airLineRoutes(ledger, gauge),
+    ticketRoutes(ledger, { probe, gauge }),
   );
   app.use('/api', (req) => {
     throw new NotFound(`There is nothing at ${req.path}.`);

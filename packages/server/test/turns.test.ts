@@ -191,33 +191,6 @@ describe('a coat', () => {
   });
 });
 
-describe('a gun', () => {
-  const heron = async (): Promise<StoredGun> => (await shop.setup()).guns.find(({ name }) => name === 'Heron')!;
-  it('keeps the tests of a set that stays, and retires with its tests one that goes', async () => {
-    const { id, ...gun } = await heron();
-    const [kept] = gun.gun.nozzleSets!;
-    const reply = await shop.put<ShopSetup>(`/guns/${id}`, {
-      ...gun,
-      gun: { ...gun.gun, nozzlesMm: [kept!.nozzleMm, 1.6], nozzleSets: [kept, { nozzleMm: 1.6, needle: '1.6 H' }] },
-    });
-    const sets = reply.body.guns.find((other) => other.id === id)!.gun.nozzleSets!;
-    expect(sets.map(({ nozzleMm }) => nozzleMm)).toEqual([1.3, 1.6]);
-    expect(sets[0]!.tests).toEqual(kept!.tests);
-    expect(sets[1]!.tests).toEqual([]);
-    const rows = await shop.rows('select retired_at from nozzle_set where gun_id = $1 and retired_at is not null', [id]);
-    expect(rows).toHaveLength(1);
-  });
-  it.each([
-    ['a nozzle nobody makes', { nozzlesMm: [5], nozzleSets: [{ nozzleMm: 5 }] }, ['gun', 'nozzlesMm', 0]],
-    ['a rating over what it may have', { ratedInletKPa: 300, maxInletKPa: 250 }, ['gun', 'maxInletKPa']],
-  ])('with %s is refused where it stands', async (_, changes, path) => {
-    const { id, ...gun } = await heron();
-    const reply = await shop.put<Fault>(`/guns/${id}`, { ...gun, gun: { ...gun.gun, ...changes } });
-    expect(reply.status).toBe(422);
-    expect(reply.body.error.path).toEqual(path);
-  });
-});
-
 it('the stream tells of the air and of what was written', async () => {
   const heard = await shop.listen(async () => {
     const { id, ...painter } = (await shop.setup()).painters[0]!;

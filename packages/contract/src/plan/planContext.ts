@@ -1,7 +1,8 @@
 /** Everything that the plan of one coat is worked out from; the same on the server and in the browser. */
 import type { AirNow } from '../shop/air.ts';
+import type { AirLine } from '../shop/compressedAir.ts';
 import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
-import type { StagePlan, Ticket } from '../shop/ticket.ts';
+import type { FlowCup, StagePlan, Ticket } from '../shop/ticket.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 
 export type Products = ReadonlyMap<string, Sheet>;
@@ -18,6 +19,13 @@ export type PlanContext = {
   /** Nothing goes over this stage any more: what follows its last coat is heat, or nothing. */
   isLastStage: boolean;
   cup?: StoredCup;
+  /** From the wall to the gun in this room. */
+  airLine?: AirLine;
+  /** Other work than the stage's, for this coat alone: a jamb, a spot; and whether it is a mist coat. */
+  part?: StagePlan['part'];
+  mist?: boolean;
+  /** Of the mix in hand, through a flow cup. */
+  flowCup?: FlowCup;
   /** How the last coat left this gun's knobs. */
   knobsLeft?: KnobsLeft;
   readyMl?: number;

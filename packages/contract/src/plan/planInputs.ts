@@ -2,10 +2,11 @@
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
 import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
-import type { InputOf } from '../registry.ts';
+import { ask, type InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
+import { lineOf } from '../shop/compressedAir.ts';
 import type { Room, StoredCup } from '../shop/setup.ts';
-import type { StagePlan } from '../shop/ticket.ts';
+import type { FlowCup, StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { middle, recipeOf, stageAreaM2, type PlanContext, type Products } from './planContext.ts';
 
@@ -95,9 +96,30 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
   };
 }
 
+/** What the cup showed, at the temperature the mix has now. */
+function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }: Sheet, materialC: number): number {
+  const { kinematicMm2PerS, atWantedC } = ask('viscosity', {
+    cup,
+    seconds,
+    measuredAtC,
+    wantedAtC: materialC,
+    ...(materialClass ? { class: materialClass } : {}),
+  });
+  return atWantedC?.kinematicMm2PerS.value ?? kinematicMm2PerS;
+}
+
+/** The longest of the panels that this stage covers: where nobody measured, about half as long again as a square of it. */
+function panelLengthM({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number {
+  const areas = ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ areaM2 }) => areaM2);
+  return Math.max(0.05, Math.sqrt(Math.max(...areas, 0.01) * LENGTH_TO_HEIGHT));
+}
+const LENGTH_TO_HEIGHT = 1.5;
+
 export function setupInput(context: PlanContext): InputOf<'setup'> {
-  const { sheet, stage, gun, painter, room } = context;
+  const { sheet, stage, gun, painter, room, airLine, flowCup } = context;
   const recipe = recipeOf(context);
+  const climate = climateFrom(room, context.air);
+  const materialC = climate.materialTemperatureC ?? climate.airTemperatureC;
   const own = sheet.gunSheet?.[gun.gun.class];
   const isCapBound = gun.gun.class === 'hvlp' || gun.gun.class === 'mini';
   return {
@@ -108,7 +130,12 @@ export function setupInput(context: PlanContext): InputOf<'setup'> {
     build: sheet.materialClass === 'buildPrimer',
     highSolids: sheet.materialClass === 'clearHighSolids',
     place: room.place,
-    part: stage.part,
+    part: context.part ?? stage.part,
+    ...(context.mist ? { mist: true } : {}),
+    airTemperatureC: materialC,
+    ...(flowCup ? { viscosityMm2PerS: viscosityNow(flowCup, sheet, materialC) } : {}),
+    ...(airLine ? { airline: lineOf(airLine) } : {}),
+    panelLengthM: panelLengthM(context),
     sheet: { nozzleMm: recipe.nozzleMm, wetFilmUm: middle(recipe.wetFilmUm), ...own, coats: stage.coats },
     way: { ...painter.way, skill: painter.skill },
     hardener: sheet.hardenerChemistry,

@@ -16,7 +16,10 @@ const BY_NAME = new Map<string, Range>([
   ...rows('overlapPercent', range(0, 95, '%')),
   ...rows('percent percentOfPaint sheetPercent maxPercent wastePercent tolerancePercent reductionPercent', range(0, 1000, '%')),
   ...rows('measuredLossPercent', range(0, 90, '%')),
-  ...rows('inletKPa wantedInletKPa measuredAtInletKPa ratedInletKPa maxInletKPa leafletInletKPa', range(5, 1000, 'kPa')),
+  ...rows(
+    'inletKPa lowestInletKPa highestInletKPa wantedInletKPa measuredAtInletKPa ratedInletKPa maxInletKPa leafletInletKPa',
+    range(5, 1000, 'kPa'),
+  ),
   ...rows('capKPa capKPaAtRated capLimitKPa', range(1, 600, 'kPa')),
   ...rows('freeAirLPerMin', range(1, 10_000, 'L/min')),
   ...rows('fluidMlPerMin', range(0, 3000, 'ml/min')),

@@ -1,5 +1,6 @@
 /** A data sheet as it is written in, imported and exported: one object per product version; a saved one never changes. */
 import { z } from 'zod';
+import { MaterialClass } from '../shapes/material.ts';
 import { band, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
 import { Carrier, Chemistry, Finish, Limits, StageName } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
@@ -18,17 +19,6 @@ export const ProductKind = z.enum([
   'adjuster',
   'additive',
   'cleaner',
-]);
-export const MaterialClass = z.enum([
-  'solventBase',
-  'waterborneBase',
-  'clearMediumSolids',
-  'clearHighSolids',
-  'singleStage',
-  'solventSealer',
-  'waterborneSealer',
-  'epoxyPrimer',
-  'buildPrimer',
 ]);
 const CupName = z.enum(['din4', 'ford4', 'zahn2', 'iso4']);
 const secondsBand = z.tuple([moreThanZero('seconds'), moreThanZero('seconds')]);

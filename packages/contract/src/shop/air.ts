@@ -24,3 +24,11 @@ export const ProbeSteer = z.strictObject({
 });
 export type ProbeSteer = z.infer<typeof ProbeSteer>;
 export const AirTemperature = quantity('airTemperatureC');
+
+/** Steers the gauge's stand-in: another user on the same tank, and how many of its seconds pass in one. */
+export const GaugeSteer = z.strictObject({
+  otherDrawLPerMin: z.number().min(0).max(3000).optional(),
+  secondsPerSecond: z.number().min(0).max(120).optional(),
+});
+export type GaugeSteer = z.infer<typeof GaugeSteer>;
+export type FlowingNow = { flowing: { nowKPa: number; lowestKPa: number; highestKPa: number; tankKPa?: number } | null };

@@ -1,10 +1,12 @@
 /** The shop as it was set up: painters, rooms, guns, cups. */
+import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
 import { AirMovement, PartKind, Place, StageName } from '../shapes/climate.ts';
 import { Extraction, RegionRules } from '../calculations/gate.ts';
 import { Gun, Way } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
+import type { AirLine, Compressor } from './compressedAir.ts';
 
 /** Each switched on its own. */
 export const Units = z.strictObject({
@@ -41,17 +43,34 @@ export const Room = z.strictObject({ ...stored, ...roomShape });
 export const RoomEdit = z.strictObject({ ...edited, ...roomShape });
 export type Room = z.infer<typeof Room>;
 
+const Interval = z.strictObject({ days: z.int().min(1).max(365), coats: z.int().min(1).max(1000) });
 const gunShape = {
   name: name(),
   usedFor: listOf(StageName),
   gaugeTrust: z.enum(['good', 'doubtful', 'none']),
   note: text(),
   gun: Gun,
+  intervals: z.strictObject({ pattern: Interval, service: Interval }).optional(),
 };
-export const StoredGun = z.strictObject({ ...stored, ...gunShape });
+/** Tests are taken, not edited: a set keeps its own, and a new set begins without. */
+const withoutTests = ({ gun }: { gun: z.infer<typeof Gun> }, ctx: z.RefinementCtx): void => {
+  gun.nozzleSets?.forEach((set, i) => {
+    if (set.tests)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['gun', 'nozzleSets', i, 'tests'],
+        message: 'tests are taken, not edited: they stay with their nozzle set',
+        params: { code: 'unknown-field' },
+      });
+  });
+};
 export const GunCreate = z.strictObject({ id: Id, ...gunShape });
-export const GunEdit = z.strictObject({ ...edited, ...gunShape });
-export type StoredGun = z.infer<typeof StoredGun>;
+export const GunEdit = z.strictObject({ ...edited, ...gunShape }).superRefine(withoutTests);
+export type GunCreate = z.infer<typeof GunCreate>;
+/** A nozzle set as it lives on: fitted, and some day retired with its tests. */
+export type StoredSet = { id: string; nozzleMm: number; needle?: string; cap?: string; fittedSince: string; retiredAt?: string };
+/** `gun` carries the sets in use with the newest test of each kind; `sets` has every set there ever was. */
+export type StoredGun = Omit<GunCreate, 'intervals'> & { version: number; intervals: CareIntervals; sets: StoredSet[] };
 
 /** What it may hold, the scale printed on it, and the mesh built into it. */
 export const StoredCup = z.strictObject({
@@ -72,12 +91,14 @@ export const Shop = z.strictObject({
 });
 export type Shop = z.infer<typeof Shop>;
 /** How the last coat left a gun's knobs. */
-export type KnobsLeft = { fanTurnsOut: number; fluidTurnsOut: number; part: z.infer<typeof PartKind> };
+export type KnobsLeft = { fanTurnsOut: number; fluidTurnsOut: number; part: z.infer<typeof PartKind>; mist?: boolean };
 export type ShopSetup = {
   shop: Shop;
   painters: Painter[];
   rooms: Room[];
   guns: StoredGun[];
   cups: StoredCup[];
+  compressors: Compressor[];
+  airLines: AirLine[];
   knobs: Record<string, KnobsLeft>;
 };

@@ -3,8 +3,9 @@ import { z } from 'zod';
 import { gateAnswersShape, GateStep } from '../calculations/gate.ts';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
-import { listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
+import { contradiction, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
 import { Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/climate.ts';
+import { CupName } from '../shapes/material.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import { Verdict } from '../shapes/told.ts';
 import type { Sheet } from '../sheet/sheet.ts';
@@ -102,6 +103,8 @@ export type Rating = z.infer<typeof Rating>;
 export const Seen = z.enum(['nothing', 'peel', 'run', 'dust', 'drySpray', 'stripes', 'pops', 'fisheyes', 'other']);
 export type Seen = z.infer<typeof Seen>;
 
+export type PanelDone = { panelId: string; sprayedAt: string; lowestInletKPa?: number; highestInletKPa?: number };
+
 /** The plan frozen when the painter takes it; the answers are the server's own. */
 export type TakenPlan = {
   at: string;
@@ -130,7 +133,10 @@ export type Coat = {
   roomId?: string;
   startedAt?: string;
   endedAt?: string;
-  panelsSprayed: { panelId: string; sprayedAt: string }[];
+  /** Flowing at the gun over the coat, trigger pulled. */
+  lowestInletKPa?: number;
+  highestInletKPa?: number;
+  panelsSprayed: PanelDone[];
 };
 
 export const TakePlan = z.strictObject({
@@ -142,11 +148,21 @@ export const TakePlan = z.strictObject({
   hardenerId: name().optional(),
   cupId: Id.optional(),
   readyMl: moreThanZero('readyMl').optional(),
+  part: PartKind.optional(),
+  mist: z.boolean().optional(),
 });
 export const OverridePlan = z.strictObject({ ...edited, painterId: Id, overrides: Overrides });
 export const SprayStart = z.strictObject({ ...edited, painterId: Id, mixId: Id, unchangedSinceGate: z.literal(true) });
 export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
-export const SprayEnd = z.strictObject({ ...edited, painterId: Id });
+/** Lowest and highest as the painter read them; left out, the gauge's own. */
+export const SprayEnd = z
+  .strictObject({ ...edited, painterId: Id, ...optional('lowestInletKPa', 'highestInletKPa') })
+  .superRefine(({ lowestInletKPa, highestInletKPa }, ctx) => {
+    if (lowestInletKPa !== undefined && highestInletKPa !== undefined && lowestInletKPa > highestInletKPa)
+      ctx.addIssue(
+        contradiction(['highestInletKPa'], `the highest, ${highestInletKPa} kPa, lies under the lowest, ${lowestInletKPa} kPa`),
+      );
+  });
 export const Look = z.strictObject({
   ...edited,
   painterId: Id,
@@ -186,6 +202,10 @@ export const MixCreate = z.strictObject({
   batchNo: z.int().min(1).max(64),
   correctedFromId: Id.optional(),
 });
+/** Seconds through a cup, and how warm the paint was then. */
+export const FlowCup = z.strictObject({ cup: CupName, seconds: moreThanZero('seconds'), ...wanted('measuredAtC') });
+export type FlowCup = z.infer<typeof FlowCup>;
+export const MixFlowCup = z.strictObject({ ...edited, painterId: Id, flowCup: FlowCup });
 export type Mix = {
   id: string;
   version: number;
@@ -198,6 +218,7 @@ export type Mix = {
   materialC?: number;
   potLifeEndsAt?: string;
   correctedFromId?: string;
+  flowCup?: FlowCup;
 };
 
 export const TimerConfirm = z.strictObject({ ...edited, painterId: Id, tests: TouchTests });

@@ -4,7 +4,7 @@ import type { ReadingCreate } from '@orthochrom/contract/shop/ticket.ts';
 import { MoreThan, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { insertOnce, type Ledger } from '../event/ledger.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import type { StandInProbe } from './probe.ts';
 import { ReadingTable, type ReadingRow } from './readingTable.ts';
 

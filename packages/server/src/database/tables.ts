@@ -1,5 +1,8 @@
 import { ReadingTable } from '../air/readingTable.ts';
+import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { EventTable } from '../event/eventTable.ts';
+import { CareTable } from '../gun/careTable.ts';
+import { TestTable } from '../gun/testTable.ts';
 import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
 import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
 import {
@@ -22,6 +25,9 @@ export const tables = [
   GunTable,
   NozzleSetTable,
   CupTable,
+  CompressorTable,
+  AirLineTable,
+  TestTable,
   ProductTable,
   SheetVersionTable,
   TicketTable,
@@ -33,6 +39,7 @@ export const tables = [
   CoatPanelTable,
   GateAnswerTable,
   TimerTable,
+  CareTable,
   ReadingTable,
   EventTable,
 ];

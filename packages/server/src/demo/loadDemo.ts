@@ -1,22 +1,23 @@
 /** Puts the invented shop into an empty database: set-up, sheets, open jobs, and months of jobs done. Fixed seed, dates from today. */
-import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
-import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
-import type { Coat, Panel, StagePlan, TakenPlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import type { Panel, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { Ledger } from '../event/ledger.ts';
 import { latestSheets, saveSheet } from '../sheet/sheetLedger.ts';
-import { addGun, shopSetup } from '../shop/shopLedger.ts';
-import { CupTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
+import { shopSetup } from '../shop/shopReader.ts';
+import { addGun } from '../gun/gunLedger.ts';
+import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
+import { addAirLine, addCompressor } from '../compressedAir/airLineLedger.ts';
+import { CupTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
 import { createTicket } from '../ticket/ticketLedger.ts';
-import { wholeTicket } from '../ticket/ticketReader.ts';
-import { CoatPanelTable, CoatTable, GateAnswerTable, MixTable, TicketTable } from '../ticket/ticketTables.ts';
-import { readDemoFiles } from './demoFiles.ts';
+import { readDemoFiles, type DemoFiles } from './demoFiles.ts';
+import { FITTED_DAYS_AGO, layAirYear, layGunYear } from './demoGuns.ts';
 import { CUPS, PAINTERS, SHOP } from './demoShop.ts';
 import { TICKETS, type TicketSketch } from './demoTickets.ts';
+import { primerDays } from './demoTuesdays.ts';
+import { layPast } from './layPast.ts';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 const SEED = 20_260_301;
 
 /** Park–Miller, so that every fresh shop has the same past. */
@@ -38,10 +39,48 @@ export async function loadDemoIfEmpty(database: DataSource, folder: string): Pro
   });
   const companionsFirst = [...files.sheets].sort((a, b) => Number(Boolean(a.recipes)) - Number(Boolean(b.recipes)));
   for (const sheet of companionsFirst) await saveSheet(ledger, sheet);
-  for (const gun of files.guns) await addGun(ledger, { id: newId(), ...gun });
   const random = randomFrom(SEED);
-  for (const sketch of [...TICKETS].sort((a, b) => (b.daysAgo ?? 0) - (a.daysAgo ?? 0))) await loadTicket(ledger, sketch, random);
+  await layGunsAndAir(ledger, shopId, files, random);
+  for (const sketch of [...TICKETS, ...primerDays()].sort((a, b) => (b.daysAgo ?? 0) - (a.daysAgo ?? 0)))
+    await loadTicket(ledger, sketch, random);
   return true;
+}
+
+/** Guns and lines are described as a painter would, long ago; then their year is laid. */
+async function layGunsAndAir(ledger: Ledger, shopId: string, files: DemoFiles, random: () => number): Promise<void> {
+  const { manager } = ledger;
+  const longAgo = new Date(Date.now() - FITTED_DAYS_AGO * DAY_MS);
+  for (const { gun, ...rest } of files.guns) {
+    const nozzleSets = gun.nozzleSets?.map(({ tests: _, ...set }) => set);
+    await addGun(ledger, { id: newId(), ...rest, gun: { ...gun, ...(nozzleSets ? { nozzleSets } : {}) } });
+  }
+  for (const compressor of files.compressors) await addCompressor(ledger, { id: newId(), note: '', ...compressor });
+  const { rooms, compressors } = await shopSetup(manager);
+  const idOf = (list: { id: string; name: string }[], name: string) => list.find((item) => item.name === name)!.id;
+  for (const { room, compressor, line, ...rest } of files.airLines) {
+    const { measuredLossPercent: _l, measuredAtInletKPa: _i, measuredAtAirFlowLPerMin: _f, ...pieces } = line;
+    const gaugeTrust = rest.gaugeAt === 'wall' ? 'doubtful' : 'good';
+    await addAirLine(ledger, {
+      id: newId(),
+      note: '',
+      gaugeTrust,
+      ...rest,
+      line: pieces,
+      roomId: idOf(rooms, room),
+      compressorId: idOf(compressors, compressor),
+    });
+  }
+  await manager.updateAll(NozzleSetTable, { fittedSince: longAgo });
+  await manager.updateAll(CompressorTable, { describedAt: longAgo } as never);
+  await manager.updateAll(AirLineTable, { describedAt: longAgo } as never);
+  const setup = await shopSetup(manager);
+  const teller = { manager, shopId, painterIds: setup.painters.map(({ id }) => id), random };
+  for (const stored of setup.guns) {
+    const tests = files.guns.find(({ name }) => name === stored.name)!.gun.nozzleSets ?? [];
+    await layGunYear(teller, stored, new Map(tests.map((set) => [set.nozzleMm, set.tests ?? []])));
+  }
+  const lines = setup.airLines.map((line) => ({ ...line, demo: files.airLines.find(({ name }) => name === line.name)! }));
+  await layAirYear(teller, lines, setup.compressors, idOf(setup.guns, 'Heron'));
 }
 
 async function loadTicket(ledger: Ledger, sketch: TicketSketch, random: () => number): Promise<void> {
@@ -84,155 +123,4 @@ async function ticketFrom(
       panelIds: built.map(({ id }) => id),
     })),
   };
-}
-
-/** A job of the past: every coat planned in the air of its day, sprayed, flashed and looked at, with believable scatter. */
-async function layPast(manager: EntityManager, ticketId: string, sketch: TicketSketch, random: () => number): Promise<void> {
-  const whole = await wholeTicket(manager, ticketId);
-  const setup = await shopSetup(manager);
-  const latest = await latestSheets(manager);
-  const products = new Map(latest.map(({ sheet }) => [sheet.id, sheet]));
-  const { ticket } = whole;
-  const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
-  const painter = setup.painters.find(({ id }) => id === ticket.painterId)!;
-  const [airC, rhPercent, panelC] = sketch.air!;
-  let atMs = Math.floor((Date.now() - sketch.daysAgo! * DAY_MS) / DAY_MS) * DAY_MS + 9.5 * 60 * MINUTE_MS;
-  await manager.update(TicketTable, { id: ticketId }, { state: 'done', createdAt: new Date(atMs - DAY_MS) });
-  for (const stage of ticket.stages) {
-    const coats = whole.coats.filter(({ stageId }) => stageId === stage.id);
-    const mixId = newId();
-    for (const coat of coats) {
-      const warmC = airC + (atMs % DAY_MS) / DAY_MS + random() - 0.5;
-      const at = new Date(atMs).toISOString();
-      const reading = (value: number) => ({ value, at, by: 'probe' as const });
-      const context = {
-        ticket,
-        stage,
-        sheet: whole.sheets.find(({ id }) => id === stage.sheetVersionId)!.sheet,
-        products,
-        painter,
-        room,
-        gun: setup.guns.find(({ id }) => id === stage.gunId)!,
-        air: {
-          roomId: room.id,
-          air: reading(warmC),
-          humidity: reading(rhPercent + random() * 4 - 2),
-          panel: reading(panelC + random()),
-          material: reading(21 + random()),
-        },
-        coatsLeft: stage.coats - coat.ordinal + 1,
-        isLastStage: ticket.stages.at(-1)!.id === stage.id,
-      };
-      const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
-      if (coat.ordinal === 1)
-        await layGateAndMix(manager, { ticket, stage, mixId, at: new Date(atMs - 15 * MINUTE_MS), plan: { inputs, mix } });
-      const planned: TakenPlan = {
-        at,
-        calculationVersion: CALCULATION_VERSION,
-        sheetVersionIds: [stage.sheetVersionId],
-        inputs,
-        answers: { climate, reducer, ...(mix ? { mix } : {}), setup: settings, recoat },
-      };
-      const endedMs = atMs + (4 + random() * 4) * MINUTE_MS;
-      const turned = random() < 0.3 ? 0.25 : 0;
-      const wetFilmUm = Math.round(settings.wetFilmUm * (0.9 + random() * 0.25));
-      const done: Coat['done'] = {
-        ...Object.fromEntries(
-          (['nozzleMm', 'inletKPa', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const).map((name) => [
-            name,
-            { value: settings[name], source: 'confirmed' as const },
-          ]),
-        ),
-        fluidTurnsOut: { value: settings.fluidTurnsOut - turned, source: turned ? 'changed' : 'confirmed' },
-        wetFilmUm: { value: wetFilmUm, source: 'changed' },
-      };
-      const outcome = outcomeOf(sketch, stage, coat, wetFilmUm / settings.wetFilmUm, random);
-      await manager.update(CoatTable, { id: coat.id }, {
-        ...outcome,
-        state: 'looked',
-        planned,
-        done,
-        gunId: stage.gunId!,
-        nozzleMm: settings.nozzleMm,
-        mixId,
-        painterId: painter.id,
-        roomId: room.id,
-        startedAt: new Date(atMs),
-        endedAt: new Date(endedMs),
-        inletKPaDone: settings.inletKPa,
-        fluidTurnsDone: settings.fluidTurnsOut - turned,
-        distanceMmDone: settings.distanceMm,
-        overlapPercentDone: settings.overlapPercent,
-        wetUmDone: wetFilmUm,
-        airC: context.air.air.value,
-        rhPercent: context.air.humidity.value,
-        panelC: context.air.panel.value,
-        materialC: context.air.material.value,
-      } as never);
-      await manager.insert(
-        CoatPanelTable,
-        stage.panelIds.map((panelId) => ({ coatId: coat.id, panelId, sprayedAt: new Date(endedMs) })),
-      );
-      atMs = endedMs + (recoat.earliestMinutes.value + 2 + random() * 5) * MINUTE_MS;
-    }
-  }
-}
-
-/** Thick clear in the heat pops, a heavy upright coat runs, most days are good. */
-function outcomeOf(
-  { air }: TicketSketch,
-  stage: StagePlan,
-  coat: Coat,
-  filmShare: number,
-  random: () => number,
-): Pick<Coat, 'rating' | 'seen' | 'note'> {
-  const isHot = air![0] > 29;
-  if (stage.kind === 'clear' && isHot && coat.ordinal === stage.coats)
-    return { rating: 'poor', seen: ['pops'], note: 'Pops found the next morning. Second coat went on early.' };
-  if (stage.kind === 'clear' && filmShare > 1.1) return { rating: 'fair', seen: ['run'], note: 'One run at the lower edge.' };
-  return random() < 0.15
-    ? { rating: 'fair', seen: ['dust'], note: 'A few nibs.' }
-    : { rating: 'good', seen: ['nothing'], note: '' };
-}
-
-type PastMix = {
-  ticket: Ticket;
-  stage: StagePlan;
-  mixId: string;
-  at: Date;
-  plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'>;
-};
-
-async function layGateAndMix(manager: EntityManager, { ticket, stage, mixId, at, plan }: PastMix): Promise<void> {
-  const answers = {
-    protection: { breathing: 'airFed', skin: true, eyes: true },
-    extraction: 'on',
-    ignition: [],
-    bystanders: false,
-  };
-  const ids = { ticketId: ticket.id, stageId: stage.id, roomId: ticket.roomId, painterId: ticket.painterId };
-  await manager.insert(GateAnswerTable, {
-    id: newId(),
-    ...ids,
-    step: 'mix',
-    passed: true,
-    answers,
-    verdicts: [],
-    gateVersion: 1,
-    answeredAt: at,
-  } as never);
-  const components = plan.mix?.components ?? [];
-  await manager.insert(MixTable, {
-    id: mixId,
-    stageId: stage.id,
-    painterId: ticket.painterId,
-    recipe: plan.inputs.mix?.recipe ?? { parts: [] },
-    asked: components,
-    poured: components.map(({ name, ml }) => ({ name, ml: Math.round(ml) })),
-    readyMl: plan.mix?.readyMl ?? 0,
-    batchNo: 1,
-    mixedAt: at,
-    potLifeEndsAt: plan.mix?.potLifeMinutes ? new Date(at.getTime() + plan.mix.potLifeMinutes.value * MINUTE_MS) : null,
-    materialC: 21,
-  } as never);
 }

@@ -1,4 +1,5 @@
 /** Listed one by one, so that bundling finds them; in the order in which they run. */
 import { FirstPath1795400000000 } from './firstPath.ts';
+import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 
-export const migrations = [FirstPath1795400000000];
+export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000];

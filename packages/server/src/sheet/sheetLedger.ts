@@ -6,7 +6,7 @@ import { In, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { Ledger } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { ProductTable, SheetVersionTable, type ProductRow, type SheetVersionRow } from './sheetTables.ts';
 
 const versionOf = ({ id, body }: SheetVersionRow): SheetVersion => ({ id, sheet: body });

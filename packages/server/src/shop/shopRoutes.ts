@@ -1,8 +1,9 @@
-import { GunCreate, GunEdit, PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
+import { PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
 import { Router } from 'express';
 import type { Ledger } from '../event/ledger.ts';
 import { bodyOf, idOf } from '../http/request.ts';
-import { addGun, addPainter, changeGun, changePainter, changeRoom, shopSetup } from './shopLedger.ts';
+import { addPainter, changePainter, changeRoom } from './shopLedger.ts';
+import { shopSetup } from './shopReader.ts';
 
 /** Every write is answered with the whole set-up: it is small, and the screen then holds what is on disk. */
 export function shopRoutes(ledger: Ledger): Router {
@@ -20,14 +21,6 @@ export function shopRoutes(ledger: Ledger): Router {
   });
   routes.put('/rooms/:id', async (req, res) => {
     await changeRoom(ledger, idOf(req), bodyOf(RoomEdit, req));
-    res.json(await shopSetup(ledger.manager));
-  });
-  routes.post('/guns', async (req, res) => {
-    await addGun(ledger, bodyOf(GunCreate, req));
-    res.status(201).json(await shopSetup(ledger.manager));
-  });
-  routes.put('/guns/:id', async (req, res) => {
-    await changeGun(ledger, idOf(req), bodyOf(GunEdit, req));
     res.json(await shopSetup(ledger.manager));
   });
   return routes;

@@ -5,9 +5,11 @@ import {
   doubles,
   edited,
   ids,
+  instants,
   integers,
   key,
   optionalDoubles,
+  optionalInstants,
   optionalTexts,
   refersTo,
   structures,
@@ -53,7 +55,7 @@ export const RoomTable = new EntitySchema<RoomRow>({
 
 /** `body` is the gun without its nozzle sets; those have rows of their own, for settings and tests belong to them. */
 export type GunRow = EditedRow &
-  Omit<StoredGun, 'id' | 'version' | 'gun'> & {
+  Omit<StoredGun, 'id' | 'version' | 'gun' | 'sets'> & {
     shopId: string;
     class: string;
     body: Omit<StoredGun['gun'], 'nozzleSets' | 'nozzlesMm'>;
@@ -65,7 +67,7 @@ export const GunTable = new EntitySchema<GunRow>({
     ...key('gun'),
     ...ids('shopId'),
     ...texts('name', 'class', 'gaugeTrust', 'note'),
-    ...structures('usedFor', 'body'),
+    ...structures('usedFor', 'body', 'intervals'),
     ...edited,
   },
   foreignKeys: [refersTo('gun', 'shopId', 'Shop')],
@@ -78,7 +80,7 @@ export type NozzleSetRow = {
   nozzleMm: number;
   needle: string | null;
   cap: string | null;
-  tests: unknown[];
+  fittedSince: Date;
   retiredAt: Date | null;
 };
 export const NozzleSetTable = new EntitySchema<NozzleSetRow>({
@@ -90,8 +92,8 @@ export const NozzleSetTable = new EntitySchema<NozzleSetRow>({
     ...integers('ordinal'),
     ...doubles('nozzleMm'),
     ...optionalTexts('needle', 'cap'),
-    ...structures('tests'),
-    retiredAt: { type: 'timestamptz', name: 'retired_at', nullable: true },
+    ...instants('fittedSince'),
+    ...optionalInstants('retiredAt'),
   },
   foreignKeys: [refersTo('nozzle_set', 'gunId', 'Gun')],
 });

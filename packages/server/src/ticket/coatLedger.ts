@@ -8,9 +8,11 @@ import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
+import { flowingOf } from '../compressedAir/flowing.ts';
+import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { changeCoat, mustBe } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow, planContextOf } from './planReader.ts';
@@ -47,20 +49,27 @@ export const startSpraying = (
     await changeCoat(manager, trace, coat, { kind: 'spraying', version, painterId, changes, mine: { mixId } });
   });
 
+const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefined) => ({
+  lowestInletKPa: spell?.lowestKPa ?? null,
+  highestInletKPa: spell?.highestKPa ?? null,
+});
+
 /** Flash runs per panel from its own time; a second tap leaves the first time standing. */
 export const panelSprayed = (
   ledger: Ledger,
+  gauge: StandInGauge,
   coatId: string,
   { panelId, painterId }: z.infer<typeof PanelSprayed>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
+    await flowingOf(manager, gauge, coat);
     const result = await manager
       .createQueryBuilder()
       .insert()
       .into(CoatPanelTable)
-      .values({ coatId, panelId, sprayedAt: new Date() })
+      .values({ coatId, panelId, sprayedAt: new Date(), ...spellColumns(gauge.takePanel(coatId)) })
       .orIgnore()
       .returning('panel_id')
       .execute();
@@ -78,23 +87,30 @@ export const panelSprayed = (
 /** The coat is on: panels not tapped get this moment, and the flash timer starts from the last of them. */
 export const endSpraying = (
   ledger: Ledger,
-  probe: StandInProbe,
+  { probe, gauge }: { probe: StandInProbe; gauge: StandInGauge },
   coatId: string,
-  { version, painterId }: z.infer<typeof SprayEnd>,
+  { version, painterId, lowestInletKPa, highestInletKPa }: z.infer<typeof SprayEnd>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
     const endedAt = new Date();
+    await flowingOf(manager, gauge, coat);
+    const lastPanel = spellColumns(gauge.takePanel(coatId));
+    const seen = spellColumns(gauge.takeCoat(coatId));
+    const flowing = {
+      lowestInletKPa: lowestInletKPa ?? seen.lowestInletKPa,
+      highestInletKPa: highestInletKPa ?? seen.highestInletKPa,
+    };
     const stage = (await ticketById(manager, coat.ticketId)).stages.find(({ id }) => id === coat.stageId)!;
-    const rows = stage.panelIds.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt }));
+    const rows = stage.panelIds.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt, ...lastPanel }));
     await manager.createQueryBuilder().insert().into(CoatPanelTable).values(rows).orIgnore().execute();
     await changeCoat(manager, trace, coat, {
       kind: 'sprayed',
       version,
       painterId,
-      changes: { state: 'sprayed', endedAt },
-      mine: {},
+      changes: { state: 'sprayed', endedAt, ...flowing },
+      mine: flowing,
     });
     await startFlash(manager, probe, coat, painterId, endedAt);
   });

@@ -4,7 +4,7 @@ import type { CoatState } from '@orthochrom/contract/shop/ticket.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import { changeVersioned, type Trace } from '../event/ledger.ts';
 import { OutOfTurn } from '../http/faults.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { coatOf, ticketById } from './ticketReader.ts';
 import { CoatTable, type CoatRow } from './ticketTables.ts';
 

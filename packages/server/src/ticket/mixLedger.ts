@@ -1,14 +1,16 @@
 /** What was really poured: checked against the plan that was taken, kept, and its pot life set running. */
 import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
-import type { MixCreate } from '@orthochrom/contract/shop/ticket.ts';
+import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
-import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
-import { shopIdOf, shopSetup } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
+import { shopSetup } from '../shop/shopReader.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow } from './planReader.ts';
-import { MixTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
+import { mixOf } from './ticketReader.ts';
+import { MixTable, StageTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
@@ -68,4 +70,32 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
       kind: 'mixed',
       patch: { mixId: mix.id, poured: mix.poured },
     });
+  });
+
+/** Seconds through a flow cup, kept with the mix they were timed of. @returns the ticket's id */
+export const noteFlowCup = (
+  ledger: Ledger,
+  mixId: string,
+  { version, painterId, flowCup }: z.infer<typeof MixFlowCup>,
+): Promise<string> =>
+  ledger.write(async (manager, trace) => {
+    await changeVersioned(manager, MixTable, {
+      what: 'mix',
+      id: mixId,
+      version,
+      changes: { flowCup },
+      mine: { flowCup },
+      showTheirs: mixOf,
+    });
+    const mix = await manager.findOneByOrFail(MixTable, { id: mixId });
+    const { ticketId } = await manager.findOneByOrFail(StageTable, { id: mix.stageId });
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticketId,
+      kind: 'flow-cup-timed',
+      patch: { mixId, flowCup },
+    });
+    return ticketId;
   });

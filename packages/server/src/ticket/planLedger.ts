@@ -17,7 +17,7 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     mustBe(coat, 'planned', 'taken');
     await mustBeNext(manager, coat);
     await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId: wish.painterId });
-    const { version, painterId, gunId, overrides, wantedParts, hardenerId, cupId, readyMl } = wish;
+    const { version, painterId, gunId, overrides, wantedParts, hardenerId, cupId, readyMl, part, mist } = wish;
     const context = await planContextOf(manager, probe, coat, {
       painterId,
       gunId,
@@ -25,6 +25,8 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
       ...(readyMl === undefined ? {} : { readyMl }),
       ...(wantedParts ? { wantedParts } : {}),
       ...(hardenerId ? { hardenerId } : {}),
+      ...(part ? { part } : {}),
+      ...(mist ? { mist } : {}),
     });
     const plan = planCoat(context);
     const [stop] = stopsOf(plan);

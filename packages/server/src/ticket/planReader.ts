@@ -1,14 +1,14 @@
 /** Gathers from the rows what the plan of one coat is worked out from; the working out itself is the contract's. */
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, FlowCup } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
 import { BadInput, NotFound } from '../http/faults.ts';
 import { latestSheets, sheetVersions } from '../sheet/sheetLedger.ts';
-import { shopSetup } from '../shop/shopLedger.ts';
+import { shopSetup } from '../shop/shopReader.ts';
 import { ticketById } from './ticketReader.ts';
-import { CoatTable, type CoatRow } from './ticketTables.ts';
+import { CoatTable, MixTable, type CoatRow } from './ticketTables.ts';
 
 export async function coatRow(manager: EntityManager, coatId: string): Promise<CoatRow> {
   const row = await manager.findOneBy(CoatTable, { id: coatId });
@@ -16,7 +16,11 @@ export async function coatRow(manager: EntityManager, coatId: string): Promise<C
   return row;
 }
 
-type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl'> & { painterId: string; gunId: string; cupId?: string };
+type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl' | 'part' | 'mist'> & {
+  painterId: string;
+  gunId: string;
+  cupId?: string;
+};
 
 /** @throws BadInput for a painter, gun or cup that the shop does not have */
 export async function planContextOf(
@@ -39,6 +43,8 @@ export async function planContextOf(
     return found;
   };
   const products = new Map(latest.map(({ sheet }) => [sheet.id, sheet]));
+  const airLine = setup.airLines.find(({ roomId }) => roomId === room.id);
+  const flowCup = await newestFlowCup(manager, stage.id);
   const companions = [...(pinned.sheet.grades ?? []), ...(pinned.sheet.hardeners ?? [])];
   return {
     ticket,
@@ -50,6 +56,10 @@ export async function planContextOf(
     air: await airNow(manager, probe, room.id),
     gun: known(setup.guns, wishes.gunId, 'gunId'),
     ...(setup.knobs[wishes.gunId] ? { knobsLeft: setup.knobs[wishes.gunId]! } : {}),
+    ...(airLine ? { airLine } : {}),
+    ...(flowCup ? { flowCup } : {}),
+    ...(wishes.part ? { part: wishes.part } : {}),
+    ...(wishes.mist ? { mist: true } : {}),
     coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
     isLastStage: ticket.stages.at(-1)?.id === stage.id,
     ...(wishes.cupId ? { cup: known(setup.cups, wishes.cupId, 'cupId') } : {}),
@@ -58,4 +68,10 @@ export async function planContextOf(
     ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
     sheetVersionIds: [pinned.id, ...latest.filter(({ sheet }) => companions.includes(sheet.id)).map(({ id }) => id)],
   };
+}
+
+/** Of the mix in hand, if somebody timed it. */
+async function newestFlowCup(manager: EntityManager, stageId: string): Promise<FlowCup | undefined> {
+  const [mix] = await manager.find(MixTable, { where: { stageId }, order: { mixedAt: 'DESC' }, take: 1 });
+  return mix?.flowCup ?? undefined;
 }

@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { ShopTable } from '../shop/shopTables.ts';
 import { ticketById } from './ticketReader.ts';
 import { CoatTable, PanelTable, StagePanelTable, StageTable, TicketTable, type CoatRow, type TicketRow } from './ticketTables.ts';

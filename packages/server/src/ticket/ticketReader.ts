@@ -1,6 +1,16 @@
 /** Tickets as the contract shows them. */
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
-import type { Coat, GateRecord, Mix, Panel, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  Coat,
+  GateRecord,
+  Mix,
+  Panel,
+  PanelDone,
+  StagePlan,
+  Ticket,
+  TicketWhole,
+  Timer,
+} from '@orthochrom/contract/shop/ticket.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
@@ -77,7 +87,7 @@ export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
     endedAt: iso(row.endedAt),
     panelsSprayed: panels
       .filter(({ coatId }) => coatId === row.id)
-      .map(({ panelId, sprayedAt }) => ({ panelId, sprayedAt: sprayedAt.toISOString() }))
+      .map(({ coatId: _, sprayedAt, ...panel }) => present({ ...panel, sprayedAt: sprayedAt.toISOString() }) as PanelDone)
       .sort((a, b) => a.sprayedAt.localeCompare(b.sprayedAt)),
   }) as Coat;
 }

@@ -2,6 +2,7 @@ import {
   GateAnswers,
   Look,
   MixCreate,
+  MixFlowCup,
   OverridePlan,
   PanelSprayed,
   SprayEnd,
@@ -14,12 +15,13 @@ import {
 import { RecordQuery } from '@orthochrom/contract/shop/record.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
+import type { StandInGauge } from '../compressedAir/gauge.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, lookAt, panelSprayed, startSpraying } from './coatLedger.ts';
 import { answerGate } from './gateKeeper.ts';
-import { addMix } from './mixLedger.ts';
+import { addMix, noteFlowCup } from './mixLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
 import { recordOf, records, recordsCsv } from './records.ts';
@@ -28,8 +30,10 @@ import { allTickets, wholeTicket } from './ticketReader.ts';
 import { confirmTimer } from './timerLedger.ts';
 import { TimerTable } from './ticketTables.ts';
 
+type Instruments = { probe: StandInProbe; gauge: StandInGauge };
+
 /** Every write on a ticket is answered with the whole ticket as it now is on disk. */
-export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
+export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Router {
   const routes = Router();
   const whole = (ticketId: string) => wholeTicket(ledger.manager, ticketId);
   const ticketOfCoat = async (coatId: string) => whole((await coatRow(ledger.manager, coatId)).ticketId);
@@ -58,6 +62,10 @@ export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
     res.status(201).json(await whole(idOf(req)));
   });
 
+  routes.post('/mixes/:id/flow-cup', async (req, res) => {
+    res.json(await whole(await noteFlowCup(ledger, idOf(req), bodyOf(MixFlowCup, req))));
+  });
+
   routes.post('/coats/:id/take', async (req, res) => {
     await takePlan(ledger, probe, idOf(req), bodyOf(TakePlan, req));
     res.json(await ticketOfCoat(idOf(req)));
@@ -71,11 +79,11 @@ export function ticketRoutes(ledger: Ledger, probe: StandInProbe): Router {
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/panels', async (req, res) => {
-    await panelSprayed(ledger, idOf(req), bodyOf(PanelSprayed, req));
+    await panelSprayed(ledger, gauge, idOf(req), bodyOf(PanelSprayed, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-end', async (req, res) => {
-    await endSpraying(ledger, probe, idOf(req), bodyOf(SprayEnd, req));
+    await endSpraying(ledger, { probe, gauge }, idOf(req), bodyOf(SprayEnd, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/look', async (req, res) => {

@@ -124,7 +124,7 @@ export const CoatTable = new EntitySchema<CoatRow>({
     ...optionalIds('gunId', 'mixId', 'painterId', 'roomId'),
     ...optionalInstants('startedAt', 'endedAt'),
     ...optionalDoubles('nozzleMm', 'inletKPaDone', 'fluidTurnsDone', 'distanceMmDone', 'overlapPercentDone', 'wetUmDone'),
-    ...optionalDoubles('airC', 'rhPercent', 'panelC', 'materialC'),
+    ...optionalDoubles('lowestInletKPa', 'highestInletKPa', 'airC', 'rhPercent', 'panelC', 'materialC'),
     ...edited,
   },
   uniques: [{ name: 'coat_stage_ordinal', columns: ['stageId', 'ordinal'] }],
@@ -139,7 +139,13 @@ export const CoatTable = new EntitySchema<CoatRow>({
   ],
 });
 
-export type CoatPanelRow = { coatId: string; panelId: string; sprayedAt: Date };
+export type CoatPanelRow = {
+  coatId: string;
+  panelId: string;
+  sprayedAt: Date;
+  lowestInletKPa: number | null;
+  highestInletKPa: number | null;
+};
 export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
   name: 'CoatPanel',
   tableName: 'coat_panel',
@@ -147,6 +153,7 @@ export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
     coatId: { type: 'uuid', name: 'coat_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
     panelId: { type: 'uuid', name: 'panel_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
     ...instants('sprayedAt'),
+    ...optionalDoubles('lowestInletKPa', 'highestInletKPa'),
   },
   foreignKeys: [refersTo('coat_panel', 'coatId', 'Coat'), refersTo('coat_panel', 'panelId', 'Panel')],
 });
@@ -165,6 +172,7 @@ export const MixTable = new EntitySchema<MixRow>({
     ...instants('mixedAt'),
     ...optionalInstants('potLifeEndsAt'),
     ...optionalDoubles('materialC'),
+    ...optionalStructures('flowCup'),
     ...optionalIds('correctedFromId'),
     ...edited,
   },

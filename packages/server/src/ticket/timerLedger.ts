@@ -3,7 +3,7 @@ import type { TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
-import { shopIdOf } from '../shop/shopLedger.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { coatRow } from './planReader.ts';
 import { CoatTable, TimerTable } from './ticketTables.ts';
 

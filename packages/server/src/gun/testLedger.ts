@@ -1,0 +1,55 @@
+/** Taking a test: kept once, for good, by the nozzle set, line or compressor it belongs to. */
+import type { TestCreate } from '@orthochrom/contract/shop/test.ts';
+import type { EntityManager } from 'typeorm';
+import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
+import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { BadInput } from '../http/faults.ts';
+import { shopIdOf } from '../shop/shopId.ts';
+import { NozzleSetTable } from '../shop/shopTables.ts';
+import { TestTable, type TestRow } from './testTable.ts';
+
+export const addTest = (ledger: Ledger, { test, ...given }: TestCreate, takenAt = new Date()): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const shopId = await shopIdOf(manager);
+    await mustBelong(manager, given);
+    const row: TestRow = {
+      nozzleSetId: null,
+      airLineId: null,
+      compressorId: null,
+      ...given,
+      shopId,
+      kind: test.kind,
+      input: test,
+      takenAt,
+    };
+    if (await insertOnce(manager, TestTable, row))
+      await trace({
+        shopId,
+        painterId: given.painterId,
+        aggregateType: 'test',
+        aggregateId: row.id,
+        kind: 'taken',
+        patch: { ...given, test },
+      });
+  });
+
+/** @throws BadInput for a set, line or compressor that the shop does not have, or a set that is retired */
+async function mustBelong(
+  manager: EntityManager,
+  {
+    nozzleSetId,
+    airLineId,
+    compressorId,
+  }: { nozzleSetId?: string | undefined; airLineId?: string | undefined; compressorId?: string | undefined },
+): Promise<void> {
+  if (nozzleSetId) {
+    const set = await manager.findOneBy(NozzleSetTable, { id: nozzleSetId });
+    if (!set) throw BadInput.at(['nozzleSetId'], 'not-one-of', 'The shop has no such nozzle set.');
+    if (set.retiredAt)
+      throw BadInput.at(['nozzleSetId'], 'not-one-of', 'This nozzle set is retired: test the one that is fitted.');
+  }
+  if (airLineId && !(await manager.existsBy(AirLineTable, { id: airLineId })))
+    throw BadInput.at(['airLineId'], 'not-one-of', 'The shop has no such air line.');
+  if (compressorId && !(await manager.existsBy(CompressorTable, { id: compressorId })))
+    throw BadInput.at(['compressorId'], 'not-one-of', 'The shop has no such compressor.');
+}
