@@ -10,6 +10,7 @@ import {
 } from '../src/compressedAir/compressor.ts';
 import { COUPLERS, restrictionFlow, restrictionInletPa } from '../src/compressedAir/coupler.ts';
 import { inletFromRest, restHeldByTank } from '../src/compressedAir/flowingAtGun.ts';
+import { gainsOf } from '../src/compressedAir/gains.ts';
 import { frictionFactor, hoseInletPa } from '../src/compressedAir/hose.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { starvationOver } from '../src/compressedAir/starvation.ts';
@@ -225,5 +226,41 @@ describe('starvation', () => {
   });
   it('is a swing of more than three psi in one pass as well', () => {
     expect(starvationOver([{ lowestKPa: 110, highestKPa: 138 }]).isStarving).toBe(true);
+  });
+});
+
+describe('one better piece', () => {
+  const line = {
+    wantedInletKPa: 138,
+    airFlowLPerMin: 340,
+    hose: { innerDiameterMm: 6.35, lengthM: 7.62 },
+    couplers: [{ kind: 'standard' as const, count: 2 }],
+    regulator: 'small' as const,
+  };
+  it('never costs, and the best comes first', () => {
+    const gains = gainsOf(line);
+    expect(gains[0]!.piece).toBe('hose');
+    for (const { flowing, atRest } of gains) {
+      expect(flowing.toKPa).toBeLessThanOrEqual(flowing.fromKPa + 1e-9);
+      expect(atRest.toKPa).toBeLessThan(atRest.fromKPa);
+      expect(flowing.toKPa).toBeGreaterThan(138);
+    }
+    const saved = gains.map(({ atRest }) => atRest.fromKPa - atRest.toKPa);
+    expect(saved[0]).toBe(Math.max(...saved));
+  });
+  it('starts from the loss that was measured, not from the one computed', () => {
+    const measured = gainsOf({ ...line, measuredLossPercent: 50 });
+    expect(measured[0]!.flowing.fromKPa).toBeCloseTo(276, 6);
+  });
+  it('is not offered where the line is as good as it gets', () => {
+    expect(
+      gainsOf({
+        wantedInletKPa: 138,
+        airFlowLPerMin: 110,
+        hose: { innerDiameterMm: 12.7, lengthM: 5 },
+        couplers: [{ kind: 'highFlow', count: 2 }],
+        regulator: 'large',
+      }),
+    ).toEqual([]);
   });
 });

@@ -1,6 +1,5 @@
 /** What may follow what: gates by day and room, pot life, second cups, guns whose sets change, and the stream that tells of it. */
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
-import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';

@@ -1,8 +1,14 @@
 import { createBrowserRouter } from 'react-router';
 import { Broken } from './frame/Broken.tsx';
 import { Shell } from './frame/Shell.tsx';
+import { AirLineFormPage } from './compressedAir/AirLineFormPage.tsx';
+import { AirLinePage } from './compressedAir/AirLinePage.tsx';
+import { CompressorFormPage } from './compressedAir/CompressorFormPage.tsx';
+import { CarePage } from './guns/care/CarePage.tsx';
+import { GunEditPage } from './guns/GunEditPage.tsx';
 import { GunPage } from './guns/GunPage.tsx';
 import { GunsPage } from './guns/GunsPage.tsx';
+import { TestPage } from './guns/tests/TestPage.tsx';
 import { CoatRecordPage } from './records/CoatRecordPage.tsx';
 import { RecordsPage } from './records/RecordsPage.tsx';
 import { SettingsPage } from './settings/SettingsPage.tsx';
@@ -30,7 +36,16 @@ export const router = createBrowserRouter([
       { path: 'sheets', element: <SheetsPage /> },
       { path: 'sheets/:id', element: <SheetPage /> },
       { path: 'guns', element: <GunsPage /> },
+      { path: 'guns/new', element: <GunEditPage /> },
       { path: 'guns/:id', element: <GunPage /> },
+      { path: 'guns/:id/edit', element: <GunEditPage /> },
+      { path: 'guns/:id/tests/:kind', element: <TestPage /> },
+      { path: 'guns/:id/care/:kind', element: <CarePage /> },
+      { path: 'air/new', element: <AirLineFormPage /> },
+      { path: 'air/:id', element: <AirLinePage /> },
+      { path: 'air/:id/edit', element: <AirLineFormPage /> },
+      { path: 'compressors/new', element: <CompressorFormPage /> },
+      { path: 'compressors/:id', element: <CompressorFormPage /> },
       { path: 'settings', element: <SettingsPage /> },
       { path: '*', element: <p className="page">There is no such page.</p> },
     ],

@@ -19,6 +19,18 @@ export const ADVICE: Record<string, string> = {
   'test-nail': 'Press a nail into a hidden thick place: it may not leave a dent.',
 };
 
+/** Asked where a figure is possible but unlike the kind of gun. */
+export const DOUBTS: Record<string, string> = {
+  'rated-inlet-high':
+    '{ratedInletKPa} is far over what such a gun is rated at ({usualInletKPa}). Is that the wall’s pressure, a pressure at rest, or another kind of gun?',
+  'rated-inlet-like-cap':
+    '{ratedInletKPa} at the inlet is little: such a gun has about {usualInletKPa} there and {usualCapKPa} at the cap. Was the cap’s pressure typed?',
+  'rated-cap-high':
+    '{capKPaAtRated} at the cap is much: such a gun has about {usualCapKPa} there. Was the inlet’s pressure typed?',
+  'rated-air-unlike': '{ratedAirFlowLPerMin} is unlike such a gun, which draws about {usualAirFlowLPerMin}. Is the unit right?',
+  'nozzle-unlike': 'A {nozzleMm} nozzle is unlike this kind of gun. Is the kind right?',
+};
+
 export const QUESTIONS: Record<string, string> = {
   'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',
   'is-it-the-cap': 'That is low for the inlet and usual for the cap. Read at the cap with a test cap, or at the gun?',
@@ -44,4 +56,5 @@ const wordsFrom =
   };
 
 export const adviceText = wordsFrom(ADVICE, 'advice');
+export const doubtText = wordsFrom(DOUBTS, 'doubt');
 export const questionText = wordsFrom(QUESTIONS, 'question');

@@ -3,17 +3,17 @@
  * say it does there. A starting point that ends in a test panel; drops, landing and risks wait for the forward model.
  */
 import type { Carrier } from '../air/climate.ts';
-import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
+import type { Line } from '../compressedAir/airline.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
-import { materialClassOf } from '../material/classes.ts';
 import type { Chemistry } from '../mix/mix.ts';
-import type { Band, Spread } from '../outcome/spread.ts';
+import type { Band } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { atWork, paintFor, type AtWork } from './atWork.ts';
+import { asSet, type AsSet } from './asSet.ts';
+import { paintFor } from './atWork.ts';
 import { testsOf, type Gun, type PartKind, type Place, type Stage } from './gun.ts';
 import { gunModelOf, type GunModel } from './gunModel.ts';
 import { handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
-import { HAND_M_PER_S, handSpeedMPerS } from './handSpeed.ts';
+import { HAND_M_PER_S } from './handSpeed.ts';
 import { capAtInlet, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { nozzleFor } from './nozzle.ts';
 import { leastOverlapPercent, PINCHED_FAN_MM } from './overlap.ts';
@@ -43,60 +43,47 @@ export type SetupInput = {
   panelLengthM?: number;
   knobsNow?: { fanTurnsOut: number; fluidTurnsOut: number; part?: PartKind; mist?: boolean };
 };
-export type SetupAnswer = Explained & {
-  nozzleMm: number;
-  nozzleWantedMm: Band;
-  inletKPa: number;
-  fluidTurnsOut: number;
-  fanTurnsOut: number;
-  distanceMm: number;
-  overlapPercent: number;
-  coats: number;
-  wetFilmUm: number;
-  wetness: Wetness;
-  asks: Ask[];
-  fanWidthMm: number;
-  stepMm: number;
-  capKPa: number;
-  fluidMlPerMin: number;
-  gunSpeedMPerS: number;
-  secondsPerPass?: number;
-  airFlowLPerMin: number;
-  regulatorFlowingKPa?: number;
-  regulatorStaticKPa?: number;
-  /** How sure the gun's own figures are, 80 %. */
-  ranges: AtWork['ranges'] & { regulatorFlowingKPa?: Spread };
-};
-
-/** Wall pressure is as sure as the loss on the way: computed, or measured here. */
-const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
+export type SetupAnswer = Explained &
+  AsSet & {
+    nozzleMm: number;
+    nozzleWantedMm: Band;
+    inletKPa: number;
+    fluidTurnsOut: number;
+    fanTurnsOut: number;
+    distanceMm: number;
+    overlapPercent: number;
+    coats: number;
+    wetFilmUm: number;
+    wetness: Wetness;
+    asks: Ask[];
+  };
 
 export function setupOf(input: SetupInput): SetupAnswer {
   const { gun, stage, carrier, part, mist, sheet } = input;
   const nozzle = nozzleFor(input);
-  const paint = paintFor(input);
-  const model = gunModelOf(gun, nozzle.nozzleMm, paint);
+  const model = gunModelOf(gun, nozzle.nozzleMm, paintFor(input));
   const knobs = knobsFor(input);
   const hand = handFor(input);
   const preset = presetFor(part, mist);
   const air = inletPressureFor({ ...input, model, fanTurnsOut: knobs.fanTurnsOut });
   const inletKPa = Math.floor(air.inletKPa * preset.air);
   const wetFilm = Math.round((sheet?.wetFilmUm ?? wetFilmUm(stage, carrier, input)) * preset.film);
-  const materialClass = materialClassOf(stage, carrier, input);
-  const at = (fluidTurnsOut: number) => {
-    const work = atWork(gun, model, paint, {
-      inletKPa,
-      fluidTurnsOut,
-      fanTurnsOut: knobs.fanTurnsOut,
-      distanceMm: hand.distanceMm,
-    });
-    const stepMm = work.fanWidthMm * (1 - hand.overlapPercent / 100);
-    const film = { gunClass: gun.class, materialClass, solids: paint.mixture.solids, fluidMlPerMin: work.fluidMlPerMin, stepMm };
-    return { fluidTurnsOut, work, stepMm, gunSpeedMPerS: handSpeedMPerS(film, wetFilm) };
-  };
+  const at = (fluidTurnsOut: number) => ({
+    fluidTurnsOut,
+    ...asSet(
+      { ...input, nozzleMm: nozzle.nozzleMm },
+      {
+        inletKPa,
+        fluidTurnsOut,
+        fanTurnsOut: knobs.fanTurnsOut,
+        wetFilmUm: wetFilm,
+        distanceMm: hand.distanceMm,
+        overlapPercent: hand.overlapPercent,
+      },
+    ),
+  });
   const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns);
-  const { work, stepMm, gunSpeedMPerS } = chosen;
-  const line = input.airline && lineAt(input.airline, inletKPa, work.airFlowLPerMin);
+  const { figures, line } = chosen;
   return {
     nozzleMm: nozzle.nozzleMm,
     nozzleWantedMm: nozzle.wantedMm,
@@ -112,27 +99,21 @@ export function setupOf(input: SetupInput): SetupAnswer {
       input.hardener === undefined
         ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
         : [],
-    fanWidthMm: work.fanWidthMm,
-    stepMm,
-    capKPa: work.capKPa,
-    fluidMlPerMin: work.fluidMlPerMin,
-    gunSpeedMPerS,
-    ...(input.panelLengthM === undefined ? {} : { secondsPerPass: input.panelLengthM / gunSpeedMPerS }),
-    airFlowLPerMin: work.airFlowLPerMin,
-    ...(line ? { regulatorFlowingKPa: line.regulatorFlowingKPa, regulatorStaticKPa: line.regulatorStaticKPa } : {}),
-    ranges: { ...work.ranges, ...(line ? { regulatorFlowingKPa: wallRange(line, input.airline!) } : {}) },
+    ...figures,
     verdicts: [
       ...air.verdicts,
       ...nozzle.verdicts,
       ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
-      ...setupVerdicts(input, { nozzleMm: nozzle.nozzleMm, overlapPercent: hand.overlapPercent, fanWidthMm: work.fanWidthMm }),
+      ...setupVerdicts(input, { nozzleMm: nozzle.nozzleMm, overlapPercent: hand.overlapPercent, fanWidthMm: figures.fanWidthMm }),
     ],
     reasons: [
       ...air.reasons,
       ...capReasons(input, model, { inletKPa, fanTurnsOut: knobs.fanTurnsOut }),
       ...nozzle.reasons,
       ...knobs.reasons,
-      ...(chosen.fluidTurnsOut === knobs.fluidTurnsOut ? [] : [because('needle-for-hand', 'model', { gunSpeedMPerS })]),
+      ...(chosen.fluidTurnsOut === knobs.fluidTurnsOut
+        ? []
+        : [because('needle-for-hand', 'model', { gunSpeedMPerS: figures.gunSpeedMPerS })]),
       ...hand.reasons,
       ...testReasons(model),
       ...(line?.reasons ?? []),
@@ -142,25 +123,17 @@ export function setupOf(input: SetupInput): SetupAnswer {
 }
 
 /** Opens or closes a metered needle by quarters until the film asks for a hand that an arm can hold. */
-function needleForHand<T extends { fluidTurnsOut: number; gunSpeedMPerS: number }>(
+function needleForHand<T extends { fluidTurnsOut: number; figures: AsSet }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
   full: number,
 ): T {
   let chosen = at(start);
-  while (chosen.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut > QUARTER)
+  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut > QUARTER)
     chosen = at(chosen.fluidTurnsOut - QUARTER);
-  while (chosen.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= full)
+  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= full)
     chosen = at(chosen.fluidTurnsOut + QUARTER);
   return chosen;
-}
-
-const lineAt = (line: Line, inletKPa: number, airFlowLPerMin: number): AirlineAnswer =>
-  airlineOf({ ...line, wantedInletKPa: inletKPa, airFlowLPerMin });
-
-function wallRange({ regulatorFlowingKPa: value, lossKPa }: AirlineAnswer, line: Line): Spread {
-  const unsure = lossKPa * (line.measuredLossPercent === undefined ? LOSS_SHARE_UNSURE.computed : LOSS_SHARE_UNSURE.measured);
-  return { value, low: value - unsure, high: value + unsure };
 }
 
 function capReasons({ capLimitKPa }: SetupInput, model: GunModel, at: { inletKPa: number; fanTurnsOut: number }): Reason[] {

@@ -99,10 +99,10 @@ export class StandInGauge {
   }
 }
 
-function note(play: Playing, kPa: number): void {
-  play.nowKPa = kPa;
+function note(play: Playing, nowKPa: number): void {
+  play.nowKPa = nowKPa;
   for (const spell of [play.coat, play.panel]) {
-    spell.lowestKPa = Math.min(spell.lowestKPa, kPa);
-    spell.highestKPa = Math.max(spell.highestKPa, kPa);
+    spell.lowestKPa = Math.min(spell.lowestKPa, nowKPa);
+    spell.highestKPa = Math.max(spell.highestKPa, nowKPa);
   }
 }

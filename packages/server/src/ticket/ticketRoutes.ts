@@ -71,7 +71,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/overrides', async (req, res) => {
-    await overrideSettings(ledger, idOf(req), bodyOf(OverridePlan, req));
+    await overrideSettings(ledger, probe, idOf(req), bodyOf(OverridePlan, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-start', async (req, res) => {

@@ -1,5 +1,7 @@
 /** What the screens show, kept fresh by the server's stream. */
 import type { AirNow, DayAhead } from '@orthochrom/contract/shop/air.ts';
+import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
+import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Coat, SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import { notifications } from '@mantine/notifications';
@@ -19,6 +21,9 @@ export type TicketList = {
 
 export const useSetup = () => useSWR<ShopSetup, Error>('/api/setup', getJson);
 export const useSheets = () => useSWR<SheetVersion[], Error>('/api/sheets', getJson);
+export const useTests = () => useSWR<StoredTest[], Error>('/api/tests', getJson);
+export const useCare = () => useSWR<GunCareNow[], Error>('/api/care', getJson);
+export const useGunStory = (gunId: string) => useSWR<GunStory, Error>(`/api/guns/${gunId}/story`, getJson);
 export const useAir = () => useSWR<AirState, Error>('/api/air', getJson);
 export const useTickets = () =>
   useSWR<TicketList, Error>('/api/tickets', (url: string) => getJson<TicketList>(url).then(measured));
@@ -73,11 +78,20 @@ export function useStream(): boolean {
         painter: '/api/setup',
         room: '/api/setup',
         gun: '/api/setup',
+        compressor: '/api/setup',
+        airLine: '/api/setup',
+        test: '/api/setup',
+        care: '/api/care',
         sheet: '/api/sheets',
         reading: '/api/air',
       };
       void mutate(isOf(keys[type] ?? '/api/tickets'));
       if (type === 'ticket') void mutate(isOf('/api/records'));
+      if (type === 'ticket' || type === 'test' || type === 'care' || type === 'gun') {
+        void mutate('/api/care');
+        void mutate(isOf('/api/guns/'));
+        void mutate('/api/tests');
+      }
     });
     return () => stream.close();
   }, [cache]);

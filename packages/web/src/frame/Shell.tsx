@@ -25,7 +25,7 @@ const PLACES = [
   { to: '/tickets', word: 'Tickets', Icon: IconClipboardList },
   { to: '/records', word: 'Records', Icon: IconBook2 },
   { to: '/sheets', word: 'Sheets', Icon: IconFileText },
-  { to: '/guns', word: 'Guns', Icon: IconSpray },
+  { to: '/guns', word: 'Guns, air', Icon: IconSpray },
   { to: '/settings', word: 'Settings', Icon: IconSettings },
 ];
 

@@ -1,188 +1,164 @@
-/** A gun and its nozzle sets; changing one part of a set asks about the others, for they belong together. */
-import { Button, Checkbox, CloseButton, Select, Textarea, TextInput } from '@mantine/core';
-import { GunCreate, type StoredGun } from '@orthochrom/contract/shop/setup.ts';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
-import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
-import { mutate } from 'swr';
-import { v7 as newId } from 'uuid';
-import { postJson, putJson } from '../api/client.ts';
-import { useSetup, useWrite } from '../api/hooks.ts';
+/** One gun: what it waits for, its nozzle sets and what their tests say, what was set for what, and its year. */
+import { Button } from '@mantine/core';
+import type { GunStory } from '@orthochrom/contract/shop/care.ts';
+import type { StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
+import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
+import { paintFor } from '@orthochrom/core/gun/atWork.ts';
+import { gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
+import { Link, useParams } from 'react-router';
+import { useGunStory, useNowMs, useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
+import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
-import { FigureInput } from '../units/FigureInput.tsx';
-import type { Kind } from '../units/typed.ts';
+import { formatFor, turnsText } from '../units/format.ts';
+import { ROUND_NAME } from './care/careWords.ts';
+import { agoText } from './dates.ts';
+import { DueBadges } from './DueBadges.tsx';
+import { FlowingOverTime, TestsOverTime } from './GunHistory.tsx';
 import { CLASS_NAME, TRUST_NAME } from './names.ts';
+import { SetupCards } from './SetupCards.tsx';
+import { PATTERN_NAME } from './tests/PatternPicker.tsx';
+import { setName } from './tests/TestPage.tsx';
 
-type Draft = Omit<StoredGun, 'id' | 'version'>;
-const EMPTY: Draft = {
-  name: '',
-  usedFor: [],
-  gaugeTrust: 'good',
-  note: '',
-  gun: { class: 'hvlp', nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' },
-};
+const TESTS = [
+  ['pattern', 'Pattern on paper'],
+  ['catch', 'Catch test'],
+  ['fan', 'Fan width'],
+  ['cap', 'Cap gauge'],
+] as const;
 
 export function GunPage() {
   const { id = '' } = useParams();
   const { data: setup } = useSetup();
-  if (!setup) return <p className="page">Opening the gun …</p>;
-  const stored = setup.guns.find((gun) => gun.id === id);
-  if (!stored && id !== 'new') return <p className="page">There is no such gun.</p>;
-  return <GunForm key={id} stored={stored} />;
-}
-
-const FIGURES: [keyof Draft['gun'], string, Kind][] = [
-  ['fullFluidTurns', 'Needle travel, turns', 'turns'],
-  ['fullFanTurns', 'Fan knob travel, turns', 'turns'],
-  ['ratedInletKPa', 'Rated at the inlet', 'pressure'],
-  ['capKPaAtRated', 'At the cap, at that rating', 'pressure'],
-  ['maxInletKPa', 'Most it may have', 'pressure'],
-];
-
-function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
-  // The version the typing began from: a change by somebody else shows as a clash when this is saved.
-  const [stored] = useState(newest);
-  const navigate = useNavigate();
-  const [busy, write] = useWrite();
-  const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : EMPTY));
-  const change = (changes: Partial<Draft>) => setDraft({ ...draft, ...changes });
-  const changeGun = (changes: Partial<Draft['gun']>) => change({ gun: { ...draft.gun, ...changes } });
-  const sets = draft.gun.nozzleSets ?? [];
-  const setSets = (next: typeof sets) => changeGun({ nozzleSets: next, nozzlesMm: next.map(({ nozzleMm }) => nozzleMm) });
-  const fault = faultOf(draft);
-  const save = () =>
-    write(async (over?: number) => {
-      if (stored) await putJson(`/api/guns/${stored.id}`, { ...draft, version: over ?? stored.version });
-      else await postJson('/api/guns', { ...draft, id: newId() });
-      await mutate('/api/setup');
-      await navigate('/guns');
-    });
+  const { data: story } = useGunStory(id);
+  const nowMs = useNowMs(30_000);
+  const gun = setup?.guns.find((candidate) => candidate.id === id);
+  if (!setup || !story) return <p className="page">Opening the gun …</p>;
+  if (!gun) return <p className="page">There is no such gun.</p>;
+  const fitted = gun.sets.filter(({ retiredAt }) => !retiredAt);
+  const baselines = story.tests.filter(({ test }) => test.kind === 'baseline').reverse();
   return (
     <>
-      <PageHead title={stored ? stored.name : 'New gun'} line={CLASS_NAME[draft.gun.class]} />
-      <div className="page stack">
-        <div className="card grid2">
-          <TextInput
-            label="Name"
-            value={draft.name}
-            maxLength={80}
-            onChange={(event) => change({ name: event.currentTarget.value })}
-          />
-          <Select
-            label="Kind"
-            value={draft.gun.class}
-            data={Object.entries(CLASS_NAME).map(([value, label]) => ({ value, label }))}
-            onChange={(next) => next && changeGun({ class: next as Draft['gun']['class'] })}
-          />
-          <Select
-            label="How finely it breaks paint up"
-            value={draft.gun.ability ?? 'good'}
-            data={['basic', 'good', 'fine']}
-            onChange={(ability) => ability && changeGun({ ability: ability as 'good' })}
-          />
-          <Select
-            label="Its gauge"
-            value={draft.gaugeTrust}
-            data={Object.entries(TRUST_NAME).map(([value, label]) => ({ value, label }))}
-            onChange={(trust) => trust && change({ gaugeTrust: trust as Draft['gaugeTrust'] })}
-          />
-          {FIGURES.map(([field, label, kind]) => (
-            <FigureInput
-              key={field}
-              label={label}
-              kind={kind}
-              field={field}
-              {...(typeof draft.gun[field] === 'number' ? { value: draft.gun[field] as number } : {})}
-              onChange={(entered) => changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)}
-            />
-          ))}
-        </div>
-        <Checkbox.Group
-          label="Used for"
-          value={draft.usedFor}
-          onChange={(usedFor) => change({ usedFor: usedFor as Stage[] })}
-          className="card"
-        >
-          <div className="row" style={{ marginTop: 8 }}>
-            {(Object.keys(STAGE_NAME) as Stage[]).map((stage) => (
-              <Checkbox key={stage} size="md" value={stage} label={STAGE_NAME[stage]} />
-            ))}
-          </div>
-        </Checkbox.Group>
-        <fieldset className="card stack" style={{ margin: 0 }}>
-          <legend className="tape">Nozzle sets</legend>
-          <p className="quiet">
-            Nozzle, needle and cap belong together. A changed set starts without tests; the old one is kept, retired.
-          </p>
-          {sets.map((set, i) => (
-            <div key={i} className="grid2" style={{ gridTemplateColumns: '1fr 1fr 1fr 48px', alignItems: 'end' }}>
-              <FigureInput
-                label="Nozzle"
-                kind="nozzle"
-                field="nozzleMm"
-                value={set.nozzleMm}
-                onChange={(entered) =>
-                  entered &&
-                  setSets(sets.map((other, k) => (k === i ? { ...other, nozzleMm: entered.canonical, tests: [] } : other)))
-                }
-              />
-              <TextInput
-                label="Needle"
-                value={set.needle ?? ''}
-                maxLength={80}
-                onChange={(event) =>
-                  setSets(sets.map((other, k) => (k === i ? { ...other, needle: event.currentTarget.value, tests: [] } : other)))
-                }
-              />
-              <TextInput
-                label="Cap"
-                value={set.cap ?? ''}
-                maxLength={80}
-                onChange={(event) =>
-                  setSets(sets.map((other, k) => (k === i ? { ...other, cap: event.currentTarget.value, tests: [] } : other)))
-                }
-              />
-              <CloseButton
-                size="xl"
-                aria-label={`Retire set ${i + 1}`}
-                disabled={sets.length === 1}
-                onClick={() => setSets(sets.filter((_, k) => k !== i))}
-              />
-            </div>
-          ))}
-          <div>
-            <Button variant="default" onClick={() => setSets([...sets, { nozzleMm: 1.4 }])}>
-              Another set
-            </Button>
-          </div>
-        </fieldset>
-        <Textarea
-          label="Note"
-          value={draft.note}
-          maxLength={2000}
-          autosize
-          minRows={2}
-          onChange={(event) => change({ note: event.currentTarget.value })}
-        />
-        {fault && <p role="alert">{fault}</p>}
+      <PageHead
+        title={gun.name}
+        line={`${CLASS_NAME[gun.gun.class]} · for ${gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · ${TRUST_NAME[gun.gaugeTrust]}`}
+      >
         <div className="row">
-          <Button loading={busy} disabled={fault !== undefined} onClick={() => void save()}>
-            Save this gun
+          <Button component={Link} to={`/guns/${gun.id}/care/cleaned`} variant="default">
+            Clean or service
           </Button>
-          <Button variant="default" onClick={() => void navigate('/guns')}>
-            Leave it as it was
+          <Button component={Link} to={`/guns/${gun.id}/edit`} variant="default">
+            Describe it anew
           </Button>
         </div>
+      </PageHead>
+      <div className="page stack">
+        <DueBadges care={story.care} nowMs={nowMs} />
+        {gun.note && <p>{gun.note}</p>}
+        <div
+          className="grid2"
+          style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 400px), 1fr))', alignItems: 'start' }}
+        >
+          {fitted.map((set) => (
+            <NozzleSetCard key={set.id} gun={gun} set={set} story={story} nowMs={nowMs} />
+          ))}
+        </div>
+        <section className="card stack" aria-label="Set-up cards">
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            What was set for what
+          </h2>
+          <SetupCards cards={story.cards} baselines={baselines} nowMs={nowMs} />
+        </section>
+        {story.flowing.length > 0 && (
+          <section className="card stack" aria-label="Air over the coats">
+            <h2 className="tape" style={{ alignSelf: 'start' }}>
+              Pressure at the gun, coat by coat
+            </h2>
+            <FlowingOverTime coats={story.flowing} />
+          </section>
+        )}
+        <section className="card stack" aria-label="Care">
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            Care
+          </h2>
+          {story.rounds.length === 0 && <p>No round of care is kept for this gun yet.</p>}
+          <ul style={{ margin: 0, paddingLeft: '1.2rem', lineHeight: 1.7 }}>
+            {story.rounds.slice(0, 8).map((round) => (
+              <li key={round.id}>
+                {ROUND_NAME[round.kind].title}, {agoText(round.at, nowMs)}
+                {round.items.some(({ answer }) => answer === 'skipped') &&
+                  `; skipped ${round.items.filter(({ answer }) => answer === 'skipped').length}`}
+                {round.note && `: ${round.note}`}
+              </li>
+            ))}
+          </ul>
+        </section>
       </div>
     </>
   );
 }
 
-const strip = ({ id: _i, version: _v, ...draft }: StoredGun): Draft => draft;
-
-function faultOf(draft: Draft): string | undefined {
-  if (draft.name.trim() === '') return 'A gun needs a name.';
-  const parsed = GunCreate.safeParse({ ...draft, id: '00000000-0000-4000-8000-000000000000' });
-  return parsed.success ? undefined : parsed.error.issues[0]!.message;
+/** A fitted set: the newest test of each kind with what it says, and its year. */
+function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: StoredSet; story: GunStory; nowMs: number }) {
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
+  const own = story.tests.filter(({ nozzleSetId }) => nozzleSetId === set.id);
+  const newest = (kind: StoredTest['test']['kind']) => own.findLast(({ test }) => test.kind === kind);
+  const model = gunModelOf(gun.gun, set.nozzleMm, paintFor({ stage: 'clear', carrier: 'solvent' }));
+  const says = (kind: (typeof TESTS)[number][0]): string => {
+    const test = newest(kind)?.test;
+    if (test?.kind === 'pattern') return PATTERN_NAME[test.seen as keyof typeof PATTERN_NAME].toLowerCase();
+    if (test?.kind === 'catch')
+      return `${((test.ml / test.seconds) * 60).toFixed(0)} ml a minute at ${turnsText(test.fluidTurnsOut)} turns; ${(model.flowFactor * 100).toFixed(0)} % of its size`;
+    if (test?.kind === 'fan')
+      return `${format.joined(format.length(test.fanWidthMm))} at ${format.joined(format.length(test.distanceMm))}`;
+    if (test?.kind === 'cap')
+      return `${format.joined(format.pressure(test.capKPa))} with ${format.joined(format.pressure(test.inletKPa))} at the gun`;
+    return 'never';
+  };
+  return (
+    <section className="card stack" aria-label={setName(set)}>
+      <div className="row" style={{ justifyContent: 'space-between' }}>
+        <h2 className="figure mid">{set.nozzleMm} mm</h2>
+        <span className="quiet">
+          {[set.needle && `needle ${set.needle}`, set.cap && `cap ${set.cap}`].filter(Boolean).join(', ')} since{' '}
+          {agoText(set.fittedSince, nowMs)}
+        </span>
+      </div>
+      <dl style={{ margin: 0, display: 'grid', gap: '0.5rem' }}>
+        {TESTS.map(([kind, word]) => {
+          const test = newest(kind);
+          return (
+            <div
+              key={kind}
+              className="row"
+              style={{
+                justifyContent: 'space-between',
+                flexWrap: 'nowrap',
+                borderBottom: '1px solid var(--rule)',
+                paddingBottom: 6,
+              }}
+            >
+              <div>
+                <dt style={{ fontWeight: 600 }}>{word}</dt>
+                <dd style={{ margin: 0 }}>
+                  {says(kind)}
+                  {test && <span className="quiet">, {agoText(test.takenAt, nowMs)}</span>}
+                </dd>
+              </div>
+              <Button
+                component={Link}
+                to={`/guns/${gun.id}/tests/${kind}?set=${set.id}`}
+                variant="default"
+                aria-label={`${word}, ${set.nozzleMm} mm: test now`}
+              >
+                Test
+              </Button>
+            </div>
+          );
+        })}
+      </dl>
+      {own.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && <TestsOverTime tests={own} nowMs={nowMs} />}
+    </section>
+  );
 }

@@ -4,21 +4,14 @@ import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { postJson } from '../api/client.ts';
-import { useNowMs, useWrite } from '../api/hooks.ts';
+import { useCare, useNowMs, useWrite } from '../api/hooks.ts';
+import { CareChecklist } from '../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { NotBefore } from './NotBefore.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { nextCoat } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
 import type { CardProps } from './cardProps.ts';
-
-const STEPS = [
-  'Air hose off. Trigger pulled until nothing comes.',
-  'Cup empty, rinse, back-flush with the cleaner the sheet names.',
-  'Needle out, nozzle out, cap off: soft brush and wooden pick, no metal on nozzle or needle.',
-  'Cup vent and cap holes clear. The air inlet never lies in solvent.',
-  'Silicone-free gun grease on needle, threads and packing; needle last.',
-];
 
 export function CleanCard({
   whole,
@@ -40,7 +33,10 @@ export function CleanCard({
     place: context.room.place,
     step: 'clean',
   });
-  const clean = () =>
+  const { data: care } = useCare();
+  const gunId = coat.gunId ?? context.gun.id;
+  const isClean = care !== undefined && !care.find((gun) => gun.gunId === gunId)?.dirty;
+  const confirmPotLife = () =>
     write(async () => {
       for (const timer of running)
         keep(
@@ -63,19 +59,22 @@ export function CleanCard({
       )}
       <VerdictList verdicts={verdicts.filter(({ code }) => code === 'cleaning-solvents')} />
       <NotBefore coat={coat} context={context} nowMs={now} />
-      <ol style={{ margin: 0, paddingLeft: '1.3rem', lineHeight: 1.7 }}>
-        {STEPS.map((text) => (
-          <li key={text}>{text}</li>
-        ))}
-      </ol>
+      {isClean && running.length === 0 ? (
+        <p>
+          <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
+        </p>
+      ) : (
+        <CareChecklist
+          gunId={gunId}
+          kind="cleaned"
+          of={{ coatId: coat.id, ticketId: whole.ticket.id }}
+          finish="The gun is clean"
+          onKept={() => void confirmPotLife()}
+        />
+      )}
       <div className="row">
-        {running.length > 0 && (
-          <Button loading={busy} onClick={() => void clean()}>
-            The gun is clean
-          </Button>
-        )}
         {coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
-          <Button variant={running.length > 0 ? 'default' : 'filled'} onClick={() => follow(upcoming)}>
+          <Button variant={running.length > 0 ? 'default' : 'filled'} disabled={busy} onClick={() => follow(upcoming)}>
             On to the next coat
           </Button>
         )}

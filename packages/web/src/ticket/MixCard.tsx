@@ -12,6 +12,7 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, minutesText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { Blend } from './Blend.tsx';
+import { FlowCupCard } from './FlowCupCard.tsx';
 import { FromTheTins } from './FromTheTins.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
@@ -55,6 +56,8 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
         ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
         ...(context.cup ? { cupId: context.cup.id } : {}),
         ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }),
+        ...(wishes.part ? { part: wishes.part } : {}),
+        ...(wishes.mist ? { mist: true } : {}),
       };
       keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/take`, body));
     });
@@ -211,6 +214,7 @@ function ReadyMix(props: MixCardProps & { mix: Mix }) {
           </div>
         )}
       </div>
+      <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
       {frozen && isStopped(frozen.verdicts) ? null : (
         <div className="row">
           <Button onClick={onGun}>On to the gun</Button>

@@ -5,10 +5,13 @@ import { IconPencil } from '@tabler/icons-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
-import { turnsText, type Figure } from '../units/format.ts';
+import { usePainter } from '../frame/painter.ts';
+import { formatFor, turnsText, type Figure } from '../units/format.ts';
+import { VerdictList } from '../verdict/Verdicts.tsx';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
 
+type Place = 'inlet' | 'wall' | 'cap';
 type SettingProps = {
   label: string;
   name: SettingName;
@@ -20,10 +23,24 @@ type SettingProps = {
   override: Overrides[SettingName];
   /** Travel of the knob, where it is one. */
   fullTurns?: number;
+  /** What a pressure typed here is worth, and the same at the gun. */
+  check?: (valueKPa: number, at: Place) => AnswerOf<'pressure'>;
   onOverride?: (override: Overrides[SettingName]) => void;
 };
 
-export function Setting({ label, name, kind, recommended, show, note, picture, override, fullTurns, onOverride }: SettingProps) {
+export function Setting({
+  label,
+  name,
+  kind,
+  recommended,
+  show,
+  note,
+  picture,
+  override,
+  fullTurns,
+  check,
+  onOverride,
+}: SettingProps) {
   const [isOpen, setIsOpen] = useState(false);
   const value = typeof override?.chosen === 'number' ? override.chosen : recommended;
   const figure = show(value);
@@ -63,6 +80,7 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
       {onOverride && isOpen && (
         <OwnValue
           {...(fullTurns === undefined ? {} : { fullTurns })}
+          {...(check ? { check } : {})}
           {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }}
         />
       )}
@@ -70,19 +88,28 @@ export function Setting({ label, name, kind, recommended, show, note, picture, o
   );
 }
 
-type OwnValueProps = Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended' | 'fullTurns'> & {
+type OwnValueProps = Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'> & {
   onOverride: NonNullable<SettingProps['onOverride']>;
   close: () => void;
 };
 
-function OwnValue({ label, name, kind, recommended, fullTurns, onOverride, close }: OwnValueProps) {
+function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride, close }: OwnValueProps) {
+  const [at, setAt] = useState<Place>('inlet');
   const [entered, setEntered] = useState<Entered>();
   const [countedFrom, setCountedFrom] = useState<'closed' | 'open'>('closed');
   const [flowing, setFlowing] = useState<string>();
   const [why, setWhy] = useState('');
   const isTurns = kind === 'turns' && fullTurns !== undefined;
-  const chosen = entered && (isTurns ? turnsFromClosed(entered.canonical, countedFrom, fullTurns) : entered.canonical);
+  const reading = check && entered && flowing === 'yes' ? check(entered.canonical, at) : undefined;
+  const chosen =
+    entered &&
+    (isTurns
+      ? turnsFromClosed(entered.canonical, countedFrom, fullTurns)
+      : at === 'inlet'
+        ? entered.canonical
+        : reading?.inletKPa && Math.round(reading.inletKPa.value));
   const isAtRest = kind === 'pressure' && flowing !== 'yes';
+  const isStopped = reading?.verdicts.some(({ level }) => level === 'stop') ?? false;
   return (
     <div className="stack" style={{ marginTop: 8 }}>
       <FigureInput label={`Yours: ${label.toLowerCase()}`} kind={kind} field={name} onChange={setEntered} />
@@ -98,11 +125,24 @@ function OwnValue({ label, name, kind, recommended, fullTurns, onOverride, close
         />
       )}
       {isTurns && countedFrom === 'open' && chosen !== undefined && <p>That is {turnsText(chosen)} from closed.</p>}
+      {kind === 'pressure' && (
+        <SegmentedControl
+          aria-label="Read at"
+          value={at}
+          onChange={(next) => setAt(next as Place)}
+          data={[
+            { value: 'inlet', label: 'at the gun' },
+            { value: 'wall', label: 'at the wall' },
+            { value: 'cap', label: 'at the cap' },
+          ]}
+        />
+      )}
       {kind === 'pressure' && <TriggerPulled value={flowing} onChange={setFlowing} />}
+      {reading && <ReadingWorth reading={reading} at={at} />}
       <TextInput label="A word why" value={why} maxLength={200} onChange={(event) => setWhy(event.currentTarget.value)} />
       <div className="row">
         <Button
-          disabled={chosen === undefined || why.trim() === '' || isAtRest}
+          disabled={chosen === undefined || why.trim() === '' || isAtRest || isStopped}
           onClick={() => {
             onOverride({ recommended, chosen: chosen!, why: why.trim() });
             close();
@@ -120,6 +160,24 @@ function OwnValue({ label, name, kind, recommended, fullTurns, onOverride, close
           Back to ours
         </Button>
       </div>
+    </div>
+  );
+}
+
+/** What was read, at the gun; and whether it looks like another of the five pressures. */
+function ReadingWorth({ reading, at }: { reading: AnswerOf<'pressure'>; at: Place }) {
+  const { painter } = usePainter();
+  const { pressure, joined } = formatFor(painter.units);
+  return (
+    <div className="stack" style={{ gap: '0.4rem' }}>
+      {reading.inletKPa && at !== 'inlet' && <p>That is {joined(pressure(reading.inletKPa.value))} at the gun.</p>}
+      {!reading.inletKPa && <p role="alert">{reading.reasons[0]?.text}</p>}
+      {reading.asks.map(({ question }) => (
+        <p key={question} role="alert">
+          {question}
+        </p>
+      ))}
+      <VerdictList verdicts={reading.verdicts} />
     </div>
   );
 }

@@ -7,7 +7,11 @@ import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { formatFor, turnsText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
+import { FigureInput } from '../units/FigureInput.tsx';
 import { countdownText } from './countdown.ts';
+import { FlowingGauge } from './FlowingGauge.tsx';
+import { chosenValue } from './gunFigures.ts';
 import { panelName, WETNESS_NAME } from './names.ts';
 import styles from './SprayCard.module.css';
 import { takenSetup } from './takenPlan.ts';
@@ -70,7 +74,12 @@ function ReadyToSpray({ coat, plan, painter, keep, mix, askGate }: SprayCardProp
   );
 }
 
-function Spraying({ whole, coat, stage, painter, keep }: SprayCardProps) {
+function Spraying({ whole, coat, stage, plan, context, painter, keep }: SprayCardProps) {
+  const [lowest, setLowest] = useState<number>();
+  const [highest, setHighest] = useState<number>();
+  const setup = takenSetup(coat) ?? plan.setup;
+  const band = plan.inputs.setup.sheet?.inletKPa ?? inletBandKPa(context.gun.gun.class, stage.kind, context.sheet.carrier);
+  const isSwapped = lowest !== undefined && highest !== undefined && lowest > highest;
   const [busy, write] = useWrite();
   const now = useNowMs();
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
@@ -84,6 +93,12 @@ function Spraying({ whole, coat, stage, painter, keep }: SprayCardProps) {
       <p className="quiet">
         Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.
       </p>
+      <FlowingGauge
+        coatId={coat.id}
+        setInletKPa={chosenValue(setup, coat.overrides, 'inletKPa')}
+        bandKPa={band}
+        units={painter.units}
+      />
       <div className={styles['panels']}>
         {panels.map((panel) => (
           <Button
@@ -99,8 +114,37 @@ function Spraying({ whole, coat, stage, painter, keep }: SprayCardProps) {
           </Button>
         ))}
       </div>
+      <details>
+        <summary style={{ cursor: 'pointer', minHeight: 32 }}>My own gauge showed</summary>
+        <div className="grid2" style={{ marginTop: 8 }}>
+          <FigureInput
+            label="Lowest at the gun, trigger pulled"
+            kind="pressure"
+            field="lowestInletKPa"
+            onChange={(entered) => setLowest(entered?.canonical)}
+          />
+          <FigureInput
+            label="Highest at the gun, trigger pulled"
+            kind="pressure"
+            field="highestInletKPa"
+            onChange={(entered) => setHighest(entered?.canonical)}
+          />
+        </div>
+        {isSwapped && <p role="alert">The lowest is over the highest. Were they swapped?</p>}
+      </details>
       <div>
-        <Button size="xl" loading={busy} onClick={() => void post('spray-end', { version: coat.version })}>
+        <Button
+          size="xl"
+          loading={busy}
+          disabled={isSwapped}
+          onClick={() =>
+            void post('spray-end', {
+              version: coat.version,
+              ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
+              ...(highest === undefined ? {} : { highestInletKPa: highest }),
+            })
+          }
+        >
           The coat is on
         </Button>
       </div>

@@ -152,6 +152,8 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
               gatePassed={gate?.passed ?? false}
               guns={setup.guns}
               pickGun={(gunId) => setWishes({ ...wishes, gunId })}
+              wishes={wishes}
+              setWishes={setWishes}
               onSpray={() => pickStep('spray')}
             />
           )}

@@ -5,7 +5,7 @@ import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 export function TriggerPulled({ value, onChange }: { value: string | undefined; onChange: (flowing: string) => void }) {
   return (
     <div>
-      <div className="label">Read at the gun with the trigger pulled?</div>
+      <div className="label">Read with the trigger pulled?</div>
       <SegmentedControl
         aria-label="Trigger pulled"
         value={value ?? ''}

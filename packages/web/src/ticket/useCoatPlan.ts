@@ -9,7 +9,10 @@ import { warmedAir } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 
-export type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl'> & { gunId?: string; cupId?: string };
+export type Wishes = Pick<PlanContext, 'wantedParts' | 'hardenerId' | 'readyMl' | 'part' | 'mist'> & {
+  gunId?: string;
+  cupId?: string;
+};
 type Sources = { whole: TicketWhole; setup: ShopSetup; sheets: SheetVersion[]; air: AirNow };
 
 /** @returns undefined while a sheet or a gun of the coat's stage is missing */
@@ -25,7 +28,9 @@ export function usePlanContext(
     const room = setup.rooms.find(({ id }) => id === whole.ticket.roomId);
     const gun = setup.guns.find(({ id }) => id === (wishes.gunId ?? coat?.gunId ?? stage?.gunId)) ?? setup.guns[0];
     if (!coat || !stage || !pinned || !room || !gun) return undefined;
-    const { wantedParts, hardenerId, readyMl } = wishes;
+    const { wantedParts, hardenerId, readyMl, part, mist } = wishes;
+    const airLine = setup.airLines.find(({ roomId }) => roomId === room.id);
+    const flowCup = whole.mixes.findLast(({ stageId }) => stageId === stage.id)?.flowCup;
     const context: PlanContext = {
       ticket: whole.ticket,
       stage,
@@ -36,6 +41,10 @@ export function usePlanContext(
       air,
       gun,
       ...(setup.knobs[gun.id] ? { knobsLeft: setup.knobs[gun.id]! } : {}),
+      ...(airLine ? { airLine } : {}),
+      ...(flowCup ? { flowCup } : {}),
+      ...(part ? { part } : {}),
+      ...(mist ? { mist } : {}),
       coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
       isLastStage: whole.ticket.stages.at(-1)?.id === stage.id,
       ...(wantedParts ? { wantedParts } : {}),

@@ -27,8 +27,19 @@ const SYMBOL: Partial<Record<UnitName, string>> = {
   ft2: 'ft²',
   flOzUs: 'fl oz',
   flOzImp: 'fl oz imp',
+  lPerMin: 'L/min',
+  l: 'L',
+  galUs: 'gal',
+  galImp: 'gal imp',
 };
-const PLAIN_UNIT: Partial<Record<Kind, string>> = { percent: '%', turns: 'turns', nozzle: 'mm', grams: 'g' };
+const PLAIN_UNIT: Partial<Record<Kind, string>> = {
+  percent: '%',
+  turns: 'turns',
+  nozzle: 'mm',
+  grams: 'g',
+  seconds: 's',
+  count: '',
+};
 
 export function FigureInput({ label, kind, field, value, placeholder, description, least, onChange }: FigureInputProps) {
   const { painter } = usePainter();
@@ -96,7 +107,7 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
 }
 
 function shown(format: ReturnType<typeof formatFor>, kind: Kind, canonical: number): Figure {
-  if (kind === 'percent' || kind === 'turns' || kind === 'nozzle' || kind === 'grams')
+  if (kind === 'percent' || kind === 'turns' || kind === 'nozzle' || kind === 'grams' || kind === 'seconds' || kind === 'count')
     return { text: String(Number(canonical.toFixed(2))), unit: PLAIN_UNIT[kind]! };
   return format[kind](canonical);
 }

@@ -21,6 +21,15 @@ const SYMBOL = {
   m2: 'm²',
   ft2: 'ft²',
 } as const;
+/** Hose sizes are sold in sixteenths of an inch. */
+function sixteenths(inches: number): string {
+  const parts = Math.round(inches * 16);
+  let [top, bottom] = [parts, 16];
+  while (top % 2 === 0 && bottom > 1) [top, bottom] = [top / 2, bottom / 2];
+  const whole = Math.floor(top / bottom);
+  const rest = top % bottom;
+  return rest === 0 ? String(whole) : `${whole > 0 ? `${whole} ` : ''}${rest}/${bottom}`;
+}
 const fixed = (value: number, decimals: number): string => {
   const text = value.toFixed(decimals);
   return Number(text) === 0 ? (0).toFixed(decimals) : text;
@@ -42,6 +51,13 @@ export const minutesText = (minutes: number): string => {
     ? `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
     : `${(whole / 1440).toFixed(0)} days`;
 };
+
+export const secondsText = (seconds: number): string => {
+  const whole = Math.round(seconds);
+  return whole < 100 ? `${whole} s` : minutesSeconds(whole);
+};
+const minutesSeconds = (whole: number): string =>
+  whole < 3600 ? `${Math.floor(whole / 60)} min ${whole % 60 === 0 ? '' : `${whole % 60} s`}`.trim() : minutesText(whole / 60);
 
 /** 5 ml on a full cup, half a millilitre on a small part: what a mark or a syringe can show. */
 const roundMl = (ml: number): number =>
@@ -78,6 +94,23 @@ export function formatFor(units: Units) {
     text: fixed(convert(m2, 'm2', units.area), units.area === 'm2' ? 2 : 1),
     unit: SYMBOL[units.area],
   });
+  const bore = (mm: number): Figure =>
+    units.length === 'in' ? { text: sixteenths(mm / 25.4), unit: 'in' } : { text: String(Number(mm.toFixed(1))), unit: 'mm' };
+  const metres = (m: number): Figure =>
+    units.length === 'in'
+      ? { text: fixed(convert(m, 'm', 'ft'), 0), unit: 'ft' }
+      : { text: String(Number(m.toFixed(1))), unit: 'm' };
+  const airFlow = (litres: number): Figure =>
+    units.length === 'in'
+      ? { text: fixed(convert(litres, 'lPerMin', 'cfm'), 1), unit: 'cfm' }
+      : { text: fixed(litres, 0), unit: 'L/min' };
+  const tank = (litres: number): Figure =>
+    units.volume === 'ml'
+      ? { text: fixed(litres, 0), unit: 'L' }
+      : {
+          text: fixed(convert(litres, 'l', units.volume === 'flOzImp' ? 'galImp' : 'galUs'), 0),
+          unit: units.volume === 'flOzImp' ? 'gal imp' : 'gal',
+        };
   const joined = ({ text, unit }: Figure) => `${text} ${unit}`;
 
   /** For the catalogue's sentences: the ending of the name tells the quantity. */
@@ -87,9 +120,11 @@ export function formatFor(units: Units) {
     if (/KPa$/.test(name)) return joined(pressure(value));
     if (/Mm$/.test(name) && !/nozzle|^lowMm$|^highMm$/i.test(name)) return joined(length(value));
     if (/Um$/.test(name)) return joined(film(value));
+    if (/LPerMin$/.test(name) && !/Ml/.test(name)) return joined(airFlow(value));
     if (/Ml$/.test(name)) return joined(volume(value));
+    if (/Seconds$|^seconds$/.test(name)) return secondsText(value);
     if (/Minutes$|^minutes/.test(name) && value >= 3) return minutesText(value);
     return canonicalFigure(value, name);
   };
-  return { temperature, difference, pressure, length, film, volume, area, inWords, joined };
+  return { temperature, difference, pressure, length, film, volume, area, bore, metres, airFlow, tank, inWords, joined };
 }

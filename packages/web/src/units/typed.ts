@@ -2,9 +2,32 @@
 import { convert, type UnitName } from '@orthochrom/core/units/convert.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 
-export type Kind = 'temperature' | 'pressure' | 'length' | 'film' | 'volume' | 'area' | 'percent' | 'turns' | 'nozzle' | 'grams';
+export type Kind =
+  | 'temperature'
+  | 'pressure'
+  | 'length'
+  | 'bore'
+  | 'metres'
+  | 'film'
+  | 'volume'
+  | 'tank'
+  | 'airFlow'
+  | 'area'
+  | 'percent'
+  | 'turns'
+  | 'nozzle'
+  | 'grams'
+  | 'seconds'
+  | 'count';
 type Spelling = [pattern: RegExp, unit: UnitName];
 
+const LENGTHS: Spelling[] = [
+  [/^mm$/, 'mm'],
+  [/^cm$/, 'cm'],
+  [/^m$/, 'm'],
+  [/^(in|inch|inches|")$/, 'in'],
+  [/^(ft|feet|foot|')$/, 'ft'],
+];
 const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
   temperature: [
     [/^(°\s*)?c(elsius)?$/, 'C'],
@@ -16,11 +39,18 @@ const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
     [/^bar$/, 'bar'],
     [/^kpa$/, 'kPa'],
   ],
-  length: [
-    [/^mm$/, 'mm'],
-    [/^cm$/, 'cm'],
-    [/^m$/, 'm'],
-    [/^(in|inch|inches|")$/, 'in'],
+  length: LENGTHS,
+  bore: LENGTHS,
+  metres: LENGTHS,
+  tank: [
+    [/^l(itres?|iters?)?$/, 'l'],
+    [/^gal(lons?)?( us)?$/, 'galUs'],
+    [/^gal(lons?)? imp$/, 'galImp'],
+  ],
+  airFlow: [
+    [/^l\/?(pm|min)$/, 'lPerMin'],
+    [/^cfm$/, 'cfm'],
+    [/^m(³|3)\/h$/, 'm3PerH'],
   ],
   film: [
     [/^(µm|μm|um|micron|microns)$/, 'um'],
@@ -42,8 +72,12 @@ const CANONICAL: Partial<Record<Kind, UnitName>> = {
   temperature: 'C',
   pressure: 'kPa',
   length: 'mm',
+  bore: 'mm',
+  metres: 'm',
   film: 'um',
   volume: 'ml',
+  tank: 'l',
+  airFlow: 'lPerMin',
   area: 'm2',
 };
 /** What a shop usually sees, canonical: outside it, and inside it in another unit, the figure is asked about. */
@@ -52,6 +86,7 @@ const USUAL: Partial<Record<Kind, [number, number]>> = {
   pressure: [30, 450],
   film: [2, 400],
   length: [10, 1500],
+  bore: [4, 26],
 };
 const VULGAR: Record<string, number> = { '¼': 0.25, '½': 0.5, '¾': 0.75 };
 
@@ -73,10 +108,14 @@ export const unitOf = (kind: Kind, units: Units): UnitName | undefined =>
     temperature: units.temperature,
     pressure: units.pressure,
     length: units.length,
+    bore: units.length,
+    metres: units.length === 'in' ? 'ft' : 'm',
+    tank: units.volume === 'ml' ? 'l' : units.volume === 'flOzImp' ? 'galImp' : 'galUs',
+    airFlow: units.length === 'in' ? 'cfm' : 'lPerMin',
     film: units.film,
     volume: units.volume,
     area: units.area,
-  })[kind as string];
+  })[kind as string] as UnitName | undefined;
 
 /** "2 3/4", "2¾", "1,8" → a number. */
 function numberIn(text: string): number | undefined {
@@ -98,7 +137,7 @@ export function readTyped(raw: string, kind: Kind, units: Units): Typed {
   const named = parts[2]!.trim().replace(/\.$/, '');
   const canonicalUnit = CANONICAL[kind];
   if (!canonicalUnit) {
-    if (named !== '' && !/^(%|turns?|mm|g|grams?)$/.test(named))
+    if (named !== '' && !/^(%|turns?|mm|g|grams?|s|sec|seconds?)$/.test(named))
       return { kind: 'unreadable', message: `"${named}" is not a unit for this.` };
     return { kind: 'figure', canonical: value, enteredValue: value, enteredUnit: undefined };
   }

@@ -1,0 +1,30 @@
+/** A painter's own pressure held against what must never be: what the gun may have, and the limit set for this place. */
+import { ask, type AnswerOf } from '../registry.ts';
+import type { WordedVerdict } from '../words/worded.ts';
+import type { PlanContext } from './planContext.ts';
+import { lineOf } from '../shop/compressedAir.ts';
+
+type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number };
+
+export function ownPressure(
+  context: Pick<PlanContext, 'gun' | 'stage' | 'room' | 'airLine'>,
+  { valueKPa, at, fanTurnsOut }: Reading,
+): AnswerOf<'pressure'> {
+  const { gun, stage, room, airLine } = context;
+  const isCapBound = gun.gun.class === 'hvlp' || gun.gun.class === 'mini';
+  return ask('pressure', {
+    value: valueKPa,
+    unit: 'kPa',
+    at,
+    flowing: 'yes',
+    gun: gun.gun,
+    stage: stage.kind,
+    fanTurnsOut: Math.min(fanTurnsOut, gun.gun.fullFanTurns ?? fanTurnsOut),
+    ...(airLine ? { airline: lineOf(airLine) } : {}),
+    ...(isCapBound && room.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {}),
+  });
+}
+
+/** Advice may be overridden, a stop never. */
+export const pressureStops = (answer: AnswerOf<'pressure'>): WordedVerdict[] =>
+  answer.verdicts.filter(({ level }) => level === 'stop');

@@ -1,0 +1,48 @@
+/** What was shot on paper, picked from drawings: touch the one that looks like yours. */
+import { PATTERNS, type Pattern } from '@orthochrom/core/gun/seen.ts';
+import { patternDots } from './patternLayout.ts';
+import styles from './PatternPicker.module.css';
+
+export const PATTERN_NAME: Record<Pattern, string> = {
+  even: 'Even oval',
+  heavyCentre: 'Heavy in the middle',
+  split: 'Heavy at both ends',
+  oneEndHeavy: 'Heavy at one end',
+  crescent: 'Bent like a moon',
+  tilted: 'Tilted',
+  flutter: 'Broken, fluttering',
+  narrow: 'Narrow, a strip',
+};
+const DRAWN = Object.fromEntries(PATTERNS.map((pattern) => [pattern, patternDots(pattern)])) as Record<
+  Pattern,
+  ReturnType<typeof patternDots>
+>;
+
+export function PatternPicture({ pattern }: { pattern: Pattern }) {
+  return (
+    <svg viewBox="0 0 100 160" className={styles['paper']} aria-hidden="true">
+      {DRAWN[pattern].map(({ x, y, r }, i) => (
+        <circle key={i} cx={x.toFixed(1)} cy={y.toFixed(1)} r={r.toFixed(2)} />
+      ))}
+    </svg>
+  );
+}
+
+export function PatternPicker({ value, onPick }: { value: Pattern | undefined; onPick: (pattern: Pattern) => void }) {
+  return (
+    <div className={styles['patterns']} role="group" aria-label="Pattern on paper">
+      {PATTERNS.map((pattern) => (
+        <button
+          key={pattern}
+          type="button"
+          className={styles['pattern']}
+          aria-pressed={value === pattern}
+          onClick={() => onPick(pattern)}
+        >
+          <PatternPicture pattern={pattern} />
+          <span>{PATTERN_NAME[pattern]}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
