@@ -99,7 +99,13 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('textbox', { name: 'Note' }).fill('First of the morning');
   await page.getByRole('button', { name: 'Log this coat' }).click();
   await expect(page.getByRole('button', { name: 'The gun is clean' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'The gun is clean' })).toBeDisabled();
+  await page.getByRole('checkbox', { name: /^Air hose off/ }).check();
+  await page.getByRole('button', { name: /^Skip: Body wiped/ }).click();
+  await page.getByRole('textbox', { name: 'Skipped, because' }).fill('wiped at noon');
+  await page.getByRole('button', { name: 'All done as listed' }).click();
   await page.getByRole('button', { name: 'The gun is clean' }).click();
+  await expect(page.getByText('Wren is clean.')).toBeVisible();
   await page.getByRole('button', { name: 'On to the next coat' }).click();
   await expect(page.getByRole('heading', { name: /Base · coat 1 of 3/ })).toBeVisible();
 

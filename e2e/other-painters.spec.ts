@@ -108,7 +108,9 @@ test('a gun is made, with a set of its own, and found', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Rated at the inlet' }).fill('2 bar');
   await page.getByLabel('Clear', { exact: true }).check();
   await page.getByRole('button', { name: 'Save this gun' }).click();
-  await expect(page.getByRole('link', { name: /Sandpiper.*1\.4 mm/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sandpiper' })).toBeVisible();
+  await page.getByRole('link', { name: 'Guns, air' }).click();
+  await expect(page.getByRole('link', { name: /Sandpiper.*1\.4 mm \(untested\)/ })).toBeVisible();
 });
 
 test('on a phone everything is within reach and nothing is cut off sideways', async ({ page }) => {

@@ -63,6 +63,7 @@ test('two tabs change the same gun: both sides are shown, and the painter choose
   for (const tab of [page, late]) {
     await tab.goto('/guns');
     await tab.getByRole('link', { name: /Curlew/ }).click();
+    await tab.getByRole('link', { name: 'Describe it anew' }).click();
     await expect(tab.getByRole('textbox', { name: 'Note' })).toBeVisible();
   }
   await page.getByRole('textbox', { name: 'Note' }).fill('New needle fitted');

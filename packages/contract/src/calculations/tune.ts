@@ -4,12 +4,15 @@ import { listOf, optional } from '../quantity/fields.ts';
 import { Carrier, Finish, Place, StageName } from '../shapes/climate.ts';
 import { Gun, GunSheet, Seen, Settings, beyondTravel, Way } from '../shapes/gun.ts';
 import { explained } from '../shapes/told.ts';
-import { effectText, GUN_FAULTS, tuneWhy } from '../words/tuneWords.ts';
+import { effectText, GUN_FAULTS, knobWords, tuneWhy } from '../words/tuneWords.ts';
 import { defineCalculation } from './define.ts';
 
 /** A fault and a step get their words here, before the verdicts do. */
-const inWords = ({ steps, fault, verdicts, ...answer }: TuneAnswer) => ({
+const inWords = ({ steps, fault, verdicts, reasons, ...answer }: TuneAnswer) => ({
   ...answer,
+  reasons: reasons.map((reason) =>
+    reason.code === 'settings-defaulted' ? { ...reason, params: { settings: knobWords(reason.params) } } : reason,
+  ),
   steps: steps.map(({ why, effect, ...step }) => ({
     ...step,
     why: tuneWhy(why),

@@ -2,6 +2,7 @@
 import type { Seen } from '@orthochrom/core/gun/seen.ts';
 import type { Effect } from '@orthochrom/core/gun/steps.ts';
 import type { GunFault } from '@orthochrom/core/gun/tune.ts';
+import type { Params } from '@orthochrom/core/outcome/told.ts';
 import type { Move } from '@orthochrom/core/gun/tuneSteps.ts';
 
 export const SEEN_WORDS: Partial<Record<Seen, string>> = {
@@ -68,3 +69,20 @@ export const GUN_FAULTS: Record<GunFault, { name: string; check: string }> = {
       'Trigger shut, away from the car, crack the lid: if the flow comes back, clean the vent with a wooden pick. If not, look at the strainer, then the tip.',
   },
 };
+
+const KNOB_WORDS: Record<string, string> = {
+  inletKPa: 'air at the gun',
+  fluidTurnsOut: 'needle',
+  fanTurnsOut: 'fan',
+  distanceMm: 'distance',
+  overlapPercent: 'overlap',
+  gunSpeedMPerS: 'hand',
+  nozzleMm: 'nozzle',
+};
+
+/** The fields of a list of settings as a painter calls them. */
+export const knobWords = (params?: Params): string =>
+  String(params?.['settings'] ?? '')
+    .split(', ')
+    .map((knob) => KNOB_WORDS[knob] ?? knob)
+    .join(', ');

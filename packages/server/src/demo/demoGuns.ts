@@ -79,7 +79,7 @@ export async function layGunYear(
           add(daysAgo, { ...test, fanWidthMm: Math.round(test.fanWidthMm * (0.98 + random() * 0.04)) });
       add(11 + random(), test);
     }
-    if (own.length === 0) add(90, firstCatch(gun, set.nozzleMm));
+    if (!own.some(({ kind }) => kind === 'catch')) add(90, firstCatch(gun, set.nozzleMm));
   }
   await manager.insert(TestTable, rows as never);
   const rounds = Array.from({ length: 8 }, (_, i) =>

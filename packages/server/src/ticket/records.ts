@@ -94,6 +94,8 @@ export const recordsCsv = (rows: RecordRow[]): string =>
       panel_c: row.panelC?.toFixed(1),
       material_c: row.materialC?.toFixed(1),
       inlet_kpa: coat.done['inletKPa']?.value,
+      lowest_inlet_kpa: coat.lowestInletKPa?.toFixed(0),
+      highest_inlet_kpa: coat.highestInletKPa?.toFixed(0),
       fluid_turns_out: coat.done['fluidTurnsOut']?.value,
       distance_mm: coat.done['distanceMm']?.value,
       overlap_percent: coat.done['overlapPercent']?.value,

@@ -97,7 +97,7 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
           />
           <FigureInput
             label="The compressor side holds"
-            kind="pressure"
+            kind="supplyPressure"
             field="supplyKPa"
             {...(draft.line.supplyKPa === undefined ? {} : { value: draft.line.supplyKPa })}
             onChange={(entered) => changeLine({ supplyKPa: entered?.canonical })}

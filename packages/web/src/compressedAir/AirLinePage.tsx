@@ -155,7 +155,7 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
           inletKPa={setupAnswer.inletKPa}
           capKPa={setupAnswer.capKPa}
           gaugeAt={line.gaugeAt}
-          hoseWord="hose"
+          hoseWord={line.line.hose ? `${format.joined(format.bore(line.line.hose.innerDiameterMm))} hose` : 'hose'}
         />
         <VerdictList verdicts={answer.verdicts} />
         <details>

@@ -1,5 +1,6 @@
 /** The chain from the wall to the cap: what each piece takes, what is read where, and which of the readings is yours. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import { layOutChain, type ChainBox, type Station } from './chainLayout.ts';
@@ -29,7 +30,7 @@ export function ChainPicture(chain: Chain) {
   const { painter } = usePainter();
   const { pressure, joined } = formatFor(painter.units);
   const stations = stationsOf(chain);
-  const layout = layOutChain(stations, BOX);
+  const layout = layOutChain(stations, BOX, convert(1, painter.units.pressure, 'kPa'));
   const pieceWords = [
     ...chain.airline.segments.map(({ name }) => (name === 'hose' ? chain.hoseWord : name.split(' ')[0]!)),
     'gun',

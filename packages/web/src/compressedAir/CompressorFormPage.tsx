@@ -15,9 +15,9 @@ type Draft = Partial<Omit<z.infer<typeof CompressorCreate>, 'id'>>;
 const FIGURES = [
   ['tankL', 'Tank', 'tank'],
   ['freeAirLPerMin', 'Free air delivered, by its plate', 'airFlow'],
-  ['freeAirAtKPa', 'at a pressure of', 'pressure'],
-  ['cutInKPa', 'Motor cuts in at', 'pressure'],
-  ['cutOutKPa', 'Motor cuts out at', 'pressure'],
+  ['freeAirAtKPa', 'at a pressure of', 'supplyPressure'],
+  ['cutInKPa', 'Motor cuts in at', 'supplyPressure'],
+  ['cutOutKPa', 'Motor cuts out at', 'supplyPressure'],
 ] as const;
 
 export function CompressorFormPage() {

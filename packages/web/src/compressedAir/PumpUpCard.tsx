@@ -49,14 +49,14 @@ export function PumpUpCard({ compressor }: { compressor: Compressor }) {
       <p>All guns shut. Let the tank down until the motor starts, and time it from one pressure to the other.</p>
       <FigureInput
         label="From"
-        kind="pressure"
+        kind="supplyPressure"
         field="fromKPa"
         value={compressor.cutInKPa}
         onChange={(entered) => setFromKPa(entered?.canonical)}
       />
       <FigureInput
         label="To"
-        kind="pressure"
+        kind="supplyPressure"
         field="toKPa"
         value={compressor.cutOutKPa}
         onChange={(entered) => setToKPa(entered?.canonical)}

@@ -68,7 +68,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
       />
       <FigureInput
         label="Wall, trigger pulled"
-        kind="pressure"
+        kind="supplyPressure"
         field="wallKPa"
         onChange={(wall) => setReadings((now) => ({ ...now, wall }))}
       />
@@ -80,7 +80,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
       />
       <FigureInput
         label="Wall at rest, if you like"
-        kind="pressure"
+        kind="supplyPressure"
         field="restKPa"
         onChange={(rest) => setReadings((now) => ({ ...now, rest }))}
       />

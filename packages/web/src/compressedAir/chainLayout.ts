@@ -4,8 +4,8 @@ import { line, scaleLinear, scalePoint } from 'd3';
 export type Station = { key: string; word: string; restKPa?: number; flowingKPa: number };
 export type ChainBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
 
-/** Stations from the wall to the cap; between two of them lies what takes the pressure away. */
-export function layOutChain(stations: readonly Station[], box: ChainBox) {
+/** Stations from the wall to the cap; between two of them lies what takes the pressure away. Ticks are round in the painter's unit. */
+export function layOutChain(stations: readonly Station[], box: ChainBox, kPaPerUnit = 1) {
   const x = scalePoint(
     stations.map(({ key }) => key),
     [box.leftPx, box.widthPx - box.rightPx],
@@ -23,7 +23,9 @@ export function layOutChain(stations: readonly Station[], box: ChainBox) {
     flowingPath: draw(points) ?? '',
     area,
     basePx,
-    ticksKPa: y.ticks(4),
+    ticksKPa: scaleLinear([0, (mostKPa * 1.12) / kPaPerUnit], [0, 1])
+      .ticks(4)
+      .map((own) => own * kPaPerUnit),
     y,
     losses: points.slice(1).map((point, i) => ({
       key: point.key,

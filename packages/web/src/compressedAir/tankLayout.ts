@@ -15,6 +15,7 @@ export function layOutTank(
     .x(({ seconds }) => x(seconds))
     .y(({ tankKPa }) => y(tankKPa));
   const last = trace.at(-1)!;
+  const unitSeconds = of.runSeconds > 180 ? 60 : 1;
   return {
     path: draw(trace) ?? '',
     end: { xPx: x(last.seconds), yPx: y(last.tankKPa) },
@@ -23,7 +24,9 @@ export function layOutTank(
       { key: 'cutIn', word: 'motor on', levelKPa: of.cutInKPa, yPx: y(of.cutInKPa) },
       { key: 'needed', word: 'the wall needs', levelKPa: of.neededKPa, yPx: y(of.neededKPa) },
     ],
-    ticks: x.ticks(6).map((seconds) => ({ seconds, xPx: x(seconds) })),
+    ticks: scaleLinear([0, of.runSeconds / unitSeconds], [0, 1])
+      .ticks(6)
+      .map((units) => ({ seconds: units * unitSeconds, xPx: x(units * unitSeconds) })),
     basePx: y(0),
   };
 }

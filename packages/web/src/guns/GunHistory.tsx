@@ -2,6 +2,7 @@
 import type { FlowingCoat } from '@orthochrom/contract/shop/care.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
+import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import { dayText } from './dates.ts';
@@ -9,7 +10,9 @@ import styles from './GunHistory.module.css';
 import { layOutFlowing, layOutTests, shortfallByWeekday, type HistoryBox } from './historyLayout.ts';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
 
-const BOX: HistoryBox = { widthPx: 880, heightPx: 230, leftPx: 56, rightPx: 20, topPx: 16, bottomPx: 62 };
+const BOX: HistoryBox = { widthPx: 560, heightPx: 210, leftPx: 46, rightPx: 16, topPx: 14, bottomPx: 62 };
+/** Without a catch test there is no curve: the marks alone. */
+const MARKS_BOX: HistoryBox = { ...BOX, heightPx: 76 };
 const FLOW_BOX: HistoryBox = { widthPx: 880, heightPx: 220, leftPx: 56, rightPx: 20, topPx: 14, bottomPx: 40 };
 const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'];
 /** A psi and a half under plan on average is not noise any more. */
@@ -17,22 +20,23 @@ const TELLING_KPA = 10;
 const DRIFT_TOLD_PERCENT = 10;
 
 export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: number }) {
-  const layout = layOutTests(tests, nowMs, BOX);
+  const box = tests.some(({ test }) => test.kind === 'catch') ? BOX : MARKS_BOX;
+  const layout = layOutTests(tests, nowMs, box);
   const [first, last] = [layout.points[0], layout.points.at(-1)];
   const driftPercent = first && last && first !== last ? (last.ml / first.ml - 1) * 100 : 0;
-  const marksPx = BOX.heightPx - 34;
+  const marksPx = box.heightPx - 34;
   return (
     <div className="stack">
       <svg
-        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
         className={styles['chart']}
         role="img"
         aria-label="Catch tests and patterns over time"
       >
         {layout.ticks.map(({ ml, yPx }) => (
           <g key={ml}>
-            <line x1={BOX.leftPx} x2={BOX.widthPx - BOX.rightPx} y1={yPx} y2={yPx} className={styles['grid']} />
-            <text x={BOX.leftPx - 8} y={yPx + 5} textAnchor="end" className={styles['tick']}>
+            <line x1={box.leftPx} x2={box.widthPx - box.rightPx} y1={yPx} y2={yPx} className={styles['grid']} />
+            <text x={box.leftPx - 8} y={yPx + 5} textAnchor="end" className={styles['tick']}>
               {ml}
             </text>
           </g>
@@ -56,7 +60,7 @@ export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: nu
           </rect>
         ))}
         {layout.months.map(({ at, xPx }) => (
-          <text key={+at} x={xPx} y={BOX.heightPx - 6} textAnchor="middle" className={styles['tick']}>
+          <text key={+at} x={xPx} y={box.heightPx - 6} textAnchor="middle" className={styles['tick']}>
             {at.toLocaleDateString('en-GB', { month: 'short', year: '2-digit' })}
           </text>
         ))}
@@ -84,7 +88,7 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
   const { painter } = usePainter();
   const { pressure, joined } = formatFor(painter.units);
   const shown = coats.slice(-40);
-  const layout = layOutFlowing(shown, FLOW_BOX);
+  const layout = layOutFlowing(shown, FLOW_BOX, convert(1, painter.units.pressure, 'kPa'));
   const days = shortfallByWeekday(coats);
   const worst = days.find(({ coats: count }) => count >= 2);
   const others = days.filter((day) => day !== worst);

@@ -85,7 +85,7 @@ export function GunPage() {
           <ul style={{ margin: 0, paddingLeft: '1.2rem', lineHeight: 1.7 }}>
             {story.rounds.slice(0, 8).map((round) => (
               <li key={round.id}>
-                {ROUND_NAME[round.kind].title}, {agoText(round.at, nowMs)}
+                {ROUND_NAME[round.kind].done} {agoText(round.at, nowMs)}
                 {round.items.some(({ answer }) => answer === 'skipped') &&
                   `; skipped ${round.items.filter(({ answer }) => answer === 'skipped').length}`}
                 {round.note && `: ${round.note}`}
@@ -109,7 +109,7 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
     const test = newest(kind)?.test;
     if (test?.kind === 'pattern') return PATTERN_NAME[test.seen as keyof typeof PATTERN_NAME].toLowerCase();
     if (test?.kind === 'catch')
-      return `${((test.ml / test.seconds) * 60).toFixed(0)} ml a minute at ${turnsText(test.fluidTurnsOut)} turns; ${(model.flowFactor * 100).toFixed(0)} % of its size`;
+      return `${((test.ml / test.seconds) * 60).toFixed(0)} ml a minute at ${turnsText(test.fluidTurnsOut)} turns; ${(model.flowFactor * 100).toFixed(0)} % of what its size gives`;
     if (test?.kind === 'fan')
       return `${format.joined(format.length(test.fanWidthMm))} at ${format.joined(format.length(test.distanceMm))}`;
     if (test?.kind === 'cap')
@@ -125,11 +125,11 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
           {agoText(set.fittedSince, nowMs)}
         </span>
       </div>
-      <dl style={{ margin: 0, display: 'grid', gap: '0.5rem' }}>
+      <ul style={{ margin: 0, padding: 0, listStyle: 'none', display: 'grid', gap: '0.5rem' }}>
         {TESTS.map(([kind, word]) => {
           const test = newest(kind);
           return (
-            <div
+            <li
               key={kind}
               className="row"
               style={{
@@ -140,11 +140,11 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
               }}
             >
               <div>
-                <dt style={{ fontWeight: 600 }}>{word}</dt>
-                <dd style={{ margin: 0 }}>
+                <div style={{ fontWeight: 600 }}>{word}</div>
+                <div>
                   {says(kind)}
                   {test && <span className="quiet">, {agoText(test.takenAt, nowMs)}</span>}
-                </dd>
+                </div>
               </div>
               <Button
                 component={Link}
@@ -154,10 +154,10 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
               >
                 Test
               </Button>
-            </div>
+            </li>
           );
         })}
-      </dl>
+      </ul>
       {own.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && <TestsOverTime tests={own} nowMs={nowMs} />}
     </section>
   );

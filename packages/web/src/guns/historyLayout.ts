@@ -38,7 +38,7 @@ export function layOutTests(tests: readonly StoredTest[], nowMs: number, box: Hi
 }
 
 /** Each coat as a bar from its lowest to its highest, with a tick at what was planned; evenly spaced, oldest first. */
-export function layOutFlowing(coats: readonly FlowingCoat[], box: HistoryBox) {
+export function layOutFlowing(coats: readonly FlowingCoat[], box: HistoryBox, kPaPerUnit = 1) {
   const all = coats.flatMap(({ lowestKPa, highestKPa, plannedKPa }) => [lowestKPa, highestKPa, plannedKPa]);
   const y = scaleLinear([Math.min(...all) * 0.94, Math.max(...all) * 1.04], [box.heightPx - box.bottomPx, box.topPx]);
   const stepPx = (box.widthPx - box.leftPx - box.rightPx) / Math.max(1, coats.length);
@@ -51,7 +51,12 @@ export function layOutFlowing(coats: readonly FlowingCoat[], box: HistoryBox) {
       plannedPx: y(coat.plannedKPa),
     })),
     widthPx: Math.min(26, stepPx * 0.6),
-    ticks: y.ticks(4).map((kPa) => ({ kPa, yPx: y(kPa) })),
+    ticks: scaleLinear(
+      y.domain().map((kPa) => kPa / kPaPerUnit),
+      [0, 1],
+    )
+      .ticks(4)
+      .map((own) => ({ kPa: own * kPaPerUnit, yPx: y(own * kPaPerUnit) })),
   };
 }
 

@@ -8,6 +8,7 @@ import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
+import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME, SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.ts';
 import { takenMix, takenRecoat, takenReducer, takenSetup } from '../ticket/takenPlan.ts';
@@ -92,6 +93,11 @@ export function CoatRecordPage() {
             </tbody>
           </table>
         </div>
+        <FlowingRecord
+          coat={coat}
+          format={format}
+          nameOf={(panelId) => whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel'}
+        />
         {mix && (
           <div className="card stack">
             <h2 className="tape" style={{ alignSelf: 'start' }}>

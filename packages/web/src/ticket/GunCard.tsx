@@ -182,6 +182,11 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
           ))}
         </ol>
       </details>
+      <div className="row">
+        <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
+          {coat.state === 'planned' ? 'Take the plan on the mix card first' : 'Pattern even, test panel good: spray'}
+        </Button>
+      </div>
       {isByEar && (
         <ByEarCard
           context={context}
@@ -204,11 +209,6 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
             }
           : {})}
       />
-      <div className="row">
-        <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
-          {coat.state === 'planned' ? 'Take the plan on the mix card first' : 'Pattern even, test panel good: spray'}
-        </Button>
-      </div>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
 import { useAir, useNowMs, useSetup, useSheets, useTickets, useWrite, type AirState } from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
+import { GunsWaiting } from '../guns/GunsWaiting.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { countdownText } from '../ticket/countdown.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
@@ -145,6 +146,7 @@ function OpenTickets() {
       <Button component={Link} to="/tickets/new" variant="default">
         New ticket
       </Button>
+      <GunsWaiting />
     </aside>
   );
 }

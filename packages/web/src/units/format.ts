@@ -126,5 +126,20 @@ export function formatFor(units: Units) {
     if (/Minutes$|^minutes/.test(name) && value >= 3) return minutesText(value);
     return canonicalFigure(value, name);
   };
-  return { temperature, difference, pressure, length, film, volume, area, bore, metres, airFlow, tank, inWords, joined };
+  return {
+    temperature,
+    difference,
+    pressure,
+    supplyPressure: pressure,
+    length,
+    film,
+    volume,
+    area,
+    bore,
+    metres,
+    airFlow,
+    tank,
+    inWords,
+    joined,
+  };
 }

@@ -5,6 +5,7 @@ import type { Units } from '@orthochrom/contract/shop/setup.ts';
 export type Kind =
   | 'temperature'
   | 'pressure'
+  | 'supplyPressure'
   | 'length'
   | 'bore'
   | 'metres'
@@ -28,17 +29,19 @@ const LENGTHS: Spelling[] = [
   [/^(in|inch|inches|")$/, 'in'],
   [/^(ft|feet|foot|')$/, 'ft'],
 ];
+const PRESSURES: Spelling[] = [
+  [/^psi$/, 'psi'],
+  [/^bar$/, 'bar'],
+  [/^kpa$/, 'kPa'],
+];
 const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
   temperature: [
     [/^(°\s*)?c(elsius)?$/, 'C'],
     [/^(°\s*)?f(ahrenheit)?$/, 'F'],
     [/^k(elvin)?$/, 'K'],
   ],
-  pressure: [
-    [/^psi$/, 'psi'],
-    [/^bar$/, 'bar'],
-    [/^kpa$/, 'kPa'],
-  ],
+  pressure: PRESSURES,
+  supplyPressure: PRESSURES,
   length: LENGTHS,
   bore: LENGTHS,
   metres: LENGTHS,
@@ -71,6 +74,7 @@ const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
 const CANONICAL: Partial<Record<Kind, UnitName>> = {
   temperature: 'C',
   pressure: 'kPa',
+  supplyPressure: 'kPa',
   length: 'mm',
   bore: 'mm',
   metres: 'm',
@@ -84,6 +88,7 @@ const CANONICAL: Partial<Record<Kind, UnitName>> = {
 const USUAL: Partial<Record<Kind, [number, number]>> = {
   temperature: [-10, 45],
   pressure: [30, 450],
+  supplyPressure: [60, 1400],
   film: [2, 400],
   length: [10, 1500],
   bore: [4, 26],
@@ -107,6 +112,7 @@ export const unitOf = (kind: Kind, units: Units): UnitName | undefined =>
   ({
     temperature: units.temperature,
     pressure: units.pressure,
+    supplyPressure: units.pressure,
     length: units.length,
     bore: units.length,
     metres: units.length === 'in' ? 'ft' : 'm',

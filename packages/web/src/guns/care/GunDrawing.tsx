@@ -2,18 +2,19 @@
 import type { Part } from './careWords.ts';
 import styles from './GunDrawing.module.css';
 
+/** Each part's word and where it stands: clear of every line. */
 const NAME: Record<Part, [word: string, x: number, y: number]> = {
-  cap: ['air cap', 52, 250],
-  nozzle: ['nozzle', 150, 250],
-  body: ['body', 318, 262],
-  packing: ['packing nut', 452, 250],
-  needle: ['needle', 560, 182],
-  spring: ['spring', 668, 250],
-  fluidKnob: ['fluid knob', 752, 250],
-  fanKnob: ['fan knob', 442, 118],
-  cup: ['cup', 214, 60],
-  lid: ['lid with vent', 220, 20],
-  inlet: ['air inlet', 402, 392],
+  cap: ['air cap', 30, 290],
+  nozzle: ['nozzle', 142, 268],
+  body: ['body', 236, 282],
+  packing: ['packing nut', 436, 262],
+  needle: ['needle', 556, 252],
+  spring: ['spring', 656, 262],
+  fluidKnob: ['fluid knob', 722, 268],
+  fanKnob: ['fan knob', 490, 156],
+  cup: ['cup', 230, 92],
+  lid: ['lid with vent', 172, 42],
+  inlet: ['air inlet', 440, 386],
 };
 
 export function GunDrawing({ lit = [] }: { lit?: readonly Part[] }) {
@@ -70,12 +71,7 @@ export function GunDrawing({ lit = [] }: { lit?: readonly Part[] }) {
         <path d="M450 132v36M460 132v36M470 132v36" className={styles['knurl']} />
       </g>
       {(Object.keys(NAME) as Part[]).map((part) => (
-        <text
-          key={part}
-          x={NAME[part][1]}
-          y={NAME[part][2] + 18}
-          className={lit.includes(part) ? styles['litName'] : styles['name']}
-        >
+        <text key={part} x={NAME[part][1]} y={NAME[part][2]} className={lit.includes(part) ? styles['litName'] : styles['name']}>
           {NAME[part][0]}
         </text>
       ))}

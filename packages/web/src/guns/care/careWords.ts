@@ -16,11 +16,11 @@ export const PARTS = [
 ] as const;
 export type Part = (typeof PARTS)[number];
 
-export const ROUND_NAME: Record<CareKind, { title: string; line: string }> = {
-  cleaned: { title: 'Clean it', line: 'Right after the last coat, before the mix sets' },
-  serviced: { title: 'Service it', line: 'Taken apart, looked at, greased, put together' },
-  firstUse: { title: 'First use', line: 'A new gun carries assembly oil and swarf' },
-  reassembled: { title: 'Put it together', line: 'The order, part by part' },
+export const ROUND_NAME: Record<CareKind, { title: string; done: string; line: string }> = {
+  cleaned: { done: 'Cleaned', title: 'Clean it', line: 'Right after the last coat, before the mix sets' },
+  serviced: { done: 'Serviced', title: 'Service it', line: 'Taken apart, looked at, greased, put together' },
+  firstUse: { done: 'Made ready for first use', title: 'First use', line: 'A new gun carries assembly oil and swarf' },
+  reassembled: { done: 'Put together', title: 'Put it together', line: 'The order, part by part' },
 };
 
 type Item = { text: string; why?: string; parts?: Part[] };

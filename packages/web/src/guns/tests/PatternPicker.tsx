@@ -11,7 +11,7 @@ export const PATTERN_NAME: Record<Pattern, string> = {
   crescent: 'Bent like a moon',
   tilted: 'Tilted',
   flutter: 'Broken, fluttering',
-  narrow: 'Narrow, a strip',
+  narrow: 'Narrow, a spot',
 };
 const DRAWN = Object.fromEntries(PATTERNS.map((pattern) => [pattern, patternDots(pattern)])) as Record<
   Pattern,

@@ -15,10 +15,7 @@ type Shape = {
 const oval = (s: number): number => Math.sqrt(Math.max(0, 1 - s * s));
 const SHAPES: Record<Pattern, Shape> = {
   even: { density: (s) => (Math.abs(s) < 0.97 ? 0.8 : 0.3), width: (s) => 0.36 * oval(s) },
-  heavyCentre: {
-    density: (s) => 0.12 + 0.9 * Math.exp(-((s / 0.34) ** 2)),
-    width: (s) => 0.2 * oval(s) + 0.26 * Math.exp(-((s / 0.38) ** 2)),
-  },
+  heavyCentre: { density: (s) => 0.06 + 0.94 * Math.exp(-((s / 0.3) ** 2)), width: (s) => 0.34 * oval(s) },
   split: {
     density: (s) => 0.1 + 0.9 * Math.exp(-(((Math.abs(s) - 0.68) / 0.24) ** 2)),
     width: (s) => 0.12 * oval(s) + 0.28 * Math.exp(-(((Math.abs(s) - 0.66) / 0.28) ** 2)),
