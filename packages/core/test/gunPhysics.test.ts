@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { m3PerS } from '../src/compressedAir/freeAir.ts';
+import { dueOf } from '../src/gun/care.ts';
+import { doubtsAbout } from '../src/gun/doubts.ts';
 import { areasFromRating, capFlow, capKPaAt, hornOpening, inletForCap } from '../src/gun/airCap.ts';
 import { fanProfile, fanShape, fanWidthM } from '../src/gun/fan.ts';
 import { fluidM3PerS, type FluidInput } from '../src/gun/fluidFlow.ts';
@@ -228,5 +230,38 @@ describe('a test of the gun', () => {
   it('of the air leaves what it draws at its rating as rated', () => {
     const { areas } = gunModelOf(withTests([{ kind: 'cap', capKPa: 58, inletKPa: 138, fanTurnsOut: 2.5 }]), 1.3, base);
     expect(capFlow(areas, 138, 1).airFlowM3PerS * 60_000).toBeCloseTo(340, 4);
+  });
+});
+
+describe('care', () => {
+  const interval = { days: 7, coats: 12 };
+  it('is due by days of use or by coats, whichever comes first, and at once where it never was done', () => {
+    expect(dueOf('pattern', { days: 8, coats: 1 }, interval, 30).isDue).toBe(true);
+    expect(dueOf('pattern', { days: 2, coats: 12 }, interval, 30).isDue).toBe(true);
+    expect(dueOf('pattern', { days: 2, coats: 3 }, interval, 30)).toMatchObject({ isDue: false, daysLeft: 5, coatsLeft: 9 });
+    expect(dueOf('service', undefined, interval, 1).isDue).toBe(true);
+  });
+  it('wears nothing on the wall: an idle or new gun is not due', () => {
+    expect(dueOf('pattern', { days: 90, coats: 0 }, interval, 30).isDue).toBe(false);
+    expect(dueOf('service', undefined, interval, 0).isDue).toBe(false);
+  });
+});
+
+describe('a doubt about a gun', () => {
+  const codes = (gun: Gun) => doubtsAbout(gun).map(({ code }) => code);
+  it('asks about what is unlike its kind, and is silent about its own rating', () => {
+    fc.assert(
+      fc.property(anyClass, (kind) => {
+        const { inletKPa, capKPa, airFlowLPerMin } = GUN_CLASSES[kind];
+        const nozzlesMm = [kind === 'airbrush' ? 0.5 : kind === 'mini' ? 1 : 1.4];
+        expect(
+          codes({ class: kind, nozzlesMm, ratedInletKPa: inletKPa, capKPaAtRated: capKPa, ratedAirFlowLPerMin: airFlowLPerMin }),
+        ).toEqual([]);
+      }),
+    );
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 448 })).toEqual(['rated-inlet-high']);
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 65 })).toEqual(['rated-inlet-like-cap']);
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], capKPaAtRated: 138 })).toEqual(['rated-cap-high']);
+    expect(codes({ class: 'mini', nozzlesMm: [2.2] })).toEqual(['nozzle-unlike']);
   });
 });
