@@ -72,8 +72,6 @@ await press('Booth');
 await shoot('ticket-flash-booth');
 await page.setViewportSize({ width: 390, height: 844 });
 await shoot('ticket-flash-phone');
-await page.setViewportSize({ width: 1024, height: 768 });
-await shoot('ticket-flash-tablet');
 await page.setViewportSize({ width: 1280, height: 800 });
 await press('Office');
 await page.goto(`${base}/tickets/new`);
@@ -92,4 +90,15 @@ for (const name of ['sheets', 'guns', 'settings']) {
   await page.goto(`${base}/${name}`);
   await shoot(name);
 }
+await page.goto(`${base}/guns`);
+await page.getByRole('link', { name: /Loft drop/ }).click();
+await page.getByRole('img', { name: /Pressure from the wall/ }).waitFor();
+await shoot('air-line');
+await page.goto(`${base}/guns`);
+await page.getByRole('link', { name: /Bittern/ }).click();
+await page.getByLabel('Air over the coats').scrollIntoViewIfNeeded();
+await shoot('gun');
+await page.getByRole('link', { name: /^Pattern on paper/ }).click();
+await press('Heavy in the middle');
+await shoot('gun-test');
 await browser.close();

@@ -25,6 +25,9 @@ export const FLOW_CUPS: Record<CupName, FlowCup> = {
 };
 export const CUP_NAMES = Object.keys(FLOW_CUPS) as CupName[];
 
+/** As they are engraved. */
+export const CUP_LABEL: Record<CupName, string> = { din4: 'DIN 4', ford4: 'Ford 4', zahn2: 'Zahn 2', iso4: 'ISO 4' };
+
 /** How far outside its own seconds a cup can still be timed at all. */
 const TIMED_FROM = 0.5;
 const TIMED_TO = 3;

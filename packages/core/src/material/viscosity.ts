@@ -2,7 +2,15 @@
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
 import { caution, type Told, type Verdict } from '../outcome/told.ts';
 import { MATERIALS, type MaterialClass } from './classes.ts';
-import { CUP_NAMES, FLOW_CUPS, isInCupRange, kinematicOfSeconds, secondsOfKinematic, type CupName } from './flowCup.ts';
+import {
+  CUP_LABEL,
+  CUP_NAMES,
+  FLOW_CUPS,
+  isInCupRange,
+  kinematicOfSeconds,
+  secondsOfKinematic,
+  type CupName,
+} from './flowCup.ts';
 import { mixtureOf } from './mixture.ts';
 import { flowEnergyJPerMol, solidsAtViscosity, temperatureFactor } from './rheology.ts';
 
@@ -100,8 +108,13 @@ function addReducer(
 function rangeVerdicts(inCups: Partial<Record<CupName, number>>): Verdict[] {
   const outside = CUP_NAMES.filter((name) => inCups[name] !== undefined && !isInCupRange(name, inCups[name]));
   if (outside.length === 0) return [];
-  const rangeOf = (name: CupName) => `${name} ${FLOW_CUPS[name].fromSeconds} to ${FLOW_CUPS[name].toSeconds} s`;
-  return [caution('beyond-formula', { what: `The time in ${outside.join(', ')}`, range: outside.map(rangeOf).join('; ') })];
+  const rangeOf = (name: CupName) => `${CUP_LABEL[name]} ${FLOW_CUPS[name].fromSeconds} to ${FLOW_CUPS[name].toSeconds} s`;
+  return [
+    caution('beyond-formula', {
+      what: `The time in ${outside.map((name) => CUP_LABEL[name]).join(', ')}`,
+      range: outside.map(rangeOf).join('; '),
+    }),
+  ];
 }
 
 const coolVerdict = (measuredAtC?: number): Verdict[] =>

@@ -85,7 +85,7 @@ export class StandInGauge {
     play.seconds += STEP_SECONDS;
     if (!isPulled) return;
     const inletKPa = tank ? this.inletAt(coatId, supply, tank.tankKPa) : supply.setInletKPa;
-    note(play, inletKPa + TREMBLE_KPA * Math.sin(play.seconds * 2.1));
+    note(play, Math.max(0, inletKPa + TREMBLE_KPA * Math.sin(play.seconds * 2.1)));
   }
 
   /** The line turned round costs time: once for every kPa that the tank holds the regulator down to. */

@@ -22,41 +22,43 @@ export function TankPicture({ trace, sustains, ...of }: TankPictureProps) {
   const rightPx = BOX.widthPx - BOX.rightPx;
   const needed = layout.levels.find(({ key }) => key === 'needed')!;
   return (
-    <svg
-      viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
-      className={styles['tank']}
-      role="img"
-      aria-label="Pressure in the tank over the job"
-    >
-      <rect
-        x={BOX.leftPx}
-        y={needed.yPx}
-        width={rightPx - BOX.leftPx}
-        height={Math.max(0, layout.basePx - needed.yPx)}
-        className={styles['short']}
-      />
-      {layout.ticks.map(({ seconds, xPx }) => (
-        <text key={seconds} x={xPx} y={BOX.heightPx - 10} textAnchor="middle" className={styles['tick']}>
-          {secondsText(seconds)}
-        </text>
-      ))}
-      {layout.levels.map(({ key, word, levelKPa, yPx }) => (
-        <g key={key} className={styles[key]}>
-          <line x1={BOX.leftPx} x2={rightPx} y1={yPx} y2={yPx} />
-          <text x={rightPx + 8} y={yPx + 5}>
-            {word} {joined(pressure(levelKPa))}
+    <div className={styles['scroll']} tabIndex={0}>
+      <svg
+        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        className={styles['tank']}
+        role="img"
+        aria-label="Pressure in the tank over the job"
+      >
+        <rect
+          x={BOX.leftPx}
+          y={needed.yPx}
+          width={rightPx - BOX.leftPx}
+          height={Math.max(0, layout.basePx - needed.yPx)}
+          className={styles['short']}
+        />
+        {layout.ticks.map(({ seconds, xPx }) => (
+          <text key={seconds} x={xPx} y={BOX.heightPx - 10} textAnchor="middle" className={styles['tick']}>
+            {secondsText(seconds)}
           </text>
-        </g>
-      ))}
-      <path d={layout.path} className={styles['curve']} />
-      {!sustains && (
-        <g className={styles['end']}>
-          <circle cx={layout.end.xPx} cy={layout.end.yPx} r="8" />
-          <text x={layout.end.xPx + 14} y={layout.end.yPx - 10}>
-            short of air at {secondsText(trace.at(-1)!.seconds)}
-          </text>
-        </g>
-      )}
-    </svg>
+        ))}
+        {layout.levels.map(({ key, word, levelKPa, yPx }) => (
+          <g key={key} className={styles[key]}>
+            <line x1={BOX.leftPx} x2={rightPx} y1={yPx} y2={yPx} />
+            <text x={rightPx + 8} y={yPx + 5}>
+              {word} {joined(pressure(levelKPa))}
+            </text>
+          </g>
+        ))}
+        <path d={layout.path} className={styles['curve']} />
+        {!sustains && (
+          <g className={styles['end']}>
+            <circle cx={layout.end.xPx} cy={layout.end.yPx} r="8" />
+            <text x={layout.end.xPx + 14} y={layout.end.yPx - 10}>
+              short of air at {secondsText(trace.at(-1)!.seconds)}
+            </text>
+          </g>
+        )}
+      </svg>
+    </div>
   );
 }

@@ -2,6 +2,7 @@
 import { Button, Select } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { FlowCup, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { CUP_LABEL } from '@orthochrom/core/material/flowCup.ts';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
@@ -10,8 +11,6 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, secondsText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import type { CardProps } from './cardProps.ts';
-
-const CUP_NAME: Record<FlowCup['cup'], string> = { din4: 'DIN 4', iso4: 'ISO 4', ford4: 'Ford 4', zahn2: 'Zahn 2' };
 
 export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'context' | 'painter' | 'keep'> & { mix: Mix }) {
   const [busy, write] = useWrite();
@@ -53,7 +52,7 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
           <Select
             label="Cup"
             value={cup}
-            data={Object.entries(CUP_NAME).map(([value, label]) => ({ value, label }))}
+            data={Object.entries(CUP_LABEL).map(([value, label]) => ({ value, label }))}
             onChange={(next) => next && setCup(next as FlowCup['cup'])}
           />
           <FigureInput
@@ -84,11 +83,12 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
             <p>
               <strong>{answer.kinematicMm2PerS.toFixed(0)} mm²/s</strong>
               {answer.atWantedC &&
+                Math.abs(measuredAtC! - materialC) > 0.5 &&
                 ` now, ${answer.atWantedC.kinematicMm2PerS.value.toFixed(0)} at the ${format.joined(format.temperature(materialC))} it has`}
               . In other cups:{' '}
               {Object.entries(answer.seconds)
                 .filter(([name]) => name !== cup)
-                .map(([name, s]) => `${CUP_NAME[name as FlowCup['cup']]} ${s.toFixed(0)} s`)
+                .map(([name, s]) => `${CUP_LABEL[name as FlowCup['cup']]} ${s.toFixed(0)} s`)
                 .join(', ')}
               . The gun’s paint a minute follows it.
             </p>

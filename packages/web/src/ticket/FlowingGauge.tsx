@@ -42,7 +42,7 @@ export function FlowingGauge({
           {joined(pressure(setInletKPa))}
         </div>
         {isSagging && (
-          <p role="alert">
+          <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
             The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on in smaller sections.
           </p>
         )}

@@ -46,7 +46,11 @@ export function Setting({
   const figure = show(value);
   const ours = show(recommended);
   return (
-    <div className="card" data-setting={name} style={{ lineHeight: 1.3 }}>
+    <div
+      className="card"
+      data-setting={name}
+      style={{ lineHeight: 1.3, ...(isOpen && onOverride ? { gridColumn: '1 / -1' } : {}) }}
+    >
       <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start', gap: 0 }}>
         <span className="label">{label}</span>
         {onOverride && (

@@ -34,7 +34,7 @@ export function WallCard({
   return (
     <div className="card" data-setting="wall" style={isMain ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}}>
       <div className="label">At the wall, trigger pulled</div>
-      <div className={isMain ? 'figure huge' : 'figure'}>
+      <div className="figure" style={isMain ? { fontSize: 'clamp(2.75rem, 5vw, 4.2rem)' } : {}}>
         {flowing.text} <small>{flowing.unit}</small>
       </div>
       <div>
