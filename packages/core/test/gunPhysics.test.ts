@@ -113,7 +113,8 @@ describe('the paint', () => {
       fc.property(turns, between(0.8, 2.2), between(30, 120), between(1.02, 1.6), (fluidTurnsOut, nozzleMm, capKPa, more) => {
         const at = { ...hvlpFlow, fluidTurnsOut, nozzleMm, capKPa };
         const flow = fluidM3PerS(at);
-        expect(fluidM3PerS({ ...at, fluidTurnsOut: fluidTurnsOut * more })).toBeGreaterThanOrEqual(flow);
+        // At the end of the travel it stays as it is, to the last rounding.
+        expect(fluidM3PerS({ ...at, fluidTurnsOut: fluidTurnsOut * more })).toBeGreaterThanOrEqual(flow * (1 - 1e-12));
         expect(fluidM3PerS({ ...at, nozzleMm: nozzleMm * more })).toBeGreaterThan(flow);
         expect(fluidM3PerS({ ...at, capKPa: capKPa * more })).toBeGreaterThan(flow);
         expect(fluidM3PerS({ ...at, viscosityPaS: at.viscosityPaS * more })).toBeLessThan(flow);

@@ -95,6 +95,7 @@ function measuredWallKPa(input: AirlineInput & { measuredLossPercent: number }, 
   const atInletKPa = input.measuredAtInletKPa ?? wantedInletKPa;
   const atFlow = input.measuredAtAirFlowLPerMin ?? flowAtInlet(airFlowLPerMin, wantedInletKPa, atInletKPa);
   const [wallPa, gunPa] = [absolutePa(atInletKPa / (1 - share)), absolutePa(atInletKPa)];
+  if (atFlow <= 0) return wantedInletKPa;
   const kept = (wallPa ** 2 - gunPa ** 2) / atFlow ** 2;
   return gaugeKPa(Math.sqrt(absolutePa(wantedInletKPa) ** 2 + kept * airFlowLPerMin ** 2));
 }

@@ -54,7 +54,8 @@ export function asSet(input: AsSetInput, knobs: SetKnobs): { figures: AsSet; lin
       ...figures,
       stepMm,
       gunSpeedMPerS,
-      ...(panelLengthM === undefined ? {} : { secondsPerPass: panelLengthM / gunSpeedMPerS }),
+      // Where nothing flows no hand lays a film, and no pass takes any time that could be told.
+      ...(panelLengthM === undefined || gunSpeedMPerS <= 0 ? {} : { secondsPerPass: panelLengthM / gunSpeedMPerS }),
       ...(line ? { regulatorFlowingKPa: line.regulatorFlowingKPa, regulatorStaticKPa: line.regulatorStaticKPa } : {}),
       ranges: { ...ranges, ...(line ? { regulatorFlowingKPa: wallRange(line, airline) } : {}) },
     },

@@ -51,3 +51,12 @@ export function patternDots(pattern: Pattern, count = 620): Dot[] {
   }
   return dots;
 }
+
+/** All dots as one path: a page with eight papers stays light. */
+export const dotsPath = (dots: readonly Dot[]): string =>
+  dots
+    .map(
+      ({ x, y, r }) =>
+        `M${(x - r).toFixed(1)},${y.toFixed(1)}a${r.toFixed(1)},${r.toFixed(1)} 0 1,0 ${(2 * r).toFixed(1)},0a${r.toFixed(1)},${r.toFixed(1)} 0 1,0 ${(-2 * r).toFixed(1)},0`,
+    )
+    .join('');
