@@ -2,6 +2,7 @@
 import { ask, type AnswerOf } from '../registry.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import type { PlanContext } from './planContext.ts';
+import { capLimitOf } from './planInputs.ts';
 import { lineOf } from '../shop/compressedAir.ts';
 
 type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number };
@@ -11,7 +12,6 @@ export function ownPressure(
   { valueKPa, at, fanTurnsOut }: Reading,
 ): AnswerOf<'pressure'> {
   const { gun, stage, room, airLine } = context;
-  const isCapBound = gun.gun.class === 'hvlp' || gun.gun.class === 'mini';
   return ask('pressure', {
     value: valueKPa,
     unit: 'kPa',
@@ -21,7 +21,7 @@ export function ownPressure(
     stage: stage.kind,
     fanTurnsOut: Math.min(fanTurnsOut, gun.gun.fullFanTurns ?? fanTurnsOut),
     ...(airLine ? { airline: lineOf(airLine) } : {}),
-    ...(isCapBound && room.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {}),
+    ...capLimitOf(gun, room),
   });
 }
 

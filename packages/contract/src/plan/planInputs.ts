@@ -1,11 +1,12 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
+import { isCapBound } from '@orthochrom/core/gun/inletPressure.ts';
 import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
 import { lineOf } from '../shop/compressedAir.ts';
-import type { Room, StoredCup } from '../shop/setup.ts';
+import type { Room, StoredCup, StoredGun } from '../shop/setup.ts';
 import type { FlowCup, StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { middle, recipeOf, stageAreaM2, type PlanContext, type Products } from './planContext.ts';
@@ -96,6 +97,10 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
   };
 }
 
+/** The limit at the cap that is set for this room, for the kinds of gun it is meant for. */
+export const capLimitOf = (gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } =>
+  isCapBound(gun.gun.class) && room?.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {};
+
 /** What the cup showed, at the temperature the mix has now. */
 function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }: Sheet, materialC: number): number {
   const { kinematicMm2PerS, atWantedC } = ask('viscosity', {
@@ -121,7 +126,6 @@ export function setupInput(context: PlanContext): InputOf<'setup'> {
   const climate = climateFrom(room, context.air);
   const materialC = climate.materialTemperatureC ?? climate.airTemperatureC;
   const own = sheet.gunSheet?.[gun.gun.class];
-  const isCapBound = gun.gun.class === 'hvlp' || gun.gun.class === 'mini';
   return {
     gun: gun.gun,
     stage: stage.kind,
@@ -139,7 +143,7 @@ export function setupInput(context: PlanContext): InputOf<'setup'> {
     sheet: { nozzleMm: recipe.nozzleMm, wetFilmUm: middle(recipe.wetFilmUm), ...own, coats: stage.coats },
     way: { ...painter.way, skill: painter.skill },
     hardener: sheet.hardenerChemistry,
-    ...(isCapBound && room.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {}),
+    ...capLimitOf(gun, room),
     ...(room.place === 'booth' ? {} : { limitFog: true }),
     ...(context.knobsLeft ? { knobsNow: context.knobsLeft } : {}),
   };

@@ -7,7 +7,7 @@ import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
 import { capKPaAt, inletForCap } from './airCap.ts';
-import type { Gun, Stage } from './gun.ts';
+import type { Gun, GunClass, Stage } from './gun.ts';
 import { hornShareOf, type GunModel } from './gunModel.ts';
 import { inletBandKPa } from './practiceBands.ts';
 
@@ -30,7 +30,8 @@ export const HVLP_CAP_KPA = 69;
 const ABILITY_PLACE = { basic: 0.75, good: 0.5, fine: 0.5 } as const;
 const FOG_PLACE = 0.15;
 
-export const isCapBound = ({ class: kind }: Gun): boolean => kind === 'hvlp' || kind === 'mini';
+/** Kinds that a limit at the cap is meant for. */
+export const isCapBound = (kind: GunClass): boolean => kind === 'hvlp' || kind === 'mini';
 
 /** The inlet at which this gun's cap has this pressure, its fan as it is set. */
 export const inletAtCap = (model: GunModel, capKPa: number, fanTurnsOut: number): number =>
@@ -76,7 +77,7 @@ function inletWithoutClear(input: InletInput): InletChoice {
   const place = input.limitFog ? FOG_PLACE : ABILITY_PLACE[gun.ability ?? 'good'];
   let inletKPa = low + place * (high - low);
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
-  const ownMostKPa = isCapBound(gun) ? Math.max(low, inletAtCap(model, HVLP_CAP_KPA, fanTurnsOut)) : Infinity;
+  const ownMostKPa = isCapBound(gun.class) ? Math.max(low, inletAtCap(model, HVLP_CAP_KPA, fanTurnsOut)) : Infinity;
   const mostKPa = Math.min(ownMostKPa, capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut));
   if (inletKPa > mostKPa) {
     inletKPa = mostKPa;
@@ -87,6 +88,7 @@ function inletWithoutClear(input: InletInput): InletChoice {
   inletKPa = Math.floor(Math.min(inletKPa, gun.maxInletKPa ?? Infinity));
   if (inletKPa < Math.floor(low)) verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa: low, highKPa: high }));
   const capKPa = capAtInlet(model, inletKPa, fanTurnsOut);
-  if (isCapBound(gun) && capLimitKPa === undefined && capKPa > HVLP_CAP_KPA) verdicts.push(caution('cap-over-hvlp', { capKPa }));
+  if (isCapBound(gun.class) && capLimitKPa === undefined && capKPa > HVLP_CAP_KPA)
+    verdicts.push(caution('cap-over-hvlp', { capKPa }));
   return { inletKPa, bandKPa, verdicts, reasons };
 }

@@ -5,11 +5,12 @@
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
-import { because, caution, stop, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
 import { convert } from '../units/convert.ts';
 import type { Gun, Stage } from './gun.ts';
 import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
-import { capAtInlet, HVLP_CAP_KPA, inletAtCap, inletBandFor, isCapBound } from './inletPressure.ts';
+import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
+import { limitVerdicts } from './limits.ts';
 
 export type PressureInput = {
   value: number;
@@ -85,7 +86,12 @@ export function pressureOf(input: PressureInput): PressureAnswer {
     asks: asksOf(place, readKPa),
     verdicts: [
       ...verdicts,
-      ...limitVerdicts(place, inletKPa.value, capKPa.value),
+      ...limitVerdicts(
+        gun,
+        model,
+        { inletKPa: inletKPa.value, capKPa: capKPa.value, fanTurnsOut: place.fanTurnsOut },
+        limitsOf(place),
+      ),
       ...(wall?.verdicts ?? []).filter(({ code }) => code === 'loss-measured-elsewhere' || code === 'beyond-formula'),
     ],
     reasons: [...reasonsOf(place), ...dropReasons(wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa, at, dropKPa)],
@@ -137,26 +143,11 @@ function asksOf({ at, gun, model, fanTurnsOut, stage }: Placed, readKPa: number)
   return [];
 }
 
-function limitVerdicts({ gun, model, stage, capLimitKPa, fanTurnsOut }: Placed, inletKPa: number, capKPa: number): Verdict[] {
-  const verdicts: Verdict[] = [];
-  if (capLimitKPa !== undefined && capKPa > capLimitKPa + 1e-6)
-    verdicts.push(
-      stop('cap-over-legal-limit', {
-        capKPa,
-        limitKPa: capLimitKPa,
-        inletKPa: Math.floor(inletAtCap(model, capLimitKPa, fanTurnsOut)),
-      }),
-    );
-  if (capLimitKPa === undefined && isCapBound(gun) && capKPa > HVLP_CAP_KPA) verdicts.push(caution('cap-over-hvlp', { capKPa }));
-  if (gun.maxInletKPa !== undefined && inletKPa > gun.maxInletKPa)
-    verdicts.push(stop('inlet-over-gun', { inletKPa, maxKPa: gun.maxInletKPa }));
-  if (stage) {
-    const [lowKPa, highKPa] = inletBandFor({ gun, model, fanTurnsOut, stage, carrier: 'solvent' }).bandKPa;
-    if (inletKPa < lowKPa - 0.5 || inletKPa > highKPa + 0.5)
-      verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa, highKPa }));
-  }
-  return verdicts;
-}
+/** The usual band is only known where the coat is. */
+const limitsOf = ({ gun, model, stage, fanTurnsOut, capLimitKPa }: Placed) => ({
+  capLimitKPa,
+  ...(stage ? { bandKPa: inletBandFor({ gun, model, fanTurnsOut, stage, carrier: 'solvent' }).bandKPa } : {}),
+});
 
 function reasonsOf({ at, gun, airline }: Placed): Reason[] {
   if (at === 'inlet') return [because('read-at-the-gun', 'record')];

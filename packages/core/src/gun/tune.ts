@@ -4,11 +4,12 @@
  */
 import type { Carrier } from '../air/climate.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
-import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
 import type { Gun, Place, Settings, Stage } from './gun.ts';
 import { gunModelOf } from './gunModel.ts';
 import { atWork, paintFor } from './atWork.ts';
-import { capAtInlet, HVLP_CAP_KPA, inletAtCap, inletBandFor, isCapBound } from './inletPressure.ts';
+import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
+import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
 import type { Seen } from './seen.ts';
 import { setupOf } from './setup.ts';
@@ -116,19 +117,8 @@ function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings
   const verdicts: Verdict[] = [];
   if (fault) verdicts.push(caution('gun-fault', { name: fault, check: fault }));
   if (seen.includes('pullingApart')) verdicts.push(caution('thin-or-contaminated'));
-  if (capLimitKPa !== undefined && capKPa > capLimitKPa + 1e-6)
-    verdicts.push(
-      stop('cap-over-legal-limit', {
-        capKPa,
-        limitKPa: capLimitKPa,
-        inletKPa: Math.floor(inletAtCap(model, capLimitKPa, after.fanTurnsOut)),
-      }),
-    );
-  if (capLimitKPa === undefined && isCapBound(gun) && capKPa > HVLP_CAP_KPA) verdicts.push(caution('cap-over-hvlp', { capKPa }));
-  if (gun.maxInletKPa !== undefined && after.inletKPa > gun.maxInletKPa)
-    verdicts.push(stop('inlet-over-gun', { inletKPa: after.inletKPa, maxKPa: gun.maxInletKPa }));
-  if (after.inletKPa < bandKPa[0] - 0.5 || after.inletKPa > bandKPa[1] + 0.5)
-    verdicts.push(caution('inlet-outside-band', { inletKPa: after.inletKPa, lowKPa: bandKPa[0], highKPa: bandKPa[1] }));
+  const { inletKPa, fanTurnsOut } = after;
+  verdicts.push(...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }));
   const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, paintFor({ stage, carrier }), after) : after;
   if (fanWidthMm! < PINCHED_FAN_MM) verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
   if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));

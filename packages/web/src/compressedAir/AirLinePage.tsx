@@ -1,5 +1,6 @@
 /** One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the compressor keeps up. */
 import { Button, Select } from '@mantine/core';
+import { capLimitOf } from '@orthochrom/contract/plan/planInputs.ts';
 import { lineOf, type AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
@@ -93,7 +94,6 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
   const room = setup.rooms.find(({ id }) => id === line.roomId);
   const compressor = setup.compressors.find(({ id }) => id === line.compressorId);
   const airline = lineOf(line);
-  const isCapBound = gun.gun.class === 'hvlp' || gun.gun.class === 'mini';
   const setupAnswer = ask('setup', {
     gun: gun.gun,
     stage,
@@ -103,7 +103,7 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
     hardener: 'none',
     way: painter.way,
     airline,
-    ...(isCapBound && room?.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {}),
+    ...capLimitOf(gun, room),
   });
   const input = { ...airline, wantedInletKPa: setupAnswer.inletKPa, airFlowLPerMin: setupAnswer.airFlowLPerMin };
   const answer = ask('airline', input);
