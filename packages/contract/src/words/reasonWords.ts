@@ -55,6 +55,9 @@ export const REASONS: Record<string, string> = {
   'cap-under-limit':
     'That makes about {capKPa} at the cap, where {capLimitKPa} is the limit; up to {mostKPa} at the gun would keep it, with the fan as set.',
   'needle-for-hand': 'The needle was moved so that the film asks for {gunSpeedMPerS}, which an arm can hold.',
+  'hand-too-quick': 'The film asks for a hand of {gunSpeedMPerS}: quicker than an arm holds steady. Less paint, or more overlap.',
+  'hand-too-slow':
+    'The film asks for a hand of {gunSpeedMPerS}: slower than an arm holds steady. Two lighter passes, or a larger nozzle.',
   'flow-from-catch': "The paint's flow is this gun's own: {flowFactor} of what its size would give, by its catch test.",
   'flow-from-class': "The paint's flow is what a tip of this size gives; tips differ. A catch test makes it this gun's own.",
   'fan-from-test': 'The fan is as measured on paper: {fanWidthMm} then.',

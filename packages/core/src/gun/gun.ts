@@ -50,7 +50,14 @@ export type Gun = {
 };
 
 export const DEFAULT_FULL_FLUID_TURNS = 4;
-export const DEFAULT_FULL_FAN_TURNS = 2.5;
+const DEFAULT_FULL_FAN_TURNS = 2.5;
+/** A needle as short as an airbrush's. */
+const AIRBRUSH_FLUID_TURNS = 2;
+
+/** Needle travel, turns from closed, where nobody counted it. */
+export const fullFluidTurnsOf = ({ fullFluidTurns, class: kind }: Pick<Gun, 'class' | 'fullFluidTurns'>): number =>
+  fullFluidTurns ?? (kind === 'airbrush' ? AIRBRUSH_FLUID_TURNS : DEFAULT_FULL_FLUID_TURNS);
+export const fullFanTurnsOf = ({ fullFanTurns }: Pick<Gun, 'fullFanTurns'>): number => fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
 
 /** Own tests of the nozzle set in use; without any, every setting is only a place to start. */
 export const testsOf = (gun: Gun, nozzleMm: number): GunTest[] => [

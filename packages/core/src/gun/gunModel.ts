@@ -8,7 +8,7 @@ import { clamp } from '../numerics/rounding.ts';
 import { areasFromRating, capFlow, capKPaAt, hornOpening, type CapAreas } from './airCap.ts';
 import { fanWidthM } from './fan.ts';
 import { fluidM3PerS } from './fluidFlow.ts';
-import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS, testsOf, type Gun, type GunTest } from './gun.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf, testsOf, type Gun, type GunTest } from './gun.ts';
 import { GUN_CLASSES, type GunClassData } from './gunClasses.ts';
 
 /** The paint as the tip meets it. */
@@ -44,8 +44,8 @@ export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunMo
     areas: areasOf(gun, data, cap),
     fanTangent: data.fanTangent,
     flowFactor: 1,
-    fullFluidTurns: gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS,
-    fullFanTurns: gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS,
+    fullFluidTurns: fullFluidTurnsOf(gun),
+    fullFanTurns: fullFanTurnsOf(gun),
     nozzleMm,
     tests: { ...(caught ? { catch: caught } : {}), ...(fan ? { fan } : {}), ...(cap ? { cap } : {}) },
   };
@@ -70,7 +70,7 @@ function areasOf(gun: Gun, data: GunClassData, cap?: TestOf<'cap'>): CapAreas {
       gun.ratedAirFlowLPerMin === undefined ? capFlow(classAreas, inletKPa, 1).airFlowM3PerS : m3PerS(gun.ratedAirFlowLPerMin),
   };
   if (cap) {
-    const fullFanTurns = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
+    const fullFanTurns = fullFanTurnsOf(gun);
     const hornShare = hornShareOf({ data, fullFanTurns }, cap.fanTurnsOut);
     return areasFromRating({ ...rating, inletKPa: cap.inletKPa, capKPa: cap.capKPa, hornShare });
   }

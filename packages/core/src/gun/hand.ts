@@ -2,7 +2,7 @@
 import type { Finish } from '../evaporation/evaporationIndex.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { because, type Reason } from '../outcome/told.ts';
-import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS, type Gun, type PartKind, type Stage } from './gun.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf, type Gun, type PartKind, type Stage } from './gun.ts';
 import { GUN_CLASSES } from './gunClasses.ts';
 import { leastOverlapPercent } from './overlap.ts';
 import { DISTANCE_MM, needleTurnsOfFour, OVERLAP_PERCENT } from './practiceBands.ts';
@@ -31,8 +31,8 @@ export const isNeedleOpen = ({ way, part, mist }: Pick<HandInput, 'way' | 'part'
 export function knobsFor(input: HandInput): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
   const { gun, stage, part, mist, way, highSolids, limitFog } = input;
   const preset = presetFor(part, mist);
-  const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
-  const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
+  const fullFluid = fullFluidTurnsOf(gun);
+  const fullFan = fullFanTurnsOf(gun);
   const isOpen = isNeedleOpen(input);
   const metered =
     ((needleTurnsOfFour(gun.class, stage) + (highSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *

@@ -114,6 +114,7 @@ export function setupOf(input: SetupInput): SetupAnswer {
       ...(chosen.fluidTurnsOut === knobs.fluidTurnsOut
         ? []
         : [because('needle-for-hand', 'model', { gunSpeedMPerS: figures.gunSpeedMPerS })]),
+      ...handReasons(figures.gunSpeedMPerS),
       ...hand.reasons,
       ...testReasons(model),
       ...(line?.reasons ?? []),
@@ -122,16 +123,20 @@ export function setupOf(input: SetupInput): SetupAnswer {
   };
 }
 
-/** Opens or closes a metered needle by quarters until the film asks for a hand that an arm can hold. */
+/** Further than this from practice a needle is not taken for the hand's sake. */
+const MOST_FOR_HAND_TURNS = 0.75;
+
+/** Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an arm can hold. */
 function needleForHand<T extends { fluidTurnsOut: number; figures: AsSet }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
   full: number,
 ): T {
   let chosen = at(start);
-  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut > QUARTER)
+  const [least, most] = [Math.max(QUARTER, start - MOST_FOR_HAND_TURNS), Math.min(full, start + MOST_FOR_HAND_TURNS)];
+  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut - QUARTER >= least)
     chosen = at(chosen.fluidTurnsOut - QUARTER);
-  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= full)
+  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= most)
     chosen = at(chosen.fluidTurnsOut + QUARTER);
   return chosen;
 }
@@ -141,6 +146,12 @@ function capReasons({ capLimitKPa }: SetupInput, model: GunModel, at: { inletKPa
   if (capLimitKPa === undefined) return [because('cap-at-inlet', 'model', { capKPa })];
   const mostKPa = Math.floor(inletAtCap(model, capLimitKPa, at.fanTurnsOut));
   return [because('cap-under-limit', 'model', { capKPa, capLimitKPa, mostKPa })];
+}
+
+/** A hand that no arm holds steady is told, not hidden. */
+function handReasons(gunSpeedMPerS: number): Reason[] {
+  if (gunSpeedMPerS > HAND_M_PER_S.quickest) return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
+  return gunSpeedMPerS < HAND_M_PER_S.slowest ? [because('hand-too-slow', 'model', { gunSpeedMPerS })] : [];
 }
 
 function testReasons({ tests, flowFactor }: GunModel): Reason[] {
@@ -163,7 +174,8 @@ function setupVerdicts(
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
   if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
-  if (fanWidthMm < PINCHED_FAN_MM && part !== 'jamb' && part !== 'spot') verdicts.push(caution('fan-pinched', { fanWidthMm }));
+  if (fanWidthMm < PINCHED_FAN_MM && part !== 'jamb' && part !== 'spot' && input.gun.class !== 'airbrush')
+    verdicts.push(caution('fan-pinched', { fanWidthMm }));
   if (testsOf(input.gun, nozzleMm).length === 0) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }

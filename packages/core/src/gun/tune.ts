@@ -120,7 +120,8 @@ function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings
   const { inletKPa, fanTurnsOut } = after;
   verdicts.push(...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }));
   const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, paintFor({ stage, carrier }), after) : after;
-  if (fanWidthMm! < PINCHED_FAN_MM) verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
+  if (fanWidthMm! < PINCHED_FAN_MM && gun.class !== 'airbrush')
+    verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
   if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }

@@ -5,7 +5,7 @@ import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
 import type { Overrides, SettingName, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
-import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS } from '@orthochrom/core/gun/gun.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { postJson } from '../api/client.ts';
 import { useTests, useWrite } from '../api/hooks.ts';
 import { formatFor, turnsText, type Figure } from '../units/format.ts';
@@ -84,8 +84,8 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
     ...(canOverride ? { onOverride: override(name) } : {}),
   });
   const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
-  const fullFluid = gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS;
-  const fullFan = gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
+  const fullFluid = fullFluidTurnsOf(gun);
+  const fullFan = fullFanTurnsOf(gun);
   const knobs = knobsOf(setup, coat.overrides);
   const figures = figuresNow(plan, setup, coat.overrides);
   const nozzleMm = chosenValue(setup, coat.overrides, 'nozzleMm');

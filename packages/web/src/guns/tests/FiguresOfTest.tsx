@@ -1,7 +1,7 @@
 /** What each test asks for; a stopwatch where the clock matters. */
 import { Button } from '@mantine/core';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
-import { DEFAULT_FULL_FAN_TURNS, DEFAULT_FULL_FLUID_TURNS } from '@orthochrom/core/gun/gun.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Pattern } from '@orthochrom/core/gun/seen.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { secondsText, turnsText } from '../../units/format.ts';
@@ -50,8 +50,8 @@ type FiguresProps = {
 
 export function FiguresOfTest({ gun, kind, draft, setDraft }: FiguresProps) {
   const travel = {
-    fluidTurnsOut: gun.gun.fullFluidTurns ?? DEFAULT_FULL_FLUID_TURNS,
-    fanTurnsOut: gun.gun.fullFanTurns ?? DEFAULT_FULL_FAN_TURNS,
+    fluidTurnsOut: fullFluidTurnsOf(gun.gun),
+    fanTurnsOut: fullFanTurnsOf(gun.gun),
   };
   const beyond = (['fluidTurnsOut', 'fanTurnsOut'] as const).find((knob) => (draft[knob] ?? 0) > travel[knob]);
   const input = (name: FigureName) => (
