@@ -114,6 +114,22 @@ function Spraying({ whole, coat, stage, plan, context, painter, keep }: SprayCar
           </Button>
         ))}
       </div>
+      <div>
+        <Button
+          size="xl"
+          loading={busy}
+          disabled={isSwapped}
+          onClick={() =>
+            void post('spray-end', {
+              version: coat.version,
+              ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
+              ...(highest === undefined ? {} : { highestInletKPa: highest }),
+            })
+          }
+        >
+          The coat is on
+        </Button>
+      </div>
       <details>
         <summary style={{ cursor: 'pointer', minHeight: 32 }}>My own gauge showed</summary>
         <div className="grid2" style={{ marginTop: 8 }}>
@@ -132,22 +148,6 @@ function Spraying({ whole, coat, stage, plan, context, painter, keep }: SprayCar
         </div>
         {isSwapped && <p role="alert">The lowest is over the highest. Were they swapped?</p>}
       </details>
-      <div>
-        <Button
-          size="xl"
-          loading={busy}
-          disabled={isSwapped}
-          onClick={() =>
-            void post('spray-end', {
-              version: coat.version,
-              ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
-              ...(highest === undefined ? {} : { highestInletKPa: highest }),
-            })
-          }
-        >
-          The coat is on
-        </Button>
-      </div>
     </div>
   );
 }
