@@ -14,7 +14,7 @@ export const setup = defineCalculation('setup', {
       carrier: Carrier,
       finish: Finish.optional(),
       build: z.boolean().optional(),
-      ...optional('viscosityMm2PerS', 'airTemperatureC'),
+      ...optional('viscosityMm2PerS', 'airTemperatureC', 'materialTemperatureC'),
       place: Place,
       part: PartKind,
       mist: z.boolean().optional(),
@@ -52,6 +52,8 @@ export const setup = defineCalculation('setup', {
     gunSpeedMPerS: z.number(),
     secondsPerPass: z.number().optional(),
     airFlowLPerMin: z.number(),
+    dropletUm: Spread.optional(),
+    transferEfficiencyPercent: Spread.optional(),
     regulatorFlowingKPa: z.number().optional(),
     regulatorStaticKPa: z.number().optional(),
     ranges: z.strictObject({

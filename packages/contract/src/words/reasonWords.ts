@@ -55,6 +55,11 @@ export const REASONS: Record<string, string> = {
   'cap-under-limit':
     'That makes about {capKPa} at the cap, where {capLimitKPa} is the limit; up to {mostKPa} at the gun would keep it, with the fan as set.',
   'needle-for-hand': 'The needle was moved so that the film asks for {gunSpeedMPerS}, which an arm can hold.',
+  'drops-right': 'Drops of about {dropletUm}, within the {lowUm} to {highUm} that suit this paint.',
+  'drops-coarse':
+    'Drops of about {dropletUm}, coarser than the {lowUm} to {highUm} that suit this paint: expect texture. Less paint, or more air where it is allowed.',
+  'drops-fine':
+    'Drops of about {dropletUm}, finer than the {lowUm} to {highUm} that suit this paint: fog and dry edges. Less air.',
   'hand-too-quick': 'The film asks for a hand of {gunSpeedMPerS}: quicker than an arm holds steady. Less paint, or more overlap.',
   'hand-too-slow':
     'The film asks for a hand of {gunSpeedMPerS}: slower than an arm holds steady. Two lighter passes, or a larger nozzle.',

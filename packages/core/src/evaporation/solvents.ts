@@ -14,10 +14,26 @@ const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
 const ZERO_C_K = 273.15;
 const REFERENCE_K = 293.15;
 
-type Solvent = { pressureAt20CPa: number; heatOfVaporisationJPerMol: number; airDiffusivityM2PerS: number };
-export const FAST: Solvent = { pressureAt20CPa: 3100, heatOfVaporisationJPerMol: 40_000, airDiffusivityM2PerS: 8.5e-6 };
-export const SLOW: Solvent = { pressureAt20CPa: 200, heatOfVaporisationJPerMol: 46_000, airDiffusivityM2PerS: 6.8e-6 };
+type Solvent = {
+  pressureAt20CPa: number;
+  heatOfVaporisationJPerMol: number;
+  airDiffusivityM2PerS: number;
+  molarKgPerMol: number;
+};
+export const FAST: Solvent = {
+  pressureAt20CPa: 3100,
+  heatOfVaporisationJPerMol: 40_000,
+  airDiffusivityM2PerS: 8.5e-6,
+  molarKgPerMol: 0.10266,
+};
+export const SLOW: Solvent = {
+  pressureAt20CPa: 200,
+  heatOfVaporisationJPerMol: 46_000,
+  airDiffusivityM2PerS: 6.8e-6,
+  molarKgPerMol: 0.12555,
+};
 export const WATER_AIR_DIFFUSIVITY_M2_PER_S = 2.45e-5;
+export const WATER_MOLAR_KG_PER_MOL = 0.01802;
 
 /** Vapour pressure of n-butyl acetate at 25 °C as used by RER, Pa. */
 const BUTYL_ACETATE_PA = 1530;
@@ -25,6 +41,10 @@ const BUTYL_ACETATE_PA = 1530;
 const logPressurePa = (solvent: Solvent, temperatureC: number): number =>
   Math.log(solvent.pressureAt20CPa) -
   (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (temperatureC + ZERO_C_K) - 1 / REFERENCE_K);
+
+/** Vapour pressure of one of the two alone, Pa. [solvent-1] */
+export const solventPressurePa = (solvent: Solvent, temperatureC: number): number =>
+  Math.exp(logPressurePa(solvent, temperatureC));
 
 /** Vapour pressure of a blend, Pa. `slowFraction` is the share by volume of the slow solvent. [solvent-2] */
 export const blendPressurePa = (slowFraction: number, temperatureC: number): number =>

@@ -92,14 +92,14 @@ export function inletForCap(areas: CapAreas, capKPa: number, hornShare: number):
   return (inletPa - ATMOSPHERE_PA) / 1000;
 }
 
-/** Everything the air does at this inlet. [cap-2, cap-3] */
-export function capFlow(areas: CapAreas, inletKPa: number, hornShare: number): CapFlow {
+/** Everything the air does at this inlet and temperature. [cap-2, cap-3] */
+export function capFlow(areas: CapAreas, inletKPa: number, hornShare: number, temperatureK = ROOM_K): CapFlow {
   const capKPa = capKPaAt(areas, inletKPa, hornShare);
   const capPa = absolutePa(capKPa);
   const out = outletArea(areas, hornShare);
-  const mass = orificeKgPerS(out, capPa, ATMOSPHERE_PA);
+  const mass = orificeKgPerS(out, capPa, ATMOSPHERE_PA, temperatureK);
   const ringKgPerS = (mass * areas.ring) / out;
-  const jetMPerS = Math.sqrt(2 * HEAT_J_PER_KG_K * ROOM_K * (1 - (ATMOSPHERE_PA / capPa) ** ((GAMMA - 1) / GAMMA)));
+  const jetMPerS = Math.sqrt(2 * HEAT_J_PER_KG_K * temperatureK * (1 - (ATMOSPHERE_PA / capPa) ** ((GAMMA - 1) / GAMMA)));
   return {
     capKPa,
     airFlowM3PerS: mass / FREE_AIR_KG_PER_M3,

@@ -1,11 +1,11 @@
 /** What a gun does as it is set, whoever set it: cap, paint, fan, step, hand, and what the wall must show. */
 import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
 import { materialClassOf } from '../material/classes.ts';
-import type { Spread } from '../outcome/spread.ts';
-import { atWork, paintFor, type AtWork, type Coat } from './atWork.ts';
+import { logNormalSpread, type Spread } from '../outcome/spread.ts';
+import { atWork, paintFor, USUAL_C, type AtWork, type Coat } from './atWork.ts';
 import type { Gun } from './gun.ts';
 import { gunModelOf } from './gunModel.ts';
-import { handSpeedMPerS } from './handSpeed.ts';
+import { sprayOf, type Spray } from './spray.ts';
 
 export type AsSetInput = Coat & { gun: Gun; nozzleMm: number; airline?: Line | undefined; panelLengthM?: number | undefined };
 export type SetKnobs = {
@@ -24,12 +24,18 @@ export type AsSet = {
   gunSpeedMPerS: number;
   secondsPerPass?: number;
   airFlowLPerMin: number;
+  /** Sauter mean of the drops, and what lands on a large flat panel; absent where nothing flows. */
+  dropletUm?: Spread;
+  transferEfficiencyPercent?: Spread;
   regulatorFlowingKPa?: number;
   regulatorStaticKPa?: number;
   /** How sure the gun's own figures are, 80 %. */
   ranges: AtWork['ranges'] & { regulatorFlowingKPa?: Spread };
 };
 
+const DROP_LOG_SD = 0.2;
+const TRANSFER_POINTS = 10;
+const USUAL_HUMIDITY_PERCENT = 50;
 /** Wall pressure is as sure as the loss on the way: computed, or measured here. */
 const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
 
@@ -37,16 +43,18 @@ const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
 export function asSet(input: AsSetInput, knobs: SetKnobs): { figures: AsSet; line?: AirlineAnswer } {
   const { gun, nozzleMm, airline, panelLengthM } = input;
   const paint = paintFor(input);
-  const work = atWork(gun, gunModelOf(gun, nozzleMm, paint), paint, knobs);
+  const model = gunModelOf(gun, nozzleMm, paint);
+  const work = atWork(gun, model, paint, knobs);
   const stepMm = work.fanWidthMm * (1 - knobs.overlapPercent / 100);
-  const film = {
-    gunClass: gun.class,
+  const spray = sprayOf({
+    ...knobs,
+    model,
     materialClass: materialClassOf(input.stage, input.carrier, input),
-    solids: paint.mixture.solids,
-    fluidMlPerMin: work.fluidMlPerMin,
-    stepMm,
-  };
-  const gunSpeedMPerS = handSpeedMPerS(film, knobs.wetFilmUm);
+    paint,
+    room: { airTemperatureC: input.airTemperatureC ?? USUAL_C, relativeHumidityPercent: USUAL_HUMIDITY_PERCENT },
+  });
+  // The film falls as the hand speeds up: turned round, the hand that lays the wanted film.
+  const gunSpeedMPerS = spray.landing.landedM3PerS / ((knobs.wetFilmUm / 1e6) * (stepMm / 1000));
   const line = airline && airlineOf({ ...airline, wantedInletKPa: knobs.inletKPa, airFlowLPerMin: work.airFlowLPerMin });
   const { ranges, ...figures } = work;
   return {
@@ -54,12 +62,27 @@ export function asSet(input: AsSetInput, knobs: SetKnobs): { figures: AsSet; lin
       ...figures,
       stepMm,
       gunSpeedMPerS,
+      ...predictedOf(spray),
       // Where nothing flows no hand lays a film, and no pass takes any time that could be told.
       ...(panelLengthM === undefined || gunSpeedMPerS <= 0 ? {} : { secondsPerPass: panelLengthM / gunSpeedMPerS }),
       ...(line ? { regulatorFlowingKPa: line.regulatorFlowingKPa, regulatorStaticKPa: line.regulatorStaticKPa } : {}),
       ranges: { ...ranges, ...(line ? { regulatorFlowingKPa: wallRange(line, airline) } : {}) },
     },
     ...(line ? { line } : {}),
+  };
+}
+
+/** On a gun that nobody measured: drops within a third, transfer within ten points (MODEL, read first). */
+function predictedOf({ sauterUm, landing }: Spray): Pick<AsSet, 'dropletUm' | 'transferEfficiencyPercent'> {
+  if (sauterUm <= 0) return {};
+  const percent = landing.transferFraction * 100;
+  return {
+    dropletUm: logNormalSpread(sauterUm, DROP_LOG_SD),
+    transferEfficiencyPercent: {
+      value: percent,
+      low: Math.max(0, percent - TRANSFER_POINTS),
+      high: Math.min(98, percent + TRANSFER_POINTS),
+    },
   };
 }
 

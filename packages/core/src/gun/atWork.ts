@@ -27,9 +27,11 @@ export type Coat = {
   highSolids?: boolean | undefined;
   viscosityMm2PerS?: number | undefined;
   airTemperatureC?: number | undefined;
+  materialTemperatureC?: number | undefined;
 };
 
-const USUAL_MATERIAL_C = 20;
+/** Where nobody told, of air and paint. */
+export const USUAL_C = 20;
 /** Logarithmic deviations: before any test, by the maker's rating, after the test; and per unit of ln away from it. */
 const SURE = {
   flow: { untested: 0.18, tested: 0.04, away: 0.3 },
@@ -43,7 +45,7 @@ export function paintFor(coat: Coat): PaintAtTip & { mixture: Mixture } {
   const mixture = mixtureOf(material);
   const atRest =
     coat.viscosityMm2PerS === undefined
-      ? viscosityPaS(material, mixture.solids, coat.airTemperatureC ?? USUAL_MATERIAL_C)
+      ? viscosityPaS(material, mixture.solids, coat.materialTemperatureC ?? coat.airTemperatureC ?? USUAL_C)
       : coat.viscosityMm2PerS * 1e-6 * mixture.densityKgPerM3;
   return {
     mixture,

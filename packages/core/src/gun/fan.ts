@@ -25,6 +25,12 @@ export function fanWidthM(
   return round + at.hornShare * Math.max(0, open - round);
 }
 
+/** Depth of the fan at right angles to its width, m. */
+export const fanHeightM = (
+  { fanAtCapM }: Pick<GunClassData, 'fanAtCapM'>,
+  { distanceM, hornShare }: { distanceM: number; hornShare: number },
+): number => (fanAtCapM.round + ROUND_GROWTH * distanceM) * (1 - 0.35 * hornShare);
+
 export type FanShape = { beta: number; split: number };
 
 /** Shape for a load: over nought the middle is heavy, well under it the fan splits. [fan-4] */
@@ -38,7 +44,7 @@ const hill = (s: number, exponent: number): number => (Math.abs(s) < 1 ? (1 - s 
 const hillArea = (exponent: number): number => (Math.sqrt(Math.PI) * gamma(exponent + 1)) / gamma(exponent + 1.5);
 
 /** Γ(x) for x > 0.5: Lanczos 1964, g = 7. */
-function gamma(x: number): number {
+export function gamma(x: number): number {
   const c = [
     0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
     -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,

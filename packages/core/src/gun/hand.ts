@@ -21,6 +21,8 @@ export type HandInput = {
   limitFog?: boolean | undefined;
 };
 
+/** What an arm can hold steady over a panel, m/s. */
+export const HAND_M_PER_S = { slowest: 0.25, quickest: 0.8 } as const;
 export const QUARTER = 0.25;
 const HIGH_SOLIDS_NEEDLE = 0.25;
 const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;

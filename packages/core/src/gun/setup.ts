@@ -5,6 +5,7 @@
 import type { Carrier } from '../air/climate.ts';
 import type { Line } from '../compressedAir/airline.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
+import { materialClassOf } from '../material/classes.ts';
 import type { Chemistry } from '../mix/mix.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
@@ -12,12 +13,12 @@ import { asSet, type AsSet } from './asSet.ts';
 import { paintFor } from './atWork.ts';
 import { testsOf, type Gun, type PartKind, type Place, type Stage } from './gun.ts';
 import { gunModelOf, type GunModel } from './gunModel.ts';
-import { handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
-import { HAND_M_PER_S } from './handSpeed.ts';
+import { HAND_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
 import { capAtInlet, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { nozzleFor } from './nozzle.ts';
 import { leastOverlapPercent, PINCHED_FAN_MM } from './overlap.ts';
 import { COATS, wetFilmUm, WETNESS, type Wetness } from './practiceBands.ts';
+import { dropWindowUm } from './spray.ts';
 import { MIST_NAME, PART_NAME, presetFor } from './preset.ts';
 import type { GunSheet, Way } from './way.ts';
 
@@ -29,6 +30,8 @@ export type SetupInput = {
   build?: boolean;
   viscosityMm2PerS?: number;
   airTemperatureC?: number;
+  /** Of the paint in the cup; absent: the air's. */
+  materialTemperatureC?: number;
   place: Place;
   part: PartKind;
   /** A mist coat: wide fan, little paint, thin. */
@@ -117,6 +120,7 @@ export function setupOf(input: SetupInput): SetupAnswer {
       ...handReasons(figures.gunSpeedMPerS),
       ...hand.reasons,
       ...testReasons(model),
+      ...dropReasons(input, figures.dropletUm?.value),
       ...(line?.reasons ?? []),
       ...presetReasons(part, mist),
     ],
@@ -152,6 +156,15 @@ function capReasons({ capLimitKPa }: SetupInput, model: GunModel, at: { inletKPa
 function handReasons(gunSpeedMPerS: number): Reason[] {
   if (gunSpeedMPerS > HAND_M_PER_S.quickest) return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
   return gunSpeedMPerS < HAND_M_PER_S.slowest ? [because('hand-too-slow', 'model', { gunSpeedMPerS })] : [];
+}
+
+/** Whether the drops suit this paint. */
+function dropReasons({ stage, carrier, gun, build, highSolids }: SetupInput, dropletUm: number | undefined): Reason[] {
+  if (dropletUm === undefined) return [];
+  const [lowUm, highUm] = dropWindowUm(materialClassOf(stage, carrier, { build, highSolids }), gun.class);
+  const params = { dropletUm, lowUm, highUm };
+  if (dropletUm > highUm) return [because('drops-coarse', 'model', params)];
+  return [dropletUm < lowUm ? because('drops-fine', 'model', params) : because('drops-right', 'model', params)];
 }
 
 function testReasons({ tests, flowFactor }: GunModel): Reason[] {

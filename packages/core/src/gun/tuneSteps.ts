@@ -3,8 +3,8 @@ import { clamp, toStep } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import type { Settings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
-import { HAND_M_PER_S } from './handSpeed.ts';
 import type { Seen } from './seen.ts';
+import { HAND_M_PER_S } from './hand.ts';
 import { effectOf, MOST, STEP, type Effect, type Knob } from './steps.ts';
 
 export type KnownSettings = Settings &

@@ -12,6 +12,8 @@ import type { MaterialData } from './classes.ts';
 
 const DENSITY_KG_PER_M3 = { water: 1000, fast: 870, slow: 930 } as const;
 const WATER_IN_THINNER = 0.95;
+/** The slow share of a grade at its own temperature (MODEL 3). */
+const MEDIUM_REDUCER = 0.35;
 
 export type Mixture = {
   solids: number;
@@ -21,7 +23,7 @@ export type Mixture = {
   volatileMassFraction: number;
 };
 
-/** @param reducer slow shares of reducer and hardener; absent: the paint's own */
+/** @param reducer slow shares of reducer and hardener; absent: a medium grade, and the paint's own */
 export function mixtureOf(
   material: MaterialData,
   mix: MaterialData['mix'] = material.mix,
@@ -34,7 +36,9 @@ export function mixtureOf(
   const fromHardener = hardener * (1 - material.solids.hardener);
   const { slowFraction: own } = material;
   const slowFraction =
-    (fromPaint * own + fromHardener * (reducer.hardenerSlowFraction ?? own) + thinner * (reducer.slowFraction ?? own)) /
+    (fromPaint * own +
+      fromHardener * (reducer.hardenerSlowFraction ?? own) +
+      thinner * (reducer.slowFraction ?? MEDIUM_REDUCER)) /
     (fromPaint + fromHardener + thinner);
   const water =
     material.waterFraction === undefined

@@ -56,6 +56,12 @@ export function ComesOut({ figures, units, capLimitKPa, gunId, panelLengthM, ove
           <strong>{joined(pressure(figures.capKPa))}</strong> at the cap, {share(ranges.capKPa)}
           {capLimitKPa !== undefined && `; the limit here is ${joined(pressure(capLimitKPa))}`}
         </div>
+        {figures.dropletUm && figures.transferEfficiencyPercent && (
+          <div className="quiet">
+            drops {figures.dropletUm.low.toFixed(0)} to {figures.dropletUm.high.toFixed(0)} µm;{' '}
+            {figures.transferEfficiencyPercent.low.toFixed(0)} to {figures.transferEfficiencyPercent.high.toFixed(0)} % lands
+          </div>
+        )}
       </div>
     </>
   );

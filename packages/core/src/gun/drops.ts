@@ -1,0 +1,49 @@
+/**
+ * How fine the air breaks the paint up: pneumatic atomisation, ring air only.
+ *
+ *   t1 = 5.36e−3 σ^0.41 η^0.32 / [(ρ_e U²)^0.57 A_ring^0.36 ρ^0.16]                                      [drops-1]
+ *   t2 = 3.44e−3 (η²/(ρσ))^0.17 F/U^0.54,  ALR = m_ring/(Q ρ),  F = 1/ALR under 3, else ⅓ √(3/ALR)         [drops-2]
+ *   D32 = C · 0.83 (t1 + t2);  sizes Rosin–Rammler, q 2.2, 40 classes of equal volume                      [drops-3]
+ *
+ * Source  Kim & Marshall 1971, made continuous at ALR 3 (MODEL 9, from memory: check against the paper); C fitted
+ * Holds   5–120 mPa s, ALR 0.3–15, air 180–460 m/s; ±30 % on an unmeasured gun
+ */
+import { AIR_GAS_CONSTANT_J_PER_KG_K, ATMOSPHERE_PA, kelvin } from '../compressedAir/freeAir.ts';
+import type { CapFlow } from './airCap.ts';
+import { gamma } from './fan.ts';
+
+const SHARPNESS = 2.2;
+const SIZE_CLASSES = 40;
+const ENOUGH_AIR = 3;
+
+export type DropsInput = {
+  air: CapFlow;
+  airC: number;
+  ringM2: number;
+  fluidM3PerS: number;
+  densityKgPerM3: number;
+  viscosityPaS: number;
+  surfaceTensionNPerM: number;
+  /** Of the gun over the correlation. */
+  dropFactor: number;
+};
+
+/** Sauter mean diameter, m. [drops-1, drops-2, drops-3] */
+export function sauterM(input: DropsInput): number {
+  const { air, ringM2, fluidM3PerS, densityKgPerM3: rho, viscosityPaS: eta, surfaceTensionNPerM: sigma } = input;
+  const { jetMPerS: jet } = air;
+  const jetDensity =
+    ATMOSPHERE_PA /
+    (AIR_GAS_CONSTANT_J_PER_KG_K * kelvin(input.airC) * (ATMOSPHERE_PA / (air.capKPa * 1000 + ATMOSPHERE_PA)) ** (0.4 / 1.4));
+  const byJet = (5.36e-3 * sigma ** 0.41 * eta ** 0.32) / ((jetDensity * jet ** 2) ** 0.57 * ringM2 ** 0.36 * rho ** 0.16);
+  const airToPaint = air.ringKgPerS / (fluidM3PerS * rho);
+  const bySupply = airToPaint < ENOUGH_AIR ? 1 / airToPaint : (1 / 3) * Math.sqrt(ENOUGH_AIR / airToPaint);
+  const byThickness = (3.44e-3 * (eta ** 2 / (rho * sigma)) ** 0.17 * bySupply) / jet ** 0.54;
+  return input.dropFactor * 0.83 * (byJet + byThickness);
+}
+
+/** Diameters of classes of equal volume, m. [drops-3] */
+export function dropSizesM(sauter: number): number[] {
+  const scale = sauter * gamma(1 - 1 / SHARPNESS);
+  return Array.from({ length: SIZE_CLASSES }, (_, i) => scale * (-Math.log(1 - (i + 0.5) / SIZE_CLASSES)) ** (1 / SHARPNESS));
+}

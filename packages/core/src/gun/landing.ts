@@ -1,0 +1,109 @@
+/**
+ * From the gun to the panel: what lands, and what of its solvent is gone by then.
+ *
+ *   U_p = √(J/(1.2 · ½ W H)), t_f = z/(2 U_p)                                                              [landing-1]
+ *   Stk = ρ d² U_p/(9 μ H), e = 1/(1 + (1.2/Stk)²);  TE = min(0.98, mean e · C/(1 + (P_jet/560)^2.2))       [landing-2]
+ *   N = k · 6 D Sh c_s t_f/(d² ρ m_vol), f0 = 1 − e^−N, f = f0/(1 + f0 m_v/(c_s U_p ½ W H))                 [landing-3]
+ *   Sh = 2 + 0.6 √(0.6 U_p d/μ) (μ/(1.2 D))^⅓;  loss = Σ share · Σ(e f)/Σ e                                  [landing-4]
+ *   landed = Q TE [φ + (1−φ)(1−loss)];  film = landed/(v P)                                                [landing-5]
+ *
+ * Source  impaction of jets with C and 560 W fitted; Ranz & Marshall 1952 for the drops' drying, k = 3 fitted (MODEL 11)
+ * Holds   large flat panels; true loss may lie between a tenth and four tenths
+ */
+import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
+import { airViscosityPaS, FREE_AIR_KG_PER_M3, kelvin } from '../compressedAir/freeAir.ts';
+import {
+  FAST,
+  SLOW,
+  solventPressurePa,
+  WATER_AIR_DIFFUSIVITY_M2_PER_S,
+  WATER_MOLAR_KG_PER_MOL,
+} from '../evaporation/solvents.ts';
+import type { Mixture } from '../material/mixture.ts';
+import type { CapFlow } from './airCap.ts';
+import { dropSizesM } from './drops.ts';
+
+const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
+const PANEL_AIR_KG_PER_M3 = 1.2;
+const FLIGHT_FACTOR = 3;
+const DROP_COOLING = 0.8;
+const MOST_LANDS = 0.98;
+const JET_W = 560;
+
+export type Volatile = keyof Mixture['volatile'];
+export type LandingInput = {
+  air: CapFlow;
+  fluidM3PerS: number;
+  mixture: Mixture;
+  sauterM: number;
+  distanceM: number;
+  fanWidthM: number;
+  fanHeightM: number;
+  landingFactor: number;
+  room: HumidAir;
+};
+export type Landing = {
+  arrivalMPerS: number;
+  transferFraction: number;
+  /** Share of the sprayed volatile that is gone on landing, all and each. */
+  loss: number;
+  lossOf: Record<Volatile, number>;
+  landedM3PerS: number;
+};
+
+export function landingOf(input: LandingInput): Landing {
+  const { air, fluidM3PerS, mixture, distanceM, room } = input;
+  const temperatureK = kelvin(room.airTemperatureC);
+  const mu = airViscosityPaS(temperatureK);
+  const fanM2 = 0.5 * input.fanWidthM * input.fanHeightM;
+  const arrivalMPerS = Math.sqrt(air.thrustN / (PANEL_AIR_KG_PER_M3 * fanM2));
+  const flightSeconds = distanceM / (2 * arrivalMPerS);
+  const drops = dropSizesM(input.sauterM).map((d) => {
+    const stokes = (mixture.densityKgPerM3 * d ** 2 * arrivalMPerS) / (9 * mu * input.fanHeightM);
+    return { d, hits: 1 / (1 + (1.2 / stokes) ** 2) };
+  });
+  const hits = drops.reduce((sum, drop) => sum + drop.hits, 0);
+  const jetW = (air.airFlowM3PerS * FREE_AIR_KG_PER_M3 * air.jetMPerS ** 2) / 2;
+  const transferFraction = Math.min(MOST_LANDS, ((hits / drops.length) * input.landingFactor) / (1 + (jetW / JET_W) ** 2.2));
+  const sprayed = fluidM3PerS * mixture.densityKgPerM3 * mixture.volatileMassFraction;
+  const lossOfOne = (volatile: Volatile): number => {
+    if (mixture.volatile[volatile] <= 0) return 0;
+    const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, room);
+    if (drivePa <= 0) return 0;
+    const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
+    const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
+    const gone = drops.map(({ d, hits: e }) => {
+      const sherwood = 2 + 0.6 * Math.sqrt((0.6 * arrivalMPerS * d) / mu) * (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
+      const transfer = FLIGHT_FACTOR * 6 * diffusivity * sherwood * saturation * flightSeconds;
+      const alone = 1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
+      return (e * alone) / (1 + (alone * sprayed) / (saturation * arrivalMPerS * fanM2));
+    });
+    return gone.reduce((sum, share) => sum + share, 0) / hits;
+  };
+  const lossOf = { water: lossOfOne('water'), fast: lossOfOne('fast'), slow: lossOfOne('slow') };
+  const { water, fast, slow } = mixture.volatile;
+  const loss = water * lossOf.water + fast * lossOf.fast + slow * lossOf.slow;
+  return {
+    arrivalMPerS,
+    transferFraction,
+    loss,
+    lossOf,
+    landedM3PerS: fluidM3PerS * transferFraction * (mixture.solids + (1 - mixture.solids) * (1 - loss)),
+  };
+}
+
+/** What drives a volatile off a drop in this air, and how it spreads. */
+function volatileIn(volatile: Volatile, room: HumidAir): { drivePa: number; molarKgPerMol: number; diffusivity: number } {
+  if (volatile === 'water')
+    return {
+      drivePa: saturationPressurePa(wetBulbC(room)) - vapourPressurePa(room),
+      molarKgPerMol: WATER_MOLAR_KG_PER_MOL,
+      diffusivity: WATER_AIR_DIFFUSIVITY_M2_PER_S,
+    };
+  const solvent = volatile === 'fast' ? FAST : SLOW;
+  return {
+    drivePa: DROP_COOLING * solventPressurePa(solvent, room.airTemperatureC),
+    molarKgPerMol: solvent.molarKgPerMol,
+    diffusivity: solvent.airDiffusivityM2PerS,
+  };
+}

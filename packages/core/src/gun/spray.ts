@@ -1,0 +1,115 @@
+/** One gun at work on a panel: air, paint, drops, fan and landing joined; the film of parallel passes. */
+import type { HumidAir } from '../air/humidAir.ts';
+import { FREE_AIR_KG_PER_M3, kelvin, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
+import { MATERIALS, type MaterialClass } from '../material/classes.ts';
+import type { Mixture } from '../material/mixture.ts';
+import { areasFromRating, capFlow, type CapFlow } from './airCap.ts';
+import { sauterM } from './drops.ts';
+import { fanHeightM, fanProfile, fanShape } from './fan.ts';
+import type { GunClass } from './gun.ts';
+import type { GunClassData } from './gunClasses.ts';
+import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
+import { landingOf, type Landing } from './landing.ts';
+import { rippleOf } from './ripple.ts';
+
+export type SprayInput = {
+  model: GunModel;
+  materialClass: MaterialClass;
+  paint: PaintAtTip & { mixture: Mixture };
+  inletKPa: number;
+  fluidTurnsOut: number;
+  fanTurnsOut: number;
+  distanceMm: number;
+  room: HumidAir;
+};
+export type Spray = {
+  air: CapFlow;
+  airFlowLPerMin: number;
+  fluidMlPerMin: number;
+  sauterUm: number;
+  fanWidthMm: number;
+  /** Shape of the fan across itself. */
+  beta: number;
+  split: number;
+  landing: Landing;
+};
+
+/** Nothing at the tip, nothing on the panel. */
+const NOTHING: Landing = {
+  arrivalMPerS: 0,
+  transferFraction: 0,
+  loss: 0,
+  lossOf: { water: 0, fast: 0, slow: 0 },
+  landedM3PerS: 0,
+};
+
+/** Paint over horn air at which this class's open fan is even, from its design point. */
+function evenLoad({ ringShare, evenKgPerS, ...rating }: GunClassData): number {
+  const { airFlowM3PerS, jetMPerS } = capFlow(
+    areasFromRating({ ...rating, ringShare, airFlowM3PerS: m3PerS(rating.airFlowLPerMin) }),
+    rating.inletKPa,
+    1,
+  );
+  return evenKgPerS / (airFlowM3PerS * FREE_AIR_KG_PER_M3 * (1 - ringShare) * jetMPerS);
+}
+
+export function sprayOf(input: SprayInput): Spray {
+  const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, room } = input;
+  const hornShare = hornShareOf(model, fanTurnsOut);
+  const air = capFlow(model.areas, inletKPa, hornShare, kelvin(room.airTemperatureC));
+  const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
+  const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
+  const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
+  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), sauterUm: 0, landing: NOTHING };
+  const sauter = sauterM({
+    air,
+    airC: room.airTemperatureC,
+    ringM2: model.areas.ring,
+    fluidM3PerS,
+    ...paint,
+    surfaceTensionNPerM: MATERIALS[input.materialClass].spray.surfaceTensionNPerM,
+    dropFactor: model.data.dropFactor,
+  });
+  const load = (fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS);
+  const landing = landingOf({
+    air,
+    fluidM3PerS,
+    mixture: paint.mixture,
+    sauterM: sauter,
+    distanceM: distanceMm / 1000,
+    fanWidthM: fanWidthMm / 1000,
+    fanHeightM: fanHeightM(model.data, { distanceM: distanceMm / 1000, hornShare }),
+    landingFactor: model.data.landingFactor,
+    room,
+  });
+  return { ...shared, ...fanShape(Math.log(load / evenLoad(model.data))), sauterUm: sauter * 1e6, landing };
+}
+
+/** Drops that suit this paint from this kind of gun: small guns are used small and fine. */
+export function dropWindowUm(materialClass: MaterialClass, gunClass: GunClass): [number, number] {
+  const share = gunClass === 'airbrush' ? 0.6 : gunClass === 'mini' ? 0.9 : 1;
+  const [low, high] = MATERIALS[materialClass].spray.dropWindowUm;
+  return [low * share, high * share];
+}
+
+export type Passes = { filmUm: number; wetness: number; ripple: number; stripeIndex: number };
+
+/** Film of parallel passes, how well it joins, and how striped it lies. MODEL 10, 11; the last two are judgement. */
+export function passesOf(
+  spray: Spray,
+  materialClass: MaterialClass,
+  { stepMm, gunSpeedMPerS }: { stepMm: number; gunSpeedMPerS: number },
+): Passes {
+  const { joinFilmM, rippleLimit } = MATERIALS[materialClass].spray;
+  const { landing, sauterUm } = spray;
+  const filmM = landing.landedM3PerS / (gunSpeedMPerS * (stepMm / 1000));
+  const keeps = (1 - landing.loss) ** (MATERIALS[materialClass].waterFraction === undefined ? 1.5 : 1);
+  const wetness = sauterUm <= 0 ? 0 : (filmM * keeps) / (joinFilmM * Math.sqrt(sauterUm / 35));
+  const ripple = rippleOf(fanProfile(spray), { fanWidthM: spray.fanWidthMm / 1000, stepM: stepMm / 1000 }).total;
+  return {
+    filmUm: filmM * 1e6,
+    wetness,
+    ripple,
+    stripeIndex: (ripple / rippleLimit) * (1 + 1.5 * Math.max(0, 1 - wetness)) * (1 + 0.5 * landing.loss),
+  };
+}
