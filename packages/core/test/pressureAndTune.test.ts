@@ -201,7 +201,7 @@ describe('tuning', () => {
             if (knob === 'inletKPa') expect(Math.abs(to / from - 1)).toBeLessThan(0.21);
             if (knob === 'fluidTurnsOut') {
               expect(open).toBe(false);
-              expect(Math.abs(to - from)).toBeLessThanOrEqual(0.75);
+              expect(Math.abs(to - from)).toBeLessThanOrEqual(0.75 + 1e-9);
               expect(to).toBeLessThanOrEqual(4);
             }
             if (knob === 'fanTurnsOut') expect(to).toBeLessThanOrEqual(2.5);
@@ -237,10 +237,26 @@ describe('tuning', () => {
     });
   });
   it('takes less paint when no more air is allowed', () => {
-    expect(tuneOf({ ...input, settings: { ...settings, inletKPa: 193 } }).steps[0]).toMatchObject({
-      knob: 'fluidTurnsOut',
-      to: 2.25,
-    });
+    const [step] = tuneOf({ ...input, settings: { ...settings, inletKPa: 193 } }).steps;
+    expect(step).toMatchObject({ knob: 'fluidTurnsOut', from: 2.75 });
+    expect(step!.to).toBeLessThan(2.75);
+  });
+  it('goes no further than the drops ask, and tells what it does to them', () => {
+    fc.assert(
+      fc.property(between(140, 170), between(1.5, 3.5), (inletKPa, fluidTurnsOut) => {
+        const [step] = tuneOf({ ...input, settings: { ...settings, inletKPa, fluidTurnsOut } }).steps;
+        expect(step!.knob).toBe('inletKPa');
+        expect(step!.effect!.dropsPercent).toBeLessThan(0);
+        expect(step!.effect!.dropsPercent).toBeGreaterThan(-16);
+      }),
+      { numRuns: 30 },
+    );
+  });
+  it('keeps the step when it comes nearer, so that the film grows little and not by half', () => {
+    const [step] = tuneOf({ ...input, seen: ['dry'], settings: { ...settings, distanceMm: 200 } }).steps;
+    expect(step).toMatchObject({ knob: 'distanceMm', to: 160 });
+    expect(step!.effect!.filmPercent).toBeGreaterThan(3);
+    expect(step!.effect!.filmPercent).toBeLessThan(25);
   });
   it.each([
     ['crescent', 'cap_blocked'],

@@ -85,7 +85,8 @@ export const REASONS: Record<string, string> = {
     'It falls {dropKPa} when the trigger is pulled, and this line should only show {predictedKPa}: a choked filter, a tired regulator or a compressor that falls behind.',
   'pattern-even': 'An even oval: leave it as it is and count the turns.',
   'one-change': 'One change, then paper or test panel again; two at once tell nothing.',
-  'fixed-steps': 'The sizes are fixed steps for a usual gun, not worked out for this one; the direction is what counts.',
+  'solved-on-gun':
+    'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air and three quarters of a turn; the paper decides.',
   'settings-defaulted': 'Not told and taken as usual for this gun and coat: {settings}.',
   'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
 };

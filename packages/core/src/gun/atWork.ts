@@ -39,8 +39,10 @@ const SURE = {
   fan: { untested: 0.15, tested: 0.035, away: 0.35 },
 } as const;
 
+export type PaintFor = PaintAtTip & { mixture: Mixture };
+
 /** The paint this coat is most likely of, its mix as the sheet's class has it, as thick as the cup or its temperature says. */
-export function paintFor(coat: Coat): PaintAtTip & { mixture: Mixture } {
+export function paintFor(coat: Coat): PaintFor {
   const material = MATERIALS[materialClassOf(coat.stage, coat.carrier, coat)];
   const mixture = mixtureOf(material);
   const atRest =

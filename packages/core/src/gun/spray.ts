@@ -28,6 +28,8 @@ export type Spray = {
   fluidMlPerMin: number;
   sauterUm: number;
   fanWidthMm: number;
+  /** ln of the paint against what the horns spread evenly: over nought the middle is heavy. */
+  load: number;
   /** Shape of the fan across itself. */
   beta: number;
   split: number;
@@ -60,7 +62,7 @@ export function sprayOf(input: SprayInput): Spray {
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
   const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
-  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), sauterUm: 0, landing: NOTHING };
+  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, landing: NOTHING };
   const sauter = sauterM({
     air,
     airC: room.airTemperatureC,
@@ -70,7 +72,7 @@ export function sprayOf(input: SprayInput): Spray {
     surfaceTensionNPerM: MATERIALS[input.materialClass].spray.surfaceTensionNPerM,
     dropFactor: model.data.dropFactor,
   });
-  const load = (fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS);
+  const load = Math.log((fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS) / evenLoad(model.data));
   const landing = landingOf({
     air,
     fluidM3PerS,
@@ -82,7 +84,7 @@ export function sprayOf(input: SprayInput): Spray {
     landingFactor: model.data.landingFactor,
     room,
   });
-  return { ...shared, ...fanShape(Math.log(load / evenLoad(model.data))), sauterUm: sauter * 1e6, landing };
+  return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, landing };
 }
 
 /** Drops that suit this paint from this kind of gun: small guns are used small and fine. */

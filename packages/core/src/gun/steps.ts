@@ -1,25 +1,15 @@
-/**
- * What one turn of one knob does: fixed steps and elasticities of one gun at one setting (MODEL 17.3: hvlp, clear, 20 psi,
- * 1.3 mm, 3 turns, step kept). A direction and about a size; not this gun's own answer, which waits for the forward model.
- */
+/** How far one change goes at once, and what it does to film and drops on this gun, the step in mm kept (MODEL 17.3, 17.4). */
+import type { HumidAir } from '../air/humidAir.ts';
+import { bisect } from '../numerics/bisect.ts';
+import type { MaterialClass } from '../material/classes.ts';
+import type { PaintFor } from './atWork.ts';
+import type { GunModel } from './gunModel.ts';
+import { passesOf, sprayOf } from './spray.ts';
+
 export type Knob =
   'inletKPa' | 'fluidTurnsOut' | 'fanTurnsOut' | 'distanceMm' | 'gunSpeedMPerS' | 'stepMm' | 'overlapPercent' | 'nozzleMm';
 
-/** d ln(film)/d ln(knob) and d ln(drop size)/d ln(knob), the step in mm kept. */
-const ELASTICITY: Partial<Record<Knob, { film: number; drops: number }>> = {
-  inletKPa: { film: -0.3, drops: -0.51 },
-  nozzleMm: { film: 2.68, drops: 1.25 },
-  fluidTurnsOut: { film: 0.45, drops: 0.21 },
-  fanTurnsOut: { film: 0.03, drops: 0.11 },
-  distanceMm: { film: -0.38, drops: 0 },
-  gunSpeedMPerS: { film: -1, drops: 0 },
-  stepMm: { film: -1, drops: 0 },
-};
-
 export const STEP = {
-  /** 3 psi. */
-  inletKPa: 20.7,
-  fluidTurns: 0.5,
   fanTurns: 0.25,
   nearerMm: 40,
   quickerShare: 1.2,
@@ -30,12 +20,50 @@ export const STEP = {
 /** Never further at once than this. */
 export const MOST = { inletShare: 0.2, fluidTurns: 0.75 } as const;
 
+export type BenchSettings = {
+  nozzleMm: number;
+  inletKPa: number;
+  fluidTurnsOut: number;
+  fanTurnsOut: number;
+  distanceMm: number;
+  gunSpeedMPerS: number;
+  stepMm: number;
+};
+/** Paint and gun on a bench, to try a setting without touching a knob. */
+export type Bench = { model: GunModel; paint: PaintFor; materialClass: MaterialClass; room: HumidAir };
+export type Sight = { dropsUm: number; load: number; wetness: number; filmUm: number };
+
+export function tryOn({ model, paint, materialClass, room }: Bench, settings: BenchSettings): Sight {
+  const spray = sprayOf({ ...settings, model: { ...model, nozzleMm: settings.nozzleMm }, materialClass, paint, room });
+  const { filmUm, wetness } = passesOf(spray, materialClass, settings);
+  return { dropsUm: spray.sauterUm, load: spray.load, wetness, filmUm };
+}
+
+export type Goal = { of: 'dropsUm' | 'wetness'; times: number } | { of: 'load'; plus: number };
+
+/** The knob's place at which the goal is met, within its bounds; the bound where it is not. */
+export function solveFor(
+  bench: Bench,
+  settings: BenchSettings,
+  knob: 'inletKPa' | 'fluidTurnsOut',
+  goal: Goal,
+  bounds: [number, number],
+): number {
+  const now = tryOn(bench, settings);
+  const wanted = 'times' in goal ? now[goal.of] * goal.times : now.load + goal.plus;
+  const [from, to] = bounds;
+  if (to - from < 1e-6) return settings[knob];
+  const miss = (value: number) => tryOn(bench, { ...settings, [knob]: value })[goal.of] - wanted;
+  const [low, high] = [miss(from), miss(to)];
+  if (low * high > 0) return Math.abs(low) < Math.abs(high) ? from : to;
+  return bisect(miss, from, to, 30);
+}
+
 export type Effect = { filmPercent: number; dropsPercent: number };
 
-/** About how film and drops change, in per cent; undefined where this knob does nothing to either that is known. */
-export function effectOf(knob: Knob, from: number, to: number): Effect | undefined {
-  const per = knob === 'overlapPercent' ? ELASTICITY.stepMm : ELASTICITY[knob];
-  if (!per) return undefined;
-  const share = knob === 'overlapPercent' ? (100 - to) / (100 - from) : to / from;
-  return { filmPercent: (share ** per.film - 1) * 100, dropsPercent: (share ** per.drops - 1) * 100 };
+/** What the change does; undefined where nothing lands to be compared. */
+export function effectOf(bench: Bench, before: BenchSettings, after: BenchSettings): Effect | undefined {
+  const [was, is] = [tryOn(bench, before), tryOn(bench, after)];
+  if (was.filmUm <= 0 || was.dropsUm <= 0 || is.dropsUm <= 0) return undefined;
+  return { filmPercent: (is.filmUm / was.filmUm - 1) * 100, dropsPercent: (is.dropsUm / was.dropsUm - 1) * 100 };
 }

@@ -1,10 +1,11 @@
 /**
  * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault of the gun that no
- * knob mends. Fixed steps until the forward model can solve for them (MODEL 17.3, 17.4; WORK C122, C129, C132, C133).
+ * knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4; WORK C122, C129, C132, C133).
  */
 import type { Carrier } from '../air/climate.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
 import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { materialClassOf } from '../material/classes.ts';
 import type { Gun, Place, Settings, Stage } from './gun.ts';
 import { gunModelOf } from './gunModel.ts';
 import { atWork, paintFor } from './atWork.ts';
@@ -41,6 +42,8 @@ const FAULT_OF: Partial<Record<Seen, GunFault>> = {
   starved: 'vent_blocked',
 };
 const OPEN_ENOUGH = 0.95;
+/** Tuning is about one change against another: the usual air will do. */
+const USUAL_ROOM = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 /** Less air than this under the band's foot is not offered. */
 const UNDER_FOOT = 0.85;
 
@@ -95,12 +98,14 @@ function completed(
 }
 
 function roomFor({ stage, carrier, sheet, capLimitKPa }: TuneInput, gun: Gun, settings: KnownSettings): Room {
-  const model = gunModelOf(gun, settings.nozzleMm, paintFor({ stage, carrier }));
+  const paint = paintFor({ stage, carrier });
+  const model = gunModelOf(gun, settings.nozzleMm, paint);
   const { fanTurnsOut } = settings;
   const [lowKPa, highKPa] = inletBandFor({ gun, model, fanTurnsOut, stage, carrier, sheet }).bandKPa;
   const limitKPa = capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut);
   return {
     model,
+    bench: { model, paint, materialClass: materialClassOf(stage, carrier), room: USUAL_ROOM },
     bandKPa: [lowKPa, highKPa],
     leastKPa: Math.min(lowKPa * UNDER_FOOT, settings.inletKPa),
     mostKPa: Math.floor(Math.min(highKPa, limitKPa, gun.maxInletKPa ?? Infinity)),
@@ -131,7 +136,7 @@ const isOnlyEven = (seen: readonly Seen[]): boolean => seen.every((sight) => sig
 function reasonsOf({ seen }: TuneInput, steps: readonly TuneStep[], defaulted: readonly string[]): Reason[] {
   if (isOnlyEven(seen)) return [because('pattern-even', 'rule')];
   return [
-    ...(steps.length > 0 ? [because('one-change', 'rule'), because('fixed-steps', 'rule')] : []),
+    ...(steps.length > 0 ? [because('one-change', 'rule'), because('solved-on-gun', 'model')] : []),
     ...(steps.length > 0 && defaulted.length > 0
       ? [because('settings-defaulted', 'rule', { settings: defaulted.join(', ') })]
       : []),

@@ -1,11 +1,11 @@
-/** The one next change for what is seen, and what to try after it: order and bounds of MODEL 17.4, sizes of 17.3. */
-import { clamp, toStep } from '../numerics/rounding.ts';
+/** The one next change for what is seen, and what to try after it: order, goals and bounds of MODEL 17.4, solved on this gun. */
+import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import type { Settings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import type { Seen } from './seen.ts';
 import { HAND_M_PER_S } from './hand.ts';
-import { effectOf, MOST, STEP, type Effect, type Knob } from './steps.ts';
+import { effectOf, MOST, solveFor, STEP, type Bench, type BenchSettings, type Effect, type Goal, type Knob } from './steps.ts';
 
 export type KnownSettings = Settings &
   Required<
@@ -13,7 +13,7 @@ export type KnownSettings = Settings &
   >;
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
 export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: Seen; move: Move }; effect?: Effect };
-export type Room = { model: GunModel; bandKPa: Band; leastKPa: number; mostKPa: number };
+export type Room = { model: GunModel; bench: Bench; bandKPa: Band; leastKPa: number; mostKPa: number };
 
 export type Move =
   | 'air up'
@@ -76,9 +76,9 @@ export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: R
     .filter(([move, { score }]) => !(AGAINST[move] && (scores.get(AGAINST[move])?.score ?? 0) >= score))
     .sort(([, a], [, b]) => b.score - a.score)
     .flatMap(([move, why]) => {
-      const change = changeBy(move, settings, room, painter.ownNozzlesMm);
+      const change = changeBy(move, why.seen, settings, room, painter.ownNozzlesMm);
       if (!change || Math.abs(change.to - change.from) < 1e-9) return [];
-      const effect = effectOf(change.knob, change.from, change.to);
+      const effect = effectOf(room.bench, benchOf(settings), benchOf({ ...settings, ...steppedTo(settings, change) }));
       return [{ ...change, why: { seen: why.seen, move }, ...(effect ? { effect } : {}) }];
     });
 }
@@ -94,17 +94,44 @@ function movesFor(sight: Seen, { isNeedleOpen }: Painter): Move[] {
 
 type Change = { knob: Knob; from: number; to: number };
 
-function changeBy(move: Move, settings: KnownSettings, room: Room, ownNozzlesMm: readonly number[]): Change | undefined {
+/** A painter keeps the step in mm; where only the overlap is known it is the fan's share. */
+const benchOf = (settings: KnownSettings): BenchSettings => ({ ...settings, stepMm: stepOf(settings) });
+const stepOf = ({ stepMm, fanWidthMm, overlapPercent }: KnownSettings): number =>
+  stepMm ?? (fanWidthMm ?? USUAL_FAN_MM) * (1 - overlapPercent / 100);
+const steppedTo = (settings: KnownSettings, { knob, to }: Change): Partial<KnownSettings> =>
+  knob === 'overlapPercent'
+    ? { stepMm: (stepOf(settings) * (100 - to)) / Math.max(1, 100 - settings.overlapPercent) }
+    : { stepMm: stepOf(settings), [knob]: to };
+const USUAL_FAN_MM = 200;
+
+/** What a turn of air or needle is to reach. */
+const GOAL: Partial<Record<Seen, Goal>> = {
+  coarseSpots: { of: 'dropsUm', times: 0.85 },
+  heavyCentre: { of: 'load', plus: -0.3 },
+  split: { of: 'load', plus: 0.4 },
+  pullingApart: { of: 'load', plus: 0.2 },
+  dry: { of: 'wetness', times: 1.25 },
+  tooWet: { of: 'wetness', times: 1 / 1.2 },
+  runs: { of: 'wetness', times: 1 / 1.4 },
+};
+
+function changeBy(
+  move: Move,
+  seen: Seen,
+  settings: KnownSettings,
+  room: Room,
+  ownNozzlesMm: readonly number[],
+): Change | undefined {
   const { model } = room;
   switch (move) {
     case 'air up':
-      return inletBy(settings, room, 1);
+      return inletBy(settings, room, seen, 1);
     case 'air down':
-      return inletBy(settings, room, -1);
+      return inletBy(settings, room, seen, -1);
     case 'fluid in':
-      return fluidBy(settings, model, -1);
+      return fluidBy(settings, room, seen, -1);
     case 'fluid out':
-      return fluidBy(settings, model, 1);
+      return fluidBy(settings, room, seen, 1);
     case 'fan open': {
       const from = settings.fanTurnsOut;
       if (!model.data.hasFanKnob || from >= FAN_IS_OPEN * model.fullFanTurns) return undefined;
@@ -135,18 +162,37 @@ function changeBy(move: Move, settings: KnownSettings, room: Room, ownNozzlesMm:
   }
 }
 
-/** 3 psi at most a fifth, within what this coat, this gun and this place allow. */
-function inletBy({ inletKPa: from }: KnownSettings, { leastKPa, mostKPa }: Room, sign: 1 | -1): Change | undefined {
-  const by = Math.min(STEP.inletKPa, from * MOST.inletShare);
-  const to = Math.round(sign > 0 ? Math.min(from + by, mostKPa) : Math.max(from - by, leastKPa));
-  return (to - from) * sign > 1 ? { knob: 'inletKPa', from, to } : undefined;
+/** Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at least. */
+function inletBy(settings: KnownSettings, { bench, leastKPa, mostKPa }: Room, seen: Seen, sign: 1 | -1): Change | undefined {
+  const { inletKPa: from } = settings;
+  const furthest = sign > 0 ? Math.min(from * (1 + MOST.inletShare), mostKPa) : Math.max(from * (1 - MOST.inletShare), leastKPa);
+  if ((furthest - from) * sign < LEAST_KPA) return undefined;
+  const goal = GOAL[seen];
+  const bounds: [number, number] = sign > 0 ? [from, furthest] : [furthest, from];
+  const solved = goal ? solveFor(bench, benchOf(settings), 'inletKPa', goal, bounds) : from * (sign > 0 ? 1.15 : BOUNCE_SHARE);
+  const to = clamp(sign * Math.max((solved - from) * sign, LEAST_KPA) + from, ...bounds);
+  return { knob: 'inletKPa', from, to: Math.round(to) };
 }
+/** One psi: what a gauge in the shop can show. */
+const LEAST_KPA = 7;
+const BOUNCE_SHARE = 0.85;
 
-/** Half a turn on a needle of four; quarters of this gun's own. */
-function fluidBy({ fluidTurnsOut: from }: KnownSettings, { fullFluidTurns }: GunModel, sign: 1 | -1): Change | undefined {
-  const by = Math.min(MOST.fluidTurns, Math.max(QUARTER, toStep((STEP.fluidTurns * fullFluidTurns) / 4, QUARTER)));
-  const to = clamp(from + sign * by, Math.min(from, 0.5), fullFluidTurns);
-  return { knob: 'fluidTurnsOut', from, to };
+/** The needle for the goal, three quarters of a turn at most, in quarters. */
+function fluidBy(settings: KnownSettings, { bench, model }: Room, seen: Seen, sign: 1 | -1): Change | undefined {
+  const { fluidTurnsOut: from } = settings;
+  const [least, most] = [Math.min(from, 0.5), model.fullFluidTurns];
+  const bounds: [number, number] =
+    sign > 0 ? [from, Math.min(from + MOST.fluidTurns, most)] : [Math.max(from - MOST.fluidTurns, least), from];
+  if (bounds[1] - bounds[0] < QUARTER - 1e-9) return undefined;
+  const solved = solveFor(
+    bench,
+    benchOf(settings),
+    'fluidTurnsOut',
+    GOAL[seen] ?? { of: 'wetness', times: sign > 0 ? 1.25 : 0.8 },
+    bounds,
+  );
+  const quarters = Math.max(1, Math.round(Math.abs(solved - from) / QUARTER));
+  return { knob: 'fluidTurnsOut', from, to: clamp(from + sign * quarters * QUARTER, ...bounds) };
 }
 
 /** Not under the nearest that this kind of gun is held. */
