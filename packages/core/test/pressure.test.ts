@@ -1,21 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { topcoatGun as gun } from './topcoatGun.ts';
 import { airlineOf, type Line } from '../src/compressedAir/airline.ts';
-import type { Gun, GunClass } from '../src/gun/gun.ts';
+import type { GunClass } from '../src/gun/gun.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { pressureOf, type PressureInput } from '../src/gun/pressure.ts';
 import { setupOf, type SetupInput } from '../src/gun/setup.ts';
 
-const gun: Gun = {
-  class: 'hvlp',
-  nozzlesMm: [1.3, 1.4],
-  fullFluidTurns: 4,
-  fullFanTurns: 2.5,
-  ratedInletKPa: 138,
-  ratedAirFlowLPerMin: 340,
-  capKPaAtRated: 65.5,
-  maxInletKPa: 250,
-};
 const hosed: Line = { hose: { innerDiameterMm: 9.5, lengthM: 12 }, couplers: [{ kind: 'highFlow', count: 2 }] };
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const codes = (answer: { verdicts: { code: string }[] }) => answer.verdicts.map(({ code }) => code);

@@ -1,19 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Gun, Settings } from '../src/gun/gun.ts';
+import { topcoatGun as gun } from './topcoatGun.ts';
+import type { Settings } from '../src/gun/gun.ts';
 import { PATTERNS, SIGHTS, type Seen } from '../src/gun/seen.ts';
 import { tuneOf, type TuneInput } from '../src/gun/tune.ts';
 
-const gun: Gun = {
-  class: 'hvlp',
-  nozzlesMm: [1.3, 1.4],
-  fullFluidTurns: 4,
-  fullFanTurns: 2.5,
-  ratedInletKPa: 138,
-  ratedAirFlowLPerMin: 340,
-  capKPaAtRated: 65.5,
-  maxInletKPa: 250,
-};
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 describe('tuning', () => {
@@ -64,7 +55,7 @@ describe('tuning', () => {
           if (answer.fault) expect(answer.steps).toEqual([]);
         },
       ),
-      { numRuns: 200 },
+      { numRuns: 80 },
     );
   });
   it.each([

@@ -1,7 +1,7 @@
 /** The shop's compressed air as the painter describes it once: compressors, and the lines from the wall to a gun. */
 import { REGULATOR_MARGIN_KPA } from '@orthochrom/core/compressedAir/compressor.ts';
 import { z } from 'zod';
-import { contradiction, name, optional, text, wanted } from '../quantity/fields.ts';
+import { contradiction, name, text, wanted } from '../quantity/fields.ts';
 import { Line } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
 import type { StoredTest } from './test.ts';
@@ -73,5 +73,4 @@ export function deliveryOf({ freeAirLPerMin, freeAirAtKPa, pumpUp }: Compressor)
 export const neededTankKPa = (regulatorStaticKPa: number): number => regulatorStaticKPa + REGULATOR_MARGIN_KPA;
 
 /** How long a trigger is pulled and let go in a usual job, and for how long. */
-export const JobRhythm = z.strictObject(optional('triggerOnSeconds', 'triggerOffSeconds', 'runMinutes'));
 export const USUAL_RHYTHM = { triggerOnSeconds: 8, triggerOffSeconds: 2, runMinutes: 15 } as const;
