@@ -35,6 +35,46 @@ export const SLOW: Solvent = {
 export const WATER_AIR_DIFFUSIVITY_M2_PER_S = 2.45e-5;
 export const WATER_MOLAR_KG_PER_MOL = 0.01802;
 
+/** The three volatiles that stand for every paint's, in the order in which films are worked out. */
+export const VOLATILES = ['water', 'fast', 'slow'] as const;
+export type Volatile = (typeof VOLATILES)[number];
+export type InFilm = {
+  molarVolumeM3PerMol: number;
+  densityKgPerM3: number;
+  latentHeatJPerKg: number;
+  airDiffusivityM2PerS: number;
+  /** How the polymer holds it: Flory–Huggins. */
+  interaction: number;
+  /** How quickly it moves through the film, against the quick solvent. */
+  mobility: number;
+};
+export const IN_FILM: Record<Volatile, InFilm> = {
+  water: {
+    molarVolumeM3PerMol: 18.02e-6,
+    densityKgPerM3: 1000,
+    latentHeatJPerKg: 2.45e6,
+    airDiffusivityM2PerS: WATER_AIR_DIFFUSIVITY_M2_PER_S,
+    interaction: 1.6,
+    mobility: 2.5,
+  },
+  fast: {
+    molarVolumeM3PerMol: 118e-6,
+    densityKgPerM3: 870,
+    latentHeatJPerKg: 0.4e6,
+    airDiffusivityM2PerS: FAST.airDiffusivityM2PerS,
+    interaction: 0.45,
+    mobility: 1,
+  },
+  slow: {
+    molarVolumeM3PerMol: 135e-6,
+    densityKgPerM3: 930,
+    latentHeatJPerKg: 0.37e6,
+    airDiffusivityM2PerS: SLOW.airDiffusivityM2PerS,
+    interaction: 0.45,
+    mobility: 0.55,
+  },
+};
+
 /** Vapour pressure of n-butyl acetate at 25 °C as used by RER, Pa. */
 const BUTYL_ACETATE_PA = 1530;
 

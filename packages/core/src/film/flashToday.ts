@@ -20,7 +20,7 @@ import {
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import type { MaterialClass } from '../material/classes.ts';
 
-type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
+export type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
 const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({
   carrier,
   evaporation,
@@ -29,7 +29,7 @@ const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 
 });
 
 /** Exponents a (c for waterborne), b and d by class. */
-const FIT: Record<MaterialClass, FlashFit> = {
+export const FLASH_FIT: Record<MaterialClass, FlashFit> = {
   solventBase: fit(0.86, 1.18, 0.72),
   waterborneBase: fit(0.9, 1.09, 0, 'waterborne'),
   clearMediumSolids: fit(0.86, 1.63, 0.28),
@@ -70,7 +70,7 @@ export function flashFactors(input: {
   gradeStepsSlower?: number;
   substrate?: Substrate;
 }): FlashFactors {
-  const { evaporation, film: filmExponent, air: airExponent, carrier } = FIT[input.materialClass];
+  const { evaporation, film: filmExponent, air: airExponent, carrier } = FLASH_FIT[input.materialClass];
   const airSpeedMPerS = airSpeedMPerSOf(input.climate);
   const film = input.wetFilmUm && input.sheet.wetFilmUm ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent : 1;
   if (carrier === 'waterborne') {

@@ -13,7 +13,7 @@ import type { MaterialData } from './classes.ts';
 const DENSITY_KG_PER_M3 = { water: 1000, fast: 870, slow: 930 } as const;
 const WATER_IN_THINNER = 0.95;
 /** The slow share of a grade at its own temperature (MODEL 3). */
-const MEDIUM_REDUCER = 0.35;
+export const MEDIUM_REDUCER = 0.35;
 
 export type Mixture = {
   solids: number;

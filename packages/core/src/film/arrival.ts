@@ -1,0 +1,61 @@
+/**
+ * What of its solvent a coat still holds as it lands, where no gun tells.
+ *
+ *   loss = usual loss · min(2.2, E(mix, today)/E(class, 22.2 °C))                                    [arrival-1]
+ *   Σ f_c e^(−τ r_c) = 1 − loss,  r_c = D_c Δp_c M_c at 20 °C, the quick one 1;  share_c = e^(−τ r_c)   [arrival-2]
+ *
+ * Source  ours (MODEL 11), on the rates of the drops' drying
+ */
+import { saturationPressurePa, vapourPressurePa, wetBulbC } from '../air/humidAir.ts';
+import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
+import {
+  FAST,
+  SLOW,
+  solventPressurePa,
+  VOLATILES,
+  WATER_AIR_DIFFUSIVITY_M2_PER_S,
+  WATER_MOLAR_KG_PER_MOL,
+  type Volatile,
+} from '../evaporation/solvents.ts';
+import type { MaterialClass } from '../material/classes.ts';
+import { MATERIALS } from '../material/classes.ts';
+import { FILM_DATA } from '../material/filmData.ts';
+import type { Mixture } from '../material/mixture.ts';
+import { bisect } from '../numerics/bisect.ts';
+
+export type Arrived = Record<Volatile, number>;
+
+const SHEET_C = 22.2;
+const MOST_LOSS = 2.2;
+const at20 = { airTemperatureC: 20, relativeHumidityPercent: 50 };
+const QUICK = FAST.airDiffusivityM2PerS * 0.8 * solventPressurePa(FAST, 20) * FAST.molarKgPerMol;
+const RATES: Arrived = {
+  water:
+    (WATER_AIR_DIFFUSIVITY_M2_PER_S * (saturationPressurePa(wetBulbC(at20)) - vapourPressurePa(at20)) * WATER_MOLAR_KG_PER_MOL) /
+    QUICK,
+  fast: 1,
+  slow: (SLOW.airDiffusivityM2PerS * 0.8 * solventPressurePa(SLOW, 20) * SLOW.molarKgPerMol) / QUICK,
+};
+
+/** Shares still there, when `arrivedShare` of all the volatile is. [arrival-2] */
+export function splitArrival({ volatile }: Pick<Mixture, 'volatile'>, arrivedShare: number): Arrived {
+  const left = (tau: number) => VOLATILES.reduce((sum, name) => sum + volatile[name] * Math.exp(-tau * RATES[name]), 0);
+  const tau = bisect((t) => arrivedShare - left(t), 0, 60);
+  return { water: Math.exp(-tau * RATES.water), fast: Math.exp(-tau * RATES.fast), slow: Math.exp(-tau * RATES.slow) };
+}
+
+/** Loss in flight of a standard coat in this air, share of the volatile. [arrival-1] */
+export function usualLoss(
+  materialClass: MaterialClass,
+  { slowFraction }: Pick<Mixture, 'slowFraction'>,
+  { effectiveC, airSpeedMPerS }: { effectiveC: number; airSpeedMPerS: number },
+): number {
+  if (MATERIALS[materialClass].waterFraction !== undefined) return FILM_DATA[materialClass].usualLoss;
+  const today = solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS });
+  const standard = solventEvaporation({
+    slowFraction: MATERIALS[materialClass].slowFraction,
+    effectiveC: SHEET_C,
+    airSpeedMPerS,
+  });
+  return FILM_DATA[materialClass].usualLoss * Math.min(MOST_LOSS, today / standard);
+}

@@ -1,0 +1,181 @@
+/**
+ * Coats drying on a panel: volatile through the film and off its surface, the panel's heat, and the cure.
+ *
+ *   du_c/dt = d/dζ [m_c D φ² du_c/dζ], no flow below                                                        [dry-1]
+ *   J_c = k_c V_c/(R T) [a_c p_c(T) − RH p_s(T_air) δ_cW];   g_h (u_N − u_s) = J(u_s)                        [dry-2]
+ *   C dT/dt = h (T_air − T) − Σ J ρ L_v;   in heat T = min(T_bake, T_0 + ramp t), the metal's                [dry-3]
+ *
+ * Scheme  finite volume, backward Euler, two Picard rounds, elimination per volatile; step by the greatest change
+ * Source  mass balance in solids-fixed coordinates (Hartley & Crank 1949); Flory–Huggins activity; MODEL 12
+ */
+import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
+import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
+import { FAST, IN_FILM, SLOW, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import { clamp } from '../numerics/rounding.ts';
+import { solveTridiagonal } from '../numerics/tridiagonal.ts';
+import { activityFactor, coldness, curedAfter, diffusivityM2PerS, GAS_CONSTANT_J_PER_MOL_K } from './filmLaws.ts';
+import type { CoatCells, Stack } from './stack.ts';
+
+export type Surroundings = {
+  room: HumidAir;
+  airSpeedMPerS: number;
+  substrate: 'metal' | 'plastic' | 'composite';
+};
+/** Multipliers on what is not known: 1 as the card has it. */
+export type DryingFactors = { evaporation: number; diffusion: number };
+export type Panel = { temperatureC: number };
+
+const ZERO_C_K = 273.15;
+const HEAT_CAPACITY_J_PER_M2_K = { metal: 2900, plastic: 5100, composite: 5100 } as const;
+const RADIATION_W_PER_M2_K = 5.2;
+/** Water under a solvent-borne top hardly enters it. */
+const WATER_UNDER_SOLVENT = 3.2;
+const PICARD_ROUNDS = 2;
+
+/** What the air does, worked out once for a room and a speed. */
+export type AirOver = { carriesMPerS: Record<Volatile, number>; vapourPa: number; airC: number; heatWPerM2K: number; capacity: number };
+export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evaporation: number): AirOver {
+  const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
+  const water = carries('water');
+  return {
+    carriesMPerS: { water: water * evaporation, fast: carries('fast') * evaporation, slow: carries('slow') * evaporation },
+    vapourPa: vapourPressurePa(room),
+    airC: room.airTemperatureC,
+    heatWPerM2K: 1.2 * 1005 * water * 0.87 ** (2 / 3) + RADIATION_W_PER_M2_K,
+    capacity: HEAT_CAPACITY_J_PER_M2_K[substrate],
+  };
+}
+
+const pressurePa = (name: Volatile, temperatureC: number): number =>
+  name === 'water' ? saturationPressurePa(temperatureC) : solventPressurePa(name === 'fast' ? FAST : SLOW, temperatureC);
+
+export type Workspace = Record<'mobility' | 'face' | 'lower' | 'diagonal' | 'upper' | 'right', Float64Array> & {
+  before: Record<Volatile, Float64Array>;
+};
+export const workspaceFor = (cells: number): Workspace => {
+  const make = () => new Float64Array(cells);
+  return {
+    mobility: make(),
+    face: make(),
+    lower: make(),
+    diagonal: make(),
+    upper: make(),
+    right: make(),
+    before: { water: make(), fast: make(), slow: make() },
+  };
+};
+
+/** One step of the whole stack. `heatC` given: the panel is held there. @returns the greatest change of volume share, and what left, m */
+export function dryingStep(
+  stack: Stack,
+  panel: Panel,
+  air: AirOver,
+  work: Workspace,
+  { seconds, heatC, diffusion }: { seconds: number; heatC?: number | undefined; diffusion: number },
+): { change: number; leftM: Record<Volatile, number> } {
+  const { cells, solidsM, held, surface } = stack;
+  const top = stack.coats.at(-1)!;
+  const last = cells - 1;
+  for (const name of VOLATILES) work.before[name].set(held[name].subarray(0, cells));
+  const temperatureBeforeC = panel.temperatureC;
+  if (heatC !== undefined) panel.temperatureC = heatC;
+  const fluxes: Record<Volatile, number> = { water: 0, fast: 0, slow: 0 };
+  for (let round = 0; round < PICARD_ROUNDS; round++) {
+    const temperatureK = panel.temperatureC + ZERO_C_K;
+    const cold = coldness(temperatureK);
+    mobilities(stack, work.mobility, cold, diffusion);
+    for (let i = 0; i < last; i++)
+      work.face[i] = (2 * Math.sqrt(work.mobility[i]! * work.mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
+    const atSurface = 1 / (1 + surface.water + surface.fast + surface.slow);
+    const surfaceMobility =
+      diffusion * diffusivityM2PerS(top.constants, 1 - atSurface, cold, stack.cure[last]!) * atSurface * atSurface;
+    const half = (2 * Math.sqrt(surfaceMobility * work.mobility[last]!)) / solidsM[last]!;
+    for (const name of VOLATILES) {
+      if (!isHeld(work.before[name], cells) && (name !== 'water' || !top.isWaterborne)) continue;
+      fluxes[name] = solveOne(stack, work, air, name, { seconds, temperatureC: panel.temperatureC, half, atSurface, top });
+    }
+    if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, fluxes, seconds);
+  }
+  let change = 0;
+  for (const name of VOLATILES)
+    for (let i = 0; i < cells; i++) {
+      const moved = Math.abs(held[name][i]! - work.before[name][i]!);
+      if (moved === 0) continue;
+      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
+      change = Math.max(change, solids * solids * moved);
+    }
+  return {
+    change,
+    leftM: { water: fluxes.water * seconds, fast: fluxes.fast * seconds, slow: fluxes.slow * seconds },
+  };
+}
+
+const isHeld = (held: Float64Array, cells: number): boolean => {
+  for (let i = 0; i < cells; i++) if (held[i]! !== 0) return true;
+  return false;
+};
+
+/** D φ² of every cell. */
+function mobilities({ coats, held, cure }: Stack, mobility: Float64Array, cold: number, diffusion: number): void {
+  for (const { from, to, constants } of coats)
+    for (let i = from; i < to; i++) {
+      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
+      mobility[i] = diffusion * diffusivityM2PerS(constants, 1 - solids, cold, cure[i]!) * solids * solids;
+    }
+}
+
+/** One volatile through all cells. @returns what leaves the surface, m/s */
+function solveOne(
+  { cells, solidsM, held, surface }: Stack,
+  { face, lower, diagonal, upper, right, before }: Workspace,
+  air: AirOver,
+  name: Volatile,
+  at: { seconds: number; temperatureC: number; half: number; atSurface: number; top: CoatCells },
+): number {
+  const { molarVolumeM3PerMol, interaction, mobility } = IN_FILM[name];
+  const { seconds, atSurface, top } = at;
+  const last = cells - 1;
+  for (let i = 0; i < cells; i++) {
+    const below = i === 0 ? 0 : mobility * face[i - 1]!;
+    const above = i === last ? 0 : mobility * face[i]!;
+    lower[i] = -below;
+    upper[i] = -above;
+    diagonal[i] = solidsM[i]! / seconds + below + above;
+    right[i] = (solidsM[i]! / seconds) * before[name][i]!;
+  }
+  const held2 = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
+  const carried = (air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
+  // Activity over volatile per solids, taken from the last round; water is never more active than water.
+  const free = atSurface * activityFactor(atSurface, held2);
+  const perHeld = name === 'water' && surface.water * free > 1 ? 1 / surface.water : free;
+  const drive = carried * pressurePa(name, at.temperatureC) * perHeld;
+  const back = name === 'water' ? carried * air.vapourPa : 0;
+  const half = mobility * at.half;
+  const leaves = half / (half + drive);
+  diagonal[last] = diagonal[last]! + leaves * drive;
+  right[last] = right[last]! + leaves * back;
+  solveTridiagonal(cells, lower, diagonal, upper, right);
+  for (let i = 0; i < cells; i++) held[name][i] = right[i]!;
+  const newSurface = Math.max(0, (half * right[last]! + back) / (half + drive));
+  surface[name] = 0.5 * (surface[name] + newSurface);
+  return leaves * (drive * right[last]! - back);
+}
+
+function panelAfter(beforeC: number, air: AirOver, fluxes: Record<Volatile, number>, seconds: number): number {
+  let cools = 0;
+  for (const name of VOLATILES) cools += fluxes[name] * IN_FILM[name].densityKgPerM3 * IN_FILM[name].latentHeatJPerKg;
+  const inertia = air.capacity / seconds;
+  return clamp((inertia * beforeC + air.heatWPerM2K * air.airC - cools) / (inertia + air.heatWPerM2K), -60, 250);
+}
+
+/** The cure of every cell over a step. */
+export function cureStep({ coats, held, cure }: Stack, temperatureC: number, seconds: number): void {
+  for (const { from, to, data, coat } of coats) {
+    if (data.curePerHour === 0) continue;
+    const rate = (data.curePerHour / 3600) * coat.hardenerSpeed * data.cureQ10 ** ((temperatureC - 20) / 10);
+    for (let i = from; i < to; i++) {
+      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
+      cure[i] = curedAfter(cure[i]!, rate * solids * Math.sqrt(solids), seconds);
+    }
+  }
+}

@@ -1,0 +1,63 @@
+/** Coats as they are sprayed one after another in one place: what each is, when it lands, and what its sheet wants. */
+import { effectiveTemperatureC, type Substrate } from '../evaporation/evaporationIndex.ts';
+import type { HumidAir } from '../air/humidAir.ts';
+import type { LaidCoat } from './stack.ts';
+import { runFilm, type FilmFactors, type FilmRun, type Mesh } from './filmRun.ts';
+
+export type JobCoat = Omit<LaidCoat, 'landsAtSeconds'> & {
+  /** Until the next coat lands; of the last one until heat, or until it is looked at. */
+  flashMinutes: number;
+  /** False for what was there before: its popping counts less. */
+  isTopMaterial: boolean;
+  /** Slow share of the grade that sets its drying: the reducer's, else the hardener's. */
+  gradeSlowFraction: number;
+  sheet: { wetFilmM: number; waitMinutes: number; atC: number; atHumidityPercent: number };
+};
+export type Job = {
+  /** Lowest first. */
+  coats: readonly JobCoat[];
+  room: HumidAir;
+  panelC: number;
+  airSpeedMPerS: number;
+  substrate: Substrate;
+  slopeDeg: number;
+  heat?: { toC: number; rampCPerMin: number; holdMinutes: number } | undefined;
+  /** After the last wait where there is no heat; how long it is looked at. */
+  lookMinutes?: number | undefined;
+  /** Ripple of the ground at the three wavelengths, m. */
+  groundM?: readonly number[] | undefined;
+};
+
+export const effectiveCOf = ({ room, panelC, substrate }: Pick<Job, 'room' | 'panelC' | 'substrate'>): number =>
+  effectiveTemperatureC({ airTemperatureC: room.airTemperatureC, panelTemperatureC: panelC, substrate });
+
+/** Start of each coat on a clock that begins with the first, s. */
+export function landingSeconds(coats: readonly { flashMinutes: number }[]): number[] {
+  let at = 0;
+  return coats.map(({ flashMinutes }) => {
+    const lands = at;
+    at += flashMinutes * 60;
+    return lands;
+  });
+}
+
+/** The film of a job over time. */
+export function runJob(job: Job, factors?: FilmFactors, mesh?: Mesh): FilmRun {
+  const lands = landingSeconds(job.coats);
+  const waitedSeconds = (lands.at(-1) ?? 0) + (job.coats.at(-1)?.flashMinutes ?? 0) * 60;
+  const { heat } = job;
+  const rampMinutes = heat ? Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin : 0;
+  return runFilm(
+    {
+      coats: job.coats.map((coat, i) => ({ ...coat, landsAtSeconds: lands[i]! })),
+      around: { room: job.room, airSpeedMPerS: job.airSpeedMPerS, substrate: job.substrate },
+      panelC: job.panelC,
+      slopeDeg: job.slopeDeg,
+      endSeconds: waitedSeconds + (heat ? (rampMinutes + heat.holdMinutes) * 60 : (job.lookMinutes ?? 0) * 60),
+      ...(heat ? { heat: { onAtSeconds: waitedSeconds, toC: heat.toC, rampKPerMin: heat.rampCPerMin } } : {}),
+      ...(job.groundM ? { groundM: job.groundM } : {}),
+    },
+    factors,
+    mesh,
+  );
+}
