@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { airline } from './calculations/airline.ts';
 import { climate } from './calculations/climate.ts';
+import { coat } from './calculations/coat.ts';
 import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
@@ -38,6 +39,7 @@ export const registry = {
   compressor,
   setup,
   tune,
+  coat,
   recoat,
 };
 export type CalculationName = keyof typeof registry;

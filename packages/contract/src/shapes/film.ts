@@ -40,3 +40,5 @@ export const Layer = z.strictObject({
   activated: z.boolean().optional(),
   sheet: SheetTimes.optional(),
 });
+/** From the last coat's end; the panel's own temperature. */
+export const Bake = z.strictObject(wanted('afterMinutes', 'toC', 'rampCPerMin', 'holdMinutes'));

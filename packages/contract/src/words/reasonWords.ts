@@ -87,6 +87,15 @@ export const REASONS: Record<string, string> = {
   'one-change': 'One change, then paper or test panel again; two at once tell nothing.',
   'solved-on-gun':
     'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air and three quarters of a turn; the paper decides.',
+  'film-by-levers':
+    '{wetUm} wet from {fluidMlPerMin} of paint, of which {landsPercent} lands, on a step of {stepMm} at {gunSpeedMPerS}.',
+  'pop-driven-by': 'Popping is driven most by {what}.',
+  'gun-untested-film': 'No comb or catch test of this nozzle set near these settings: the film is known to about a third.',
+  'film-narrowed': 'Your own tests of this nozzle set narrow the film to about {percent} either way.',
+  'product-narrowed': 'Your own times and runs with this product ({count}) move its drying and narrow it.',
+  'hand-from-lines': 'How steady the hand is comes from your own drawn lines.',
+  'class-is-guess': 'What this kind of gun does is a guess until your own tests replace it.',
+  'air-as-sheets': 'Air movement was not told: taken as the gentle downdraft that sheets are written for.',
   'settings-defaulted': 'Not told and taken as usual for this gun and coat: {settings}.',
   'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
 };

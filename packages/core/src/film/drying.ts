@@ -33,7 +33,13 @@ const WATER_UNDER_SOLVENT = 3.2;
 const PICARD_ROUNDS = 2;
 
 /** What the air does, worked out once for a room and a speed. */
-export type AirOver = { carriesMPerS: Record<Volatile, number>; vapourPa: number; airC: number; heatWPerM2K: number; capacity: number };
+export type AirOver = {
+  carriesMPerS: Record<Volatile, number>;
+  vapourPa: number;
+  airC: number;
+  heatWPerM2K: number;
+  capacity: number;
+};
 export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evaporation: number): AirOver {
   const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
   const water = carries('water');
@@ -76,7 +82,7 @@ export function dryingStep(
   const { cells, solidsM, held, surface } = stack;
   const top = stack.coats.at(-1)!;
   const last = cells - 1;
-  for (const name of VOLATILES) work.before[name].set(held[name].subarray(0, cells));
+  for (const name of VOLATILES) if (stack.holds[name]) work.before[name].set(held[name]);
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
   const fluxes: Record<Volatile, number> = { water: 0, fast: 0, slow: 0 };
@@ -91,29 +97,26 @@ export function dryingStep(
       diffusion * diffusivityM2PerS(top.constants, 1 - atSurface, cold, stack.cure[last]!) * atSurface * atSurface;
     const half = (2 * Math.sqrt(surfaceMobility * work.mobility[last]!)) / solidsM[last]!;
     for (const name of VOLATILES) {
-      if (!isHeld(work.before[name], cells) && (name !== 'water' || !top.isWaterborne)) continue;
+      if (!stack.holds[name]) continue;
       fluxes[name] = solveOne(stack, work, air, name, { seconds, temperatureC: panel.temperatureC, half, atSurface, top });
     }
     if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, fluxes, seconds);
   }
   let change = 0;
-  for (const name of VOLATILES)
+  for (const name of VOLATILES) {
+    if (!stack.holds[name]) continue;
     for (let i = 0; i < cells; i++) {
       const moved = Math.abs(held[name][i]! - work.before[name][i]!);
       if (moved === 0) continue;
       const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
       change = Math.max(change, solids * solids * moved);
     }
+  }
   return {
     change,
     leftM: { water: fluxes.water * seconds, fast: fluxes.fast * seconds, slow: fluxes.slow * seconds },
   };
 }
-
-const isHeld = (held: Float64Array, cells: number): boolean => {
-  for (let i = 0; i < cells; i++) if (held[i]! !== 0) return true;
-  return false;
-};
 
 /** D φ² of every cell. */
 function mobilities({ coats, held, cure }: Stack, mobility: Float64Array, cold: number, diffusion: number): void {

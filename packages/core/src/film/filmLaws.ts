@@ -52,9 +52,7 @@ export const coldness = (temperatureK: number): number => (1 / temperatureK - 1 
 /** m²/s of the quick solvent, where `volatile` is the volume share that is not solids. [film-1] */
 export function diffusivityM2PerS(film: FilmConstants, volatile: number, cold: number, cure: number): number {
   const g = ((1 + film.bend) * volatile) / (volatile + film.bend);
-  return Math.exp(
-    film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure,
-  );
+  return Math.exp(film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure);
 }
 
 /** Activity over volume share. [film-2] */
@@ -66,7 +64,9 @@ export function filmPaS(film: FilmConstants, solids: number, cold: number, cure:
   return (
     1e-3 *
     Math.exp(
-      (film.mooneyA * solids) / (1 - film.mooneyB * solids) + (film.solventEnergy + film.solidsEnergy * solids) * cold + thickened,
+      (film.mooneyA * solids) / (1 - film.mooneyB * solids) +
+        (film.solventEnergy + film.solidsEnergy * solids) * cold +
+        thickened,
     )
   );
 }

@@ -32,6 +32,12 @@ export type FilmRunInput = {
   slopeDeg: number;
   endSeconds: number;
   heat?: Heat | undefined;
+  /** Stops where the last coat is ready. */
+  untilReady?: boolean;
+  /** Keeps every moment, for pictures. */
+  keepTrace?: boolean;
+  /** Only what is left in the film matters: no flow, no levelling, no readiness. */
+  dryingOnly?: boolean;
   /** Amplitudes of the ground at the three wavelengths, m. */
   groundM?: readonly number[];
 };
@@ -42,7 +48,14 @@ export type Mesh = { cellsPerCoat: number; tolerance: number; longestSeconds: nu
 export const FINE: Mesh = { cellsPerCoat: 8, tolerance: 0.02, longestSeconds: 20 };
 export const COARSE: Mesh = { cellsPerCoat: 6, tolerance: 0.04, longestSeconds: 40 };
 
-export type Moment = { seconds: number; volatileM: number[]; surfacePaS: number; sagM: number; panelC: number; steepness: number };
+export type Moment = {
+  seconds: number;
+  volatileM: number[];
+  surfacePaS: number;
+  sagM: number;
+  panelC: number;
+  steepness: number;
+};
 export type FilmRun = {
   /** By coat, s after its own landing; absent: covered or over before it was. */
   readySeconds: (number | undefined)[];
@@ -56,6 +69,7 @@ export type FilmRun = {
   volatileM: number[];
   /** Left of all when the heat came on. */
   volatileAtHeatM?: number;
+  topVolatileAtHeatM?: number;
   cure: number[];
   trace: Moment[];
   /** Volatile unaccounted for, share of what landed. */
@@ -69,7 +83,7 @@ const LONG_AFTER_SECONDS = 3 * 3600;
 const LONG_STEP_SECONDS = 1800;
 
 export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD, mesh: Mesh = FINE): FilmRun {
-  const { coats, around, heat, endSeconds, slopeDeg } = input;
+  const { coats, around, heat, endSeconds, slopeDeg, keepTrace = false, dryingOnly = false } = input;
   const stack = emptyStack(coats, mesh.cellsPerCoat);
   const work = workspaceFor(coats.length * mesh.cellsPerCoat);
   const air = airOver(around, factors.evaporation);
@@ -98,16 +112,17 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
       run.landedVolatileM.push(volatileM(stack, stack.coats.at(-1)!));
       step = FIRST_STEP_SECONDS;
       before = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
-      run.trace.push(momentOf(stack, run, panel, before, ripples, now));
+      if (keepTrace) run.trace.push(momentOf(stack, run, panel, before, ripples, now));
       continue;
     }
     const isHeated = heat !== undefined && now >= heat.onAtSeconds - 1e-9;
     if (isHeated && run.volatileAtHeatM === undefined) {
       run.volatileAtHeatM = volatileM(stack, { from: 0, to: stack.cells });
+      run.topVolatileAtHeatM = volatileM(stack, stack.coats.at(-1)!);
       heatedFromC = panel.temperatureC;
     }
     const until = Math.min(next?.landsAtSeconds ?? Infinity, heat && !isHeated ? heat.onAtSeconds : Infinity, endSeconds);
-    if (until - now <= 1e-9) break;
+    if (until - now <= 1e-9 || (input.untilReady && run.readySeconds.at(-1) !== undefined)) break;
     const longest = now > LONG_AFTER_SECONDS + (coats.at(-1)?.landsAtSeconds ?? 0) ? LONG_STEP_SECONDS : mesh.longestSeconds;
     const seconds = Math.min(step, longest, until - now);
     const wasC = panel.temperatureC;
@@ -118,13 +133,15 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
     cureStep(stack, panel.temperatureC, seconds);
     gone += leftM.water + leftM.fast + leftM.slow;
     now += seconds;
-    const after = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
-    level(ripples, stack.coats.at(-1)!.data.surfaceTensionNPerM, after.mobility, seconds);
-    run.sagM += after.flowMPerS * seconds;
-    noteReady(run, stack, before!, after, { now, seconds });
-    before = after;
     run.steps += 1;
-    run.trace.push(momentOf(stack, run, panel, after, ripples, now));
+    if (!dryingOnly) {
+      const after = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
+      level(ripples, stack.coats.at(-1)!.data.surfaceTensionNPerM, after.mobility, seconds);
+      run.sagM += after.flowMPerS * seconds;
+      noteReady(run, stack, before!, after, { now, seconds });
+      before = after;
+      if (keepTrace) run.trace.push(momentOf(stack, run, panel, after, ripples, now));
+    }
     const grown = Math.abs(panel.temperatureC - wasC) > 1 ? 1 : 1.4;
     step = Math.max(LEAST_STEP_SECONDS, seconds * clamp(mesh.tolerance / Math.max(change, 1e-12), 0.4, grown));
   }
@@ -150,8 +167,7 @@ function landNext(stack: Stack, coat: LaidCoat, mesh: Mesh, panel: Panel, ripple
   landOn(
     ripples,
     WAVELENGTHS_M.map(
-      (length) =>
-        factors.amplitude * landingAmplitudeM(length, { dropM: coat.dropM, wetFilmM: coat.wetFilmM, viscosityPaS }),
+      (length) => factors.amplitude * landingAmplitudeM(length, { dropM: coat.dropM, wetFilmM: coat.wetFilmM, viscosityPaS }),
     ),
   );
 }

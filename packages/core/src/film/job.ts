@@ -24,6 +24,9 @@ export type Job = {
   heat?: { toC: number; rampCPerMin: number; holdMinutes: number } | undefined;
   /** After the last wait where there is no heat; how long it is looked at. */
   lookMinutes?: number | undefined;
+  /** Stops where the last coat is ready. */
+  untilReady?: boolean | undefined;
+  keepTrace?: boolean | undefined;
   /** Ripple of the ground at the three wavelengths, m. */
   groundM?: readonly number[] | undefined;
 };
@@ -55,6 +58,8 @@ export function runJob(job: Job, factors?: FilmFactors, mesh?: Mesh): FilmRun {
       slopeDeg: job.slopeDeg,
       endSeconds: waitedSeconds + (heat ? (rampMinutes + heat.holdMinutes) * 60 : (job.lookMinutes ?? 0) * 60),
       ...(heat ? { heat: { onAtSeconds: waitedSeconds, toC: heat.toC, rampKPerMin: heat.rampCPerMin } } : {}),
+      ...(job.keepTrace ? { keepTrace: true } : {}),
+      ...(job.untilReady ? { untilReady: true } : {}),
       ...(job.groundM ? { groundM: job.groundM } : {}),
     },
     factors,

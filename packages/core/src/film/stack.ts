@@ -40,6 +40,8 @@ export type Stack = {
   solidsM: Float64Array;
   /** Volume of each volatile per volume of solids, by cell. */
   held: Record<Volatile, Float64Array>;
+  /** Volatiles that are in the stack at all. */
+  holds: Record<Volatile, boolean>;
   cure: Float64Array;
   /** Volatile at the surface, per volume of solids. */
   surface: Record<Volatile, number>;
@@ -62,6 +64,7 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
     cells: 0,
     solidsM: zeros(),
     held: { water: zeros(), fast: zeros(), slow: zeros() },
+    holds: { water: false, fast: false, slow: false },
     cure: zeros(),
     surface: { water: 0, fast: 0, slow: 0 },
   };
@@ -79,6 +82,7 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
     stack.cure[from + i] = 0;
     for (const name of VOLATILES) stack.held[name][from + i] = held[name];
   }
+  for (const name of VOLATILES) stack.holds[name] ||= held[name] > 0;
   stack.cells += cellsPerCoat;
   stack.surface = { ...held };
   const [material, data] = [MATERIALS[coat.materialClass], FILM_DATA[coat.materialClass]];

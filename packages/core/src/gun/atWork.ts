@@ -76,7 +76,7 @@ export function atWork(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: Knob
 
 const apart = (a: number, b: number): number => Math.abs(Math.log(Math.max(a, 0.05) / Math.max(b, 0.05)));
 
-function flowLogSd({ tests }: GunModel, knobs: Knobs): number {
+export function flowLogSd({ tests }: GunModel, knobs: Pick<Knobs, 'inletKPa' | 'fluidTurnsOut'>): number {
   if (!tests.catch) return SURE.flow.untested;
   const away = apart(knobs.inletKPa, tests.catch.inletKPa) + apart(knobs.fluidTurnsOut, tests.catch.fluidTurnsOut);
   return Math.min(SURE.flow.untested, SURE.flow.tested + SURE.flow.away * away);

@@ -19,6 +19,9 @@ export type GunModel = {
   fanTangent: number;
   /** Measured flow of paint over modelled. */
   flowFactor: number;
+  /** Drop size over the correlation's, and what lands over the law of impact. */
+  dropFactor: number;
+  landingFactor: number;
   fullFluidTurns: number;
   fullFanTurns: number;
   nozzleMm: number;
@@ -28,6 +31,8 @@ type TestOf<K extends GunTest['kind']> = Extract<GunTest, { kind: K }>;
 
 /** Thinning at the tip of what is usually caught, where nobody says which paint it was. */
 const SHEAR_OF_A_CATCH = 0.8;
+/** A gun that breaks paint up less well makes larger drops with the same air: judgement (WORK C002). */
+const ABILITY_DROPS = { basic: 1.15, good: 1, fine: 0.95 } as const;
 const FLOW_FACTOR: [number, number] = [0.2, 5];
 const FAN_TANGENT: [number, number] = [0.02, 3];
 
@@ -44,6 +49,8 @@ export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunMo
     areas: areasOf(gun, data, cap),
     fanTangent: data.fanTangent,
     flowFactor: 1,
+    dropFactor: data.dropFactor * ABILITY_DROPS[gun.ability ?? 'good'],
+    landingFactor: data.landingFactor,
     fullFluidTurns: fullFluidTurnsOf(gun),
     fullFanTurns: fullFanTurnsOf(gun),
     nozzleMm,

@@ -41,6 +41,8 @@ export type LandingInput = {
   fanHeightM: number;
   landingFactor: number;
   room: HumidAir;
+  /** Of what is not known about evaporation; 1 as the card has it. */
+  evaporation?: number | undefined;
 };
 export type Landing = {
   arrivalMPerS: number;
@@ -74,7 +76,7 @@ export function landingOf(input: LandingInput): Landing {
     const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
     const gone = drops.map(({ d, hits: e }) => {
       const sherwood = 2 + 0.6 * Math.sqrt((0.6 * arrivalMPerS * d) / mu) * (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
-      const transfer = FLIGHT_FACTOR * 6 * diffusivity * sherwood * saturation * flightSeconds;
+      const transfer = FLIGHT_FACTOR * (input.evaporation ?? 1) * 6 * diffusivity * sherwood * saturation * flightSeconds;
       const alone = 1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
       return (e * alone) / (1 + (alone * sprayed) / (saturation * arrivalMPerS * fanM2));
     });

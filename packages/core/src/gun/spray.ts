@@ -21,6 +21,8 @@ export type SprayInput = {
   fanTurnsOut: number;
   distanceMm: number;
   room: HumidAir;
+  /** Of what is not known: evaporation in flight. */
+  evaporation?: number | undefined;
 };
 export type Spray = {
   air: CapFlow;
@@ -70,7 +72,7 @@ export function sprayOf(input: SprayInput): Spray {
     fluidM3PerS,
     ...paint,
     surfaceTensionNPerM: MATERIALS[input.materialClass].spray.surfaceTensionNPerM,
-    dropFactor: model.data.dropFactor,
+    dropFactor: model.dropFactor,
   });
   const load = Math.log((fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS) / evenLoad(model.data));
   const landing = landingOf({
@@ -81,8 +83,9 @@ export function sprayOf(input: SprayInput): Spray {
     distanceM: distanceMm / 1000,
     fanWidthM: fanWidthMm / 1000,
     fanHeightM: fanHeightM(model.data, { distanceM: distanceMm / 1000, hornShare }),
-    landingFactor: model.data.landingFactor,
+    landingFactor: model.landingFactor,
     room,
+    evaporation: input.evaporation,
   });
   return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, landing };
 }
@@ -94,24 +97,34 @@ export function dropWindowUm(materialClass: MaterialClass, gunClass: GunClass): 
   return [low * share, high * share];
 }
 
+/** 1 and over wets out, under 0.7 is dry: film against what its drops need to join, less what flew off. MODEL 11, judgement. */
+export function wetnessOf({ landing, sauterUm }: Spray, materialClass: MaterialClass, filmM: number): number {
+  const { waterFraction, spray } = MATERIALS[materialClass];
+  const keeps = (1 - landing.loss) ** (waterFraction === undefined ? 1.5 : 1);
+  return sauterUm <= 0 ? 0 : (filmM * keeps) / (spray.joinFilmM * Math.sqrt(sauterUm / 35));
+}
+
+/** How striped it lies: ripple against what an eye sees, worse where it is dry. MODEL 11, judgement. */
+export const stripeIndexOf = (
+  materialClass: MaterialClass,
+  { ripple, wetness, loss }: { ripple: number; wetness: number; loss: number },
+): number => (ripple / MATERIALS[materialClass].spray.rippleLimit) * (1 + 1.5 * Math.max(0, 1 - wetness)) * (1 + 0.5 * loss);
+
 export type Passes = { filmUm: number; wetness: number; ripple: number; stripeIndex: number };
 
-/** Film of parallel passes, how well it joins, and how striped it lies. MODEL 10, 11; the last two are judgement. */
+/** Film of parallel passes, how well it joins, and how striped it lies. */
 export function passesOf(
   spray: Spray,
   materialClass: MaterialClass,
   { stepMm, gunSpeedMPerS }: { stepMm: number; gunSpeedMPerS: number },
 ): Passes {
-  const { joinFilmM, rippleLimit } = MATERIALS[materialClass].spray;
-  const { landing, sauterUm } = spray;
-  const filmM = landing.landedM3PerS / (gunSpeedMPerS * (stepMm / 1000));
-  const keeps = (1 - landing.loss) ** (MATERIALS[materialClass].waterFraction === undefined ? 1.5 : 1);
-  const wetness = sauterUm <= 0 ? 0 : (filmM * keeps) / (joinFilmM * Math.sqrt(sauterUm / 35));
+  const filmM = spray.landing.landedM3PerS / (gunSpeedMPerS * (stepMm / 1000));
+  const wetness = wetnessOf(spray, materialClass, filmM);
   const ripple = rippleOf(fanProfile(spray), { fanWidthM: spray.fanWidthMm / 1000, stepM: stepMm / 1000 }).total;
   return {
     filmUm: filmM * 1e6,
     wetness,
     ripple,
-    stripeIndex: (ripple / rippleLimit) * (1 + 1.5 * Math.max(0, 1 - wetness)) * (1 + 0.5 * landing.loss),
+    stripeIndex: stripeIndexOf(materialClass, { ripple, wetness, loss: spray.landing.loss }),
   };
 }

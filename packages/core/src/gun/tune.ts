@@ -13,8 +13,8 @@ import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
 import type { Seen } from './seen.ts';
-import { setupOf } from './setup.ts';
-import { stepsFor, type KnownSettings, type Room, type TuneStep } from './tuneSteps.ts';
+import { completed, type KnownSettings } from './completed.ts';
+import { stepsFor, type Room, type TuneStep } from './tuneSteps.ts';
 import type { GunSheet, Way } from './way.ts';
 
 export type TuneInput = {
@@ -62,38 +62,6 @@ export function tuneOf(input: TuneInput): TuneAnswer {
     ...(fault ? { fault: { id: fault } } : {}),
     verdicts: verdictsOf(input, gun, room, { ...settings, ...after }, fault),
     reasons: reasonsOf(input, steps, defaulted),
-  };
-}
-
-/** What is missing is worked out as for a fresh set-up. */
-function completed(
-  { settings, stage, carrier, finish, sheet, way, place = 'booth' }: TuneInput,
-  gun: Gun,
-): { settings: KnownSettings; defaulted: string[] } {
-  const usual = setupOf({
-    gun,
-    stage,
-    carrier,
-    ...(finish ? { finish } : {}),
-    ...(sheet ? { sheet } : {}),
-    ...(way ? { way } : {}),
-    place,
-    part: 'largePanel',
-    hardener: 'none',
-  });
-  const names = [
-    'inletKPa',
-    'fluidTurnsOut',
-    'fanTurnsOut',
-    'distanceMm',
-    'overlapPercent',
-    'gunSpeedMPerS',
-    'nozzleMm',
-  ] as const;
-  const given = Object.fromEntries(Object.entries(settings).filter(([, value]) => value !== undefined)) as Settings;
-  return {
-    settings: { ...Object.fromEntries(names.map((name) => [name, usual[name]])), ...given } as KnownSettings,
-    defaulted: names.filter((name) => settings[name] === undefined),
   };
 }
 

@@ -1,16 +1,12 @@
 /** The one next change for what is seen, and what to try after it: order, goals and bounds of MODEL 17.4, solved on this gun. */
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
-import type { Settings } from './gun.ts';
+import type { KnownSettings } from './completed.ts';
 import type { GunModel } from './gunModel.ts';
 import type { Seen } from './seen.ts';
 import { HAND_M_PER_S } from './hand.ts';
 import { effectOf, MOST, solveFor, STEP, type Bench, type BenchSettings, type Effect, type Goal, type Knob } from './steps.ts';
 
-export type KnownSettings = Settings &
-  Required<
-    Pick<Settings, 'nozzleMm' | 'inletKPa' | 'fluidTurnsOut' | 'fanTurnsOut' | 'distanceMm' | 'overlapPercent' | 'gunSpeedMPerS'>
-  >;
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
 export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: Seen; move: Move }; effect?: Effect };
 export type Room = { model: GunModel; bench: Bench; bandKPa: Band; leastKPa: number; mostKPa: number };

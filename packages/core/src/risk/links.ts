@@ -43,8 +43,7 @@ export type MottleInput = {
 /** How far from even the flake lies: clouds or dry stripes, the worse. [link-3] */
 export function mottleIndex({ filmShare, skinSeconds, landedPaS, reducerShare, isWaterborne }: MottleInput): number {
   const usual = isWaterborne ? { skinSeconds: 600, landedPaS: 0.105 } : { skinSeconds: 258, landedPaS: 0.111 };
-  const clouds =
-    2.5 * Math.log(filmShare) + 0.8 * Math.log(skinSeconds / usual.skinSeconds) + 1.5 * (reducerShare - 1);
+  const clouds = 2.5 * Math.log(filmShare) + 0.8 * Math.log(skinSeconds / usual.skinSeconds) + 1.5 * (reducerShare - 1);
   const dryStripes = -2.5 * Math.log(filmShare) + Math.log(landedPaS / usual.landedPaS) - 0.3;
   return Math.max(clouds, dryStripes);
 }

@@ -78,9 +78,7 @@ export function popTerms(input: PopInput): Record<PopTerm, number> {
     flash: flashTerm(coats, needs, gaps),
     wetUnder: coats.reduce(
       (sum, coat, i) =>
-        i < last && coat.isWaterborne && !coats[i + 1]!.isWaterborne
-          ? sum + 1.5 * positive(Math.log(needs[i]! / gaps[i]!))
-          : sum,
+        i < last && coat.isWaterborne && !coats[i + 1]!.isWaterborne ? sum + 1.5 * positive(Math.log(needs[i]! / gaps[i]!)) : sum,
       0,
     ),
     slope: needs.reduce((sum, need, i) => sum + 0.03 * Math.log(need / gaps[i]!), 0),
@@ -122,9 +120,8 @@ function waitTerm(need: number, waited: number): number {
 function fastTerm({ coats, hardenerSpeed, effectiveC }: PopInput): number {
   const grade = Math.max(
     0,
-    ...coats.map(
-      ({ isWaterborne, isTopMaterial, relativeEvaporation }) =>
-        isWaterborne ? 0 : (isTopMaterial ? 2 : 1) * positive(Math.log(relativeEvaporation)),
+    ...coats.map(({ isWaterborne, isTopMaterial, relativeEvaporation }) =>
+      isWaterborne ? 0 : (isTopMaterial ? 2 : 1) * positive(Math.log(relativeEvaporation)),
     ),
   );
   const right = clamp(2 ** ((22 - effectiveC) / 8), 0.5, 2);
@@ -139,9 +136,7 @@ function heatTerm({ toC, rampCPerMin, isLamp = false }: NonNullable<PopInput['he
 function airTerm({ coats, roomSpeedMPerS }: PopInput, needs: readonly number[]): number {
   const room = Math.max(roomSpeedMPerS, 0.3);
   const blown = coats.map((coat, i) =>
-    coat.isWaterborne
-      ? 0
-      : positive(Math.log(coat.airSpeedMPerS / room)) * clamp(1 - coat.airFromMinute / needs[i]!, 0, 1),
+    coat.isWaterborne ? 0 : positive(Math.log(coat.airSpeedMPerS / room)) * clamp(1 - coat.airFromMinute / needs[i]!, 0, 1),
   );
   return 0.5 * (Math.log(room / 0.3) + Math.max(0, ...blown));
 }

@@ -27,22 +27,27 @@ export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
     flashMinutes: coat.flashMinutes,
     sheetMinutes: coat.sheet.waitMinutes,
     exponents: { evaporation: fit.evaporation, film: fit.film },
-    relativeEvaporation:
-      evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_REDUCER, coat.sheet.atC),
+    relativeEvaporation: evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_REDUCER, coat.sheet.atC),
     waterEvaporation: waterEvaporation(job.room, job.airSpeedMPerS) / waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
     airSpeedMPerS: job.airSpeedMPerS,
     airFromMinute: 0,
   };
 }
 
-/** Terms of the log-odds. @param mesh of the two runs that are compared */
-export function popOfJob(job: PopJob, mesh: Mesh = COARSE): Record<PopTerm, number> {
+/** What the stack still holds at heat over what the sheet's own would. @param mesh of the two runs that are compared */
+export function retainedOf(job: Job, mesh: Mesh = COARSE): number {
   const coats = job.coats.map((coat) => popCoatOf(coat, job));
   const effectiveC = effectiveCOf(job);
   const films = job.coats.map(({ wetFilmM }) => wetFilmM);
   const gaps = coats.map((coat) => coat.flashMinutes / climateNeed(coat, effectiveC));
-  const here = leftOf(job.coats, films, gaps, mesh);
   const sheets = sheetsOwn(job.coats, mesh);
+  return sheets > 0 ? Math.max(leftOf(job.coats, films, gaps, mesh), 1e-12) / sheets : 1;
+}
+
+/** Terms of the log-odds. */
+export function popOfJob(job: PopJob, retained: number = retainedOf(job)): Record<PopTerm, number> {
+  const coats = job.coats.map((coat) => popCoatOf(coat, job));
+  const effectiveC = effectiveCOf(job);
   const input: PopInput = {
     coats,
     effectiveC,
@@ -50,7 +55,7 @@ export function popOfJob(job: PopJob, mesh: Mesh = COARSE): Record<PopTerm, numb
     ...(job.hardenerSpeed === undefined ? {} : { hardenerSpeed: job.hardenerSpeed }),
     ...(job.heat ? { heat: job.heat } : {}),
     ...(job.sheetCoats === undefined ? {} : { sheetCoats: job.sheetCoats }),
-    retained: sheets > 0 ? Math.max(here, 1e-12) / sheets : 1,
+    retained,
   };
   return popTerms(input);
 }
@@ -82,6 +87,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
       around: { room: SHEET_ROOM, airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S, substrate: 'metal' },
       panelC: SHEET_ROOM.airTemperatureC,
       slopeDeg: 0,
+      dryingOnly: true,
       endSeconds: (lands.at(-1) ?? 0) + (gapsMinutes.at(-1) ?? 0) * 60,
     },
     AS_THE_CARD,
@@ -94,10 +100,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
 const kept = new Map<string, number>();
 const MOST_KEPT = 200;
 function sheetsOwn(coats: readonly JobCoat[], mesh: Mesh): number {
-  const key = JSON.stringify([
-    mesh,
-    coats.map(({ materialClass, sheet }) => [materialClass, sheet.wetFilmM, sheet.waitMinutes]),
-  ]);
+  const key = JSON.stringify([mesh, coats.map(({ materialClass, sheet }) => [materialClass, sheet.wetFilmM, sheet.waitMinutes])]);
   const known = kept.get(key);
   if (known !== undefined) return known;
   const left = leftOf(

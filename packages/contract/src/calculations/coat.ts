@@ -1,0 +1,106 @@
+import { coatOf, type CoatAnswer } from '@orthochrom/core/coat/coat.ts';
+import { z } from 'zod';
+import { listOf, moreThanZero, optional, wanted } from '../quantity/fields.ts';
+import { Climate, Substrate } from '../shapes/climate.ts';
+import { Bake, Layer } from '../shapes/film.ts';
+import { Gun, Settings, beyondTravel } from '../shapes/gun.ts';
+import { Material } from '../shapes/material.ts';
+import { RiskName, Risks } from '../shapes/risks.ts';
+import { explained, Spread } from '../shapes/told.ts';
+import { changeText, popTermText, riskText } from '../words/coatWords.ts';
+import { knobWords } from '../words/tuneWords.ts';
+import { defineCalculation } from './define.ts';
+
+export const CoatInput = z
+  .strictObject({
+    climate: Climate,
+    material: Material,
+    gun: Gun,
+    settings: Settings,
+    panel: z.strictObject({
+      ...wanted('slopeDeg'),
+      ...optional('lengthM', 'heightM'),
+      substrate: Substrate.optional(),
+    }),
+    coats: listOf(z.strictObject({ ...wanted('flashMinutes'), settings: Settings.optional() }), 1),
+    bake: Bake.optional(),
+    below: listOf(Layer).optional(),
+    technique: z
+      .strictObject({
+        speedWobblePercent: z.number().min(0).max(100).meta({ unit: '%' }).optional(),
+        ...optional('tiltDeg'),
+        arc: z.strictObject(wanted('reachM', 'swingDeg')).optional(),
+      })
+      .optional(),
+    ...optional('capLimitKPa'),
+    spread: z.boolean().optional(),
+    rankChanges: z.boolean().optional(),
+  })
+  .superRefine(({ gun, settings, coats }, ctx) => {
+    beyondTravel(gun, settings, (knob) => ['settings', knob]).forEach((issue) => ctx.addIssue(issue));
+    coats.forEach((coat, i) =>
+      beyondTravel(gun, coat.settings ?? {}, (knob) => ['coats', i, 'settings', knob]).forEach((issue) => ctx.addIssue(issue)),
+    );
+  });
+
+export const Change = z.strictObject({
+  knob: z.string(),
+  from: z.number(),
+  to: z.number(),
+  helps: RiskName,
+  before: z.number(),
+  after: z.number(),
+  gain: z.number(),
+  text: z.string(),
+});
+
+const inWords = ({ changes, verdicts, reasons, ...answer }: CoatAnswer) => ({
+  ...answer,
+  ...(changes ? { changes: changes.map((change) => ({ ...change, text: changeText(change) })) } : {}),
+  reasons: reasons.map((reason) => {
+    if (reason.code === 'settings-defaulted') return { ...reason, params: { settings: knobWords(reason.params) } };
+    return reason.code === 'pop-driven-by' ? { ...reason, params: { what: popTermText(reason.params) } } : reason;
+  }),
+  verdicts: verdicts.map((verdict) =>
+    verdict.code === 'risk-high' ? { ...verdict, params: riskText(verdict.params) } : verdict,
+  ),
+});
+
+export const coat = defineCalculation('coat', {
+  input: CoatInput,
+  answer: z.strictObject({
+    film: z.strictObject({ wetUm: Spread, dryUm: Spread, profileUm: z.array(z.number()), ripplePercent: Spread }),
+    dropletUm: Spread,
+    fanWidthMm: Spread,
+    transferEfficiencyPercent: Spread,
+    oversprayGPerMin: Spread,
+    fluidMlPerMin: z.number(),
+    airFlowLPerMin: z.number(),
+    capKPa: z.number(),
+    stepMm: z.number(),
+    dropWindowUm: z.tuple([z.number(), z.number()]),
+    wetness: Spread,
+    peelIndex: Spread,
+    sagMm: Spread,
+    drySprayIndex: Spread,
+    mottleIndex: Spread,
+    risks: Risks,
+    flashReadyMinutes: z.array(Spread),
+    solventLeft: z.array(z.strictObject({ minutes: z.number(), byCoat: z.array(z.number()) })),
+    trace: z.array(
+      z.strictObject({
+        minutes: z.number(),
+        surfacePaS: z.number(),
+        sagMm: z.number(),
+        panelC: z.number(),
+        peelIndex: z.number(),
+      }),
+    ),
+    popLayer: z.strictObject({ coat: z.number() }).optional(),
+    changes: z.array(Change).optional(),
+    settings: z.record(z.string(), z.number()),
+    ...explained,
+  }),
+  compute: (input) => inWords(coatOf(input)),
+  heavy: true,
+});

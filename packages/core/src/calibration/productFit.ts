@@ -1,0 +1,149 @@
+/**
+ * A product as this shop has seen it: how long it took to be ready, and at which comb reading it ran.
+ *
+ *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.50)² + (ln E/0.30)²   by damped Gauss–Newton          [fit-1]
+ *   differences 0.08 forward, steps clamped at 0.7;  covariance (JᵀJ)⁻¹ at the end                            [fit-2]
+ *   ran at h:  ln θ_sag observed as ln(12 mm/S(h)) with deviation 0.25, against a prior of 0.40                [fit-3]
+ *
+ * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by Cramer's rule
+ */
+import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
+import { splitArrival, usualLoss } from '../film/arrival.ts';
+import { AS_THE_CARD, COARSE, runFilm, type FilmRun } from '../film/filmRun.ts';
+import { clamp } from '../numerics/rounding.ts';
+import { RUN_STARTS_MM } from '../risk/links.ts';
+import type { FilmTest, Paint } from '../coat/material.ts';
+
+export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop', number> = {
+  evaporation: 0.3,
+  diffusion: 0.5,
+  viscosity: 0.35,
+  amplitude: 0.3,
+  sag: 0.4,
+  pop: 0.9,
+};
+const TIME_LOG_SD = 0.12;
+const RAN_LOG_SD = 0.25;
+const DIFFERENCE = 0.08;
+const MOST_STEP = 0.7;
+const ROUNDS = 6;
+const LONGEST_MINUTES = 600;
+
+export type ProductFit = {
+  evaporation: number;
+  diffusion: number;
+  sag: number;
+  logSd: { evaporation: number; diffusion: number; sag: number };
+};
+type Touch = Extract<FilmTest, { kind: 'touch' }>;
+
+export function fitProduct(paint: Paint, tests: readonly FilmTest[]): ProductFit {
+  const touches = tests.filter((test): test is Touch => test.kind === 'touch');
+  const drying = touches.length > 0 ? fitDrying(paint, touches) : untouched();
+  return { ...drying, ...fitSag(paint, tests, drying) };
+}
+
+const untouched = () => ({
+  evaporation: 1,
+  diffusion: 1,
+  logSd: { evaporation: PRIOR_LOG_SD.evaporation, diffusion: PRIOR_LOG_SD.diffusion, sag: PRIOR_LOG_SD.sag },
+});
+
+/** One coat at a stated film, without a gun. */
+function alone(
+  paint: Paint,
+  at: { wetUm: number; airC: number; humidity: number; speed: number; slopeDeg: number; minutes: number; untilReady: boolean },
+  factors: { evaporation: number; diffusion: number },
+): FilmRun {
+  const loss = usualLoss(paint.materialClass, paint.mixture, { effectiveC: at.airC, airSpeedMPerS: at.speed });
+  return runFilm(
+    {
+      coats: [
+        {
+          materialClass: paint.materialClass,
+          mixture: paint.mixture,
+          wetFilmM: at.wetUm * 1e-6,
+          arrived: splitArrival(paint.mixture, 1 - loss),
+          dropM: 30e-6,
+          landsAtSeconds: 0,
+          hardenerSpeed: paint.hardenerSpeed,
+          viscosityFactor: paint.viscosityFactor,
+        },
+      ],
+      around: {
+        room: { airTemperatureC: at.airC, relativeHumidityPercent: at.humidity },
+        airSpeedMPerS: at.speed,
+        substrate: 'metal',
+      },
+      panelC: at.airC,
+      slopeDeg: at.slopeDeg,
+      endSeconds: at.minutes * 60,
+      untilReady: at.untilReady,
+    },
+    { ...AS_THE_CARD, ...factors },
+    COARSE,
+  );
+}
+
+function fitDrying(paint: Paint, touches: readonly Touch[]): ReturnType<typeof untouched> {
+  const misses = (evaporation: number, diffusion: number): number[] => [
+    ...touches.map((test) => {
+      const run = alone(
+        paint,
+        {
+          wetUm: test.wetUm,
+          airC: test.airTemperatureC,
+          humidity: test.relativeHumidityPercent,
+          speed: test.airSpeedMPerS ?? SHEET_AIR_SPEED_M_PER_S,
+          slopeDeg: 0,
+          minutes: LONGEST_MINUTES,
+          untilReady: true,
+        },
+        { evaporation: Math.exp(evaporation), diffusion: Math.exp(diffusion) },
+      );
+      return Math.log((run.readySeconds[0] ?? LONGEST_MINUTES * 60) / (test.minutes * 60)) / TIME_LOG_SD;
+    }),
+    evaporation / PRIOR_LOG_SD.evaporation,
+    diffusion / PRIOR_LOG_SD.diffusion,
+  ];
+  let [evaporation, diffusion] = [0, 0];
+  let [a, b, d] = [1, 0, 1];
+  for (let round = 0; round < ROUNDS; round++) {
+    const here = misses(evaporation, diffusion);
+    const byEvaporation = misses(evaporation + DIFFERENCE, diffusion).map((m, i) => (m - here[i]!) / DIFFERENCE);
+    const byDiffusion = misses(evaporation, diffusion + DIFFERENCE).map((m, i) => (m - here[i]!) / DIFFERENCE);
+    [a, b, d] = [dot(byEvaporation, byEvaporation), dot(byEvaporation, byDiffusion), dot(byDiffusion, byDiffusion)];
+    const [p, q] = [dot(byEvaporation, here), dot(byDiffusion, here)];
+    const determinant = a * d - b * b;
+    const [stepE, stepD] = [-(d * p - b * q) / determinant, -(a * q - b * p) / determinant];
+    evaporation += clamp(stepE, -MOST_STEP, MOST_STEP);
+    diffusion += clamp(stepD, -MOST_STEP, MOST_STEP);
+    if (Math.abs(stepE) + Math.abs(stepD) < 0.005) break;
+  }
+  const determinant = a * d - b * b;
+  return {
+    evaporation: Math.exp(evaporation),
+    diffusion: Math.exp(diffusion),
+    logSd: { evaporation: Math.sqrt(d / determinant), diffusion: Math.sqrt(a / determinant), sag: PRIOR_LOG_SD.sag },
+  };
+}
+const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
+
+const RAN_AT = { airC: 21, humidity: 50, speed: SHEET_AIR_SPEED_M_PER_S, minutes: 30, untilReady: false };
+
+/** Precision-weighted mean of the prior and what ran. [fit-3] */
+function fitSag(
+  paint: Paint,
+  tests: readonly FilmTest[],
+  drying: ReturnType<typeof untouched>,
+): Pick<ProductFit, 'sag' | 'logSd'> {
+  let [precision, weighted] = [1 / PRIOR_LOG_SD.sag ** 2, 0];
+  for (const test of tests) {
+    if (test.kind !== 'ran') continue;
+    const run = alone(paint, { ...RAN_AT, wetUm: test.combUm, slopeDeg: test.slopeDeg ?? 90 }, drying);
+    const seen = clamp(Math.log(RUN_STARTS_MM / Math.max(run.sagM * 1000, 1e-3)), -3, 3);
+    precision += 1 / RAN_LOG_SD ** 2;
+    weighted += seen / RAN_LOG_SD ** 2;
+  }
+  return { sag: Math.exp(weighted / precision), logSd: { ...drying.logSd, sag: Math.sqrt(1 / precision) } };
+}

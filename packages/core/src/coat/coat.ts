@@ -1,0 +1,219 @@
+/**
+ * The forward simulation: what these settings lay on this panel in this air, and what becomes of it. Sheet before model:
+ * where they part, both are told and the sheet's figure stands (MODEL, read first).
+ */
+import { airVerdicts, materialVerdicts, type Climate } from '../air/climate.ts';
+import type { Substrate } from '../evaporation/evaporationIndex.ts';
+import { FINE } from '../film/filmRun.ts';
+import type { Layer } from '../film/wait.ts';
+import type { Gun, Settings } from '../gun/gun.ts';
+import { logNormalSpread, type Spread } from '../outcome/spread.ts';
+import type { Explained } from '../outcome/told.ts';
+import { changesFor, type Change } from './changes.ts';
+import { foresee, type CoatPlan, type Foreseen } from './foresee.ts';
+import { paintOf, stageOfClass, type Material } from './material.ts';
+import { planOf } from './plan.ts';
+import { deviationsOf, linkedRisks, riskSpread, multiplied, type RiskName, type Risks, type Sds } from './spreads.ts';
+import { surenessOf } from './sureness.ts';
+import type { Technique } from './technique.ts';
+import { coatReasons, coatVerdicts } from './told.ts';
+import { designTemperatureC } from '../reducer/grade.ts';
+import { inletBandKPa } from '../gun/practiceBands.ts';
+
+export type Bake = { afterMinutes: number; toC: number; rampCPerMin: number; holdMinutes: number };
+export type CoatInput = {
+  climate: Climate;
+  material: Material;
+  gun: Gun;
+  settings: Settings;
+  panel: { slopeDeg: number; lengthM?: number; heightM?: number; substrate?: Substrate };
+  coats: { flashMinutes: number; settings?: Settings }[];
+  bake?: Bake;
+  below?: Layer[];
+  technique?: Technique;
+  capLimitKPa?: number;
+  /** False: the best guess alone, quickly; every spread is then of no width. */
+  spread?: boolean;
+  /** Ranks the single changes that would help; costs a run of the film for each. */
+  rankChanges?: boolean;
+};
+export type CoatAnswer = Explained & {
+  film: { wetUm: Spread; dryUm: Spread; profileUm: number[]; ripplePercent: Spread };
+  dropletUm: Spread;
+  fanWidthMm: Spread;
+  transferEfficiencyPercent: Spread;
+  oversprayGPerMin: Spread;
+  fluidMlPerMin: number;
+  airFlowLPerMin: number;
+  capKPa: number;
+  stepMm: number;
+  dropWindowUm: [number, number];
+  wetness: Spread;
+  peelIndex: Spread;
+  sagMm: Spread;
+  drySprayIndex: Spread;
+  mottleIndex: Spread;
+  risks: Risks;
+  flashReadyMinutes: Spread[];
+  solventLeft: { minutes: number; byCoat: number[] }[];
+  trace: { minutes: number; surfacePaS: number; sagMm: number; panelC: number; peelIndex: number }[];
+  popLayer?: { coat: number };
+  changes?: Change[];
+  settings: Settings;
+};
+
+const PROFILE_POINTS = 41;
+const TRACE_POINTS = 60;
+const POP_WORTH_A_LAYER = 0.1;
+const LONGEST_READY_MINUTES = 360;
+
+export function coatOf(input: CoatInput): CoatAnswer {
+  const { plan, defaulted, settings } = planOf(input);
+  const { gun } = input;
+  const model = plan.coats[0]!.model;
+  const sure = surenessOf(gun, model, settings, plan.bench.paint, input.material.tests ?? []);
+  const best = foresee(plan, sure.centre, { mesh: FINE, keepTrace: true });
+  const last = best.sprayed.at(-1)!;
+  const lands = last.filmM > 0;
+  const sds = input.spread === false || !lands ? undefined : deviationsOf(plan, sure, best);
+  const risks = lands ? risksOf(best, plan, sds) : {};
+  const isHigh = Object.values(risks).some(({ value }) => value > HIGH_RISK);
+  const changes =
+    lands && (input.rankChanges || (isHigh && input.spread !== false)) ? changesOf(input, plan, sure.centre) : undefined;
+  const answer: CoatAnswer = {
+    film: {
+      wetUm: sized(last.filmM * 1e6, sds?.film),
+      dryUm: sized(lands ? best.dryM * 1e6 : 0, sds?.dry),
+      profileUm: profileOf(best),
+      ripplePercent: sized(last.ripple.total * 100, sds?.ripple),
+    },
+    dropletUm: sized(last.spray.sauterUm, sds?.drops),
+    fanWidthMm: sized(last.fanWidthMm, sds ? (model.tests.fan ? 0.05 : 0.15) : undefined),
+    transferEfficiencyPercent: shared(last.transferFraction * 100, sds ? 10 : 0),
+    oversprayGPerMin: sized(
+      (last.spray.fluidMlPerMin * plan.bench.paint.densityKgPerM3 * (1 - last.transferFraction)) / 1000,
+      sds ? 0.3 : undefined,
+    ),
+    fluidMlPerMin: last.spray.fluidMlPerMin,
+    airFlowLPerMin: last.spray.airFlowLPerMin,
+    capKPa: last.spray.air.capKPa,
+    stepMm: last.stepMm,
+    dropWindowUm: plan.dropWindowUm,
+    wetness: sized(last.wetness, sds?.wetness),
+    peelIndex: bounded(lands ? best.peelIndex : 0, sds?.peel ?? 0, 0, 10),
+    sagMm: sized(lands ? best.sagMm : 0, sds?.sag),
+    drySprayIndex: sized(last.wetness > 0 ? Math.min(MOST_DRY, 1 / last.wetness) : MOST_DRY, sds?.wetness),
+    mottleIndex: bounded(best.mottle ?? 0, best.mottle === undefined ? 0 : (sds?.mottle ?? 0), -20, 20),
+    risks,
+    flashReadyMinutes: best.readySeconds.map((seconds) =>
+      sized(lands ? Math.min(LONGEST_READY_MINUTES, (seconds ?? LONGEST_READY_MINUTES * 60) / 60) : 0, sds?.ready),
+    ),
+    ...historyOf(best, plan, lands),
+    ...popLayerOf(best, plan, risks),
+    ...(changes ? { changes } : {}),
+    settings: { ...settings, stepMm: last.stepMm, fanWidthMm: last.fanWidthMm },
+    verdicts: [],
+    reasons: [],
+  };
+  const carrier = stageOfClass(input.material.class).carrier;
+  const air = [
+    ...airVerdicts(input.climate, undefined, carrier).filter(({ code }) => code !== 'panel-unread'),
+    ...materialVerdicts(input.climate.materialTemperatureC),
+  ];
+  return {
+    ...answer,
+    verdicts: [...air, ...coatVerdicts(input, plan, best, answer)],
+    reasons: coatReasons(input, plan, best, answer, { defaulted, sure }),
+  };
+}
+
+const HIGH_RISK = 0.3;
+const MOST_DRY = 20;
+
+const sized = (value: number, logSd = 0): Spread => (value > 0 ? logNormalSpread(value, logSd) : { value: 0, low: 0, high: 0 });
+const Z_80 = 1.2815515655446004;
+const bounded = (value: number, sd: number, least: number, most: number): Spread => ({
+  value,
+  low: Math.min(value, Math.max(least, value - Z_80 * sd)),
+  high: Math.max(value, Math.min(most, value + Z_80 * sd)),
+});
+const shared = (percent: number, points: number): Spread => ({
+  value: percent,
+  low: Math.max(0, percent - points),
+  high: Math.max(percent, Math.min(98, percent + points)),
+});
+
+function risksOf(best: Foreseen, plan: CoatPlan, sds: Sds | undefined): Risks {
+  return Object.fromEntries(
+    Object.entries(linkedRisks(best, plan)).map(([name, link]) => [
+      name,
+      riskSpread(name as RiskName, link, sds?.risks[name as RiskName] ?? 0),
+    ]),
+  );
+}
+
+const changesOf = (input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>): Change[] => {
+  const { stage, carrier } = stageOfClass(input.material.class);
+  const band = input.gun.leafletInletKPa ?? inletBandKPa(input.gun.class, stage, carrier);
+  return changesFor(plan, centre, {
+    capLimitKPa: input.capLimitKPa,
+    mostKPa: Math.min(input.gun.maxInletKPa ?? Infinity, band[1] * 1.05),
+    designC: input.material.grade ? designTemperatureC(input.material.grade) : undefined,
+  });
+};
+
+/** Film across one fan of the last coat, all passes of it, µm. */
+function profileOf({ sprayed }: Foreseen): number[] {
+  const { profile, fanWidthMm, filmM, stepMm } = sprayed.at(-1)!;
+  if (filmM <= 0) return Array.from({ length: PROFILE_POINTS }, () => 0);
+  const reach = Math.ceil(fanWidthMm / stepMm) + 1;
+  const raw = Array.from({ length: PROFILE_POINTS }, (_, i) => {
+    const y = -fanWidthMm / 2 + (i * fanWidthMm) / (PROFILE_POINTS - 1);
+    let sum = 0;
+    for (let k = -reach; k <= reach; k++) sum += profile((2 * (y - k * stepMm)) / fanWidthMm);
+    // Area 1 over s of −1 to 1: the passes' mean is fan over twice the step.
+    return (sum * 2 * stepMm) / fanWidthMm;
+  });
+  return raw.map((share) => share * filmM * 1e6);
+}
+
+function historyOf({ run, job }: Foreseen, plan: CoatPlan, lands: boolean): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
+  const below = plan.below.length;
+  const every = Math.max(1, Math.floor(run.trace.length / TRACE_POINTS));
+  const kept = run.trace.filter((_, i) => i % every === 0 || i === run.trace.length - 1);
+  const start = job.coats.slice(0, below).reduce((sum, coat) => sum + coat.flashMinutes * 60, 0);
+  return {
+    solventLeft: kept
+      .filter(({ seconds }) => seconds >= start)
+      .map(({ seconds, volatileM }) => ({
+        minutes: (seconds - start) / 60,
+        byCoat: plan.coats.map((_, i) => {
+          const landed = run.landedVolatileM[below + i];
+          return landed && volatileM[below + i] !== undefined && lands
+            ? Math.min(1, Math.max(0, volatileM[below + i]! / landed))
+            : 0;
+        }),
+      })),
+    trace: kept
+      .filter(({ seconds }) => seconds >= start)
+      .map(({ seconds, surfacePaS, sagM, panelC, steepness }) => ({
+        minutes: (seconds - start) / 60,
+        surfacePaS: Math.min(1e12, surfacePaS),
+        sagMm: sagM * 1000,
+        panelC,
+        peelIndex: 10 - 5 * Math.log10(1 + steepness / 1.6e-4),
+      })),
+  };
+}
+
+/** The coat that most wants time: 1 is the first of this call's coats, 0 lies below. */
+function popLayerOf({ job, popTerms }: Foreseen, plan: CoatPlan, { pop }: Risks): { popLayer?: { coat: number } } {
+  if (!pop || pop.value < POP_WORTH_A_LAYER) return {};
+  const below = plan.below.length;
+  if (popTerms.wetUnder > Math.max(popTerms.flash, popTerms.wait)) return { popLayer: { coat: 0 } };
+  const shortage = job.coats.map(({ flashMinutes, sheet, wetFilmM }) =>
+    Math.log((sheet.waitMinutes * (wetFilmM / sheet.wetFilmM) ** 1.5) / Math.max(0.05, flashMinutes)),
+  );
+  const worst = shortage.indexOf(Math.max(...shortage));
+  return { popLayer: { coat: worst < below ? 0 : worst - below + 1 } };
+}

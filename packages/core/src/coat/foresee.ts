@@ -1,0 +1,257 @@
+/** One run of the whole chain: sprayed, landed, dried, levelled, run, popped; without any word about how sure it is. */
+import { dewPointC } from '../air/humidAir.ts';
+import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
+import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
+import { FINE, type FilmRun, type Mesh } from '../film/filmRun.ts';
+import { effectiveCOf, runJob, type Job, type JobCoat } from '../film/job.ts';
+import { peelIndex, steepnessOf } from '../film/levelling.ts';
+import type { KnownSettings } from '../gun/completed.ts';
+import type { GunModel } from '../gun/gunModel.ts';
+import { MATERIALS } from '../material/classes.ts';
+import { FILM_DATA } from '../material/filmData.ts';
+import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
+import { popLogit, type PopTerm } from '../risk/pop.ts';
+import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
+import { sprayedBy, type CoatBench, type Sprayed } from './bench.ts';
+
+/** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
+export type Unknowns = {
+  evaporation: number;
+  diffusion: number;
+  viscosity: number;
+  amplitude: number;
+  sag: number;
+  film: number;
+  drops: number;
+};
+export const AS_KNOWN: Unknowns = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1, sag: 1, film: 1, drops: 1 };
+
+export type CoatPlan = {
+  bench: CoatBench;
+  coats: readonly { flashMinutes: number; settings: KnownSettings; model: GunModel }[];
+  /** Sheet's film and minutes of each coat. */
+  sheet: {
+    wetFilmM: number;
+    flashMinutes: number;
+    lastMinutes: number;
+    atC: number;
+    atHumidityPercent: number;
+    coats?: number | undefined;
+  };
+  below: readonly JobCoat[];
+  panelC: number;
+  airSpeedMPerS: number;
+  substrate: Job['substrate'];
+  slopeDeg: number;
+  heat?: Job['heat'];
+  isEffect: boolean;
+  /** Drops that suit this paint from this kind of gun. */
+  dropWindowUm: [number, number];
+};
+export type Foreseen = {
+  sprayed: Sprayed[];
+  job: Job;
+  run: FilmRun;
+  /** Of this call's own coats. */
+  dryM: number;
+  peelIndex: number;
+  steepness: number;
+  sagMm: number;
+  readySeconds: (number | undefined)[];
+  retained: number;
+  popTerms: Record<PopTerm, number>;
+  popLogit: number;
+  mottle?: number | undefined;
+  pinholeLogit?: number | undefined;
+  blushLogit?: number | undefined;
+};
+
+/** Looked at so long after the last coat where no heat comes. */
+const LOOK_MINUTES = 45;
+
+/** How a run is made: finely and with all its moments, or as one of many. */
+export type Effort = {
+  mesh: Mesh;
+  keepTrace?: boolean;
+  /** Readiness of the first coat alone. */
+  firstReadyOnly?: boolean;
+  /** What the stack holds over the sheet's, where it was worked out already. */
+  retained?: number;
+};
+
+export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: Effort = { mesh: FINE }): Foreseen {
+  const { mesh } = effort;
+  const sprayed = sprayAll(plan, unknowns);
+  const job = jobOf(plan, sprayed);
+  const factors = {
+    evaporation: unknowns.evaporation,
+    diffusion: unknowns.diffusion,
+    viscosity: unknowns.viscosity,
+    amplitude: unknowns.amplitude,
+  };
+  const run = runJob(effort.keepTrace ? { ...job, keepTrace: true } : job, factors, mesh);
+  const retained = effort.retained ?? retainedOf(job, mesh);
+  const local = sprayed.some(({ localShare }) => localShare > 1.001)
+    ? runJob(thicker(job, plan.below.length, sprayed), factors, mesh)
+    : run;
+  const popTerms = popOfJob(
+    {
+      ...job,
+      ...(plan.bench.paint.isTwoPack ? { hardenerSpeed: plan.bench.paint.hardenerSpeed } : {}),
+      ...(plan.sheet.coats === undefined ? {} : { sheetCoats: plan.sheet.coats }),
+    },
+    retained,
+  );
+  const steepness = steepnessOf(run.amplitudesM);
+  return {
+    sprayed,
+    job,
+    run,
+    dryM: job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryOf(coat), 0),
+    peelIndex: peelIndex(steepness),
+    steepness,
+    sagMm: local.sagM * 1000 * unknowns.sag,
+    readySeconds: readyOf(plan, job, run, factors, effort),
+    retained,
+    popTerms,
+    popLogit: popLogit(popTerms),
+    ...lesserOf(plan, job, run, unknowns),
+  };
+}
+
+function sprayAll({ bench, coats }: CoatPlan, unknowns: Unknowns): Sprayed[] {
+  const known = new Map<KnownSettings, Sprayed>();
+  return coats.map(({ settings, model }) => {
+    const sprayed = known.get(settings) ?? sprayedBy(bench, model, settings, unknowns);
+    known.set(settings, sprayed);
+    return sprayed;
+  });
+}
+
+/** Thinner than this is no film to be dried; it keeps the arithmetic whole where nothing flows. */
+const LEAST_FILM_M = 1e-7;
+
+function jobOf(plan: CoatPlan, sprayed: readonly Sprayed[]): Job {
+  const { paint, room } = plan.bench;
+  const { sheet } = plan;
+  const own = sprayed.map(({ spray, filmM }, i): JobCoat => {
+    const { water, fast, slow } = spray.landing.lossOf;
+    return {
+      materialClass: paint.materialClass,
+      mixture: paint.mixture,
+      wetFilmM: Math.max(LEAST_FILM_M, filmM),
+      arrived: { water: 1 - water, fast: 1 - fast, slow: 1 - slow },
+      dropM: spray.sauterUm * 1e-6,
+      hardenerSpeed: paint.hardenerSpeed,
+      viscosityFactor: paint.viscosityFactor,
+      flashMinutes: plan.coats[i]!.flashMinutes,
+      isTopMaterial: true,
+      gradeSlowFraction: paint.gradeSlowFraction,
+      sheet: {
+        wetFilmM: sheet.wetFilmM,
+        waitMinutes: i === sprayed.length - 1 ? sheet.lastMinutes : sheet.flashMinutes,
+        atC: sheet.atC,
+        atHumidityPercent: sheet.atHumidityPercent,
+      },
+    };
+  });
+  return {
+    coats: [...plan.below, ...own],
+    room,
+    panelC: plan.panelC,
+    airSpeedMPerS: plan.airSpeedMPerS,
+    substrate: plan.substrate,
+    slopeDeg: plan.slopeDeg,
+    ...(plan.heat ? { heat: plan.heat } : { lookMinutes: LOOK_MINUTES }),
+  };
+}
+
+/** The thickest place of an unsteady hand, which is where it runs. */
+const thicker = (job: Job, below: number, sprayed: readonly Sprayed[]): Job => ({
+  ...job,
+  coats: job.coats.map((coat, i) => (i < below ? coat : { ...coat, wetFilmM: coat.wetFilmM * sprayed[i - below]!.localShare })),
+});
+
+const landedSolids = ({ mixture, arrived }: JobCoat): number => {
+  const { water, fast, slow } = mixture.volatile;
+  const still = water * arrived.water + fast * arrived.fast + slow * arrived.slow;
+  return mixture.solids / (mixture.solids + (1 - mixture.solids) * still);
+};
+const dryOf = (coat: JobCoat): number => coat.wetFilmM * landedSolids(coat);
+
+/** No one waits longer than this for a flash. */
+const LONGEST_READY_MINUTES = 360;
+
+/** A coat that is covered before it is ready is asked about alone: as if nothing came after it. */
+function readyOf(
+  plan: CoatPlan,
+  job: Job,
+  run: FilmRun,
+  factors: Parameters<typeof runJob>[1],
+  { mesh, firstReadyOnly }: Effort,
+): (number | undefined)[] {
+  const below = plan.below.length;
+  return plan.coats.slice(0, firstReadyOnly ? 1 : undefined).map((_, i) => {
+    const known = run.readySeconds[below + i];
+    const waitedSeconds = plan.coats[i]!.flashMinutes * 60;
+    // Readiness that only the oven brought is not readiness to go on.
+    if (known !== undefined && (known <= waitedSeconds || !job.heat)) return known;
+    const coats = job.coats
+      .slice(0, below + i + 1)
+      .map((coat, at) => (at === below + i ? { ...coat, flashMinutes: LONGEST_READY_MINUTES } : coat));
+    return runJob({ ...job, coats, heat: undefined, lookMinutes: 0, untilReady: true }, factors, mesh).readySeconds.at(-1);
+  });
+}
+
+function lesserOf(
+  plan: CoatPlan,
+  job: Job,
+  run: FilmRun,
+  unknowns: Unknowns,
+): Pick<Foreseen, 'mottle' | 'pinholeLogit' | 'blushLogit'> {
+  const { paint, room } = plan.bench;
+  const last = job.coats.at(-1)!;
+  const material = MATERIALS[paint.materialClass];
+  const isWaterborne = material.waterFraction !== undefined;
+  const isBase = paint.materialClass === 'solventBase' || paint.materialClass === 'waterborneBase';
+  const usualM = FILM_DATA[paint.materialClass].wetFilmM;
+  const skinSeconds = run.skinSeconds.at(-1);
+  const readySeconds = run.readySeconds.at(-1);
+  const constants = filmConstants(material, FILM_DATA[paint.materialClass]);
+  const landedPaS =
+    filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * unknowns.viscosity;
+  const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
+  return {
+    ...(isBase && plan.isEffect
+      ? {
+          mottle: mottleIndex({
+            filmShare: last.wetFilmM / usualM,
+            skinSeconds: skinSeconds ?? (isWaterborne ? 1200 : 516),
+            landedPaS,
+            reducerShare: paint.reducerShare,
+            isWaterborne,
+          }),
+        }
+      : {}),
+    ...(isWaterborne
+      ? {
+          pinholeLogit: pinholeLogit({
+            filmShare: last.wetFilmM / usualM,
+            airSpeedMPerS: plan.airSpeedMPerS,
+            volatileAtNext: volatile / Math.max(1e-12, volatile + dryOf(last)),
+            skinShare: skinSeconds !== undefined && readySeconds !== undefined ? skinSeconds / readySeconds : undefined,
+          }),
+        }
+      : {
+          blushLogit: blushLogit({
+            dewC: dewPointC(room),
+            panelC: plan.panelC,
+            evaporation: solventEvaporation({
+              slowFraction: paint.gradeSlowFraction,
+              effectiveC: effectiveCOf(job),
+              airSpeedMPerS: plan.airSpeedMPerS,
+            }),
+          }),
+        }),
+  };
+}

@@ -1,0 +1,121 @@
+/** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
+import { COARSE } from '../film/filmRun.ts';
+import { peelIndex } from '../film/levelling.ts';
+import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
+import type { Spread } from '../outcome/spread.ts';
+import {
+  dryDeviations,
+  logistic,
+  mottleLogit,
+  normalShare,
+  peelDeviations,
+  runDeviations,
+  stripeDeviations,
+  type Shows,
+} from '../risk/links.ts';
+import { AS_KNOWN, foresee, type CoatPlan, type Foreseen, type Unknowns } from './foresee.ts';
+import type { Sureness } from './sureness.ts';
+
+export const RISKS = ['peel', 'run', 'pop', 'drySpray', 'stripe', 'pinhole', 'mottle', 'blush'] as const;
+export type RiskName = (typeof RISKS)[number];
+export type Risks = Partial<Record<RiskName, Spread>>;
+
+/** What is not ready by then is told as that. */
+const LONGEST_SECONDS = 6 * 3600;
+const Z_80 = 1.2815515655446004;
+/** What runs of the film need not be tried for: it only scales what they gave. */
+const SCALED = { amplitude: 0, sag: 0 } as const;
+
+/** Each risk on the scale of its link; absent where it does not arise. */
+export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<RiskName, number>> {
+  const last = foreseen.sprayed.at(-1)!;
+  const { materialClass } = plan.bench.paint;
+  const isGlossy =
+    materialClass === 'clearMediumSolids' || materialClass === 'clearHighSolids' || materialClass === 'singleStage';
+  const isBase = materialClass === 'solventBase' || materialClass === 'waterborneBase';
+  const shows: Shows = isBase && plan.isEffect ? 'effectBase' : isBase || materialClass === 'singleStage' ? 'solid' : 'covered';
+  return {
+    ...(isGlossy ? { peel: peelDeviations(foreseen.peelIndex) } : {}),
+    run: runDeviations(foreseen.sagMm),
+    pop: foreseen.popLogit,
+    drySpray: dryDeviations(last.wetness),
+    stripe: stripeDeviations(last.stripeIndex, shows),
+    ...(foreseen.mottle === undefined ? {} : { mottle: mottleLogit(foreseen.mottle) }),
+    ...(foreseen.pinholeLogit === undefined ? {} : { pinhole: foreseen.pinholeLogit }),
+    ...(foreseen.blushLogit === undefined ? {} : { blush: foreseen.blushLogit }),
+  };
+}
+const LOGITS: RiskName[] = ['pop', 'mottle', 'pinhole', 'blush'];
+
+/** Probability averaged over what is not known, with its band. */
+export function riskSpread(name: RiskName, link: number, sd: number): Spread {
+  const isLogit = LOGITS.includes(name);
+  const p = (x: number) => (isLogit ? logistic(x) : normalShare(x));
+  const averaged = isLogit ? p(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8)) : p(link / Math.sqrt(1 + sd * sd));
+  const [low, high] = [p(link - Z_80 * sd), p(link + Z_80 * sd)];
+  return { value: averaged, low: Math.min(low, averaged), high: Math.max(high, averaged) };
+}
+
+export type Sds = {
+  risks: Partial<Record<RiskName, number>>;
+  film: number;
+  dry: number;
+  ready: number;
+  sag: number;
+  peel: number;
+  drops: number;
+  transfer: number;
+  wetness: number;
+  ripple: number;
+  mottle: number;
+};
+
+/** Deviations of everything foreseen, on the scale each is told on. */
+export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained }: Pick<Foreseen, 'retained'>): Sds {
+  const points = sigmaPoints({ ...sure.logSd, ...SCALED });
+  const tries = points.map(({ at }) =>
+    foresee(plan, multiplied(sure.centre, at), { mesh: COARSE, firstReadyOnly: true, retained }),
+  );
+  const weights = points.map(({ weight }) => weight);
+  const sdOf = (value: (f: Foreseen) => number): number => momentsOf(tries.map(value), weights).sd;
+  const log = (value: (f: Foreseen) => number) => sdOf((f) => Math.log(Math.max(1e-12, value(f))));
+  const links = tries.map((foreseen) => linkedRisks(foreseen, plan));
+  const linkSd = (name: RiskName): number =>
+    momentsOf(
+      links.map((link) => link[name] ?? 0),
+      weights,
+    ).sd;
+  const amplitudeSd = amplitudeEffect(tries[0]!, sure.logSd.amplitude);
+  const peel = Math.hypot(
+    sdOf((f) => f.peelIndex),
+    amplitudeSd,
+  );
+  const ownSd: Partial<Record<RiskName, number>> = {
+    peel: amplitudeSd / 0.9,
+    run: sure.logSd.sag / 0.45,
+    pop: sure.popLogSd,
+  };
+  return {
+    risks: Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
+    film: log((f) => f.sprayed.at(-1)!.filmM),
+    dry: log((f) => f.dryM),
+    ready: log((f) => f.readySeconds[0] ?? LONGEST_SECONDS),
+    sag: Math.hypot(
+      log((f) => f.sagMm),
+      sure.logSd.sag,
+    ),
+    peel,
+    drops: log((f) => f.sprayed.at(-1)!.spray.sauterUm),
+    transfer: 0,
+    wetness: log((f) => f.sprayed.at(-1)!.wetness),
+    ripple: log((f) => f.sprayed.at(-1)!.ripple.total),
+    mottle: sdOf((f) => f.mottle ?? 0),
+  };
+}
+
+/** Ripple scales with its start: what one deviation of that does to the index. */
+const amplitudeEffect = ({ steepness }: Foreseen, sd: number): number =>
+  Math.abs(peelIndex(steepness * Math.exp(sd)) - peelIndex(steepness * Math.exp(-sd))) / 2;
+
+export const multiplied = (centre: Unknowns, by: Unknowns = AS_KNOWN): Unknowns =>
+  Object.fromEntries((Object.keys(AS_KNOWN) as (keyof Unknowns)[]).map((name) => [name, centre[name] * by[name]])) as Unknowns;

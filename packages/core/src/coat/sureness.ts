@@ -1,0 +1,76 @@
+/** How sure a prediction is: what nobody measured on this gun and this paint, and what their own tests took away (MODEL 15). */
+import { fitProduct, PRIOR_LOG_SD, type ProductFit } from '../calibration/productFit.ts';
+import type { KnownSettings } from '../gun/completed.ts';
+import { flowLogSd } from '../gun/atWork.ts';
+import { testsOf, type Gun } from '../gun/gun.ts';
+import type { GunModel } from '../gun/gunModel.ts';
+import type { Unknowns } from './foresee.ts';
+import type { FilmTest, Paint } from './material.ts';
+
+/** Of what lands, of drop size, of a film after a comb reading at these settings, and per unit of ln away from them. */
+const TRANSFER_LOG_SD = 0.11;
+const DROPS_LOG_SD = 0.2;
+const COMB = { near: 0.06, away: 0.35 } as const;
+
+export type Sureness = {
+  /** Best estimate of each unknown. */
+  centre: Unknowns;
+  logSd: Record<keyof Unknowns, number>;
+  popLogSd: number;
+};
+
+export function surenessOf(
+  gun: Gun,
+  model: GunModel,
+  settings: KnownSettings,
+  paint: Paint,
+  tests: readonly FilmTest[],
+): Sureness {
+  const fit = tests.length > 0 ? fitOnce(paint, tests) : undefined;
+  return {
+    centre: {
+      evaporation: fit?.evaporation ?? 1,
+      diffusion: fit?.diffusion ?? 1,
+      viscosity: 1,
+      amplitude: 1,
+      sag: fit?.sag ?? 1,
+      film: 1,
+      drops: 1,
+    },
+    logSd: {
+      evaporation: fit?.logSd.evaporation ?? PRIOR_LOG_SD.evaporation,
+      diffusion: fit?.logSd.diffusion ?? PRIOR_LOG_SD.diffusion,
+      viscosity: paint.viscosityFactor === 1 ? PRIOR_LOG_SD.viscosity : PRIOR_LOG_SD.viscosity / 2,
+      amplitude: PRIOR_LOG_SD.amplitude,
+      sag: fit?.logSd.sag ?? PRIOR_LOG_SD.sag,
+      film: filmLogSd(gun, model, settings),
+      drops: DROPS_LOG_SD,
+    },
+    popLogSd: PRIOR_LOG_SD.pop,
+  };
+}
+
+/** Flow and landing together; a comb reading knows both at once, near where it was taken. */
+export function filmLogSd(gun: Gun, model: GunModel, settings: KnownSettings): number {
+  const without = Math.hypot(flowLogSd(model, settings), TRANSFER_LOG_SD);
+  const comb = testsOf(gun, settings.nozzleMm).findLast((test) => test.kind === 'comb');
+  if (comb?.kind !== 'comb') return without;
+  const apart = (a: number | undefined, b: number): number => (a === undefined ? 0.2 : Math.abs(Math.log(a / b)));
+  const away =
+    apart(comb.settings.inletKPa, settings.inletKPa) +
+    apart(comb.settings.fluidTurnsOut, settings.fluidTurnsOut) +
+    apart(comb.settings.distanceMm, settings.distanceMm) +
+    apart(comb.settings.gunSpeedMPerS, settings.gunSpeedMPerS);
+  return Math.min(without, COMB.near + COMB.away * away);
+}
+
+/** A fit asks the film many times: kept for the products met last. */
+const fits = new Map<string, ProductFit>();
+const MOST_KEPT = 100;
+function fitOnce(paint: Paint, tests: readonly FilmTest[]): ProductFit {
+  const key = JSON.stringify([paint.materialClass, paint.mixture, paint.viscosityFactor, paint.hardenerSpeed, tests]);
+  const known = fits.get(key) ?? fitProduct(paint, tests);
+  if (fits.size >= MOST_KEPT) fits.clear();
+  fits.set(key, known);
+  return known;
+}

@@ -1,0 +1,121 @@
+/** What is said of a foreseen coat: where it is likely to go wrong, what would help most, and where sheet and model part. */
+import { flashFactors } from '../film/flashToday.ts';
+import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import type { PopTerm } from '../risk/pop.ts';
+import { testsOf } from '../gun/gun.ts';
+import type { CoatAnswer, CoatInput } from './coat.ts';
+import type { CoatPlan, Foreseen } from './foresee.ts';
+import type { RiskName } from './spreads.ts';
+import type { Sureness } from './sureness.ts';
+
+const HIGH_RISK = 0.3;
+const OVER_SHEET = 1.2;
+/** Kim & Marshall's range, and the model's (MODEL 9). */
+const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
+
+export function coatVerdicts(input: CoatInput, plan: CoatPlan, best: Foreseen, answer: CoatAnswer): Verdict[] {
+  const verdicts: Verdict[] = [];
+  const { wetUm } = answer.film;
+  if (wetUm.value <= 0)
+    verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
+  const sheetUm = input.material.sheet?.gun?.wetFilmUm ?? input.material.sheet?.times.wetFilmUm;
+  if (sheetUm !== undefined && wetUm.value > OVER_SHEET * sheetUm)
+    verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm }));
+  verdicts.push(...bakeVerdicts(input, plan));
+  for (const [name, risk] of Object.entries(answer.risks))
+    if (risk.value > HIGH_RISK) {
+      const helps = answer.changes?.find((change) => change.helps === name) ?? answer.changes?.[0];
+      verdicts.push(
+        caution('risk-high', {
+          risk: name,
+          word: 'likely',
+          ...(helps ? { knob: helps.knob, from: helps.from, to: helps.to } : { knob: 'none', from: 0, to: 0 }),
+        }),
+      );
+    }
+  verdicts.push(...differs(input, plan, answer));
+  if (!input.material.sheet) verdicts.push(caution('no-sheet'));
+  const { viscosityPaS } = plan.bench.paint;
+  if (viscosityPaS < DROPS_HOLD.leastPaS || viscosityPaS > DROPS_HOLD.mostPaS)
+    verdicts.push(
+      caution('beyond-formula', {
+        what: 'Drop size at this viscosity',
+        range: `${DROPS_HOLD.leastPaS * 1000} to ${DROPS_HOLD.mostPaS * 1000} mPa s at the tip`,
+      }),
+    );
+  if (best.run.trace.length === 0) verdicts.push(caution('beyond-formula', { what: 'The film', range: 'something landed' }));
+  return verdicts;
+}
+
+const today = (input: CoatInput, plan: CoatPlan): number =>
+  flashFactors({
+    materialClass: input.material.class,
+    climate: input.climate,
+    sheet: { atC: plan.sheet.atC, atHumidityPercent: plan.sheet.atHumidityPercent },
+    ...(input.panel.substrate ? { substrate: input.panel.substrate } : {}),
+  }).total;
+
+function bakeVerdicts(input: CoatInput, plan: CoatPlan): Verdict[] {
+  if (!input.bake) return [];
+  const neededMinutes = plan.sheet.lastMinutes * Math.max(1, today(input, plan));
+  const remainingMinutes = neededMinutes - input.bake.afterMinutes;
+  return remainingMinutes > 0.5 ? [stop('bake-too-early', { remainingMinutes })] : [];
+}
+
+/** The sheet's flash, moved by today, against what the film says of itself. */
+function differs(input: CoatInput, plan: CoatPlan, { flashReadyMinutes, film }: CoatAnswer): Verdict[] {
+  const times = input.material.sheet?.times;
+  const ready = flashReadyMinutes[0];
+  if (times?.flashMinutes === undefined || !ready || ready.low === ready.high || film.wetUm.value <= 0) return [];
+  const sheetMinutes = Math.max(times.minFlashMinutes ?? 0, times.flashMinutes * today(input, plan));
+  if (sheetMinutes >= ready.low && sheetMinutes <= ready.high) return [];
+  return [
+    caution('model-and-sheet-differ', { sheet: `${Math.round(sheetMinutes)} min`, model: `${Math.round(ready.value)} min` }),
+  ];
+}
+
+const SURE_ENOUGH = 0.15;
+
+export function coatReasons(
+  input: CoatInput,
+  plan: CoatPlan,
+  best: Foreseen,
+  answer: CoatAnswer,
+  { defaulted, sure }: { defaulted: string[]; sure: Sureness },
+): Reason[] {
+  const { settings, film, dropletUm } = answer;
+  const tests = testsOf(input.gun, settings.nozzleMm ?? 0);
+  const [lowUm, highUm] = answer.dropWindowUm;
+  const reasons: Reason[] = [
+    because('film-by-levers', 'model', {
+      wetUm: film.wetUm.value,
+      fluidMlPerMin: answer.fluidMlPerMin,
+      landsPercent: answer.transferEfficiencyPercent.value,
+      stepMm: answer.stepMm,
+      gunSpeedMPerS: settings.gunSpeedMPerS ?? 0,
+    }),
+  ];
+  const um = dropletUm.value;
+  if (um > highUm) reasons.push(because('drops-coarse', 'model', { dropletUm: um, lowUm, highUm }));
+  else if (um > 0 && um < lowUm) reasons.push(because('drops-fine', 'model', { dropletUm: um, lowUm, highUm }));
+  else if (um > 0) reasons.push(because('drops-right', 'model', { dropletUm: um, lowUm, highUm }));
+  reasons.push(...popReason(best));
+  if (defaulted.length > 0) reasons.push(because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }));
+  if (input.climate.airMovement === undefined && input.climate.airSpeedMPerS === undefined)
+    reasons.push(because('air-as-sheets', 'rule'));
+  if (sure.logSd.film > SURE_ENOUGH) reasons.push(because('gun-untested-film', 'model'));
+  else reasons.push(because('film-narrowed', 'record', { percent: Math.round(sure.logSd.film * 128) }));
+  if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
+  if (tests.some(({ kind }) => kind === 'lines')) reasons.push(because('hand-from-lines', 'record'));
+  if (plan.bench.gun.class === 'mini' || plan.bench.gun.class === 'airbrush') reasons.push(because('class-is-guess', 'model'));
+  return reasons;
+}
+
+const POP_SAYS = 0.2;
+/** What drives popping most, if anything does. */
+function popReason({ popTerms }: Foreseen): Reason[] {
+  const [name, weight] = (Object.entries(popTerms) as [PopTerm, number][]).reduce((most, entry) =>
+    entry[1] > most[1] ? entry : most,
+  );
+  return weight > POP_SAYS ? [because('pop-driven-by', 'model', { term: name, weight })] : [];
+}
