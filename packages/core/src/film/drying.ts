@@ -14,7 +14,7 @@ import { FAST, IN_FILM, SLOW, solventPressurePa, VOLATILES, type Volatile } from
 import { clamp } from '../numerics/rounding.ts';
 import { solveTridiagonal } from '../numerics/tridiagonal.ts';
 import { activityFactor, coldness, curedAfter, diffusivityM2PerS, GAS_CONSTANT_J_PER_MOL_K } from './filmLaws.ts';
-import type { CoatCells, Stack } from './stack.ts';
+import { updateSolids, type CoatCells, type Stack } from './stack.ts';
 
 export type Surroundings = {
   room: HumidAir;
@@ -89,6 +89,7 @@ export function dryingStep(
   for (let round = 0; round < PICARD_ROUNDS; round++) {
     const temperatureK = panel.temperatureC + ZERO_C_K;
     const cold = coldness(temperatureK);
+    if (round > 0) updateSolids(stack);
     mobilities(stack, work.mobility, cold, diffusion);
     for (let i = 0; i < last; i++)
       work.face[i] = (2 * Math.sqrt(work.mobility[i]! * work.mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
@@ -102,14 +103,14 @@ export function dryingStep(
     }
     if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, fluxes, seconds);
   }
+  updateSolids(stack);
   let change = 0;
   for (const name of VOLATILES) {
     if (!stack.holds[name]) continue;
+    const [is, was] = [held[name], work.before[name]];
     for (let i = 0; i < cells; i++) {
-      const moved = Math.abs(held[name][i]! - work.before[name][i]!);
-      if (moved === 0) continue;
-      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
-      change = Math.max(change, solids * solids * moved);
+      const moved = stack.solids[i]! * stack.solids[i]! * Math.abs(is[i]! - was[i]!);
+      if (moved > change) change = moved;
     }
   }
   return {
@@ -119,10 +120,10 @@ export function dryingStep(
 }
 
 /** D φ² of every cell. */
-function mobilities({ coats, held, cure }: Stack, mobility: Float64Array, cold: number, diffusion: number): void {
+function mobilities({ coats, solids: shares, cure }: Stack, mobility: Float64Array, cold: number, diffusion: number): void {
   for (const { from, to, constants } of coats)
     for (let i = from; i < to; i++) {
-      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
+      const solids = shares[i]!;
       mobility[i] = diffusion * diffusivityM2PerS(constants, 1 - solids, cold, cure[i]!) * solids * solids;
     }
 }
@@ -130,21 +131,24 @@ function mobilities({ coats, held, cure }: Stack, mobility: Float64Array, cold: 
 /** One volatile through all cells. @returns what leaves the surface, m/s */
 function solveOne(
   { cells, solidsM, held, surface }: Stack,
-  { face, lower, diagonal, upper, right, before }: Workspace,
+  { face, lower, diagonal, upper, right, before: beforeAll }: Workspace,
   air: AirOver,
   name: Volatile,
   at: { seconds: number; temperatureC: number; half: number; atSurface: number; top: CoatCells },
 ): number {
   const { molarVolumeM3PerMol, interaction, mobility } = IN_FILM[name];
   const { seconds, atSurface, top } = at;
+  const before = beforeAll[name];
   const last = cells - 1;
+  const perSecond = 1 / seconds;
   for (let i = 0; i < cells; i++) {
+    const stays = solidsM[i]! * perSecond;
     const below = i === 0 ? 0 : mobility * face[i - 1]!;
     const above = i === last ? 0 : mobility * face[i]!;
     lower[i] = -below;
     upper[i] = -above;
-    diagonal[i] = solidsM[i]! / seconds + below + above;
-    right[i] = (solidsM[i]! / seconds) * before[name][i]!;
+    diagonal[i] = stays + below + above;
+    right[i] = stays * before[i]!;
   }
   const held2 = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
   const carried = (air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
@@ -158,7 +162,8 @@ function solveOne(
   diagonal[last] = diagonal[last]! + leaves * drive;
   right[last] = right[last]! + leaves * back;
   solveTridiagonal(cells, lower, diagonal, upper, right);
-  for (let i = 0; i < cells; i++) held[name][i] = right[i]!;
+  const now = held[name];
+  for (let i = 0; i < cells; i++) now[i] = right[i]!;
   const newSurface = Math.max(0, (half * right[last]! + back) / (half + drive));
   surface[name] = 0.5 * (surface[name] + newSurface);
   return leaves * (drive * right[last]! - back);
@@ -172,12 +177,12 @@ function panelAfter(beforeC: number, air: AirOver, fluxes: Record<Volatile, numb
 }
 
 /** The cure of every cell over a step. */
-export function cureStep({ coats, held, cure }: Stack, temperatureC: number, seconds: number): void {
+export function cureStep({ coats, solids: shares, cure }: Stack, temperatureC: number, seconds: number): void {
   for (const { from, to, data, coat } of coats) {
     if (data.curePerHour === 0) continue;
     const rate = (data.curePerHour / 3600) * coat.hardenerSpeed * data.cureQ10 ** ((temperatureC - 20) / 10);
     for (let i = from; i < to; i++) {
-      const solids = 1 / (1 + held.water[i]! + held.fast[i]! + held.slow[i]!);
+      const solids = shares[i]!;
       cure[i] = curedAfter(cure[i]!, rate * solids * Math.sqrt(solids), seconds);
     }
   }

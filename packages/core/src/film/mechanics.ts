@@ -33,7 +33,7 @@ export function mechanicsOf(
   gravity: number,
   viscosityFactor: number,
 ): Mechanics {
-  const { coats, held, solidsM, cure, surface } = stack;
+  const { coats, solids: shares, solidsM, cure, surface } = stack;
   const cold = coldness(temperatureC + ZERO_C_K);
   let [mobility, flowMPerS, over, weight] = [0, 0, 0, 0];
   let [topM, topVolatile, belowM, belowVolatile] = [0, 0, 0, 0];
@@ -45,9 +45,8 @@ export function mechanicsOf(
     const pull = coat.mixture.densityKgPerM3 * gravity;
     let [coatM, coatVolatile] = [0, 0];
     for (let i = to - 1; i >= from; i--) {
-      const volatile = held.water[i]! + held.fast[i]! + held.slow[i]!;
-      const solids = 1 / (1 + volatile);
-      const thick = solidsM[i]! * (1 + volatile);
+      const solids = shares[i]!;
+      const thick = solidsM[i]! / solids;
       const paS = filmPaS(constants, solids, cold, cure[i]!) * stiffer;
       // (h−z)² and the weight above, each as its mean over the cell.
       const mean2 = over * over + over * thick + (thick * thick) / 3;
@@ -58,7 +57,7 @@ export function mechanicsOf(
       over += thick;
       weight += pull * thick;
       coatM += thick;
-      coatVolatile += solidsM[i]! * volatile;
+      coatVolatile += thick - solidsM[i]!;
     }
     if (c === coats.length - 1) [topM, topVolatile] = [coatM, coatVolatile];
     else [belowM, belowVolatile] = [belowM + coatM, belowVolatile + coatVolatile];

@@ -43,6 +43,8 @@ export type Stack = {
   /** Volatiles that are in the stack at all. */
   holds: Record<Volatile, boolean>;
   cure: Float64Array;
+  /** Solids share of each cell, kept with what it holds. */
+  solids: Float64Array;
   /** Volatile at the surface, per volume of solids. */
   surface: Record<Volatile, number>;
 };
@@ -66,6 +68,7 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
     held: { water: zeros(), fast: zeros(), slow: zeros() },
     holds: { water: false, fast: false, slow: false },
     cure: zeros(),
+    solids: zeros(),
     surface: { water: 0, fast: 0, slow: 0 },
   };
 }
@@ -80,6 +83,7 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   for (let i = 0; i < cellsPerCoat; i++) {
     stack.solidsM[from + i] = (solidsM * REFINED ** i) / unit;
     stack.cure[from + i] = 0;
+    stack.solids[from + i] = landedSolids;
     for (const name of VOLATILES) stack.held[name][from + i] = held[name];
   }
   for (const name of VOLATILES) stack.holds[name] ||= held[name] > 0;
@@ -96,6 +100,11 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
     landedSolids,
     isWaterborne: material.waterFraction !== undefined,
   });
+}
+
+/** Brings the solids shares up to what the cells hold now. */
+export function updateSolids({ cells, solids, held: { water, fast, slow } }: Stack): void {
+  for (let i = 0; i < cells; i++) solids[i] = 1 / (1 + water[i]! + fast[i]! + slow[i]!);
 }
 
 /** All volatile of a coat, m. */

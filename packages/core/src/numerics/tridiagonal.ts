@@ -9,11 +9,14 @@ export function solveTridiagonal(
   upper: Float64Array,
   right: Float64Array,
 ): void {
+  // Upper and right are scaled by their diagonal on the way: one division a row.
+  let inverse = 1 / diagonal[0]!;
+  upper[0] = upper[0]! * inverse;
+  right[0] = right[0]! * inverse;
   for (let i = 1; i < count; i++) {
-    const share = lower[i]! / diagonal[i - 1]!;
-    diagonal[i] = diagonal[i]! - share * upper[i - 1]!;
-    right[i] = right[i]! - share * right[i - 1]!;
+    inverse = 1 / (diagonal[i]! - lower[i]! * upper[i - 1]!);
+    upper[i] = upper[i]! * inverse;
+    right[i] = (right[i]! - lower[i]! * right[i - 1]!) * inverse;
   }
-  right[count - 1] = right[count - 1]! / diagonal[count - 1]!;
-  for (let i = count - 2; i >= 0; i--) right[i] = (right[i]! - upper[i]! * right[i + 1]!) / diagonal[i]!;
+  for (let i = count - 2; i >= 0; i--) right[i] = right[i]! - upper[i]! * right[i + 1]!;
 }
