@@ -1,10 +1,22 @@
+import { setupForeseen, type SetupForeseen } from '@orthochrom/core/coat/setupForeseen.ts';
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { Carrier, Chemistry, Finish, PartKind, Place, StageName } from '../shapes/climate.ts';
-import { Gun, GunSheet, Line, beyondTravel, Way } from '../shapes/gun.ts';
+import { Gun, GunSheet, Line, beyondTravel, Settings, Way } from '../shapes/gun.ts';
+import { Risks } from '../shapes/risks.ts';
 import { Ask, explained, Spread } from '../shapes/told.ts';
+import { riskText, tradeText } from '../words/coatWords.ts';
 import { defineCalculation } from './define.ts';
+
+/** Plans and risks cost a search; a plan of a whole ticket asks without. */
+const inWords = ({ plans, verdicts, ...answer }: SetupForeseen) => ({
+  ...answer,
+  verdicts: verdicts.map((verdict) =>
+    verdict.code === 'risk-high' ? { ...verdict, params: riskText(verdict.params) } : verdict,
+  ),
+  ...(plans ? { plans: plans.map(({ trade, ...plan }) => ({ ...plan, trades: tradeText(trade) })) } : {}),
+});
 
 export const setup = defineCalculation('setup', {
   input: z
@@ -26,6 +38,7 @@ export const setup = defineCalculation('setup', {
       highSolids: z.boolean().optional(),
       limitFog: z.boolean().optional(),
       ...optional('panelLengthM'),
+      plans: z.boolean().optional(),
       knobsNow: z
         .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })
         .optional(),
@@ -54,6 +67,8 @@ export const setup = defineCalculation('setup', {
     airFlowLPerMin: z.number(),
     dropletUm: Spread.optional(),
     transferEfficiencyPercent: Spread.optional(),
+    risks: Risks.optional(),
+    plans: z.array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks })).optional(),
     regulatorFlowingKPa: z.number().optional(),
     regulatorStaticKPa: z.number().optional(),
     ranges: z.strictObject({
@@ -64,5 +79,6 @@ export const setup = defineCalculation('setup', {
     }),
     ...explained,
   }),
-  compute: setupOf,
+  compute: ({ plans = true, ...input }) => inWords(plans ? setupForeseen(input) : setupOf(input)),
+  heavy: true,
 });

@@ -34,7 +34,8 @@ export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
   const reducerQuestion = reducerInput(context);
   const reducer = ask('reducer', reducerQuestion);
-  const setupQuestion = setupInput(context);
+  // The best other plans cost a search: the gun card asks for them by itself.
+  const setupQuestion = { ...setupInput(context), plans: false };
   const setup = ask('setup', setupQuestion);
   const recoatQuestion = recoatInput(context, { minutesSince: 0, wetFilmUm: setup.wetFilmUm });
   const recoat = ask('recoat', recoatQuestion);

@@ -1,5 +1,6 @@
 /** What a foreseen coat wants said: its risks, what drives them, and the change that helps, as painters put it. */
 import type { Change, ChangeKnob } from '@orthochrom/core/coat/changes.ts';
+import type { Trade } from '@orthochrom/core/coat/setupForeseen.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import type { Params } from '@orthochrom/core/outcome/told.ts';
 import type { PopTerm } from '@orthochrom/core/risk/pop.ts';
@@ -67,7 +68,7 @@ export function changeText(
 const WORDS: Record<string, string> = { likely: 'likely', watch: 'watch' };
 /** Params of `risk-high` as its sentence wants them. */
 export function riskText(params: Params = {}): Params {
-  const knob = params['knob'] as ChangeKnob | 'none';
+  const knob = params['knob'] as ChangeKnob | 'none' | 'plan';
   const name = params['risk'] as RiskName;
   return {
     risk: RISK_NAME[name] ?? name,
@@ -75,6 +76,24 @@ export function riskText(params: Params = {}): Params {
     what:
       knob === 'none'
         ? 'no single small change; look at the whole set-up again.'
-        : `${changeText({ knob, from: Number(params['from']), to: Number(params['to']) }).toLowerCase()}.`,
+        : knob === 'plan'
+          ? `plan ${params['to']} of those below.`
+          : `${changeText({ knob, from: Number(params['from']), to: Number(params['to']) }).toLowerCase()}.`,
   };
+}
+
+const TOLD_FROM = 0.04;
+/** What another plan trades against the set-up as it stands: "finer drops (−8 %), more fog (+20 %), 10 % quicker". */
+export function tradeText({ fog, drops, time, wetness }: Trade): string {
+  const part = (share: number, more: string, less: string) =>
+    Math.abs(share - 1) < TOLD_FROM
+      ? []
+      : [`${share > 1 ? more : less} (${share > 1 ? '+' : '−'}${Math.abs((share - 1) * 100).toFixed(0)} %)`];
+  const parts = [
+    ...part(drops, 'coarser drops', 'finer drops'),
+    ...part(fog, 'more fog', 'less fog'),
+    ...part(time, 'more time', 'less time'),
+    ...part(wetness, 'lands wetter', 'lands drier'),
+  ];
+  return parts.length > 0 ? parts.join(', ') : 'about the same in drops, fog, time and wetness';
 }

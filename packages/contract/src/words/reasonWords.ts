@@ -87,6 +87,8 @@ export const REASONS: Record<string, string> = {
   'one-change': 'One change, then paper or test panel again; two at once tell nothing.',
   'solved-on-gun':
     'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air and three quarters of a turn; the paper decides.',
+  'valley-is-flat':
+    'There are {count} good ways to set this gun; the best lies in a flat valley, so a little either way does no harm.',
   'film-by-levers':
     '{wetUm} wet from {fluidMlPerMin} of paint, of which {landsPercent} lands, on a step of {stepMm} at {gunSpeedMPerS}.',
   'pop-driven-by': 'Popping is driven most by {what}.',

@@ -16,6 +16,8 @@ const GAMMA = 1.4;
 const CRITICAL_RATIO = 0.5282818;
 const HEAT_J_PER_KG_K = 1004.7;
 const FAN_KNOB_EXPONENT = 1.6;
+/** Down to a millionth of a pascal. */
+const BISECTIONS = 44;
 
 /** Effective areas, m². */
 export type CapAreas = { pass: number; ring: number; horn: number };
@@ -76,7 +78,7 @@ export function capKPaAt(areas: CapAreas, inletKPa: number, hornShare: number): 
     (pa) => orificeKgPerS(areas.pass, inletPa, pa) - orificeKgPerS(out, pa, ATMOSPHERE_PA),
     ATMOSPHERE_PA,
     inletPa,
-    80,
+    BISECTIONS,
   );
   return (capPa - ATMOSPHERE_PA) / 1000;
 }
@@ -88,7 +90,7 @@ const massAt = (areas: CapAreas, inletKPa: number, hornShare: number): number =>
 export function inletForCap(areas: CapAreas, capKPa: number, hornShare: number): number {
   const capPa = absolutePa(capKPa);
   const wanted = orificeKgPerS(outletArea(areas, hornShare), capPa, ATMOSPHERE_PA);
-  const inletPa = bisect((pa) => orificeKgPerS(areas.pass, pa, capPa) - wanted, capPa, capPa * 20, 80);
+  const inletPa = bisect((pa) => orificeKgPerS(areas.pass, pa, capPa) - wanted, capPa, capPa * 20, BISECTIONS);
   return (inletPa - ATMOSPHERE_PA) / 1000;
 }
 

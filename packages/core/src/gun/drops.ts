@@ -42,8 +42,10 @@ export function sauterM(input: DropsInput): number {
   return input.dropFactor * 0.83 * (byJet + byThickness);
 }
 
-/** Diameters of classes of equal volume, m. [drops-3] */
-export function dropSizesM(sauter: number): number[] {
-  const scale = sauter * gamma(1 - 1 / SHARPNESS);
-  return Array.from({ length: SIZE_CLASSES }, (_, i) => scale * (-Math.log(1 - (i + 0.5) / SIZE_CLASSES)) ** (1 / SHARPNESS));
-}
+/** Of each class of equal volume over the Sauter mean. [drops-3] */
+const SIZES_OVER_SAUTER = Array.from(
+  { length: SIZE_CLASSES },
+  (_, i) => gamma(1 - 1 / SHARPNESS) * (-Math.log(1 - (i + 0.5) / SIZE_CLASSES)) ** (1 / SHARPNESS),
+);
+/** Diameters of classes of equal volume, m. */
+export const dropSizesM = (sauter: number): number[] => SIZES_OVER_SAUTER.map((size) => size * sauter);

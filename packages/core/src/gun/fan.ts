@@ -43,21 +43,28 @@ export const fanShape = (load: number): FanShape => ({
 const hill = (s: number, exponent: number): number => (Math.abs(s) < 1 ? (1 - s ** 2) ** exponent : 0);
 const hillArea = (exponent: number): number => (Math.sqrt(Math.PI) * gamma(exponent + 1)) / gamma(exponent + 1.5);
 
+/** Lanczos's coefficients for g = 7. */
+const LANCZOS = [
+  0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
+  -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
+];
 /** Γ(x) for x > 0.5: Lanczos 1964, g = 7. */
 export function gamma(x: number): number {
-  const c = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
-    -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-  ];
   const shifted = x - 1;
   const t = shifted + 7.5;
-  const sum = c.slice(1).reduce((total, value, i) => total + value / (shifted + i + 1), c[0]!);
+  let sum = LANCZOS[0]!;
+  for (let i = 1; i < LANCZOS.length; i++) sum += LANCZOS[i]! / (shifted + i);
   return Math.sqrt(2 * Math.PI) * t ** (shifted + 0.5) * Math.exp(-t) * sum;
 }
 
+/** ∫ (1−s²)² over a hill half as wide. */
+const SIDE_AREA = 0.5 * hillArea(2);
+
 /** Paint across the fan at s = 2y/W, with area 1 over (−1, 1). [fan-3] */
 export function fanProfile({ beta, split }: FanShape): (s: number) => number {
-  const [middle, side] = [hillArea(beta), 0.5 * hillArea(2)];
+  const [middle, side] = [hillArea(beta), SIDE_AREA];
+  // Most fans are whole: then there are no side hills to work out.
+  if (split <= 0) return (s) => hill(s, beta) / middle;
   return (s) =>
     ((1 - split) * hill(s, beta)) / middle + ((split / 2) * (hill((s - 0.5) / 0.5, 2) + hill((s + 0.5) / 0.5, 2))) / side;
 }

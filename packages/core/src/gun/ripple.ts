@@ -17,22 +17,31 @@ export const handWanderM = (fanWidth: number): number => 0.004 * Math.sqrt(fanWi
 /** Coefficients of variation of the film, shares of its mean. [ripple-1, ripple-2] */
 export function rippleOf(
   profile: (s: number) => number,
-  { fanWidthM, stepM, wanderM = handWanderM(fanWidthM) }: { fanWidthM: number; stepM: number; wanderM?: number },
+  {
+    fanWidthM,
+    stepM,
+    wanderM = handWanderM(fanWidthM),
+    points = POINTS,
+    differences = DIFFERENCES,
+  }: { fanWidthM: number; stepM: number; wanderM?: number; points?: number; differences?: number },
 ): Ripple {
-  const reach = Math.ceil(fanWidthM / stepM) + 1;
+  // Only passes whose fan reaches this line; one more each side for a fan that a tilt has moved.
   const filmAt = (y: number): number => {
     let sum = 0;
-    for (let k = -reach; k <= reach; k++) sum += (profile((2 * (y - k * stepM)) / fanWidthM) * 2) / fanWidthM;
-    return sum;
+    const [first, last] = [Math.floor((y - fanWidthM / 2) / stepM) - 1, Math.ceil((y + fanWidthM / 2) / stepM) + 1];
+    for (let k = first; k <= last; k++) sum += profile((2 * (y - k * stepM)) / fanWidthM);
+    return (sum * 2) / fanWidthM;
   };
-  const film = Array.from({ length: POINTS }, (_, i) => filmAt(((i + 0.5) / POINTS) * stepM));
-  const mean = film.reduce((sum, h) => sum + h, 0) / POINTS;
-  const passes = Math.sqrt(film.reduce((sum, h) => sum + (h - mean) ** 2, 0) / POINTS) / mean;
-  const width = fanWidthM / DIFFERENCES;
+  const film = Array.from({ length: points }, (_, i) => filmAt(((i + 0.5) / points) * stepM));
+  const mean = film.reduce((sum, h) => sum + h, 0) / points;
+  const passes = Math.sqrt(film.reduce((sum, h) => sum + (h - mean) ** 2, 0) / points) / mean;
+  const width = fanWidthM / differences;
   let slopeSquared = 0;
-  for (let i = 0; i < DIFFERENCES; i++) {
-    const [a, b] = [-1 + (2 * i) / DIFFERENCES, -1 + (2 * (i + 1)) / DIFFERENCES];
-    slopeSquared += (((profile(b) - profile(a)) * 2) / fanWidthM / width) ** 2 * width;
+  let before = profile(-1);
+  for (let i = 1; i <= differences; i++) {
+    const here = profile(-1 + (2 * i) / differences);
+    slopeSquared += (((here - before) * 2) / fanWidthM / width) ** 2 * width;
+    before = here;
   }
   const hand = wanderM * Math.sqrt(stepM * slopeSquared);
   return { passes, hand, total: Math.hypot(passes, hand) };

@@ -21,6 +21,8 @@ export type SprayInput = {
   fanTurnsOut: number;
   distanceMm: number;
   room: HumidAir;
+  /** Where the caller has worked the air out already, at this inlet, fan and temperature. */
+  air?: CapFlow | undefined;
   /** Of what is not known: evaporation in flight. */
   evaporation?: number | undefined;
 };
@@ -48,19 +50,25 @@ const NOTHING: Landing = {
 };
 
 /** Paint over horn air at which this class's open fan is even, from its design point. */
-function evenLoad({ ringShare, evenKgPerS, ...rating }: GunClassData): number {
+function evenLoad(data: GunClassData): number {
+  const known = evenLoads.get(data);
+  if (known !== undefined) return known;
+  const { ringShare, evenKgPerS, ...rating } = data;
   const { airFlowM3PerS, jetMPerS } = capFlow(
     areasFromRating({ ...rating, ringShare, airFlowM3PerS: m3PerS(rating.airFlowLPerMin) }),
     rating.inletKPa,
     1,
   );
-  return evenKgPerS / (airFlowM3PerS * FREE_AIR_KG_PER_M3 * (1 - ringShare) * jetMPerS);
+  const even = evenKgPerS / (airFlowM3PerS * FREE_AIR_KG_PER_M3 * (1 - ringShare) * jetMPerS);
+  evenLoads.set(data, even);
+  return even;
 }
+const evenLoads = new WeakMap<GunClassData, number>();
 
 export function sprayOf(input: SprayInput): Spray {
   const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, room } = input;
   const hornShare = hornShareOf(model, fanTurnsOut);
-  const air = capFlow(model.areas, inletKPa, hornShare, kelvin(room.airTemperatureC));
+  const air = input.air ?? capFlow(model.areas, inletKPa, hornShare, kelvin(room.airTemperatureC));
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
   const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };

@@ -104,6 +104,7 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
     way: painter.way,
     airline,
     ...capLimitOf(gun, room),
+    plans: false,
   });
   const input = { ...airline, wantedInletKPa: setupAnswer.inletKPa, airFlowLPerMin: setupAnswer.airFlowLPerMin };
   const answer = ask('airline', input);

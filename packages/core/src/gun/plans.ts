@@ -1,0 +1,104 @@
+/** The best few ways to set a gun for a film: a coarse look over the whole room, then downhill from the best starts (MODEL 17.2). */
+import { clamp } from '../numerics/rounding.ts';
+import { judgeOf, placeKey, type Costed, type Place, type PlanRoom } from './planCost.ts';
+
+export type PlanSearch = {
+  distancesMm: readonly number[];
+  overlaps: readonly number[];
+  fanShares: readonly number[];
+  isNeedleOpen: boolean;
+};
+const STARTS = 6;
+const ROUNDS = 8;
+const PLANS = 5;
+const TURN_STARTS_OF_FOUR = [1.5, 2.25, 3];
+const QUARTER = 0.25;
+const FAN_STEP = 0.05;
+const DISTANCE_STEP_MM = 10;
+
+export function plansFor(room: PlanRoom, search: PlanSearch): Costed[] {
+  const judge = judgeOf(room);
+  const full = room.model.fullFluidTurns;
+  const turns = search.isNeedleOpen ? [full] : TURN_STARTS_OF_FOUR.map((t) => (t * full) / 4);
+  const starts: Costed[] = [];
+  for (const fanShare of search.fanShares) {
+    const [foot, top] = room.bandPsi(fanShare);
+    for (const psi of new Set([foot, Math.round((foot + top) / 2), top]))
+      for (const turn of turns)
+        for (const distanceMm of search.distancesMm)
+          for (const overlap of search.overlaps) starts.push(judge({ psi, turns: turn, fanShare, distanceMm, overlap }));
+  }
+  starts.sort(byCost);
+  const seeds = apart(
+    starts,
+    STARTS,
+    (a, b) => Math.abs(a.psi - b.psi) >= 3 || Math.abs(a.turns - b.turns) >= 0.5 || a.overlap !== b.overlap,
+  );
+  const met = new Map<string, Costed>();
+  for (const seed of seeds) walk(seed, judge, room, search, met);
+  const found = [...met.values()].sort(byCost);
+  return apart(found, PLANS, differ).map(({ place }) => judge(place, true));
+}
+
+const byCost = (a: Costed, b: Costed): number => a.cost - b.cost;
+
+/** Two plans that a painter would call different. */
+const differ = (a: Place, b: Place): boolean =>
+  Math.abs(a.psi - b.psi) >= 2 ||
+  Math.abs(a.turns - b.turns) >= 0.5 ||
+  Math.abs(a.distanceMm - b.distanceMm) >= 25 ||
+  Math.abs(a.fanShare - b.fanShare) >= 0.15 - 1e-9 ||
+  a.overlap !== b.overlap;
+
+function apart(sorted: readonly Costed[], most: number, isOther: (a: Place, b: Place) => boolean): Costed[] {
+  const chosen: Costed[] = [];
+  for (const candidate of sorted) {
+    if (chosen.length >= most) break;
+    if (Number.isFinite(candidate.cost) && chosen.every(({ place }) => isOther(place, candidate.place))) chosen.push(candidate);
+  }
+  return chosen;
+}
+
+function walk(seed: Costed, judge: (place: Place) => Costed, room: PlanRoom, search: PlanSearch, met: Map<string, Costed>): void {
+  let here = seed;
+  met.set(placeKey(here.place), here);
+  for (let round = 0; round < ROUNDS; round++) {
+    let best = here;
+    for (const place of neighboursOf(here.place, room, search)) {
+      const tried = judge(place);
+      met.set(placeKey(place), tried);
+      if (tried.cost < best.cost - 1e-9) best = tried;
+    }
+    if (best === here) return;
+    here = best;
+  }
+}
+
+function neighboursOf(place: Place, room: PlanRoom, { isNeedleOpen, fanShares, distancesMm }: PlanSearch): Place[] {
+  const full = room.model.fullFluidTurns;
+  const round = (value: number) => Number(value.toFixed(4));
+  const moves: Partial<Place>[] = [-1, 1].flatMap((sign) => [
+    { psi: place.psi + sign },
+    { fanShare: round(place.fanShare + sign * FAN_STEP) },
+    { distanceMm: place.distanceMm + sign * DISTANCE_STEP_MM },
+    ...(isNeedleOpen
+      ? []
+      : [
+          { turns: place.turns + sign * QUARTER },
+          { psi: place.psi + sign, turns: place.turns + sign * QUARTER },
+          { psi: place.psi + sign, turns: place.turns - sign * QUARTER },
+        ]),
+  ]);
+  return moves.flatMap((move) => {
+    const next = { ...place, ...move };
+    const [foot, top] = room.bandPsi(next.fanShare);
+    const isInside =
+      next.turns >= 2 * QUARTER &&
+      next.turns <= full &&
+      next.fanShare >= Math.min(...fanShares) - 1e-9 &&
+      next.fanShare <= Math.max(...fanShares) + 1e-9 &&
+      next.distanceMm >= Math.min(...distancesMm) &&
+      next.distanceMm <= Math.max(...distancesMm);
+    return isInside ? [{ ...next, psi: clamp(next.psi, foot, top) }] : [];
+  });
+}
