@@ -14,6 +14,7 @@ import { pourCheck } from './calculations/pourCheck.ts';
 import { pressure } from './calculations/pressure.ts';
 import { recoat } from './calculations/recoat.ts';
 import { reducer } from './calculations/reducer.ts';
+import { schedule } from './calculations/schedule.ts';
 import { setup } from './calculations/setup.ts';
 import { tune } from './calculations/tune.ts';
 import { turns } from './calculations/turns.ts';
@@ -41,6 +42,7 @@ export const registry = {
   tune,
   coat,
   recoat,
+  schedule,
 };
 export type CalculationName = keyof typeof registry;
 export type InputOf<N extends CalculationName> = Parameters<(typeof registry)[N]['calculate']>[0];

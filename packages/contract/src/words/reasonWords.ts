@@ -89,6 +89,10 @@ export const REASONS: Record<string, string> = {
     'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air and three quarters of a turn; the paper decides.',
   'valley-is-flat':
     'There are {count} good ways to set this gun; the best lies in a flat valley, so a little either way does no harm.',
+  'waits-by-the-minute': "Each minute of a wait counts by the air of that minute; never under the sheet's least.",
+  'waits-each-panel': 'Every panel waits from its own end, in the same order of panels each coat.',
+  'air-by-forecast': 'The air of each coat is the forecast’s, in straight lines between its points.',
+  'bake-from-panel': "The bake is counted from when the panel itself has the sheet's temperature.",
   'film-by-levers':
     '{wetUm} wet from {fluidMlPerMin} of paint, of which {landsPercent} lands, on a step of {stepMm} at {gunSpeedMPerS}.',
   'pop-driven-by': 'Popping is driven most by {what}.',

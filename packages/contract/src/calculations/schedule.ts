@@ -1,0 +1,76 @@
+import { scheduleOf } from '@orthochrom/core/schedule/schedule.ts';
+import { z } from 'zod';
+import { exactlyOneOf, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
+import { Carrier, Climate, Finish, Forecast, JobSize, StageName } from '../shapes/climate.ts';
+import { SheetTimes } from '../shapes/film.ts';
+import { BlendPart, Grade, PotLife } from '../shapes/mixing.ts';
+import { explained } from '../shapes/told.ts';
+import { defineCalculation } from './define.ts';
+
+const ScheduleStage = z.strictObject({
+  name: name(),
+  stage: StageName,
+  carrier: Carrier,
+  ...wanted('coats'),
+  sheet: SheetTimes,
+  activated: z.boolean().optional(),
+  ...optional('prepMinutes'),
+  bake: z.boolean().optional(),
+  ...optional('mixes'),
+  potLife: PotLife.optional(),
+});
+
+export const schedule = defineCalculation('schedule', {
+  input: z
+    .strictObject({
+      stages: listOf(ScheduleStage, 1),
+      climate: Climate.optional(),
+      forecast: Forecast.optional(),
+      ...optional('startMinute'),
+      panels: listOf(z.strictObject({ name: name(), ...optional('areaM2') }), 1),
+      spraySeconds: moreThanZero('spraySeconds'),
+      grades: listOf(Grade).optional(),
+      finish: Finish.optional(),
+      jobSize: JobSize.optional(),
+      ...optional('deadlineMinute', 'sunriseMinute'),
+      heated: z.boolean().optional(),
+    })
+    .superRefine(exactlyOneOf('climate', 'forecast')),
+  answer: z.strictObject({
+    steps: z.array(
+      z.strictObject({
+        name: z.string(),
+        stage: z.string().optional(),
+        coat: z.number().optional(),
+        startMinute: z.number(),
+        endMinute: z.number(),
+        kind: z.enum(['prep', 'spray', 'flash', 'test', 'bake', 'cure']),
+        readyTest: z.string().optional(),
+      }),
+    ),
+    potLifeEnds: z.array(z.strictObject({ stage: z.string(), mix: z.number(), minute: z.number() })),
+    recoatWindows: z.array(z.strictObject({ stage: z.string(), opensMinute: z.number(), closesMinute: z.number().optional() })),
+    mixes: z.array(
+      z.strictObject({
+        stage: z.string(),
+        startMinute: z.number(),
+        airTemperatureC: z.number(),
+        choice: z
+          .strictObject({
+            parts: z.array(BlendPart),
+            hardener: z.string().optional(),
+            reductionPercent: z.number().optional(),
+            of: z.string().optional(),
+            adjusterPercentOfPaint: z.number().optional(),
+            adjuster: z.string().optional(),
+          })
+          .optional(),
+      }),
+    ),
+    endMinute: z.number(),
+    bestStart: z.strictObject({ startMinute: z.number(), why: z.string() }).optional(),
+    ...explained,
+  }),
+  compute: scheduleOf,
+  heavy: true,
+});

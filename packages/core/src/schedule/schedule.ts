@@ -1,0 +1,206 @@
+/** The day on a clock: what is sprayed when, what waits how long in the air of that minute, which mix wants which grade (WORK C061, C162). */
+import { airVerdicts, type Carrier, type Climate } from '../air/climate.ts';
+import type { ForecastPoint } from '../air/forecast.ts';
+import type { Finish, JobSize } from '../evaporation/evaporationIndex.ts';
+import type { SheetTimes } from '../film/wait.ts';
+import type { Stage } from '../gun/gun.ts';
+import { potLifeMinutes, type PotLife } from '../mix/potLife.ts';
+import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import type { Grade } from '../reducer/grade.ts';
+import { reducerOf, type ReducerChoice } from '../reducer/reducer.ts';
+import { airOf, layOut, type Laid, type RecoatWindow } from './clock.ts';
+
+export type ScheduleStage = {
+  name: string;
+  stage: Stage;
+  carrier: Carrier;
+  coats: number;
+  sheet: SheetTimes;
+  activated?: boolean;
+  prepMinutes?: number;
+  bake?: boolean;
+  mixes?: number;
+  potLife?: PotLife;
+};
+export type ScheduleInput = {
+  stages: ScheduleStage[];
+  climate?: Climate;
+  forecast?: ForecastPoint[];
+  startMinute?: number;
+  panels: { name: string; areaM2?: number }[];
+  spraySeconds: number;
+  grades?: Grade[];
+  finish?: Finish;
+  jobSize?: JobSize;
+  deadlineMinute?: number;
+  sunriseMinute?: number;
+  heated?: boolean;
+};
+export type ScheduleStep = {
+  name: string;
+  stage?: string;
+  coat?: number;
+  startMinute: number;
+  endMinute: number;
+  kind: 'prep' | 'spray' | 'flash' | 'test' | 'bake' | 'cure';
+  readyTest?: string;
+};
+export type ScheduleAnswer = Explained & {
+  steps: ScheduleStep[];
+  potLifeEnds: { stage: string; mix: number; minute: number }[];
+  recoatWindows: RecoatWindow[];
+  mixes: { stage: string; startMinute: number; airTemperatureC: number; choice?: ReducerChoice }[];
+  endMinute: number;
+  bestStart?: { startMinute: number; why: string };
+};
+
+const DAWN_MINUTES = 120;
+const START_STEP_MINUTES = 15;
+const POT_SHARE = 0.8;
+
+export function scheduleOf(input: ScheduleInput): ScheduleAnswer {
+  const startMinute = input.startMinute ?? input.forecast?.[0]?.minute ?? 0;
+  const laid = layOut(input, startMinute);
+  const mixes = mixesOf(input, laid);
+  const best = bestStartOf(input, startMinute);
+  return {
+    steps: laid.steps,
+    potLifeEnds: potLifeEnds(input, laid),
+    recoatWindows: laid.windows,
+    mixes: mixes.map(({ verdicts: _, ...mix }) => mix),
+    endMinute: laid.endMinute,
+    ...(best ? { bestStart: best } : {}),
+    verdicts: onceEach([
+      ...verdictsOf(input, laid, startMinute),
+      ...mixes.flatMap(({ verdicts }) => verdicts),
+      ...gradeChanges(mixes),
+    ]),
+    reasons: reasonsOf(input),
+  };
+}
+
+/** The same thing said of every coat is said once. */
+const onceEach = (verdicts: readonly Verdict[]): Verdict[] =>
+  verdicts.filter(({ code }, i) => verdicts.findIndex((other) => other.code === code) === i);
+
+type Mixed = ScheduleAnswer['mixes'][number] & { verdicts: Verdict[] };
+
+function mixesOf(input: ScheduleInput, { mixes }: Laid): Mixed[] {
+  const air = airOf(input);
+  return mixes.map(({ stage, startMinute }) => {
+    const climate = air(startMinute);
+    const wantsGrade = stage.carrier === 'solvent' && (input.grades?.length ?? 0) > 0;
+    const answer = wantsGrade
+      ? reducerOf({
+          ...climate,
+          airMovement: climate.airMovement ?? 'downdraft',
+          jobSize: input.jobSize ?? 'panel',
+          carrier: stage.carrier,
+          stage: stage.stage,
+          ...(input.finish && stage.stage !== 'clear' ? { finish: input.finish } : {}),
+          grades: input.grades!,
+        })
+      : undefined;
+    return {
+      stage: stage.name,
+      startMinute,
+      airTemperatureC: climate.airTemperatureC,
+      ...(answer?.choice ? { choice: answer.choice } : {}),
+      verdicts: (answer?.verdicts ?? []).filter(({ code }) => GRADE_VERDICTS.includes(code)),
+    };
+  });
+}
+const GRADE_VERDICTS = ['no-grade-quick-enough', 'grade-too-quick-for-heat', 'silver-needs-slower'];
+
+const choiceText = ({ choice }: Mixed): string =>
+  (choice?.parts ?? [])
+    .map(({ name, fraction }) => (fraction === 1 ? name : `${Math.round(fraction * 100)} % ${name}`))
+    .join(' + ');
+
+function gradeChanges(mixes: readonly Mixed[]): Verdict[] {
+  const graded = mixes.map((mix, i) => ({ mix, at: i + 1, text: choiceText(mix) })).filter(({ text }) => text !== '');
+  const changed = graded.findIndex(({ text }, i) => i > 0 && text !== graded[i - 1]!.text);
+  if (changed < 0) return [];
+  const { mix, at, text } = graded.at(changed)!;
+  return [caution('grade-changes-in-the-day', { mix: `mix ${at}`, airC: mix.airTemperatureC, choice: text })];
+}
+
+function potLifeEnds(input: ScheduleInput, { mixes }: Laid): ScheduleAnswer['potLifeEnds'] {
+  const air = airOf(input);
+  return mixes.flatMap(({ stage, mix, startMinute }) =>
+    stage.potLife
+      ? [{ stage: stage.name, mix, minute: startMinute + potLifeMinutes(stage.potLife, air(startMinute).airTemperatureC).value }]
+      : [],
+  );
+}
+
+function verdictsOf(input: ScheduleInput, laid: Laid, startMinute: number): Verdict[] {
+  const { deadlineMinute, sunriseMinute, heated } = input;
+  const verdicts = airAlong(input, laid);
+  if (deadlineMinute !== undefined && laid.endMinute > deadlineMinute + 1e-9)
+    verdicts.push(caution('does-not-fit', { endMinute: laid.endMinute, deadlineMinute }));
+  if (sunriseMinute !== undefined && !heated && Math.abs(startMinute - sunriseMinute) <= DAWN_MINUTES)
+    verdicts.push(caution('dawn-dew'));
+  for (const { minutesSince, latestMinutes } of laid.closed) verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
+  const air = airOf(input);
+  for (const { stage, startMinute: mixed, lastMinute } of laid.mixes) {
+    if (!stage.potLife) continue;
+    const temperatureC = air(mixed).airTemperatureC;
+    const potLife = potLifeMinutes(stage.potLife, temperatureC).value;
+    if (lastMinute - mixed > POT_SHARE * potLife)
+      verdicts.push(caution('pot-life-short', { sprayMinutes: lastMinute - mixed, potLifeMinutes: potLife, temperatureC }));
+  }
+  if (input.stages.some(({ sheet }) => sheet.flashMinutes === undefined && sheet.toNextMinutes === undefined))
+    verdicts.push(caution('no-sheet'));
+  return verdicts;
+}
+
+/** The air of every spraying, worst first. */
+function airAlong(input: ScheduleInput, { steps }: Laid): Verdict[] {
+  const air = airOf(input);
+  const all = steps
+    .filter(({ kind }) => kind === 'spray')
+    .flatMap((step) => {
+      const carrier = input.stages.find(({ name }) => name === step.stage)?.carrier;
+      return airVerdicts(air(step.startMinute), undefined, carrier);
+    })
+    .filter(({ code }) => code !== 'panel-unread');
+  return [...all.filter(({ level }) => level === 'stop'), ...all.filter(({ level }) => level !== 'stop')];
+}
+
+/** A start in the forecast with nothing against it, the soonest out; nothing where this one is as good. */
+function bestStartOf(input: ScheduleInput, startMinute: number): ScheduleAnswer['bestStart'] {
+  const { forecast } = input;
+  if (!forecast || forecast.length < 2) return undefined;
+  const judged = (start: number) => {
+    const laid = layOut(input, start);
+    const verdicts = verdictsOf(input, laid, start);
+    return { start, stops: Number(isStopped(verdicts)), cautions: onceEach(verdicts).length, minutes: laid.endMinute - start };
+  };
+  const now = judged(startMinute);
+  const first = forecast[0]!.minute;
+  const last = Math.max(first, forecast.at(-1)!.minute - now.minutes);
+  let best = now;
+  for (let start = first; start <= last; start += START_STEP_MINUTES) {
+    const candidate = judged(start);
+    const score = candidate.stops - best.stops || candidate.cautions - best.cautions || candidate.minutes - best.minutes;
+    if (score < -1e-6) best = candidate;
+  }
+  if (best === now) return { startMinute, why: 'as good as any in this forecast' };
+  const why =
+    best.stops < now.stops
+      ? 'nothing in the air stops it then'
+      : best.cautions < now.cautions
+        ? 'less in the air speaks against it then'
+        : `the waits are ${Math.round(now.minutes - best.minutes)} min shorter then`;
+  return { startMinute: best.start, why };
+}
+
+function reasonsOf({ forecast, stages }: ScheduleInput): Reason[] {
+  return [
+    because('waits-by-the-minute', 'model'),
+    because('waits-each-panel', 'rule'),
+    ...(forecast ? [because('air-by-forecast', 'model')] : []),
+    ...(stages.some(({ bake }) => bake) ? [because('bake-from-panel', 'dataSheet')] : []),
+  ];
+}
