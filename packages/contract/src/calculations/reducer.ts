@@ -1,12 +1,14 @@
+import { reducerForeseen } from '@orthochrom/core/coat/gradeRisks.ts';
 import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
 import { z } from 'zod';
 import { contradiction, listOf, needsField, optional, wanted } from '../quantity/fields.ts';
 import { AirMovement, Carrier, Finish, JobSize, Limits, StageName, Substrate, Surface } from '../shapes/climate.ts';
 import { AdjusterPoint, Basis, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
+import { Risks } from '../shapes/risks.ts';
 import { explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
-const Judged = { evaporationIndex: z.number(), openTimeMinutes: Spread };
+const Judged = { evaporationIndex: z.number(), openTimeMinutes: Spread, risks: Risks.optional() };
 
 export const reducer = defineCalculation('reducer', {
   input: z
@@ -28,6 +30,7 @@ export const reducer = defineCalculation('reducer', {
       preference: z.enum(['gloss', 'speed']).optional(),
       limits: Limits.optional(),
       wanted: z.strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent') }).optional(),
+      risks: z.boolean().optional(),
     })
     .superRefine(({ carrier, grades, hardeners, wanted: pick }, ctx) => {
       if (carrier === 'solvent' && !grades)
@@ -54,9 +57,12 @@ export const reducer = defineCalculation('reducer', {
       .optional(),
     evaporationIndex: z.number().optional(),
     openTimeMinutes: Spread.optional(),
+    risks: Risks.optional(),
     alternatives: z.array(z.strictObject({ parts: z.array(BlendPart), ...Judged })),
     wanted: z.strictObject(Judged).optional(),
     ...explained,
   }),
-  compute: reducerOf,
+  // Risks cost runs of the film for every grade; a plan of a whole ticket asks without.
+  compute: ({ risks = true, ...input }) => (risks ? reducerForeseen(input) : reducerOf(input)),
+  heavy: true,
 });

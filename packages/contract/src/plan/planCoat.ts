@@ -32,7 +32,7 @@ export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number 
 
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
-  const reducerQuestion = reducerInput(context);
+  const reducerQuestion = { ...reducerInput(context), risks: false };
   const reducer = ask('reducer', reducerQuestion);
   // The best other plans cost a search: the gun card asks for them by itself.
   const setupQuestion = { ...setupInput(context), plans: false };
