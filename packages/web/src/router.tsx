@@ -9,6 +9,7 @@ import { GunEditPage } from './guns/GunEditPage.tsx';
 import { GunPage } from './guns/GunPage.tsx';
 import { GunsPage } from './guns/GunsPage.tsx';
 import { TestPage } from './guns/tests/TestPage.tsx';
+import { LabPage } from './lab/LabPage.tsx';
 import { CoatRecordPage } from './records/CoatRecordPage.tsx';
 import { RecordsPage } from './records/RecordsPage.tsx';
 import { SettingsPage } from './settings/SettingsPage.tsx';
@@ -46,6 +47,7 @@ export const router = createBrowserRouter([
       { path: 'air/:id/edit', element: <AirLineFormPage /> },
       { path: 'compressors/new', element: <CompressorFormPage /> },
       { path: 'compressors/:id', element: <CompressorFormPage /> },
+      { path: 'lab', element: <LabPage /> },
       { path: 'settings', element: <SettingsPage /> },
       { path: '*', element: <p className="page">There is no such page.</p> },
     ],

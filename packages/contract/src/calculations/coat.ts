@@ -79,6 +79,13 @@ export const coat = defineCalculation('coat', {
     capKPa: z.number(),
     stepMm: z.number(),
     dropWindowUm: z.tuple([z.number(), z.number()]),
+    pass: z.strictObject({
+      beta: z.number(),
+      split: z.number(),
+      landedMlPerMin: z.number(),
+      fanHeightMm: z.number(),
+      wanderMm: z.number(),
+    }),
     wetness: Spread,
     peelIndex: Spread,
     sagMm: Spread,

@@ -6,12 +6,16 @@ import { airVerdicts, materialVerdicts, type Climate } from '../air/climate.ts';
 import type { Substrate } from '../evaporation/evaporationIndex.ts';
 import { FINE } from '../film/filmRun.ts';
 import type { Layer } from '../film/wait.ts';
-import type { Gun, Settings } from '../gun/gun.ts';
+import { fanHeightM } from '../gun/fan.ts';
+import { testsOf, type Gun, type Settings } from '../gun/gun.ts';
+import { hornShareOf } from '../gun/gunModel.ts';
+import { handWanderM } from '../gun/ripple.ts';
+import { drawnWanderM } from './bench.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import type { Explained } from '../outcome/told.ts';
 import { changesFor, type Change } from './changes.ts';
 import { foresee, type CoatPlan, type Foreseen } from './foresee.ts';
-import { paintOf, stageOfClass, type Material } from './material.ts';
+import { stageOfClass, type Material } from './material.ts';
 import { planOf } from './plan.ts';
 import { deviationsOf, linkedRisks, riskSpread, multiplied, type RiskName, type Risks, type Sds } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
@@ -48,6 +52,8 @@ export type CoatAnswer = Explained & {
   capKPa: number;
   stepMm: number;
   dropWindowUm: [number, number];
+  /** Shape of one pass, for who draws it: see fan.ts. */
+  pass: { beta: number; split: number; landedMlPerMin: number; fanHeightMm: number; wanderMm: number };
   wetness: Spread;
   peelIndex: Spread;
   sagMm: Spread;
@@ -99,6 +105,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
     capKPa: last.spray.air.capKPa,
     stepMm: last.stepMm,
     dropWindowUm: plan.dropWindowUm,
+    pass: passOf(best, plan),
     wetness: sized(last.wetness, sds?.wetness),
     peelIndex: bounded(lands ? best.peelIndex : 0, sds?.peel ?? 0, 0, 10),
     sagMm: sized(lands ? best.sagMm : 0, sds?.sag),
@@ -124,6 +131,20 @@ export function coatOf(input: CoatInput): CoatAnswer {
     ...answer,
     verdicts: [...air, ...coatVerdicts(input, plan, best, answer)],
     reasons: coatReasons(input, plan, best, answer, { defaulted, sure }),
+  };
+}
+
+function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
+  const { spray, fanWidthMm } = sprayed.at(-1)!;
+  const { settings, model } = plan.coats.at(-1)!;
+  const hornShare = hornShareOf(model, settings.fanTurnsOut);
+  const own = drawnWanderM(testsOf(plan.bench.gun, settings.nozzleMm));
+  return {
+    beta: spray.beta,
+    split: spray.split,
+    landedMlPerMin: spray.landing.landedM3PerS * 6e7,
+    fanHeightMm: fanHeightM(model.data, { distanceM: settings.distanceMm / 1000, hornShare }) * 1000,
+    wanderMm: (own ?? handWanderM(fanWidthMm / 1000)) * 1000,
   };
 }
 

@@ -7,6 +7,7 @@ import {
   IconCalendarTime,
   IconClipboardList,
   IconFileText,
+  IconFlask,
   IconMoon,
   IconSettings,
   IconSpray,
@@ -25,6 +26,7 @@ const PLACES = [
   { to: '/tickets', word: 'Tickets', Icon: IconClipboardList },
   { to: '/records', word: 'Records', Icon: IconBook2 },
   { to: '/sheets', word: 'Sheets', Icon: IconFileText },
+  { to: '/lab', word: 'Lab', Icon: IconFlask },
   { to: '/guns', word: 'Guns, air', Icon: IconSpray },
   { to: '/settings', word: 'Settings', Icon: IconSettings },
 ];

@@ -6,6 +6,7 @@ import type { Overrides, SettingName, TicketWhole } from '@orthochrom/contract/s
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
+import { useMemo } from 'react';
 import { postJson } from '../api/client.ts';
 import { useTests, useWrite } from '../api/hooks.ts';
 import { formatFor, turnsText, type Figure } from '../units/format.ts';
@@ -15,6 +16,8 @@ import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from './cardProps.ts';
 import { ComesOut } from './ComesOut.tsx';
 import { chosenValue, figuresNow, knobsOf } from './gunFigures.ts';
+import { ExpectCard } from './ExpectCard.tsx';
+import { OtherPlans } from './OtherPlans.tsx';
 import { GaugePicture, KnobPicture } from './Instruments.tsx';
 import { STAGE_NAME, WETNESS_NAME } from './names.ts';
 import { PresetPicker } from './PresetPicker.tsx';
@@ -55,7 +58,20 @@ export function GunCard(props: GunCardProps) {
   return <OpenGunCard {...props} />;
 }
 
-function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun, wishes, setWishes, onSpray }: GunCardProps) {
+function OpenGunCard({
+  whole,
+  coat,
+  stage,
+  context,
+  plan,
+  painter,
+  keep,
+  guns,
+  pickGun,
+  wishes,
+  setWishes,
+  onSpray,
+}: GunCardProps) {
   const [busy, write] = useWrite();
   const { data: tests } = useTests();
   const format = formatFor(painter.units);
@@ -94,6 +110,8 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
   const isByEar = painter.way.gauge === 'byEar';
   const isByWall = painter.way.gauge === 'atWall' || (!isByEar && context.gun.gaugeTrust === 'none');
   const { panelLengthM, capLimitKPa } = plan.inputs.setup;
+  const set = settingsOf(knobs, nozzleMm, figures);
+  const expected = useSame({ ...set, gunSpeedMPerS: figures.gunSpeedMPerS });
   const wall = <WallCard figures={figures} airLine={context.airLine} units={painter.units} isMain={isByWall} />;
   return (
     <>
@@ -165,6 +183,19 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
           overlapPercent={knobs.overlapPercent}
         />
       </div>
+      <ExpectCard
+        context={context}
+        plan={plan}
+        settings={expected}
+        coatId={coat.id}
+        ticketId={whole.ticket.id}
+        title={`${whole.ticket.number}, ${STAGE_NAME[stage.kind].toLowerCase()}`}
+      />
+      <OtherPlans
+        input={plan.inputs.setup}
+        setup={setup}
+        {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}
+      />
       <BaselineOffer
         tests={tests ?? []}
         nozzleSetId={nozzleSet?.id}
@@ -200,7 +231,7 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
         context={context}
         stage={stage}
         plan={plan}
-        settings={settingsOf(knobs, nozzleMm, figures)}
+        settings={set}
         overrides={coat.overrides}
         panelLengthM={panelLengthM}
         {...(canOverride
@@ -211,6 +242,12 @@ function OpenGunCard({ coat, stage, context, plan, painter, keep, guns, pickGun,
       />
     </>
   );
+}
+
+/** The same figures are the same object: what depends on them is not asked again. */
+function useSame<T>(value: T): T {
+  const key = JSON.stringify(value);
+  return useMemo(() => JSON.parse(key) as T, [key]);
 }
 
 const settingsOf = (

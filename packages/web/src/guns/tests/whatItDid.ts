@@ -18,7 +18,15 @@ export function whatItDid({ gun, usedFor }: Pick<StoredGun, 'gun' | 'usedFor'>, 
       .map((set) => ({ ...set, tests: [...(set.tests ?? []), ...more] })),
   });
   const setup = (more: GunTest[]) =>
-    ask('setup', { gun: withTests(more), stage, carrier: 'solvent', place: 'booth', part: 'largePanel', hardener: 'none', plans: false });
+    ask('setup', {
+      gun: withTests(more),
+      stage,
+      carrier: 'solvent',
+      place: 'booth',
+      part: 'largePanel',
+      hardener: 'none',
+      plans: false,
+    });
   const [before, after] = [setup([]), setup([test])];
   return (['fluidMlPerMin', 'fanWidthMm', 'capKPa'] as const)
     .map((name) => ({ name, before: before.ranges[name], after: after.ranges[name] }))

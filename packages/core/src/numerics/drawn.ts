@@ -1,0 +1,10 @@
+/** Numbers between 0 and 1 from a seed, the same every time. Source: mulberry32 (public domain, Tommy Ettinger 2017). */
+export function drawnFrom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}

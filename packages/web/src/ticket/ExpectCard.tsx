@@ -1,0 +1,102 @@
+/** What to expect of the coats still to come at the settings as they stand; it moves with the air and with every knob. */
+import { Button } from '@mantine/core';
+import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
+import { coatInput } from '@orthochrom/contract/plan/coatInput.ts';
+import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
+import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { usePainter } from '../frame/painter.ts';
+import { useHeavy } from '../heavy/heavy.ts';
+import type { LabVisit } from '../lab/LabPage.tsx';
+import { RiskBars } from '../lab/RiskBars.tsx';
+import { formatFor } from '../units/format.ts';
+
+type ExpectCardProps = {
+  context: PlanContext;
+  plan: CoatPlan;
+  settings: InputOf<'coat'>['settings'];
+  coatId: string;
+  ticketId: string;
+  title: string;
+};
+
+export function ExpectCard({ context, plan, settings, coatId, ticketId, title }: ExpectCardProps) {
+  const { painter } = usePainter();
+  const { film, joined, inWords } = formatFor(painter.units);
+  const navigate = useNavigate();
+  const input = useMemo(() => coatInput(context, plan, settings), [context, plan, settings]);
+  const { answer, error, isStale } = useHeavy('coat', input);
+  const toLab = () => void navigate('/lab', { state: { setup: input, coatId, ticketId, title } satisfies LabVisit });
+  const helps = answer?.changes?.[0];
+  const ready = answer?.flashReadyMinutes[0];
+  return (
+    <section className="card stack" aria-label="What to expect" aria-busy={isStale}>
+      <div className="row" style={{ justifyContent: 'space-between' }}>
+        <h2 className="tape">What to expect</h2>
+        <Button variant="default" onClick={toLab}>
+          Try it in the spray lab
+        </Button>
+      </div>
+      {error && <p role="alert">{error}</p>}
+      {!answer && !error && <p className="quiet">Laying it in the model …</p>}
+      {answer && (
+        <>
+          <div className="row" style={{ gap: '1.6rem', alignItems: 'flex-start' }}>
+            <Figure
+              label="Wet film"
+              value={film(answer.film.wetUm.value)}
+              range={[film(answer.film.wetUm.low).text, film(answer.film.wetUm.high).text]}
+            />
+            {ready && (
+              <Figure
+                label="Ready to go on"
+                value={{ text: ready.value.toFixed(0), unit: 'min' }}
+                range={[ready.low.toFixed(0), ready.high.toFixed(0)]}
+              />
+            )}
+            <Figure
+              label="Drops"
+              value={{ text: answer.dropletUm.value.toFixed(0), unit: 'µm' }}
+              range={[answer.dropletUm.low.toFixed(0), answer.dropletUm.high.toFixed(0)]}
+            />
+          </div>
+          <RiskBars sides={[{ name: 'A', risks: answer.risks }]} />
+          {helps && (
+            <p>
+              <strong>Would help most:</strong> {changeText(helps as Parameters<typeof changeText>[0], inWords)} (
+              {RISK_NAME[helps.helps].toLowerCase()} {(helps.before * 100).toFixed(0)} % to {(helps.after * 100).toFixed(0)} %).
+            </p>
+          )}
+          <p className="quiet">
+            The model’s word, four times in five within the ranges; the sheet and your test panel go before it. Aimed at{' '}
+            {joined(film(plan.setup.wetFilmUm))} wet.
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+function Figure({
+  label,
+  value: { text, unit },
+  range,
+}: {
+  label: string;
+  value: { text: string; unit: string };
+  range: [string, string];
+}) {
+  return (
+    <div>
+      <div className="label">{label}</div>
+      <div className="figure mid">
+        {text} <small>{unit}</small>
+      </div>
+      <div className="quiet">
+        {range[0]} to {range[1]}
+      </div>
+    </div>
+  );
+}
