@@ -1,6 +1,6 @@
 import { coatOf, type CoatAnswer } from '@orthochrom/core/coat/coat.ts';
 import { z } from 'zod';
-import { listOf, moreThanZero, optional, wanted } from '../quantity/fields.ts';
+import { listOf, optional, wanted } from '../quantity/fields.ts';
 import { Climate, Substrate } from '../shapes/climate.ts';
 import { Bake, Layer } from '../shapes/film.ts';
 import { Gun, Settings, beyondTravel } from '../shapes/gun.ts';

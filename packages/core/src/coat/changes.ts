@@ -8,7 +8,7 @@ import { mixtureOf } from '../material/mixture.ts';
 import { MATERIALS } from '../material/classes.ts';
 import type { CoatPlan, Unknowns } from './foresee.ts';
 import { foresee } from './foresee.ts';
-import { linkedRisks, riskSpread, RISKS, type RiskName } from './spreads.ts';
+import { linkedRisks, riskSpread, RISKS, type RiskName, type Sds } from './spreads.ts';
 
 export type ChangeKnob =
   | 'inletKPa'
@@ -21,7 +21,7 @@ export type ChangeKnob =
   | 'afterMinutes'
   | 'rampCPerMin'
   | 'gradeC';
-/** `helps` is the risk that falls most by it; probabilities as the model's best guess, not averaged over what is unknown. */
+/** `helps` is the risk that falls most by it; probabilities as the answer tells them, averaged over what is unknown where that was asked for. */
 export type Change = { knob: ChangeKnob; from: number; to: number; helps: RiskName; before: number; after: number; gain: number };
 
 const PSI_3_KPA = 20.7;
@@ -32,12 +32,12 @@ const MOST = 6;
 
 export type ChangeRoom = { capLimitKPa?: number | undefined; mostKPa: number; designC: number | undefined };
 
-export function changesFor(plan: CoatPlan, unknowns: Unknowns, room: ChangeRoom): Change[] {
-  const before = probabilities(plan, unknowns);
+export function changesFor(plan: CoatPlan, unknowns: Unknowns, room: ChangeRoom, sds?: Sds): Change[] {
+  const before = probabilities(plan, unknowns, sds);
   const trouble = troubleOf(before);
   return movesOf(plan, room)
     .map(({ knob, from, to, plan: moved }): Change => {
-      const after = probabilities(moved, unknowns);
+      const after = probabilities(moved, unknowns, sds);
       const helps = RISKS.reduce(
         (best, name) => (fall(before, after, name) > fall(before, after, best) ? name : best),
         'run' as RiskName,
@@ -52,9 +52,14 @@ export function changesFor(plan: CoatPlan, unknowns: Unknowns, room: ChangeRoom)
 type Probabilities = Partial<Record<RiskName, number>>;
 const fall = (before: Probabilities, after: Probabilities, name: RiskName): number => (before[name] ?? 0) - (after[name] ?? 0);
 
-function probabilities(plan: CoatPlan, unknowns: Unknowns): Probabilities {
+function probabilities(plan: CoatPlan, unknowns: Unknowns, sds: Sds | undefined): Probabilities {
   const links = linkedRisks(foresee(plan, unknowns, { mesh: COARSE, firstReadyOnly: true }), plan);
-  return Object.fromEntries(Object.entries(links).map(([name, link]) => [name, riskSpread(name as RiskName, link, 0).value]));
+  return Object.fromEntries(
+    Object.entries(links).map(([name, link]) => [
+      name,
+      riskSpread(name as RiskName, link, sds?.risks[name as RiskName] ?? 0).value,
+    ]),
+  );
 }
 
 /** −ln of the chance that nothing wants mending. */

@@ -85,7 +85,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
   const risks = lands ? risksOf(best, plan, sds) : {};
   const isHigh = Object.values(risks).some(({ value }) => value > HIGH_RISK);
   const changes =
-    lands && (input.rankChanges || (isHigh && input.spread !== false)) ? changesOf(input, plan, sure.centre) : undefined;
+    lands && (input.rankChanges || (isHigh && input.spread !== false)) ? changesOf(input, plan, sure.centre, sds) : undefined;
   const answer: CoatAnswer = {
     film: {
       wetUm: sized(last.filmM * 1e6, sds?.film),
@@ -173,14 +173,19 @@ function risksOf(best: Foreseen, plan: CoatPlan, sds: Sds | undefined): Risks {
   );
 }
 
-const changesOf = (input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>): Change[] => {
+const changesOf = (input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): Change[] => {
   const { stage, carrier } = stageOfClass(input.material.class);
   const band = input.gun.leafletInletKPa ?? inletBandKPa(input.gun.class, stage, carrier);
-  return changesFor(plan, centre, {
-    capLimitKPa: input.capLimitKPa,
-    mostKPa: Math.min(input.gun.maxInletKPa ?? Infinity, band[1] * 1.05),
-    designC: input.material.grade ? designTemperatureC(input.material.grade) : undefined,
-  });
+  return changesFor(
+    plan,
+    centre,
+    {
+      capLimitKPa: input.capLimitKPa,
+      mostKPa: Math.min(input.gun.maxInletKPa ?? Infinity, band[1] * 1.05),
+      designC: input.material.grade ? designTemperatureC(input.material.grade) : undefined,
+    },
+    sds,
+  );
 };
 
 /** Film across one fan of the last coat, all passes of it, µm. */

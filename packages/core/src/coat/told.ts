@@ -5,7 +5,6 @@ import type { PopTerm } from '../risk/pop.ts';
 import { testsOf } from '../gun/gun.ts';
 import type { CoatAnswer, CoatInput } from './coat.ts';
 import type { CoatPlan, Foreseen } from './foresee.ts';
-import type { RiskName } from './spreads.ts';
 import type { Sureness } from './sureness.ts';
 
 const HIGH_RISK = 0.3;

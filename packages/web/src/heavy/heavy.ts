@@ -1,6 +1,6 @@
 /** Answers that take longer than a frame, from a worker. The newest question of a slot rules: one that waits is dropped for it. */
 import type { AnswerOf, CalculationName, InputOf } from '@orthochrom/contract/registry.ts';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
 import type { MapAsk } from '../lab/mapAsk.ts';
 import type { HeavyAsk, HeavyReply } from './heavyWorker.ts';
@@ -50,19 +50,23 @@ export type HeavyState<A> = { answer?: A; error?: string; isStale: boolean };
 /** The newest answer to a question that changes; the last one stays on screen, marked stale, until the next is there. */
 function useQuestion<A>(question: Question | undefined): HeavyState<A> {
   const key = useMemo(() => (question ? JSON.stringify(question) : undefined), [question]);
-  const [slot, setSlot] = useState<Slot>();
+  const slot = useRef<Slot>(undefined);
   const [state, setState] = useState<{ key?: string; answer?: A; error?: string }>({});
+  useEffect(
+    () => () => {
+      slot.current?.close();
+      slot.current = undefined;
+    },
+    [],
+  );
   useEffect(() => {
-    const own = new Slot();
-    setSlot(own);
-    return () => own.close();
-  }, []);
-  useEffect(() => {
-    if (!slot || key === undefined) return;
-    slot.ask(JSON.parse(key) as Question, (outcome) =>
+    if (key === undefined) return;
+    // A worker is only begun once there is something to ask it.
+    slot.current ??= new Slot();
+    slot.current.ask(JSON.parse(key) as Question, (outcome) =>
       setState('answer' in outcome ? { key, answer: outcome.answer as A } : { key, error: outcome.error.message }),
     );
-  }, [slot, key]);
+  }, [key]);
   return {
     ...(state.answer === undefined ? {} : { answer: state.answer }),
     ...(state.error === undefined ? {} : { error: state.error }),

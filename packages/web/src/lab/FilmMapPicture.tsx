@@ -7,12 +7,14 @@ import { useEffect, useRef, useState } from 'react';
 import { useFilmMap } from '../heavy/heavy.ts';
 import type { MapAsk } from './mapAsk.ts';
 import { Picture, type Side } from './Pictures.tsx';
+import styles from './Pictures.module.css';
 
 const CELLS = { columns: 400, rows: 200 };
 const SEED = 7;
 const PASS_MS = 260;
 /** From bare to twice the wanted film: primer grey, through amber, to a dark that warns. */
-const COLOURS = interpolateRgbBasis(['#f4f3f0', '#f0d9a8', '#e8a03c', '#b35d0c', '#5a2508']);
+const SHADES = ['#f4f3f0', '#f0d9a8', '#e8a03c', '#b35d0c', '#5a2508'];
+const COLOURS = interpolateRgbBasis(SHADES);
 
 const askOf = ({ setup, answer }: Side, isHeld: boolean, passesLaid?: number): MapAsk => ({
   panelM: { length: setup.panel.lengthM ?? 1.2, height: setup.panel.heightM ?? 0.7 },
@@ -63,6 +65,11 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
         aria-label="Film over the panel"
         style={{ width: '100%', aspectRatio: '2 / 1', border: '1px solid var(--rule)', imageRendering: 'auto' }}
       />
+      <div className={styles['scale']} aria-hidden="true">
+        <span>bare</span>
+        <span className={styles['shades']} style={{ background: `linear-gradient(90deg, ${SHADES.join(', ')})` }} />
+        <span>{film(2 * wantedUm)}</span>
+      </div>
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <Button
           variant="default"
