@@ -40,7 +40,12 @@ export function Changes({ answer, setup, isStale, onApply }: ChangesProps) {
                   {RISK_NAME[change.helps].toLowerCase()} from {percent(change.before)} to {percent(change.after)}
                 </span>
               </span>
-              <Button variant="default" disabled={isStale} onClick={() => onApply(changed(setup, change))}>
+              <Button
+                variant="default"
+                style={{ flexShrink: 0 }}
+                disabled={isStale}
+                onClick={() => onApply(changed(setup, change))}
+              >
                 Do it
               </Button>
             </li>

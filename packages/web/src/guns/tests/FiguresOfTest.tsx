@@ -20,6 +20,9 @@ export type TestDraft = {
   fanTurnsOut?: number | undefined;
   fanWidthMm?: number | undefined;
   distanceMm?: number | undefined;
+  wetUm?: number | undefined;
+  overlapPercent?: number | undefined;
+  secondsPerM?: number | undefined;
 };
 type FigureName = Exclude<keyof TestDraft, 'seen'>;
 const FIELD: Record<FigureName, { label: string; kind: Kind }> = {
@@ -31,12 +34,16 @@ const FIELD: Record<FigureName, { label: string; kind: Kind }> = {
   fanTurnsOut: { label: 'Fan out, turns from closed', kind: 'turns' },
   fanWidthMm: { label: 'Wet length on the paper', kind: 'length' },
   distanceMm: { label: 'Distance', kind: 'length' },
+  wetUm: { label: 'Wet film on the comb', kind: 'film' },
+  overlapPercent: { label: 'Overlap of the passes', kind: 'percent' },
+  secondsPerM: { label: 'Seconds for one metre of a pass', kind: 'seconds' },
 };
 const ASKED: Record<TestKindHere, FigureName[]> = {
   pattern: ['distanceMm'],
   catch: ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut'],
   fan: ['inletKPa', 'fanTurnsOut', 'distanceMm', 'fanWidthMm'],
   cap: ['inletKPa', 'capKPa', 'fanTurnsOut'],
+  comb: ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'secondsPerM', 'wetUm'],
 };
 /** Long enough that a late finger does not matter. */
 const CATCH_SECONDS = 30;
@@ -59,7 +66,7 @@ export function FiguresOfTest({ gun, kind, draft, setDraft }: FiguresProps) {
       key={name}
       label={FIELD[name].label}
       kind={FIELD[name].kind}
-      field={name}
+      field={name === 'secondsPerM' ? 'seconds' : name}
       {...(name === 'fluidTurnsOut' || name === 'fanTurnsOut' ? { description: `its travel is ${turnsText(travel[name])}` } : {})}
       onChange={(entered) => setDraft((now) => ({ ...now, [name]: entered?.canonical }))}
     />

@@ -40,7 +40,9 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
   const candidate =
     kind === 'pattern'
       ? { kind, seen: draft.seen, distanceMm: draft.distanceMm ?? 200, settings: {} }
-      : { kind, ...without(draft) };
+      : kind === 'comb'
+        ? { kind, wetUm: draft.wetUm, settings: { nozzleMm: set.nozzleMm, ...settingsIn(draft) } }
+        : { kind, ...without(draft) };
   const parsed = ShopTest.safeParse(candidate);
   const fault = parsed.success ? undefined : hasAll(draft, kind) ? parsed.error.issues[0]!.message : undefined;
   const save = () =>
@@ -115,6 +117,14 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
   );
 }
 
+const settingsIn = ({ inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, secondsPerM }: TestDraft) => ({
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  ...(secondsPerM ? { gunSpeedMPerS: 1 / secondsPerM } : {}),
+});
 const without = ({ seen: _, ...figures }: TestDraft) => figures;
 
 const NEEDED: Record<TestKindHere, (keyof TestDraft)[]> = {
@@ -122,5 +132,6 @@ const NEEDED: Record<TestKindHere, (keyof TestDraft)[]> = {
   catch: ['ml', 'seconds', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut'],
   fan: ['fanWidthMm', 'distanceMm', 'inletKPa', 'fanTurnsOut'],
   cap: ['capKPa', 'inletKPa', 'fanTurnsOut'],
+  comb: ['wetUm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'secondsPerM'],
 };
 const hasAll = (draft: TestDraft, kind: TestKindHere): boolean => NEEDED[kind].every((field) => draft[field] !== undefined);

@@ -5,9 +5,15 @@ import { formatFor, type Format } from '../../units/format.ts';
 import { surenessPercent, whatItDid, type Did } from './whatItDid.ts';
 import styles from './WhatItDid.module.css';
 
-const WORD = { fluidMlPerMin: 'Paint', fanWidthMm: 'Fan', capKPa: 'At the cap' } as const;
-const shown = (name: Did['name'], value: number, { length, pressure }: Format) =>
-  name === 'fluidMlPerMin' ? { text: value.toFixed(0), unit: 'ml/min' } : name === 'fanWidthMm' ? length(value) : pressure(value);
+const WORD = { fluidMlPerMin: 'Paint', fanWidthMm: 'Fan', capKPa: 'At the cap', wetUm: 'Wet film' } as const;
+const shown = (name: Did['name'], value: number, { length, pressure, film }: Format) =>
+  name === 'wetUm'
+    ? film(value)
+    : name === 'fluidMlPerMin'
+      ? { text: value.toFixed(0), unit: 'ml/min' }
+      : name === 'fanWidthMm'
+        ? length(value)
+        : pressure(value);
 
 /** Before and after, with how sure each is: the bar holds four times in five. */
 export function WhatItDid({ gun, nozzleMm, test }: { gun: StoredGun; nozzleMm: number; test: Parameters<typeof whatItDid>[2] }) {

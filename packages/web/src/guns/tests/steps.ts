@@ -1,5 +1,5 @@
 /** The guided tests: what to take, what to do in order, and what for. */
-export type TestKindHere = 'pattern' | 'catch' | 'fan' | 'cap';
+export type TestKindHere = 'pattern' | 'catch' | 'fan' | 'cap' | 'comb';
 export const TEST_STEPS: Record<TestKindHere, { title: string; why: string; steps: string[] }> = {
   pattern: {
     title: 'Pattern on paper',
@@ -37,6 +37,16 @@ export const TEST_STEPS: Record<TestKindHere, { title: string; why: string; step
       'The test cap of this very air cap, not of another.',
       'Cup off or empty, needle shut, fan as you use it.',
       'Trigger pulled to air: read the cap and the inlet together.',
+    ],
+  },
+  comb: {
+    title: 'Film comb',
+    why: 'What lands wet is what runs, peels and pops. One reading knows the paint’s flow and what is lost to fog at once.',
+    steps: [
+      'A test panel, upright, the real mix, this set in the gun. Breathing protection and extraction as for spraying.',
+      'Set air, needle and fan as you will spray, and keep one distance, one step and one pace.',
+      'Lay one coat of four passes or more. At once, in the middle of it: the comb square on the film, straight in, straight out.',
+      'The last tooth that is wet and the first that is dry: the film lies between them. Wipe the comb.',
     ],
   },
 };

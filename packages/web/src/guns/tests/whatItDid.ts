@@ -1,11 +1,13 @@
 /** What a test does to a gun's figures: the same set-up worked out without it and with it. Pure. */
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import { filmExpected } from '@orthochrom/core/coat/filmExpected.ts';
+import { materialClassOf } from '@orthochrom/core/material/classes.ts';
 import type { Stage } from '@orthochrom/core/gun/gun.ts';
 
 type GunTest = NonNullable<NonNullable<StoredGun['gun']['nozzleSets']>[number]['tests']>[number];
 export type Figure = { value: number; low: number; high: number };
-export type Did = { name: 'fluidMlPerMin' | 'fanWidthMm' | 'capKPa'; before: Figure; after: Figure };
+export type Did = { name: 'fluidMlPerMin' | 'fanWidthMm' | 'capKPa' | 'wetUm'; before: Figure; after: Figure };
 
 /** A coat this gun is used for, in air and hands like any other: only the gun differs between the two. */
 export function whatItDid({ gun, usedFor }: Pick<StoredGun, 'gun' | 'usedFor'>, nozzleMm: number, test: GunTest): Did[] {
@@ -28,12 +30,20 @@ export function whatItDid({ gun, usedFor }: Pick<StoredGun, 'gun' | 'usedFor'>, 
       plans: false,
     });
   const [before, after] = [setup([]), setup([test])];
-  return (['fluidMlPerMin', 'fanWidthMm', 'capKPa'] as const)
-    .map((name) => ({ name, before: before.ranges[name], after: after.ranges[name] }))
-    .filter(
-      ({ before: was, after: is }) =>
-        Math.abs(is.value / was.value - 1) > 0.005 || Math.abs((is.high - is.low) / (was.high - was.low) - 1) > 0.02,
-    );
+  const settings = test.kind === 'comb' ? { ...test.settings, nozzleMm } : { nozzleMm };
+  const film = (more: GunTest[]) => filmExpected(withTests(more), materialClassOf(stage, 'solvent'), settings);
+  const [filmBefore, filmAfter] = [film([]), film([test])];
+  return [
+    ...(['fluidMlPerMin', 'fanWidthMm', 'capKPa'] as const).map((name) => ({
+      name,
+      before: before.ranges[name],
+      after: after.ranges[name],
+    })),
+    ...(filmBefore && filmAfter ? [{ name: 'wetUm' as const, before: filmBefore, after: filmAfter }] : []),
+  ].filter(
+    ({ before: was, after: is }) =>
+      Math.abs(is.value / was.value - 1) > 0.005 || Math.abs((is.high - is.low) / (was.high - was.low) - 1) > 0.02,
+  );
 }
 
 /** Measured over what a gun of this kind and size would give, before any test of this kind. */
