@@ -117,7 +117,7 @@ describe('what a test did', () => {
       fluidTurnsOut: 2.75,
       fanTurnsOut: 2.25,
     });
-    expect(did.map(({ name }) => name)).toEqual(['fluidMlPerMin']);
+    expect(did.map(({ name }) => name)).toEqual(['fluidMlPerMin', 'wetUm']);
     expect(did[0]!.after.high - did[0]!.after.low).toBeLessThan(did[0]!.before.high - did[0]!.before.low);
   });
 });

@@ -15,6 +15,8 @@ const BORE_LENGTH_M = 1.5e-3;
 const SEAT_LENGTH_M = 0.2e-3;
 const SUCTION_EXPONENT = 0.6;
 const GRAVITY = 9.80665;
+/** A needle that is all but shut lets nothing through that could be told. */
+const LEAST_GAP_M = 1e-7;
 
 export type FluidInput = {
   nozzleMm: number;
@@ -43,7 +45,7 @@ export function fluidM3PerS(input: FluidInput): number {
     density * GRAVITY * input.headM +
     input.suctionPa * (Math.max(input.capKPa, 0) / input.designCapKPa) ** SUCTION_EXPONENT +
     (input.cupPa ?? 0);
-  if (drive <= 0 || gap <= 0) return 0;
+  if (drive <= 0 || gap < LEAST_GAP_M) return 0;
   const ringDiameter = bore - gap * Math.cos(NEEDLE_HALF_ANGLE);
   const ringArea = Math.PI * gap * ringDiameter;
   const boreArea = (Math.PI * bore ** 2) / 4;

@@ -25,6 +25,7 @@ const TESTS = [
   ['catch', 'Catch test'],
   ['fan', 'Fan width'],
   ['cap', 'Cap gauge'],
+  ['comb', 'Film comb'],
 ] as const;
 
 export function GunPage() {
@@ -114,6 +115,7 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
       return `${format.joined(format.length(test.fanWidthMm))} at ${format.joined(format.length(test.distanceMm))}`;
     if (test?.kind === 'cap')
       return `${format.joined(format.pressure(test.capKPa))} with ${format.joined(format.pressure(test.inletKPa))} at the gun`;
+    if (test?.kind === 'comb') return `${format.joined(format.film(test.wetUm))} wet in a coat`;
     return 'never';
   };
   return (
