@@ -123,7 +123,73 @@ const INPUTS: Record<string, fc.Arbitrary<object>> = {
       overlapPercent: maybe(any('overlapPercent')),
     }),
   }),
+  coat: fc.record({
+    climate: fc.record({
+      airTemperatureC: any('airTemperatureC'),
+      relativeHumidityPercent: any('relativeHumidityPercent'),
+      panelTemperatureC: maybe(any('panelTemperatureC')),
+      materialTemperatureC: maybe(any('materialTemperatureC')),
+      airSpeedMPerS: maybe(any('airSpeedMPerS')),
+    }),
+    material: fc.record({
+      class: fc.constantFrom(
+        'solventBase',
+        'waterborneBase',
+        'clearHighSolids',
+        'singleStage',
+        'waterborneSealer',
+        'buildPrimer',
+      ),
+      viscosityMm2PerS: maybe(any('viscosityMm2PerS')),
+      densityGPerMl: maybe(any('densityGPerMl')),
+      volumeSolidsPercent: maybe(any('volumeSolidsPercent')),
+      finish: maybe(fc.constantFrom('solid', 'silver')),
+    }),
+    gun,
+    settings: fc.record({
+      inletKPa: maybe(any('inletKPa')),
+      fluidTurnsOut: maybe(fc.constantFrom(0, 0.25, 2)),
+      distanceMm: maybe(any('distanceMm')),
+      gunSpeedMPerS: maybe(any('gunSpeedMPerS')),
+      overlapPercent: maybe(any('overlapPercent')),
+    }),
+    panel: fc.record({ slopeDeg: any('slopeDeg') }),
+    coats: fc.array(fc.record({ flashMinutes: fc.constantFrom(0, 0.1, 12, 400) }), { minLength: 1, maxLength: 3 }),
+    bake: maybe(
+      fc.record({
+        afterMinutes: fc.constantFrom(0, 10),
+        toC: any('toC'),
+        rampCPerMin: any('rampCPerMin'),
+        holdMinutes: fc.constantFrom(0, 30),
+      }),
+    ),
+    technique: maybe(
+      fc.record({
+        tiltDeg: any('tiltDeg'),
+        speedWobblePercent: fc.constantFrom(0, 100),
+        arc: maybe(fc.record({ reachM: any('reachM'), swingDeg: any('swingDeg') })),
+      }),
+    ),
+  }),
+  schedule: fc.record({
+    stages: fc.array(
+      fc.record({
+        name: fc.constantFrom('A', 'B'),
+        stage: fc.constantFrom(...stages),
+        carrier: fc.constantFrom('solvent', 'waterborne'),
+        coats: any('coats'),
+        mixes: maybe(any('mixes')),
+        sheet: fc.record({ atC: any('atC'), flashMinutes: maybe(fc.constantFrom(0, 10, 500)) }),
+      }),
+      { minLength: 1, maxLength: 2 },
+    ),
+    climate: fc.record({ airTemperatureC: any('airTemperatureC'), relativeHumidityPercent: any('relativeHumidityPercent') }),
+    panels: fc.constant([{ name: 'hood' }]),
+    spraySeconds: fc.constantFrom(1, 300),
+  }),
 };
+/** A run of the film is heavy: fewer tries say as much. */
+const RUNS: Record<string, number> = { coat: 40, setup: 40 };
 
 it.each(Object.keys(INPUTS))('%s answers anything possible with figures and words', (name) => {
   fc.assert(
@@ -134,6 +200,6 @@ it.each(Object.keys(INPUTS))('%s answers anything possible with figures and word
       expect(JSON.stringify(outcome.answer)).not.toContain('null');
       expect(JSON.stringify(outcome.answer)).not.toContain('NaN');
     }),
-    { numRuns: 120 },
+    { numRuns: RUNS[name] ?? 120 },
   );
 });

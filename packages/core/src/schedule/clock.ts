@@ -58,12 +58,14 @@ function servedAt(
   return from + LONGEST_MINUTES;
 }
 
-function waitsOf(stage: ScheduleStage): { flash: number; floor: number; toNext: number; beforeBake: number } {
+function waitsOf(stage: ScheduleStage): { flash: number; floor: number; floorShare: number; toNext: number; beforeBake: number } {
   const fallback = FALLBACK_MINUTES[materialClassOf(layerOf(stage))];
   const flash = stage.sheet.flashMinutes ?? fallback.flash;
+  const floor = stage.sheet.minFlashMinutes ?? flash / 2;
   return {
     flash,
-    floor: stage.sheet.minFlashMinutes ?? flash / 2,
+    floor,
+    floorShare: flash > 0 ? floor / flash : 0,
     toNext: stage.sheet.toNextMinutes ?? stage.sheet.flashMinutes ?? fallback.last,
     beforeBake: stage.sheet.beforeBakeMinutes ?? fallback.last,
   };
@@ -119,7 +121,7 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
         ? stage.bake
           ? [waits.beforeBake, waits.beforeBake]
           : next
-            ? [waits.toNext, (waits.toNext * waits.floor) / waits.flash]
+            ? [waits.toNext, waits.toNext * waits.floorShare]
             : [waits.flash, waits.floor]
         : [waits.flash, waits.floor];
       // Each panel waits from its own end; the same order of panels makes that one panel's spraying longer than the wait.
