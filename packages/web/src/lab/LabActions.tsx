@@ -6,6 +6,7 @@ import { LabFile, LAB_FORMAT } from '@orthochrom/contract/shop/labFile.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Overrides, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { stageOfClass } from '@orthochrom/core/coat/material.ts';
+import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
@@ -29,6 +30,8 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   const { data: setup } = useSetup();
   const { data: list } = useTickets();
   const navigate = useNavigate();
+  // The same file may be mended and opened again.
+  const again = useRef<() => void>(null);
   const [busy, write] = useWrite();
   const stored = setup?.guns.find(
     ({ gun }) => gun.class === shown.gun.class && JSON.stringify(gun.nozzlesMm) === JSON.stringify(shown.gun.nozzlesMm),
@@ -125,7 +128,11 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
           </Menu.Item>
         </Menu.Dropdown>
       </Menu>
-      <FileButton accept="application/json" onChange={(file) => void open(file)}>
+      <FileButton
+        resetRef={again}
+        accept="application/json"
+        onChange={(file) => void open(file).finally(() => again.current?.())}
+      >
         {(props) => (
           <Button variant="default" {...props}>
             Open a file
