@@ -3,6 +3,7 @@
  * same input. The ratio is what is told: it hardly depends on the machine.
  */
 import { readFileSync } from 'node:fs';
+import { benchFilm } from './benchFilm.ts';
 import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
 
 type Example = { title: string; input: unknown };
@@ -13,9 +14,9 @@ const example = (name: string, title: string): unknown => {
   return list.find((pair) => pair.title === title)!.input;
 };
 const PLAN = {
-  reducer: example('reducer', 'frost outside, 22 °C in the booth: the booth decides'),
+  reducer: { ...(example('reducer', 'frost outside, 22 °C in the booth: the booth decides') as object), risks: false },
   mix: example('mix', '900 ml of single stage 4:1:1 by weight, two cups'),
-  setup: example('setup', 'clear with the sheet at hand'),
+  setup: { ...(example('setup', 'clear with the sheet at hand') as object), plans: false },
   recoat: example('recoat', 'second coat of clear at four minutes'),
 };
 
@@ -41,3 +42,7 @@ const [plans, trips] = [perSecond(plan), perSecond(roundTrip)];
 console.log(`live plan of one coat    ${plans.toFixed(0)} per second`);
 console.log(`JSON round trip of it    ${trips.toFixed(0)} per second`);
 console.log(`ratio                    ${(trips / plans).toFixed(1)} round trips a plan`);
+benchFilm(example('coat', 'two coats of clear as the trade does them') as Record<string, unknown>, {
+  ...(PLAN.setup as object),
+  plans: true,
+});
