@@ -9,7 +9,7 @@
 
 static const double ln_dry = -33.845630770230535, ln_span = 12.206072645530174, bend = 0.24; /* ln 2e-15, ln(4e-10/2e-15) */
 static double solids_m[CELLS], held[2][CELLS], before[2][CELLS], solids[CELLS], cure[CELLS];
-static double mobility[CELLS], face[CELLS], lower[CELLS], diagonal[CELLS], upper[CELLS], right_side[CELLS];
+static double mobility[CELLS], face[CELLS], upper[CELLS], right_side[CELLS];
 static double surface[2], temperature_c = 21;
 static const double molar_volume[2] = {118e-6, 135e-6}, density[2] = {870, 930}, latent[2] = {0.4e6, 0.37e6}, mobile[2] = {1, 0.55};
 static const double p20[2] = {3100, 200}, heat[2] = {40000, 46000}, carries[2] = {0.0029749, 0.0025642};
@@ -23,32 +23,27 @@ static void update_solids(void) {
 }
 static double solve_one(int c, double seconds, double half_all, double at_surface) {
   int last = CELLS - 1;
-  double per_second = 1 / seconds;
-  for (int i = 0; i < CELLS; i++) {
-    double stays = solids_m[i] * per_second;
-    double below = i == 0 ? 0 : mobile[c] * face[i - 1], above = i == last ? 0 : mobile[c] * face[i];
-    lower[i] = -below;
-    upper[i] = -above;
-    diagonal[i] = stays + below + above;
-    right_side[i] = stays * before[c][i];
-  }
-  double kelvin = temperature_c + 273.15;
+  double per_second = 1 / seconds, kelvin = temperature_c + 273.15;
   double pressure = exp(log(p20[c]) - heat[c] / GAS * (1 / kelvin - 1 / 293.15));
   double drive = carries[c] * molar_volume[c] / (GAS * kelvin) * pressure * at_surface * exp(at_surface + 0.45 * at_surface * at_surface);
   double half = mobile[c] * half_all, leaves = half / (half + drive);
-  diagonal[last] += leaves * drive;
-  double inverse = 1 / diagonal[0];
-  upper[0] *= inverse;
-  right_side[0] *= inverse;
-  for (int i = 1; i < CELLS; i++) {
-    inverse = 1 / (diagonal[i] - lower[i] * upper[i - 1]);
-    upper[i] *= inverse;
-    right_side[i] = (right_side[i] - lower[i] * right_side[i - 1]) * inverse;
+  double below = 0, share_below = 0, right_below = 0;
+  for (int i = 0; i < last; i++) {
+    double stays = solids_m[i] * per_second, above = mobile[c] * face[i];
+    double inverse = 1 / (stays + below + above - below * share_below);
+    share_below = above * inverse;
+    right_below = (stays * before[c][i] + below * right_below) * inverse;
+    upper[i] = share_below;
+    right_side[i] = right_below;
+    below = above;
   }
-  for (int i = last - 1; i >= 0; i--) right_side[i] -= upper[i] * right_side[i + 1];
-  for (int i = 0; i < CELLS; i++) held[c][i] = right_side[i];
-  surface[c] = 0.5 * (surface[c] + half * right_side[last] / (half + drive));
-  return leaves * drive * right_side[last];
+  double stays = solids_m[last] * per_second;
+  double above = (stays * before[c][last] + below * right_below) / (stays + below + leaves * drive - below * share_below);
+  double uppermost = above;
+  held[c][last] = above;
+  for (int i = last - 1; i >= 0; i--) held[c][i] = above = right_side[i] + upper[i] * above;
+  surface[c] = 0.5 * (surface[c] + half * uppermost / (half + drive));
+  return leaves * drive * uppermost;
 }
 static void step(double seconds) {
   double flux[2], before_c = temperature_c;

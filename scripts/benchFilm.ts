@@ -16,7 +16,8 @@ const folder = fileURLToPath(new URL('../bench/', import.meta.url));
 
 /** Best of several rounds, ms: the least disturbed one. */
 export function bestMs(work: () => unknown, rounds = 15): number {
-  for (let i = 0; i < 5; i++) work();
+  // Long enough for the engine to have compiled it.
+  for (let i = 0; i < 20; i++) work();
   return Math.min(
     ...Array.from({ length: rounds }, () => {
       const start = performance.now();

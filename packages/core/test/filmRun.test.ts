@@ -172,6 +172,8 @@ const of = ({ um, coats, ...rest }: Random, more: Partial<Job> & { um?: number }
   ...more,
 });
 const law = (check: (job: Random) => void) => fc.assert(fc.property(jobs, check), { numRuns: 25 });
+/** Readiness is read between two steps: that much of it is the steps' own. */
+const READ_BETWEEN_STEPS = 1.005;
 const readyOf = ({ readySeconds }: FilmRun) => readySeconds.at(-1) ?? Infinity;
 
 describe('laws of the film', () => {
@@ -198,13 +200,13 @@ describe('laws of the film', () => {
   it('more air dries sooner and leaves less', () =>
     law((job) => {
       const [calm, brisk] = [film(of(job)), film(of(job, { speed: job.speed * 1.5 }))];
-      expect(readyOf(brisk)).toBeLessThanOrEqual(readyOf(calm) * 1.001);
+      expect(readyOf(brisk)).toBeLessThanOrEqual(readyOf(calm) * READ_BETWEEN_STEPS);
       expect(brisk.volatileUm).toBeLessThanOrEqual(calm.volatileUm * 1.0001);
     }));
   it('warmth dries sooner and leaves less', () =>
     law((job) => {
       const [cool, warm] = [film(of(job)), film(of(job, { airC: job.airC + 4 }))];
-      expect(readyOf(warm)).toBeLessThanOrEqual(readyOf(cool) * 1.001);
+      expect(readyOf(warm)).toBeLessThanOrEqual(readyOf(cool) * READ_BETWEEN_STEPS);
       expect(warm.volatileUm).toBeLessThan(cool.volatileUm);
     }));
   it('what arrives wetter runs more and dries thinner', () =>

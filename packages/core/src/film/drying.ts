@@ -12,7 +12,6 @@ import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/hu
 import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
 import { FAST, IN_FILM, SLOW, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { solveTridiagonal } from '../numerics/tridiagonal.ts';
 import { activityFactor, coldness, curedAfter, diffusivityM2PerS, GAS_CONSTANT_J_PER_MOL_K } from './filmLaws.ts';
 import { updateSolids, type CoatCells, type Stack } from './stack.ts';
 
@@ -55,7 +54,7 @@ export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evapor
 const pressurePa = (name: Volatile, temperatureC: number): number =>
   name === 'water' ? saturationPressurePa(temperatureC) : solventPressurePa(name === 'fast' ? FAST : SLOW, temperatureC);
 
-export type Workspace = Record<'mobility' | 'face' | 'lower' | 'diagonal' | 'upper' | 'right', Float64Array> & {
+export type Workspace = Record<'mobility' | 'face' | 'upper' | 'right', Float64Array> & {
   before: Record<Volatile, Float64Array>;
 };
 export const workspaceFor = (cells: number): Workspace => {
@@ -63,8 +62,6 @@ export const workspaceFor = (cells: number): Workspace => {
   return {
     mobility: make(),
     face: make(),
-    lower: make(),
-    diagonal: make(),
     upper: make(),
     right: make(),
     before: { water: make(), fast: make(), slow: make() },
@@ -91,8 +88,8 @@ export function dryingStep(
     const cold = coldness(temperatureK);
     if (round > 0) updateSolids(stack);
     mobilities(stack, work.mobility, cold, diffusion);
-    for (let i = 0; i < last; i++)
-      work.face[i] = (2 * Math.sqrt(work.mobility[i]! * work.mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
+    const { mobility, face } = work;
+    for (let i = 0; i < last; i++) face[i] = (2 * Math.sqrt(mobility[i]! * mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
     const atSurface = 1 / (1 + surface.water + surface.fast + surface.slow);
     const surfaceMobility =
       diffusion * diffusivityM2PerS(top.constants, 1 - atSurface, cold, stack.cure[last]!) * atSurface * atSurface;
@@ -128,45 +125,53 @@ function mobilities({ coats, solids: shares, cure }: Stack, mobility: Float64Arr
     }
 }
 
-/** One volatile through all cells. @returns what leaves the surface, m/s */
+/**
+ * One volatile through all cells: the rows of the implicit step are set up and eliminated in one sweep (Thomas 1949),
+ * which the diagonal, always the largest, keeps safe. @returns what leaves the surface, m/s
+ */
 function solveOne(
   { cells, solidsM, held, surface }: Stack,
-  { face, lower, diagonal, upper, right, before: beforeAll }: Workspace,
+  { face, upper, right, before: beforeAll }: Workspace,
   air: AirOver,
   name: Volatile,
   at: { seconds: number; temperatureC: number; half: number; atSurface: number; top: CoatCells },
 ): number {
   const { molarVolumeM3PerMol, interaction, mobility } = IN_FILM[name];
-  const { seconds, atSurface, top } = at;
-  const before = beforeAll[name];
-  const last = cells - 1;
-  const perSecond = 1 / seconds;
-  for (let i = 0; i < cells; i++) {
-    const stays = solidsM[i]! * perSecond;
-    const below = i === 0 ? 0 : mobility * face[i - 1]!;
-    const above = i === last ? 0 : mobility * face[i]!;
-    lower[i] = -below;
-    upper[i] = -above;
-    diagonal[i] = stays + below + above;
-    right[i] = stays * before[i]!;
-  }
-  const held2 = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
+  const { atSurface, top } = at;
+  const [before, now] = [beforeAll[name], held[name]];
+  const polymerHolds = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
   const carried = (air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
   // Activity over volatile per solids, taken from the last round; water is never more active than water.
-  const free = atSurface * activityFactor(atSurface, held2);
+  const free = atSurface * activityFactor(atSurface, polymerHolds);
   const perHeld = name === 'water' && surface.water * free > 1 ? 1 / surface.water : free;
   const drive = carried * pressurePa(name, at.temperatureC) * perHeld;
   const back = name === 'water' ? carried * air.vapourPa : 0;
   const half = mobility * at.half;
   const leaves = half / (half + drive);
-  diagonal[last] = diagonal[last]! + leaves * drive;
-  right[last] = right[last]! + leaves * back;
-  solveTridiagonal(cells, lower, diagonal, upper, right);
-  const now = held[name];
-  for (let i = 0; i < cells; i++) now[i] = right[i]!;
-  const newSurface = Math.max(0, (half * right[last]! + back) / (half + drive));
-  surface[name] = 0.5 * (surface[name] + newSurface);
-  return leaves * (drive * right[last]! - back);
+  const last = cells - 1;
+  const perSecond = 1 / at.seconds;
+  let [below, shareBelow, rightBelow] = [0, 0, 0];
+  for (let i = 0; i < last; i++) {
+    const stays = solidsM[i]! * perSecond;
+    const above = mobility * face[i]!;
+    const inverse = 1 / (stays + below + above - below * shareBelow);
+    shareBelow = above * inverse;
+    rightBelow = (stays * before[i]! + below * rightBelow) * inverse;
+    upper[i] = shareBelow;
+    right[i] = rightBelow;
+    below = above;
+  }
+  const stays = solidsM[last]! * perSecond;
+  let above =
+    (stays * before[last]! + leaves * back + below * rightBelow) / (stays + below + leaves * drive - below * shareBelow);
+  const uppermost = above;
+  now[last] = above;
+  for (let i = last - 1; i >= 0; i--) {
+    above = right[i]! + upper[i]! * above;
+    now[i] = above;
+  }
+  surface[name] = 0.5 * (surface[name] + Math.max(0, (half * uppermost + back) / (half + drive)));
+  return leaves * (drive * uppermost - back);
 }
 
 function panelAfter(beforeC: number, air: AirOver, fluxes: Record<Volatile, number>, seconds: number): number {
