@@ -5,7 +5,8 @@ import { designTemperatureC } from '@orthochrom/core/reducer/grade.ts';
 import type { InputOf } from '../registry.ts';
 import type { CoatPlan } from './planCoat.ts';
 import { recipeOf, type PlanContext } from './planContext.ts';
-import { climateFrom, setupInput } from './planInputs.ts';
+import { climateFrom, layerOf, setupInput } from './planInputs.ts';
+import type { TicketWhole } from '../shop/ticket.ts';
 
 type Settings = InputOf<'coat'>['settings'];
 type Grade = NonNullable<InputOf<'coat'>['material']['grade']>;
@@ -34,7 +35,12 @@ function gradeTaken({ reducer, inputs }: CoatPlan): Grade | undefined {
 }
 
 /** The coats of this stage that are still to come, at the settings as they stand. */
-export function coatInput(context: PlanContext, plan: CoatPlan, settings: Settings): InputOf<'coat'> {
+export function coatInput(
+  context: PlanContext,
+  plan: CoatPlan,
+  settings: Settings,
+  below: NonNullable<InputOf<'coat'>['below']> = [],
+): InputOf<'coat'> {
   const { sheet, stage, room, air, gun, ticket, coatsLeft, isLastStage } = context;
   const recipe = recipeOf(context);
   const setup = setupInput(context);
@@ -67,6 +73,7 @@ export function coatInput(context: PlanContext, plan: CoatPlan, settings: Settin
           },
         }
       : {}),
+    ...(below.length > 0 ? { below } : {}),
     ...(setup.capLimitKPa === undefined ? {} : { capLimitKPa: setup.capLimitKPa }),
   };
 }
@@ -74,3 +81,26 @@ export function coatInput(context: PlanContext, plan: CoatPlan, settings: Settin
 /** A plan that was taken for a gun with a longer knob is held to this one's travel. */
 const within = ({ fanTurnsOut }: Settings, gun: PlanContext['gun']['gun']): Partial<Settings> =>
   fanTurnsOut === undefined ? {} : { fanTurnsOut: Math.min(fanTurnsOut, fullFanTurnsOf(gun)) };
+
+/** After this long a layer below has lost what it will lose before the next one. */
+const STILL_WET_MS = 12 * 3_600_000;
+
+/** The coats of the stage before, where this one goes over them the same day: what they still hold counts for popping. */
+export function layersBelow(
+  { ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>,
+  stageId: string,
+  nowMs: number,
+): NonNullable<InputOf<'coat'>['below']> {
+  const place = ticket.stages.findIndex(({ id }) => id === stageId);
+  const before = ticket.stages[place - 1];
+  // Primer is sanded before anything goes on: it has long been dry.
+  if (!before || before.kind === 'primer') return [];
+  const sheet = sheets.find(({ id }) => id === before.sheetVersionId)?.sheet;
+  const isOld = coats.some(
+    ({ stageId: of, endedAt }) => of === before.id && endedAt !== undefined && nowMs - Date.parse(endedAt) > STILL_WET_MS,
+  );
+  if (!sheet?.recipes?.length || isOld) return [];
+  const layer = layerOf({ sheet, stage: before });
+  const { toNextMinutes: _, ...betweenCoats } = layer.sheet!;
+  return Array.from({ length: before.coats }, (_coat, i) => (i === before.coats - 1 ? layer : { ...layer, sheet: betweenCoats }));
+}

@@ -21,6 +21,7 @@ import { Levers } from './Levers.tsx';
 import { startSetup, withDefaults, type LabSetup } from './labSetup.ts';
 import { DropsPicture, ProfilePicture, RunPicture, TimePicture, WavePicture, type Side } from './Pictures.tsx';
 import { RiskBars } from './RiskBars.tsx';
+import { SeenHere } from './SeenHere.tsx';
 
 /** What a ticket hands over: its coat's input, and the coat to send it back to. */
 export type LabVisit = { setup: LabSetup; coatId: string; ticketId: string; title: string };
@@ -133,6 +134,12 @@ function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: L
                 <WavePicture sides={sides} />
                 <RunPicture sides={sides} />
               </div>
+              <SeenHere
+                key={isB ? 'b' : 'a'}
+                setup={shown}
+                wetUm={(current.answer ?? sides[0]!.answer).film.wetUm.value}
+                onChange={set}
+              />
               <VerdictList verdicts={(current.answer ?? sides[0]!.answer).verdicts} hideGo />
               <details className="card">
                 <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Why, and how sure</summary>

@@ -1,12 +1,14 @@
 /** What to expect of the coats still to come at the settings as they stand; it moves with the air and with every knob. */
 import { Button } from '@mantine/core';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
-import { coatInput } from '@orthochrom/contract/plan/coatInput.ts';
+import { coatInput, layersBelow } from '@orthochrom/contract/plan/coatInput.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
+import { useNowMs } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy } from '../heavy/heavy.ts';
 import type { LabVisit } from '../lab/LabPage.tsx';
@@ -18,17 +20,22 @@ type ExpectCardProps = {
   plan: CoatPlan;
   settings: InputOf<'coat'>['settings'];
   coatId: string;
-  ticketId: string;
+  whole: TicketWhole;
   title: string;
 };
 
-export function ExpectCard({ context, plan, settings, coatId, ticketId, title }: ExpectCardProps) {
+export function ExpectCard({ context, plan, settings, coatId, whole, title }: ExpectCardProps) {
   const { painter } = usePainter();
   const { film, joined, inWords } = formatFor(painter.units);
   const navigate = useNavigate();
-  const input = useMemo(() => coatInput(context, plan, settings), [context, plan, settings]);
+  const nowMs = useNowMs(600_000);
+  const input = useMemo(
+    () => coatInput(context, plan, settings, layersBelow(whole, context.stage.id, nowMs)),
+    [context, plan, settings, whole, nowMs],
+  );
   const { answer, error, isStale } = useHeavy('coat', input);
-  const toLab = () => void navigate('/lab', { state: { setup: input, coatId, ticketId, title } satisfies LabVisit });
+  const toLab = () =>
+    void navigate('/lab', { state: { setup: input, coatId, ticketId: whole.ticket.id, title } satisfies LabVisit });
   const helps = answer?.changes?.[0];
   const ready = answer?.flashReadyMinutes[0];
   return (

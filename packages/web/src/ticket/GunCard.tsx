@@ -188,7 +188,7 @@ function OpenGunCard({
         plan={plan}
         settings={expected}
         coatId={coat.id}
-        ticketId={whole.ticket.id}
+        whole={whole}
         title={`${whole.ticket.number}, ${STAGE_NAME[stage.kind].toLowerCase()}`}
       />
       <OtherPlans
