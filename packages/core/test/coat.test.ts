@@ -134,6 +134,12 @@ describe('directions a painter would insist on', () => {
     expect(basic(137.895)).toBeGreaterThan(usual.dropletUm.value);
     expect(basic(200)).toBeLessThan(basic(137.895));
   });
+  it('a pressure told at the cap is the inlet that makes it', () => {
+    const { inletKPa: _, ...atCap } = CHAIN.settings;
+    const told = coat({ settings: { ...atCap, capKPa: usual.capKPa } });
+    near(told.settings.inletKPa!, 137.895, 0.001);
+    near(told.dropletUm.value, usual.dropletUm.value, 0.001);
+  });
   it('an unsteady, heeled or swung gun is never more even, and runs no less', () => {
     for (const technique of [{ speedWobblePercent: 25 }, { arc: { reachM: 0.6, swingDeg: 80 } }]) {
       const faulty = coat({ technique });

@@ -2,6 +2,9 @@
 import type { Carrier } from '../air/climate.ts';
 import type { Finish } from '../evaporation/evaporationIndex.ts';
 import type { Gun, Place, Settings, Stage } from './gun.ts';
+import { paintFor } from './atWork.ts';
+import { gunModelOf } from './gunModel.ts';
+import { inletAtCap } from './inletPressure.ts';
 import { setupOf } from './setup.ts';
 import type { GunSheet, Way } from './way.ts';
 
@@ -39,5 +42,12 @@ export function completed(
     part: 'largePanel',
     hardener: 'none',
   });
-  return { settings: { ...Object.fromEntries(NAMES.map((name) => [name, usual[name]])), ...given } as KnownSettings, defaulted };
+  const full = { ...Object.fromEntries(NAMES.map((name) => [name, usual[name]])), ...given } as KnownSettings;
+  // A pressure told at the cap is the inlet that makes it, with the fan as it is set.
+  if (given.inletKPa !== undefined || given.capKPa === undefined) return { settings: full, defaulted };
+  const model = gunModelOf(gun, full.nozzleMm, paintFor({ stage, carrier }));
+  return {
+    settings: { ...full, inletKPa: inletAtCap(model, given.capKPa, full.fanTurnsOut) },
+    defaulted: defaulted.filter((name) => name !== 'inletKPa'),
+  };
 }

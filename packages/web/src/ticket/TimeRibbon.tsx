@@ -1,5 +1,7 @@
-import { planCoat, sprayMinutes } from '@orthochrom/contract/plan/planCoat.ts';
-import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import { sprayMinutes } from '@orthochrom/contract/plan/planCoat.ts';
+import { middle, recipeOf, type PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import { recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
 import { useMemo } from 'react';
@@ -60,11 +62,16 @@ function useStageMinutes(whole: TicketWhole, context: PlanContext): StageMinutes
     const worked = new Map(
       whole.ticket.stages.map((stage, i) => {
         const sheet = whole.sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
-        const flashOf = (coatsLeft: number) =>
-          sheet
-            ? planCoat({ ...context, stage, sheet, coatsLeft, isLastStage: i === whole.ticket.stages.length - 1 }).recoat
-                .earliestMinutes.value
-            : FALLBACK.flash;
+        const flashOf = (coatsLeft: number): number => {
+          if (!sheet) return FALLBACK.flash;
+          const of = { ...context, stage, sheet, coatsLeft, isLastStage: i === whole.ticket.stages.length - 1 };
+          // The wait alone: nothing else of a plan is wanted here.
+          const { earliestMinutes } = ask(
+            'recoat',
+            recoatInput(of, { minutesSince: 0, wetFilmUm: middle(recipeOf(of).wetFilmUm) }),
+          );
+          return earliestMinutes.value;
+        };
         return [
           stage.id,
           {
