@@ -70,7 +70,7 @@ test('a phone shows the figures first and the levers below, in booth light too',
 test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({ page }) => {
   await page.goto('/tickets');
   await page
-    .getByRole('row', { name: /Linnet hatchback, left side/ })
+    .getByRole('row', { name: /Skerry 240 coupe, 1968/ })
     .first()
     .getByRole('link')
     .click();

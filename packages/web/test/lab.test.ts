@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { layOutDrops, layOutRun, layOutTime, wavePath, BOX } from '../src/lab/labLayout.ts';
-import { overridesFrom } from '../src/lab/LabActions.tsx';
+import { overridesFrom } from '../src/lab/overrides.ts';
 import { changed, startSetup, withDefaults, withGun, withSettings } from '../src/lab/labSetup.ts';
 import { leversBetween } from '../src/lab/levers.ts';
 

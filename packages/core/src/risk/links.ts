@@ -9,6 +9,8 @@
  *
  * Source  judgement, all of it, in the shape of probit and logit links (MODEL 13); Φ from Abramowitz & Stegun 7.1.26
  */
+import { clamp } from '../numerics/rounding.ts';
+
 export const RUN_STARTS_MM = 12;
 
 /** Φ by Abramowitz & Stegun 7.1.26: within 1.5e−7. */
@@ -43,8 +45,11 @@ export type MottleInput = {
 /** How far from even the flake lies: clouds or dry stripes, the worse. [link-3] */
 export function mottleIndex({ filmShare, skinSeconds, landedPaS, reducerShare, isWaterborne }: MottleInput): number {
   const usual = isWaterborne ? { skinSeconds: 600, landedPaS: 0.105 } : { skinSeconds: 258, landedPaS: 0.111 };
-  const clouds = 2.5 * Math.log(filmShare) + 0.8 * Math.log(skinSeconds / usual.skinSeconds) + 1.5 * (reducerShare - 1);
-  const dryStripes = -2.5 * Math.log(filmShare) + Math.log(landedPaS / usual.landedPaS) - 0.3;
+  // Far beyond any paint the logarithms would run away.
+  const skin = clamp(skinSeconds, 1, 1e5);
+  const thick = clamp(landedPaS, 1e-4, 1e6);
+  const clouds = 2.5 * Math.log(filmShare) + 0.8 * Math.log(skin / usual.skinSeconds) + 1.5 * (reducerShare - 1);
+  const dryStripes = -2.5 * Math.log(filmShare) + Math.log(thick / usual.landedPaS) - 0.3;
   return Math.max(clouds, dryStripes);
 }
 export const mottleLogit = (index: number): number => 2.2 * (index - 1.2);

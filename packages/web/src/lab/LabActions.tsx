@@ -4,7 +4,7 @@ import { notifications } from '@mantine/notifications';
 import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { LabFile, LAB_FORMAT } from '@orthochrom/contract/shop/labFile.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import type { Overrides, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { stageOfClass } from '@orthochrom/core/coat/material.ts';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
@@ -13,6 +13,7 @@ import { v7 as newId } from 'uuid';
 import { getJson, postJson } from '../api/client.ts';
 import { isOf, useSetup, useTickets, useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
+import { overridesFrom } from './overrides.ts';
 import { CLASS_NAME, type LabSetup } from './labSetup.ts';
 import type { LabVisit } from './LabPage.tsx';
 
@@ -146,15 +147,3 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
 const KEPT = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'gunSpeedMPerS'] as const;
 const keptSettings = ({ settings }: LabSetup) =>
   Object.fromEntries(KEPT.flatMap((name) => (settings[name] === undefined ? [] : [[name, settings[name]]])));
-
-const SENT = ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const;
-/** What differs from what was recommended, as the painter's own choice with its why. */
-export function overridesFrom({ settings }: LabSetup, recommended: Partial<Record<string, unknown>> | undefined): Overrides {
-  return Object.fromEntries(
-    SENT.flatMap((name) => {
-      const [chosen, ours] = [settings[name], recommended?.[name]];
-      if (chosen === undefined || typeof ours !== 'number' || Math.abs(chosen - ours) < 1e-6) return [];
-      return [[name, { recommended: ours, chosen, why: 'tried in the spray lab' }]];
-    }),
-  ) as Overrides;
-}
