@@ -179,7 +179,7 @@ export function TimePicture({ sides }: { sides: Side[] }) {
 export const startsOf = ({ coats }: LabSetup): number[] =>
   coats.map((_, i) => coats.slice(0, i).reduce((sum, { flashMinutes }) => sum + flashMinutes, 0));
 
-const WAVE_BOX: Box = { ...BOX, heightPx: 120 };
+const WAVE_BOX: Box = { ...BOX, heightPx: 190 };
 export function WavePicture({ sides }: { sides: Side[] }) {
   const { value, low, high } = sides[0]!.answer.peelIndex;
   return (
