@@ -107,8 +107,8 @@ function gunMoves(plan: CoatPlan, { capLimitKPa, mostKPa }: ChangeRoom): Move[] 
   });
 }
 
-const stepFor = (plan: CoatPlan): number => foreseeStep(plan);
-function foreseeStep(plan: CoatPlan): number {
+/** The step of the first coat as it is set, mm. */
+function stepFor(plan: CoatPlan): number {
   const { sprayed } = foresee({ ...plan, coats: plan.coats.slice(0, 1), heat: undefined, below: [] }, undefined, {
     mesh: COARSE,
     firstReadyOnly: true,

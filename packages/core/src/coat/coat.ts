@@ -5,19 +5,20 @@
 import { airVerdicts, materialVerdicts, type Climate } from '../air/climate.ts';
 import type { Substrate } from '../evaporation/evaporationIndex.ts';
 import { FINE } from '../film/filmRun.ts';
+import { peelIndex } from '../film/levelling.ts';
 import type { Layer } from '../film/wait.ts';
 import { fanHeightM } from '../gun/fan.ts';
 import { testsOf, type Gun, type Settings } from '../gun/gun.ts';
 import { hornShareOf } from '../gun/gunModel.ts';
 import { handWanderM } from '../gun/ripple.ts';
 import { drawnWanderM } from './bench.ts';
-import { logNormalSpread, type Spread } from '../outcome/spread.ts';
+import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import type { Explained } from '../outcome/told.ts';
 import { changesFor, type Change } from './changes.ts';
 import { foresee, type CoatPlan, type Foreseen } from './foresee.ts';
 import { stageOfClass, type Material } from './material.ts';
 import { planOf } from './plan.ts';
-import { deviationsOf, linkedRisks, riskSpread, multiplied, type RiskName, type Risks, type Sds } from './spreads.ts';
+import { deviationsOf, HIGH_RISK, linkedRisks, riskSpread, multiplied, type RiskName, type Risks, type Sds } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
 import type { Technique } from './technique.ts';
 import { coatReasons, coatVerdicts } from './told.ts';
@@ -129,7 +130,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
   ];
   return {
     ...answer,
-    verdicts: [...air, ...coatVerdicts(input, plan, best, answer)],
+    verdicts: [...air, ...coatVerdicts(input, plan, answer)],
     reasons: coatReasons(input, plan, best, answer, { defaulted, sure }),
   };
 }
@@ -148,11 +149,9 @@ function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
   };
 }
 
-const HIGH_RISK = 0.3;
 const MOST_DRY = 20;
 
 const sized = (value: number, logSd = 0): Spread => (value > 0 ? logNormalSpread(value, logSd) : { value: 0, low: 0, high: 0 });
-const Z_80 = 1.2815515655446004;
 const bounded = (value: number, sd: number, least: number, most: number): Spread => ({
   value,
   low: Math.min(value, Math.max(least, value - Z_80 * sd)),
@@ -227,7 +226,7 @@ function historyOf({ run, job }: Foreseen, plan: CoatPlan, lands: boolean): Pick
         surfacePaS: Math.min(1e12, surfacePaS),
         sagMm: sagM * 1000,
         panelC,
-        peelIndex: 10 - 5 * Math.log10(1 + steepness / 1.6e-4),
+        peelIndex: peelIndex(steepness),
       })),
   };
 }

@@ -13,13 +13,12 @@ import { setupOf, type SetupAnswer, type SetupInput } from '../gun/setup.ts';
 import type { Settings } from '../gun/gun.ts';
 import { dropWindowUm } from '../gun/spray.ts';
 import { materialClassOf } from '../material/classes.ts';
-import { MATERIALS } from '../material/classes.ts';
 import { FILM_DATA } from '../material/filmData.ts';
 import { because, caution, type Verdict } from '../outcome/told.ts';
 import { benchModel } from './bench.ts';
 import { foresee, type CoatPlan } from './foresee.ts';
 import { paintOf } from './material.ts';
-import { deviationsOf, linkedRisks, riskSpread, type RiskName, type Risks } from './spreads.ts';
+import { deviationsOf, HIGH_RISK, linkedRisks, riskSpread, type RiskName, type Risks } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
 
 /** Against the set-up as it stands: shares over 1 are more. */
@@ -35,7 +34,6 @@ const OVERLAPS: Record<string, number[]> = {
 };
 const FOG_G_PER_MIN = { base: 25, other: 30 } as const;
 const REACH_MM = 15;
-const HIGH_RISK = 0.3;
 
 export function setupForeseen(input: SetupInput): SetupForeseen {
   const answer = setupOf(input);
@@ -184,14 +182,13 @@ function searchOf(input: SetupInput): Parameters<typeof plansFor>[1] {
   const preset = presetFor(part, mist);
   const usualMm = (sheet?.distanceMm ?? way?.distanceMm ?? DISTANCE_MM[gun.class]) * preset.distance;
   const isFixed = sheet?.distanceMm !== undefined;
-  const material = MATERIALS[materialClassOf(stage, input.carrier, input)];
   const isEffect = stage === 'clear' || stage === 'effect' || (finish !== undefined && finish !== 'solid');
   const own = sheet?.overlapPercent ?? way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
   const kind = stage === 'primer' || stage === 'sealer' ? stage : isEffect ? 'effect' : 'solid';
   return {
     distancesMm: isFixed ? [usualMm] : [usualMm - REACH_MM, usualMm + REACH_MM],
     overlaps: own === undefined ? OVERLAPS[kind]! : [own / 100],
-    fanShares: (way?.fan === 'open' || material === undefined ? [1] : [0.7, 0.85, 1]).map((share) => share * preset.fan),
+    fanShares: (way?.fan === 'open' ? [1] : [0.7, 0.85, 1]).map((share) => share * preset.fan),
     isNeedleOpen: isNeedleOpen(input),
   };
 }

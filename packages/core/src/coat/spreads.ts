@@ -2,7 +2,7 @@
 import { COARSE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
-import type { Spread } from '../outcome/spread.ts';
+import { Z_80, type Spread } from '../outcome/spread.ts';
 import {
   dryDeviations,
   logistic,
@@ -18,11 +18,12 @@ import type { Sureness } from './sureness.ts';
 
 export const RISKS = ['peel', 'run', 'pop', 'drySpray', 'stripe', 'pinhole', 'mottle', 'blush'] as const;
 export type RiskName = (typeof RISKS)[number];
+/** Over this an able painter would likely want it mended. */
+export const HIGH_RISK = 0.3;
 export type Risks = Partial<Record<RiskName, Spread>>;
 
 /** What is not ready by then is told as that. */
 const LONGEST_SECONDS = 6 * 3600;
-const Z_80 = 1.2815515655446004;
 /** What runs of the film need not be tried for: it only scales what they gave. */
 const SCALED = { amplitude: 0, sag: 0 } as const;
 
@@ -64,7 +65,6 @@ export type Sds = {
   sag: number;
   peel: number;
   drops: number;
-  transfer: number;
   wetness: number;
   ripple: number;
   mottle: number;
@@ -106,7 +106,6 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained }: Pick<
     ),
     peel,
     drops: log((f) => f.sprayed.at(-1)!.spray.sauterUm),
-    transfer: 0,
     wetness: log((f) => f.sprayed.at(-1)!.wetness),
     ripple: log((f) => f.sprayed.at(-1)!.ripple.total),
     mottle: sdOf((f) => f.mottle ?? 0),

@@ -5,14 +5,14 @@ import type { PopTerm } from '../risk/pop.ts';
 import { testsOf } from '../gun/gun.ts';
 import type { CoatAnswer, CoatInput } from './coat.ts';
 import type { CoatPlan, Foreseen } from './foresee.ts';
+import { HIGH_RISK } from './spreads.ts';
 import type { Sureness } from './sureness.ts';
 
-const HIGH_RISK = 0.3;
 const OVER_SHEET = 1.2;
 /** Kim & Marshall's range, and the model's (MODEL 9). */
 const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
 
-export function coatVerdicts(input: CoatInput, plan: CoatPlan, best: Foreseen, answer: CoatAnswer): Verdict[] {
+export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
   const verdicts: Verdict[] = [];
   const { wetUm } = answer.film;
   if (wetUm.value <= 0)
@@ -42,7 +42,6 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, best: Foreseen, a
         range: `${DROPS_HOLD.leastPaS * 1000} to ${DROPS_HOLD.mostPaS * 1000} mPa s at the tip`,
       }),
     );
-  if (best.run.trace.length === 0) verdicts.push(caution('beyond-formula', { what: 'The film', range: 'something landed' }));
   return verdicts;
 }
 

@@ -3,7 +3,7 @@ export type Spread = { value: number; low: number; high: number };
 export type Band = [low: number, high: number];
 
 /** 0.90 quantile of the normal distribution: the ends of an 80 % interval lie this many deviations out. */
-const Z_80 = 1.2815515655446004;
+export const Z_80 = 1.2815515655446004;
 
 /**
  * The spread of a quantity whose logarithm is normal.
