@@ -6,6 +6,7 @@ import { coat } from './calculations/coat.ts';
 import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
+import { diagnose } from './calculations/diagnose.ts';
 import { gate } from './calculations/gate.ts';
 import { kit } from './calculations/kit.ts';
 import { mix } from './calculations/mix.ts';
@@ -43,6 +44,7 @@ export const registry = {
   coat,
   recoat,
   schedule,
+  diagnose,
 };
 export type CalculationName = keyof typeof registry;
 export type InputOf<N extends CalculationName> = Parameters<(typeof registry)[N]['calculate']>[0];

@@ -103,6 +103,11 @@ export const REASONS: Record<string, string> = {
   'class-is-guess': 'What this kind of gun does is a guess until your own tests replace it.',
   'air-as-sheets': 'Air movement was not told: taken as the gentle downdraft that sheets are written for.',
   'settings-defaulted': 'Not told and taken as usual for this gun and coat: {settings}.',
+  'answer-points-to': '“{question}” {answer}: {timesFactor} times as likely with {fault} as with what else it could be.',
+  'reading-points-to': '{reading}. That points to: {cause}.',
+  'reading-speaks-against': '{reading}. That speaks against: {cause}.',
+  'numbers-are-estimates':
+    'Likelihoods are a trainer’s estimates (version {version}), not counted on jobs; a sheet, and your own eyes, come first.',
   'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
 };
 

@@ -1,0 +1,85 @@
+import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
+import type { Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
+import { z } from 'zod';
+import { atBench, type BenchInput } from '../diagnosis/bench.ts';
+import { checkText, nextCoatAdvice, nextJobChanges, nowAdvice, repairText } from '../diagnosis/advise.ts';
+import { DiagnoseAnswer, diagnoseShape } from '../shapes/diagnosis.ts';
+import { answerLabel, causeName, causeTermText, faultName, LAYER_WORDS, questionWords, termText } from '../words/faultWords.ts';
+import { defineCalculation } from './define.ts';
+
+/** Questions told beside the next one. */
+const MOST_QUESTIONS = 6;
+
+/** Ids become names, readings become sentences; the figures stay core's. */
+function compute(input: BenchInput) {
+  const { diagnosis, verdicts, mayBeWet } = atBench(input);
+  const named = ({ id, probability }: { id: string; probability: number }) => ({ id, name: faultName(id), probability });
+  const mended = repairText(diagnosis);
+  const questions = diagnosis.offers.slice(0, MOST_QUESTIONS).map(({ id, gainBits }) => {
+    const { ask, options } = questionWords(id);
+    return { id, text: ask, options: Object.keys(options), gainBits };
+  });
+  return {
+    decided: diagnosis.decided,
+    faults: diagnosis.faults.map(named),
+    ...(diagnosis.secondFault ? { secondFault: named(diagnosis.secondFault) } : {}),
+    causes: diagnosis.causes.map(({ id, probability, layer, terms, answers }) => ({
+      id,
+      name: causeName(id),
+      probability,
+      ...(layer ? { layer } : {}),
+      evidence: [
+        ...terms.map((term) => ({ text: termText(term), weight: term.logRatio })),
+        ...answers.map((answer) => ({ text: causeTermText(answer), weight: answer.logRatio })),
+      ].sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
+    })),
+    cleared: diagnosis.cleared.map(({ id, terms, answers }) => ({
+      id,
+      why: [...terms.filter(({ logRatio }) => logRatio < 0).map(termText), ...answers.map(causeTermText)].join('; '),
+    })),
+    ...(questions[0] ? { nextQuestion: questions[0] } : {}),
+    nextQuestions: questions,
+    now: [...nowAdvice(diagnosis, mayBeWet), ...(mended?.cautions ?? [])],
+    nextCoat: nextCoatAdvice(diagnosis),
+    nextJob: nextJobChanges(diagnosis),
+    ...(mended ? { repair: mended.repair } : {}),
+    verdicts: verdicts.map((verdict) => worded(verdict, diagnosis.check ? checkText(diagnosis.check) : '')),
+    reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis)),
+  };
+}
+
+/** Ids in a verdict's params become the words that stand in its sentence. */
+function worded(verdict: Verdict, check: string): Verdict {
+  const { params } = verdict;
+  if (verdict.code === 'not-decided') return { ...verdict, params: { check } };
+  if (verdict.code === 'two-at-once')
+    return { ...verdict, params: { first: faultName(String(params!['first'])), second: faultName(String(params!['second'])) } };
+  if (verdict.code === 'polish-will-not-cure')
+    return { ...verdict, params: { layer: LAYER_WORDS[String(params!['layer']) as keyof typeof LAYER_WORDS] } };
+  return verdict;
+}
+
+function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
+  const { params = {} } = reason;
+  const text = (key: string) => String(params[key] ?? '');
+  if (reason.code === 'answer-points-to')
+    return {
+      ...reason,
+      params: {
+        question: questionWords(text('question')).ask,
+        answer: answerLabel(text('question'), text('answer')),
+        fault: faultName(text('fault')),
+        timesFactor: params['timesFactor']!,
+      },
+    };
+  if (params['cause'] === undefined) return reason;
+  const cause = [...causes, ...cleared].find(({ id }) => id === params['cause']);
+  const term = cause?.terms.find(({ reading }) => reading === params['reading']);
+  return { ...reason, params: { reading: term ? termText(term) : text('reading'), cause: causeName(text('cause')) } };
+}
+
+export const diagnose = defineCalculation('diagnose', {
+  input: z.strictObject(diagnoseShape),
+  answer: DiagnoseAnswer,
+  compute,
+});

@@ -1,0 +1,144 @@
+/** What to do now, on the next coat and on the next job, and how to put it right: the words, each with its caution. */
+import type { Diagnosis, Check } from '@orthochrom/core/diagnosis/diagnose.ts';
+import { theKnowledge } from '../knowledge/knowledge.ts';
+import { causeName, causeWords, faultName, questionWords, stepExpects, stepWords, termText } from '../words/faultWords.ts';
+
+export type AdviceText = { text: string; code?: string; caution?: string };
+export type JobChange = { setting: string; change: string; why: string };
+export type RepairText = {
+  ladder: { step: string; grit?: string; condition: string }[];
+  removalBudgetUm?: { value: number; low: number; high: number };
+  verdict: 'leave' | 'polish' | 'recoat' | 'respray' | 'strip';
+};
+
+const SAFETY = {
+  spray: ['X01', 'X02', 'X05'],
+  sand: ['X08', 'X01'],
+  heat: ['X09'],
+  strip: ['X11', 'X08'],
+  clean: ['X07', 'X05'],
+};
+export type Work = keyof typeof SAFETY;
+
+/** The lines of safety that belong to this work, and whose word is last. */
+export function cautionFor(work: Work): string {
+  const { safety, wording } = theKnowledge().files.safety;
+  const lines = SAFETY[work].map((id) => safety.find((line) => line.id === id)!.text);
+  return [...lines, wording].join(' ');
+}
+
+/** What would settle it, as a sentence. */
+export function checkText(check: Check): string {
+  if (check === 'testPanel') return 'a test panel: same mix, same gun, clean sanded ground';
+  if (check === 'lookAgain') return 'two answers do not go together: one look again with a torch, do not average them';
+  if ('question' in check) return questionWords(check.question).ask;
+  const alike = theKnowledge().files.pairs.lookAlikes.find(({ pair }) => check.pair.every((id) => pair.includes(id)))!;
+  return alike.check;
+}
+
+const IDLE = /^(Nothing|Not applicable|Leave)\b/;
+
+export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[] {
+  const hands = mayBeWet
+    ? [{ text: 'While it is wet leave it alone: no finger, no brush, no tape on the visible face, no lamp.', caution: cautionFor('spray') }]
+    : [];
+  if (!diagnosis.decided)
+    return [...hands, { text: 'Do not sand, polish or coat over it until it is known what it is.', code: 'not-decided' }];
+  const texts = [...new Set(diagnosis.changes.map(({ cause }) => causeWords(cause).now))];
+  const busy = texts.filter((text) => !IDLE.test(text));
+  const wet = mayBeWet ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text, caution: cautionFor('spray') })) : [];
+  return [...hands, ...wet, ...rulesFor(diagnosis)];
+}
+
+/** Where the work must wait for somebody else's word. */
+function rulesFor(diagnosis: Diagnosis): AdviceText[] {
+  const stops = theKnowledge().files.stops.stops;
+  const fault = diagnosis.faults[0]?.id ?? '';
+  const fires: Record<string, boolean> = {
+    H02: diagnosis.changes.some(({ cause }) => cause === 'hardener_low' || cause === 'wrong_system'),
+    H04: fault === 'LIFT' || diagnosis.changes.some(({ cause }) => cause === 'soluble_under'),
+    H05: diagnosis.repair?.takesFilm === true && !diagnosis.repair.budget,
+    H06: fault === 'CRACK' || fault === 'PEEL',
+    H10: opposite(fault, diagnosis.secondFault?.id),
+  };
+  return stops.filter(({ id }) => fires[id]).map(({ say }) => ({ text: `${say}.` }));
+}
+
+const WET = ['RUN', 'SAG'];
+const DRY = ['OP_DRY', 'DRYSPRAY'];
+const opposite = (a: string, b: string | undefined): boolean =>
+  b !== undefined && ((WET.includes(a) && DRY.includes(b)) || (DRY.includes(a) && WET.includes(b)));
+
+/** One change at a time, in order; what to expect of each; the two that make each other worse by their own rule. */
+export function nextCoatAdvice({ changes }: Diagnosis): AdviceText[] {
+  const caution = cautionFor('spray');
+  const ids = changes.map(({ cause }) => cause);
+  const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
+  const order =
+    changes.length > 1
+      ? [{ text: `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`, caution }]
+      : [];
+  const steps = changes.map(({ cause, steps: moves }, i) => {
+    const number = changes.length > 1 ? `${i + 1}. ` : '';
+    const expects = moves.map(stepExpects).filter(Boolean)[0];
+    const limit = moves.map((move) => stepWords(move).limit).find(Boolean);
+    return {
+      text: `${number}${causeWords(cause).nextCoat}.${expects ? ` Expect: ${expects}.` : ''}${limit ? ` Limit: ${limit}.` : ''}`,
+      caution,
+    };
+  });
+  return [...order, ...steps];
+}
+
+export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
+  changes.map(({ cause }) => {
+    const found = causes.find(({ id }) => id === cause);
+    const loudest = [...(found?.terms ?? [])].filter(({ logRatio }) => logRatio > 0).sort((a, b) => b.logRatio - a.logRatio)[0];
+    return {
+      setting: causeWords(cause).setting,
+      change: causeWords(cause).nextJob,
+      why: loudest ? `${causeName(cause)} (${termText(loudest)})` : causeName(cause),
+    };
+  });
+
+export function repairText({ repair, faults }: Diagnosis): { repair: RepairText; cautions: AdviceText[] } | undefined {
+  if (!repair) return undefined;
+  const { files } = theKnowledge();
+  const { rung, budget, mustHarden, takesFilm } = repair;
+  const steps = rung.ladder ? files.repairs.ladders[rung.ladder]!.steps : [];
+  const cuts = steps.some(({ grit }) => grit !== undefined);
+  const wait = { step: 'Let it harden first: heat within the sheet, or time', condition: 'a thumbnail on a hidden edge leaves no print' };
+  const unknown = files.repairs.ladders['SPOT_TEST']!.steps[0]!;
+  const ladder = [
+    ...(mustHarden ? [wait] : []),
+    ...(takesFilm && !budget && rung.ladder !== 'SPOT_TEST' ? [unknown] : []),
+    { step: rung.do, condition: 'start on this rung and climb only as far as needed' },
+    ...steps,
+    ...(cuts ? [{ step: `Edges and creases: ${files.repairs.edgeRule}`, condition: 'wherever a machine comes near them' }] : []),
+  ];
+  const works: Work[] = [
+    ...(cuts ? (['sand'] as const) : []),
+    ...(rung.verdict === 'strip' ? (['strip'] as const) : []),
+    ...(rung.verdict === 'recoat' || rung.verdict === 'respray' || rung.verdict === 'strip' ? (['spray'] as const) : []),
+    ...(mustHarden || faults[0]?.id === 'SOFT' || faults[0]?.id === 'BLUSH' ? (['heat'] as const) : []),
+    ...(faults[0]?.id === 'FISHEYE' ? (['clean'] as const) : []),
+  ];
+  return {
+    repair: {
+      ladder,
+      ...(budget ? { removalBudgetUm: { value: budget.valueUm, low: budget.lowUm, high: budget.highUm } } : {}),
+      verdict: rung.verdict,
+    },
+    cautions: works.map((work) => ({ text: WORK_WORDS[work], caution: cautionFor(work) })),
+  };
+}
+
+const WORK_WORDS: Record<Work, string> = {
+  sand: 'Before you sand or polish',
+  strip: 'Before you strip',
+  spray: 'Before you spray again',
+  heat: 'Before you heat',
+  clean: 'Before you clean off silicone',
+};
+
+export const faultTitle = (diagnosis: Diagnosis): string => faultName(diagnosis.faults[0]?.id ?? '');

@@ -1,0 +1,55 @@
+/** The files of knowledge, each held against its schema when it is first read. */
+import causes from './causes.json' with { type: 'json' };
+import faults from './faults.json' with { type: 'json' };
+import numbers from './numbers.json' with { type: 'json' };
+import pairs from './pairs.json' with { type: 'json' };
+import questions from './questions.json' with { type: 'json' };
+import readings from './readings.json' with { type: 'json' };
+import repairs from './repairs.json' with { type: 'json' };
+import safety from './safety.json' with { type: 'json' };
+import steps from './steps.json' with { type: 'json' };
+import stops from './stops.json' with { type: 'json' };
+import type { z } from 'zod';
+import * as schema from './schema.ts';
+
+/** As they lie in the folder, nothing checked. */
+export const RAW_FILES = { causes, faults, numbers, pairs, questions, readings, repairs, safety, steps, stops };
+export type RawFiles = { [K in keyof typeof RAW_FILES]: unknown };
+
+export type Files = {
+  causes: z.infer<typeof schema.CausesFile>;
+  faults: z.infer<typeof schema.FaultsFile>;
+  numbers: z.infer<typeof schema.NumbersFile>;
+  pairs: z.infer<typeof schema.PairsFile>;
+  questions: z.infer<typeof schema.QuestionsFile>;
+  readings: z.infer<typeof schema.ReadingsFile>;
+  repairs: z.infer<typeof schema.RepairsFile>;
+  safety: z.infer<typeof schema.SafetyFile>;
+  steps: z.infer<typeof schema.StepsFile>;
+  stops: z.infer<typeof schema.StopsFile>;
+};
+
+/** A file that is not what it should be: says which, where in it and what is wrong, for whoever edits it. */
+export class BadKnowledge extends Error {}
+
+/** @throws BadKnowledge */
+export function filesOf(raw: RawFiles): Files {
+  const read = <S extends z.ZodType>(name: keyof RawFiles, shape: S): z.infer<S> => {
+    const parsed = shape.safeParse(raw[name]);
+    if (parsed.success) return parsed.data;
+    const first = parsed.error.issues[0]!;
+    throw new BadKnowledge(`${name}.json, ${first.path.join(' › ')}: ${first.message}`);
+  };
+  return {
+    causes: read('causes', schema.CausesFile),
+    faults: read('faults', schema.FaultsFile),
+    numbers: read('numbers', schema.NumbersFile),
+    pairs: read('pairs', schema.PairsFile),
+    questions: read('questions', schema.QuestionsFile),
+    readings: read('readings', schema.ReadingsFile),
+    repairs: read('repairs', schema.RepairsFile),
+    safety: read('safety', schema.SafetyFile),
+    steps: read('steps', schema.StepsFile),
+    stops: read('stops', schema.StopsFile),
+  };
+}

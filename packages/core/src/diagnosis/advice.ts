@@ -1,0 +1,32 @@
+/** What to change, one thing at a time: which causes' advice may be given for this fault, and in which order. */
+import type { Cause, Fault, Knowledge } from './knowledge.ts';
+
+export type Blamed = { cause: Cause; probability: number };
+
+/** At most this many changes are advised; each is tried alone. */
+const MOST_CHANGES = 3;
+/** A cause is acted on when it is this sure, or this near to the likeliest. */
+const WORTH_A_CHANGE = 0.15;
+const OF_THE_LIKELIEST = 0.4;
+
+/**
+ * Causes worth acting on, likeliest first. A cause whose change makes the fault worse, or pushes the second fault up, is
+ * left out: peel from too much paint for the air never gets more paint.
+ */
+export function changesFor(
+  knowledge: Knowledge,
+  fault: Fault,
+  secondFault: string | undefined,
+  blamed: readonly Blamed[],
+): Blamed[] {
+  const forbidden = new Set([...(knowledge.never[fault.id] ?? []), ...(secondFault ? (knowledge.never[secondFault] ?? []) : [])]);
+  const brings = ({ cause }: Blamed) => [fault.id, secondFault].some((id) => id !== undefined && cause.makes[id] !== undefined);
+  const allowed = blamed.filter((one) => brings(one) && !one.cause.steps.some((step) => forbidden.has(step)));
+  const most = allowed[0]?.probability ?? 0;
+  const bar = Math.min(WORTH_A_CHANGE, OF_THE_LIKELIEST * most);
+  return allowed.filter(({ probability }, i) => i === 0 || probability >= Math.max(bar, OF_THE_LIKELIEST * most)).slice(0, MOST_CHANGES);
+}
+
+/** Steps of a cause that neither of the faults forbids. */
+export const stepsFor = (knowledge: Knowledge, cause: Cause, fault: string, secondFault: string | undefined): string[] =>
+  cause.steps.filter((step) => [fault, secondFault].every((id) => id === undefined || !knowledge.never[id]?.includes(step)));

@@ -1,0 +1,65 @@
+/** From answers to faults: naive Bayes, where questions that look at the same fact do not count twice. */
+import { NONE_OF_THESE, type Knowledge, type Question } from './knowledge.ts';
+
+export type Observation = { question: string; answer: string };
+/** ln P(answer | fault) in the order of the faults, and how much of it counts. */
+export type Heard = Observation & { logLikelihood: readonly number[]; power: number };
+
+/** Of questions that look at the same fact the loudest counts in full, the others so much. */
+const SAME_FACT_POWER = 0.5;
+
+/** ln P(option | fault) for every option: rows are brought to a sum of 1 over the options that say something. */
+export function logLikelihoodsOf(knowledge: Knowledge, question: Question): Map<string, number[]> {
+  const speaking = question.options.flatMap((option, i) => (question.skips.includes(option) ? [] : [i]));
+  const rows = knowledge.faults.map(({ id }) => {
+    const row = question.rows[id] ?? (id === NONE_OF_THESE ? question.options.map(() => 1) : question.base);
+    const sum = speaking.reduce((total, i) => total + row[i]!, 0);
+    return row.map((weight) => Math.log(weight / sum));
+  });
+  return new Map(speaking.map((i) => [question.options[i]!, rows.map((row) => row[i]!)]));
+}
+
+/** Likelihood tables of all questions, worked out once for one knowledge. */
+export type Tables = ReadonlyMap<string, { question: Question; options: ReadonlyMap<string, readonly number[]> }>;
+
+const worked = new WeakMap<Knowledge, Tables>();
+export function tablesOf(knowledge: Knowledge): Tables {
+  const known = worked.get(knowledge);
+  if (known) return known;
+  const tables = new Map(
+    knowledge.questions.map((question) => [question.id, { question, options: logLikelihoodsOf(knowledge, question) }]),
+  );
+  worked.set(knowledge, tables);
+  return tables;
+}
+
+const spreadOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
+
+/** The answers that say something about faults, each with its power. The order they came in does not matter. */
+export function heardOf(tables: Tables, observations: readonly Observation[]): Heard[] {
+  const told = observations.flatMap(({ question, answer }) => {
+    const logLikelihood = tables.get(question)?.options.get(answer);
+    return logLikelihood ? [{ question, answer, logLikelihood }] : [];
+  });
+  const louder = [...told].sort(
+    (a, b) => spreadOf(b.logLikelihood) - spreadOf(a.logLikelihood) || (a.question < b.question ? -1 : 1),
+  );
+  const facts = new Set<string>();
+  return louder.map((observation) => {
+    const fact = tables.get(observation.question)!.question.group ?? observation.question;
+    const isFirst = !facts.has(fact);
+    facts.add(fact);
+    return { ...observation, power: isFirst ? 1 : SAME_FACT_POWER };
+  });
+}
+
+/** Posterior of each fault, summing to 1; `scale` by log-sum-exp, so that no long list of answers underflows. */
+export function posteriorOf(logPriors: readonly number[], heard: readonly Heard[]): number[] {
+  const logs = logPriors.map((prior, f) =>
+    heard.reduce((sum, { logLikelihood, power }) => sum + power * logLikelihood[f]!, prior),
+  );
+  const scale = Math.max(...logs);
+  const weights = logs.map((value) => Math.exp(value - scale));
+  const sum = weights.reduce((total, weight) => total + weight, 0);
+  return weights.map((weight) => weight / sum);
+}

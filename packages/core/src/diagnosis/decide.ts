@@ -1,0 +1,79 @@
+/** When the answer may be given, and when the honest one is that it is not known yet. */
+import { type Heard, type Tables } from './answers.ts';
+import type { Offer } from './nextQuestion.ts';
+import { NONE_OF_THESE, type FilmState, type Knowledge } from './knowledge.ts';
+
+/** Sure enough to stop asking. */
+const SURE = { top: 0.8, timesSecond: 4 };
+/** Enough with a few looks behind it. */
+const FAIR = { top: 0.6, timesSecond: 2.5, looks: 3 };
+/** Enough when nothing is left that would be worth asking. */
+const LAST = { top: 0.45, timesSecond: 1.5 };
+/** One look is never enough: a log makes faults likely, it does not see them. */
+const LEAST_LOOKS = 2;
+/** Two faults that both keep this, with nothing left to ask, are both told. */
+const BOTH_KEEP = 0.25;
+/** A fault explains an answer that it makes at least this likely, against the fault that makes it most likely. */
+const EXPLAINED = 0.25;
+
+export type Doubt = 'tooLittle' | 'twoClose' | 'moreToAsk' | 'noneFits' | 'contradiction';
+export type Decision = { decided: boolean; doubt?: Doubt; alsoLikely?: number };
+
+export function decisionOf(
+  knowledge: Knowledge,
+  posterior: readonly number[],
+  heard: readonly Heard[],
+  offers: readonly Offer[],
+  tables: Tables,
+): Decision {
+  const ranked = posterior.map((probability, fault) => ({ probability, fault })).sort((a, b) => b.probability - a.probability);
+  const [top, second] = ranked as [(typeof ranked)[0], (typeof ranked)[0]];
+  const times = top.probability / second.probability;
+  const isOver = (bar: { top: number; timesSecond: number }) => top.probability >= bar.top && times >= bar.timesSecond;
+  const nothingLeft = !offers.some(({ about }) => about === 'fault');
+  const bothKeep = nothingLeft && second.probability >= BOTH_KEEP ? { alsoLikely: second.fault } : {};
+
+  if (heard.length < LEAST_LOOKS) return { decided: false, doubt: 'tooLittle' };
+  if (contradicting(tables, heard)) return { decided: false, doubt: 'contradiction' };
+  if (knowledge.faults[top.fault]!.id === NONE_OF_THESE) return { decided: false, doubt: 'noneFits' };
+  if (isOver(SURE) || (heard.length >= FAIR.looks && isOver(FAIR)) || (nothingLeft && isOver(LAST)))
+    return { decided: true, ...bothKeep };
+  if (!nothingLeft) return { decided: false, doubt: times < LAST.timesSecond ? 'twoClose' : 'moreToAsk' };
+  return { decided: false, doubt: top.probability < LAST.top ? 'noneFits' : 'twoClose', ...bothKeep };
+}
+
+/** Two answers about the same fact that no fault explains together: one look again, never an average. */
+function contradicting(tables: Tables, heard: readonly Heard[]): boolean {
+  const factOf = ({ question }: Heard) => tables.get(question)!.question.group;
+  const explains = ({ logLikelihood }: Heard, f: number) => Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) >= EXPLAINED;
+  return heard.some((one, i) =>
+    heard
+      .slice(i + 1)
+      .some(
+        (other) =>
+          factOf(one) !== undefined &&
+          factOf(one) === factOf(other) &&
+          !one.logLikelihood.some((_, f) => explains(one, f) && explains(other, f)),
+      ),
+  );
+}
+
+const LATER = ['bake_or_overnight', 'days', 'months'];
+
+/**
+ * Whether the film may still be wet. Unless somebody says, a fault first seen after the bake, or a check that only a dry
+ * film allows, says that it is dry; nothing else does.
+ */
+export function filmStateOf(
+  tables: Tables,
+  observations: readonly { question: string; answer: string }[],
+  told: 'wet' | 'dry' | undefined,
+): 'wet' | 'dry' | 'unknown' {
+  if (told) return told;
+  const seenLater = observations.some(({ question, answer }) => question === 'q_when' && LATER.includes(answer));
+  const stateOf = (question: string): FilmState | undefined => tables.get(question)?.question.film;
+  const touched = observations.some(
+    ({ question, answer }) => stateOf(question) === 'dry' && tables.get(question)!.options.has(answer),
+  );
+  return seenLater || touched ? 'dry' : 'unknown';
+}

@@ -1,0 +1,164 @@
+/** From what was logged and what was seen: which fault, which cause in which layer, what to ask next and what to do. */
+import { caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import { changesFor, stepsFor, type Blamed } from './advice.ts';
+import { heardOf, posteriorOf, tablesOf, type Observation } from './answers.ts';
+import { blameOf, causeTermsOf, withCauseAnswers, type CauseTerm } from './causes.ts';
+import { decisionOf, filmStateOf, type Doubt } from './decide.ts';
+import { beliefsOf, type Belief, type Term } from './evidence.ts';
+import { linksOf, logPriorsOf } from './faultPrior.ts';
+import type { Knowledge, Layer, Log } from './knowledge.ts';
+import { rootLayerOf } from './layers.ts';
+import { offersOf, type Offer } from './nextQuestion.ts';
+import { pushesOf, reasonsOf, type Push } from './pushes.ts';
+import { repairOf, type Repair } from './repair.ts';
+import { secondFaultOf } from './secondFault.ts';
+
+/** `pushes`: which answers speak for and against it; only for those that lead. */
+export type FaultFound = { id: string; probability: number; pushes?: Push[] };
+export type CauseFound = {
+  id: string;
+  probability: number;
+  layer?: Layer;
+  /** Readings and answers for (above 0) and against it, as logarithms of likelihood ratios. */
+  terms: Term[];
+  answers: CauseTerm[];
+};
+/** What would settle it: the check that parts two look-alikes, the next question, or a test panel. */
+export type Check = { pair: readonly [string, string] } | { question: string } | 'testPanel' | 'lookAgain';
+export type Diagnosis = {
+  decided: boolean;
+  doubt?: Doubt;
+  check?: Check;
+  faults: FaultFound[];
+  secondFault?: FaultFound;
+  causes: CauseFound[];
+  cleared: CauseFound[];
+  offers: Offer[];
+  /** One change at a time, in this order. */
+  changes: { cause: string; steps: string[]; layer?: Layer }[];
+  repair?: Repair;
+  verdicts: Verdict[];
+  reasons: Reason[];
+};
+
+export type DiagnoseInput = {
+  observations: readonly Observation[];
+  /** The layer the painter looks at. */
+  layerSuspected?: Layer | undefined;
+  /** Only readings that may be relied on. */
+  log: Log;
+  film?: 'wet' | 'dry' | undefined;
+};
+
+/** Faults and causes under this are not told. */
+const LEAST_TOLD = 0.01;
+const MOST_CAUSES = 8;
+const MOST_PUSHED = 4;
+/** A cause is cleared when its readings make it at least this much less likely; only causes that could have mattered are told. */
+const CLEARED_LOG_RATIO = Math.log(0.5);
+const COULD_HAVE = 0.25;
+
+export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
+  const { observations, layerSuspected: seenIn, log } = input;
+  const tables = tablesOf(knowledge);
+  const beliefs = beliefsOf(knowledge, log);
+  const logPriors = logPriorsOf(knowledge, linksOf(knowledge, beliefs, seenIn), log, seenIn);
+  const heard = heardOf(tables, observations);
+  const posterior = posteriorOf(logPriors, heard);
+  const film = filmStateOf(tables, observations, input.film);
+  const offers = offersOf({ knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn });
+  const decision = decisionOf(knowledge, posterior, heard, offers, tables);
+  const order = posterior.map((_, f) => f).sort((a, b) => posterior[b]! - posterior[a]! || a - b);
+  const top = order[0]!;
+  const fault = knowledge.faults[top]!;
+
+  const second = heard.length > 0 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
+  const alsoLikely = decision.alsoLikely;
+  const other = second ?? (alsoLikely === undefined ? undefined : { fault: alsoLikely, probability: posterior[alsoLikely]! });
+  const secondFault = other && { id: knowledge.faults[other.fault]!.id, probability: other.probability };
+
+  const said = causeTermsOf(knowledge, observations, log);
+  const weighed = withCauseAnswers(beliefs, said);
+  const both = posterior.map((p, f) => (other?.fault === f ? Math.max(p, other.probability) : p));
+  const blame = blameOf(knowledge, weighed, both, seenIn);
+  const blamed = blamedOf(weighed, blame);
+  const layerOf = (cause: Belief['cause']) => {
+    const shown = secondFault && cause.makes[fault.id] === undefined ? knowledge.faults[other!.fault]! : fault;
+    return rootLayerOf(cause, shown, log, seenIn);
+  };
+  const foundOf = ({ cause }: Blamed): CauseFound => {
+    const layer = layerOf(cause);
+    const { terms } = beliefs.find((belief) => belief.cause === cause)!;
+    return { id: cause.id, probability: blame.get(cause.id)!, ...(layer ? { layer } : {}), terms, answers: said.get(cause.id) ?? [] };
+  };
+  const causes = blamed.filter(({ probability }) => probability >= LEAST_TOLD).slice(0, MOST_CAUSES).map(foundOf);
+  const heardWeight = ({ terms, answers }: CauseFound) =>
+    terms.reduce((sum, { logRatio }) => sum + logRatio, 0) + answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
+  const cleared = blamed
+    .filter(({ cause }) => [fault.id, secondFault?.id].some((id) => id !== undefined && (cause.makes[id] ?? 0) >= COULD_HAVE))
+    .map(foundOf)
+    .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
+
+  const changes = decision.decided
+    ? changesFor(knowledge, fault, secondFault?.id, blamed).map(({ cause }) => {
+        const layer = layerOf(cause);
+        return { cause: cause.id, steps: stepsFor(knowledge, cause, fault.id, secondFault?.id), ...(layer ? { layer } : {}) };
+      })
+    : [];
+  const first = causes[0];
+  const found = { fault, secondFault: secondFault?.id, cause: first?.id, rootLayer: rootOf(first), seenIn, observations, log };
+  const repair = decision.decided ? repairOf(knowledge, found) : undefined;
+  const check = decision.decided ? undefined : checkOf(knowledge, order, decision.doubt!, offers);
+  return {
+    ...decision,
+    ...(check ? { check } : {}),
+    faults: order
+      .filter((f) => posterior[f]! >= LEAST_TOLD)
+      .map((f, rank) => ({
+        id: knowledge.faults[f]!.id,
+        probability: posterior[f]!,
+        ...(rank < MOST_PUSHED ? { pushes: pushesOf(posterior, heard, f) } : {}),
+      })),
+    ...(secondFault && heard.length > 1 ? { secondFault } : {}),
+    causes,
+    cleared,
+    offers,
+    changes,
+    ...(repair ? { repair } : {}),
+    verdicts: verdictsOf(decision.decided, fault.id, heard.length > 1 ? secondFault?.id : undefined, repair),
+    reasons: reasonsOf(knowledge.version, fault.id, pushesOf(posterior, heard, top), causes.slice(0, 2), cleared),
+  };
+}
+
+const blamedOf = (beliefs: readonly Belief[], blame: ReadonlyMap<string, number>): Blamed[] =>
+  beliefs
+    .map(({ cause }) => ({ cause, probability: blame.get(cause.id)! }))
+    .sort((a, b) => b.probability - a.probability || (a.cause.id < b.cause.id ? -1 : 1));
+
+/** The root is placed below only by a cause that is more likely than not, or near it. */
+const ROOT_SURE = 0.3;
+const rootOf = (cause: CauseFound | undefined): Layer | undefined =>
+  cause && cause.probability >= ROOT_SURE ? cause.layer : undefined;
+
+function checkOf(knowledge: Knowledge, order: readonly number[], doubt: Doubt, offers: readonly Offer[]): Check {
+  if (doubt === 'contradiction') return 'lookAgain';
+  const [first, second] = order.map((f) => knowledge.faults[f]!.id) as [string, string];
+  const alike = knowledge.lookAlikes.find(({ pair }) => pair.includes(first) && pair.includes(second));
+  const next = offers[0];
+  if (next && doubt !== 'twoClose') return { question: next.id };
+  if (alike) return { pair: alike.pair };
+  return next ? { question: next.id } : 'testPanel';
+}
+
+function verdictsOf(decided: boolean, first: string, second: string | undefined, repair: Repair | undefined): Verdict[] {
+  const told = [
+    ...(decided ? [] : [caution('not-decided')]),
+    ...(second ? [caution('two-at-once', { first, second })] : []),
+  ];
+  if (!repair) return told;
+  return [
+    ...told,
+    ...(repair.below ? [stop('polish-will-not-cure', { layer: repair.below })] : []),
+    ...(!repair.budget && repair.rung.verdict !== 'strip' ? [caution('film-left-unknown')] : []),
+  ];
+}

@@ -1,0 +1,32 @@
+/** Two faults at once are common: what the first one does not explain is judged again without it. */
+import { heardOf, posteriorOf, type Observation, type Tables } from './answers.ts';
+import type { Knowledge } from './knowledge.ts';
+import { NONE_OF_THESE } from './knowledge.ts';
+
+/** The first fault explains an answer that it makes at least this likely, against the fault that makes it most likely. */
+const EXPLAINED = 0.25;
+/** A second fault must be this sure, or this much less while well before the one after it. */
+const SURE = 0.4;
+const CLEARLY = { probability: 0.25, timesNext: 3 };
+
+export type SecondFault = { fault: number; probability: number };
+
+export function secondFaultOf(
+  knowledge: Knowledge,
+  tables: Tables,
+  logPriors: readonly number[],
+  observations: readonly Observation[],
+  first: number,
+): SecondFault | undefined {
+  const heard = heardOf(tables, observations);
+  const unexplained = heard.filter(
+    ({ logLikelihood }) => Math.exp(logLikelihood[first]! - Math.max(...logLikelihood)) < EXPLAINED,
+  );
+  if (unexplained.length === 0) return undefined;
+  const others = logPriors.map((prior, f) => (f === first ? -Infinity : prior));
+  const posterior = posteriorOf(others, heardOf(tables, unexplained));
+  const [best, next] = posterior.map((probability, fault) => ({ fault, probability })).sort((a, b) => b.probability - a.probability);
+  if (!best || knowledge.faults[best.fault]!.id === NONE_OF_THESE) return undefined;
+  const isClear = best.probability >= CLEARLY.probability && best.probability >= CLEARLY.timesNext * (next?.probability ?? 0);
+  return best.probability >= SURE || isClear ? best : undefined;
+}
