@@ -3,6 +3,7 @@
  * same input. The ratio is what is told: it hardly depends on the machine.
  */
 import { readFileSync } from 'node:fs';
+import { benchFaults } from './benchFaults.ts';
 import { benchFilm } from './benchFilm.ts';
 import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
 
@@ -46,3 +47,4 @@ benchFilm(example('coat', 'two coats of clear as the trade does them') as Record
   ...(PLAN.setup as object),
   plans: true,
 });
+benchFaults();

@@ -40,13 +40,20 @@ const IDLE = /^(Nothing|Not applicable|Leave)\b/;
 
 export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[] {
   const hands = mayBeWet
-    ? [{ text: 'While it is wet leave it alone: no finger, no brush, no tape on the visible face, no lamp.', caution: cautionFor('spray') }]
+    ? [
+        {
+          text: 'While it is wet leave it alone: no finger, no brush, no tape on the visible face, no lamp.',
+          caution: cautionFor('spray'),
+        },
+      ]
     : [];
   if (!diagnosis.decided)
     return [...hands, { text: 'Do not sand, polish or coat over it until it is known what it is.', code: 'not-decided' }];
   const texts = [...new Set(diagnosis.changes.map(({ cause }) => causeWords(cause).now))];
   const busy = texts.filter((text) => !IDLE.test(text));
-  const wet = mayBeWet ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text, caution: cautionFor('spray') })) : [];
+  const wet = mayBeWet
+    ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text, caution: cautionFor('spray') }))
+    : [];
   return [...hands, ...wet, ...rulesFor(diagnosis)];
 }
 
@@ -76,7 +83,12 @@ export function nextCoatAdvice({ changes }: Diagnosis): AdviceText[] {
   const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
   const order =
     changes.length > 1
-      ? [{ text: `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`, caution }]
+      ? [
+          {
+            text: `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`,
+            caution,
+          },
+        ]
       : [];
   const steps = changes.map(({ cause, steps: moves }, i) => {
     const number = changes.length > 1 ? `${i + 1}. ` : '';
@@ -107,7 +119,10 @@ export function repairText({ repair, faults }: Diagnosis): { repair: RepairText;
   const { rung, budget, mustHarden, takesFilm } = repair;
   const steps = rung.ladder ? files.repairs.ladders[rung.ladder]!.steps : [];
   const cuts = steps.some(({ grit }) => grit !== undefined);
-  const wait = { step: 'Let it harden first: heat within the sheet, or time', condition: 'a thumbnail on a hidden edge leaves no print' };
+  const wait = {
+    step: 'Let it harden first: heat within the sheet, or time',
+    condition: 'a thumbnail on a hidden edge leaves no print',
+  };
   const unknown = files.repairs.ladders['SPOT_TEST']!.steps[0]!;
   const ladder = [
     ...(mustHarden ? [wait] : []),

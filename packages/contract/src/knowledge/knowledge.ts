@@ -46,6 +46,7 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
     evidence: numbers.evidence,
     evidenceCap: numbers.evidenceCap,
     leak: numbers.leak,
+    misread: numbers.misread,
     noneOfThesePrior: numbers.noneOfThesePrior,
   };
   return { files, knowledge };

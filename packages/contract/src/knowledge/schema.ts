@@ -69,6 +69,7 @@ export const NumbersFile = z.strictObject({
   evidence: z.record(Weight, Ratio),
   evidenceCap: z.tuple([z.number().gt(0).lt(1), z.number().gt(1)]),
   leak: Probability.gt(0),
+  misread: Probability.lt(1),
   noneOfThesePrior: Probability.gt(0),
   causes: z.record(
     Id,

@@ -96,7 +96,8 @@ export const Observations = z
     observations.forEach(({ question, answer }, i) => {
       const options = asked.get(question);
       if (!options) ctx.addIssue(notOneOf([i, 'question'], question, [...asked.keys()]));
-      else if (answer !== CANT_TELL && !options.includes(answer)) ctx.addIssue(notOneOf([i, 'answer'], answer, [...options, CANT_TELL]));
+      else if (answer !== CANT_TELL && !options.includes(answer))
+        ctx.addIssue(notOneOf([i, 'answer'], answer, [...options, CANT_TELL]));
       const before = given.get(question);
       if (before !== undefined && before !== answer)
         ctx.addIssue(contradiction([i, 'answer'], `${question} was answered with ${before} already; it has one answer`));

@@ -4,7 +4,8 @@ import type { CauseTerm } from '@orthochrom/core/diagnosis/causes.ts';
 import type { Term } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 
-const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> => new Map(list.map((item) => [item.id, item]));
+const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(list.map((item) => [item.id, item]));
 
 let maps: ReturnType<typeof read> | undefined;
 const read = () => {
@@ -25,7 +26,8 @@ export const causeWords = (id: string) => words().causes.get(id)!;
 export const faultWords = (id: string) => words().faults.get(id)!;
 export const stepWords = (id: string) => words().steps.get(id)!;
 export const questionWords = (id: string): Asked => words().questions.get(id)!;
-export const answerLabel = (question: string, answer: string): string => words().questions.get(question)?.options[answer] ?? answer;
+export const answerLabel = (question: string, answer: string): string =>
+  words().questions.get(question)?.options[answer] ?? answer;
 
 export const LAYER_WORDS: Record<Layer, string> = {
   substrate: 'what lies under the primer',
@@ -38,7 +40,15 @@ export const LAYER_WORDS: Record<Layer, string> = {
   singleStage: 'single stage',
 };
 
-const UNIT_WORDS: Record<string, string> = { degC: ' °C', pct: ' %', 'pct points': ' %', um: ' µm', 'degC/min': ' °C/min', inch: ' in', deg: '°' };
+const UNIT_WORDS: Record<string, string> = {
+  degC: ' °C',
+  pct: ' %',
+  'pct points': ' %',
+  um: ' µm',
+  'degC/min': ' °C/min',
+  inch: ' in',
+  deg: '°',
+};
 const rounded = (value: number): number => Number(value.toFixed(2));
 
 /** A value of a reading with its unit; shares of what was wanted in per cent. */
@@ -59,7 +69,14 @@ function limitText({ reading, is, than }: EvidenceRow): string {
   const value = than as ReadingValue;
   const known = theKnowledge().files.readings.readings;
   const limit = typeof value === 'string' && Object.hasOwn(known, value) ? readingName(value) : readingValueText(reading, value);
-  return { '<': `under ${limit}`, '<=': `${limit} or less`, '>': `over ${limit}`, '>=': `${limit} or more`, '==': limit, in: limit }[is];
+  return {
+    '<': `under ${limit}`,
+    '<=': `${limit} or less`,
+    '>': `over ${limit}`,
+    '>=': `${limit} or more`,
+    '==': limit,
+    in: limit,
+  }[is];
 }
 
 /** One reading about one cause: what it was, and the mark it was held against. */

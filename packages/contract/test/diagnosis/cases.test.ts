@@ -31,7 +31,12 @@ describe('the worked cases', () => {
     expect(answer.nextCoat).toEqual([]);
     expect(answer.verdicts.map(({ code }) => code)).toContain('not-decided');
     const wanted = c.expect.fault ?? [];
-    expect(answer.faults.slice(0, wanted.length).map(({ id }) => id).sort()).toEqual([...wanted].sort());
+    expect(
+      answer.faults
+        .slice(0, wanted.length)
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual([...wanted].sort());
   });
 
   it.each(cases.filter((c) => !c.expect.stop).map((c) => [c.id, c] as const))('%s is found', (_, c) => {
@@ -40,7 +45,10 @@ describe('the worked cases', () => {
     expect(answer.faults[0]).toMatchObject({ id: c.expect.fault![0] });
     expect(answer.faults[0]!.probability).toBeGreaterThanOrEqual(0.45);
     const leading = answer.causes.slice(0, c.expect.within ?? 3).map(({ id }) => id);
-    expect(leading.filter((id) => c.expect.cause!.includes(id)), leading.join(', ')).not.toEqual([]);
+    expect(
+      leading.filter((id) => c.expect.cause!.includes(id)),
+      leading.join(', '),
+    ).not.toEqual([]);
     if (c.expect.co_fault) expect(answer.secondFault?.id).toBe(c.expect.co_fault);
     expect(answer.repair, 'repair').toBeDefined();
   });
@@ -56,7 +64,11 @@ describe('what a story must also say', () => {
   });
   it('pressure a little low is not the cause where the wave was there before', () => {
     expect(of('W41').causes[0]!.id).toBe('texture_below');
-    expect(of('W41').nextCoat.map(({ text }) => text).join(' ')).not.toMatch(/psi/);
+    expect(
+      of('W41')
+        .nextCoat.map(({ text }) => text)
+        .join(' '),
+    ).not.toMatch(/psi/);
   });
   it('what was in order is cleared, and says by which reading', () => {
     expect(of('W44').cleared.map(({ id }) => id)).toEqual(expect.arrayContaining(['over_reduced', 'flash_short', 'dist_near']));

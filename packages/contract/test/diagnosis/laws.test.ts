@@ -28,8 +28,11 @@ const readings = (most = 8) =>
     .chain((some) => fc.tuple(...some.map(anyReading)))
     .map((entries) => Object.fromEntries(entries));
 
-const diagnose = (seen: Observation[], log: Record<string, number | boolean | string> = {}, more: Partial<InputOf<'diagnose'>> = {}) =>
-  ask('diagnose', { observations: seen, conditions: { readings: log }, ...more });
+const diagnose = (
+  seen: Observation[],
+  log: Record<string, number | boolean | string> = {},
+  more: Partial<InputOf<'diagnose'>> = {},
+) => ask('diagnose', { observations: seen, conditions: { readings: log }, ...more });
 const probabilities = (answer: AnswerOf<'diagnose'>) => answer.faults.map(({ id, probability }) => [id, probability.toFixed(9)]);
 const ranking = (answer: AnswerOf<'diagnose'>) => ({ faults: probabilities(answer), causes: answer.causes.map(({ id }) => id) });
 
@@ -54,7 +57,14 @@ describe('whatever is logged and seen', () => {
     fc.assert(
       fc.property(observations(2), readings(), fc.infiniteStream(fc.nat()), (seen, log, keys) => {
         const shuffled = seen.map((one) => [keys.next().value, one] as const).sort((a, b) => a[0] - b[0]);
-        expect(ranking(diagnose(shuffled.map(([, one]) => one), log))).toEqual(ranking(diagnose(seen, log)));
+        expect(
+          ranking(
+            diagnose(
+              shuffled.map(([, one]) => one),
+              log,
+            ),
+          ),
+        ).toEqual(ranking(diagnose(seen, log)));
       }),
       RUNS,
     );
@@ -77,7 +87,11 @@ describe('whatever is logged and seen', () => {
     fc.assert(
       fc.property(observations(1), readings(4), fc.constantFrom(...numeric).chain(anyReading), (seen, log, [id, value]) => {
         fc.pre(!(id in log) && id !== 'texture_layer');
-        const answer = diagnose(seen, { ...log, [id]: value }, { conditions: { readings: { ...log, [id]: value }, trust: { [id]: 'doubtful' } } });
+        const answer = diagnose(
+          seen,
+          { ...log, [id]: value },
+          { conditions: { readings: { ...log, [id]: value }, trust: { [id]: 'doubtful' } } },
+        );
         expect(ranking(answer)).toEqual(ranking(diagnose(seen, log)));
         expect(answer.verdicts.map(({ code }) => code)).toContain('gauge-not-trusted');
       }),
@@ -92,7 +106,11 @@ describe('whatever is logged and seen', () => {
     fc.assert(
       fc.property(fc.constantFrom(...rows), observations(1, 5), readings(5), ({ cause, row }, seen, log) => {
         fc.pre(!(row.reading in log));
-        const inOrder = row.reading.endsWith('_ratio') ? 1 : row.is.startsWith('<') ? (row.than as number) + 0.01 : (row.than as number) - 0.01;
+        const inOrder = row.reading.endsWith('_ratio')
+          ? 1
+          : row.is.startsWith('<')
+            ? (row.than as number) + 0.01
+            : (row.than as number) - 0.01;
         fc.pre(cause.evidence.every((other) => other.reading !== row.reading || !meets(other, inOrder)));
         const of = (answer: AnswerOf<'diagnose'>) => answer.causes.find(({ id }) => id === cause.id)?.probability ?? 0;
         const shared = seen.filter(({ question }) => !asked.find(({ id }) => id === question)!.knownBy.includes(row.reading));
@@ -106,7 +124,8 @@ describe('whatever is logged and seen', () => {
     const filmOf = new Map(files.questions.questions.map(({ id, film }) => [id, film]));
     fc.assert(
       fc.property(observations(0, 5), readings(), fc.constantFrom('wet' as const, 'dry' as const), (seen, log, film) => {
-        for (const { id } of diagnose(seen, log, { film }).nextQuestions) expect([undefined, 'any', film]).toContain(filmOf.get(id));
+        for (const { id } of diagnose(seen, log, { film }).nextQuestions)
+          expect([undefined, 'any', film]).toContain(filmOf.get(id));
       }),
       RUNS,
     );
@@ -114,7 +133,13 @@ describe('whatever is logged and seen', () => {
 });
 
 const meets = ({ is, than }: { is: string; than: unknown }, value: number): boolean =>
-  is === '<' ? value < (than as number) : is === '<=' ? value <= (than as number) : is === '>' ? value > (than as number) : value >= (than as number);
+  is === '<'
+    ? value < (than as number)
+    : is === '<='
+      ? value <= (than as number)
+      : is === '>'
+        ? value > (than as number)
+        : value >= (than as number);
 
 /** The surest story for a fault: every question answered as that fault makes most likely. */
 const clearestStory = (fault: string): Observation[] =>
@@ -154,7 +179,10 @@ describe('every fault, told as clearly as can be', () => {
     for (const fault of told) {
       const answer = diagnose(clearestStory(fault));
       if (answer.repair?.ladder.some(({ grit }) => grit) && answer.repair.verdict !== 'strip')
-        expect(answer.verdicts.map(({ code }) => code), fault).toContain('film-left-unknown');
+        expect(
+          answer.verdicts.map(({ code }) => code),
+          fault,
+        ).toContain('film-left-unknown');
     }
   });
 
@@ -162,7 +190,8 @@ describe('every fault, told as clearly as can be', () => {
     for (const fault of told) {
       const answer = diagnose(clearestStory(fault));
       for (const { caution } of answer.nextCoat) expect(caution, fault).toMatch(/isocyanate[^]*mask/i);
-      if (answer.repair?.ladder.some(({ grit }) => grit)) expect(answer.now.map(({ caution }) => caution).join(' '), fault).toMatch(/lead or chromate/);
+      if (answer.repair?.ladder.some(({ grit }) => grit))
+        expect(answer.now.map(({ caution }) => caution).join(' '), fault).toMatch(/lead or chromate/);
     }
   });
 

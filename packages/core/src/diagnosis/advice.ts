@@ -24,7 +24,9 @@ export function changesFor(
   const allowed = blamed.filter((one) => brings(one) && !one.cause.steps.some((step) => forbidden.has(step)));
   const most = allowed[0]?.probability ?? 0;
   const bar = Math.min(WORTH_A_CHANGE, OF_THE_LIKELIEST * most);
-  return allowed.filter(({ probability }, i) => i === 0 || probability >= Math.max(bar, OF_THE_LIKELIEST * most)).slice(0, MOST_CHANGES);
+  return allowed
+    .filter(({ probability }, i) => i === 0 || probability >= Math.max(bar, OF_THE_LIKELIEST * most))
+    .slice(0, MOST_CHANGES);
 }
 
 /** Steps of a cause that neither of the faults forbids. */

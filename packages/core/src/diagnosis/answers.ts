@@ -8,13 +8,17 @@ export type Heard = Observation & { logLikelihood: readonly number[]; power: num
 /** Of questions that look at the same fact the loudest counts in full, the others so much. */
 const SAME_FACT_POWER = 0.5;
 
-/** ln P(option | fault) for every option: rows are brought to a sum of 1 over the options that say something. */
+/**
+ * ln P(option | fault) for every option: rows are brought to a sum of 1 over the options that say something. A part of all
+ * answers is misread, whatever the fault: no single look may decide alone.
+ */
 export function logLikelihoodsOf(knowledge: Knowledge, question: Question): Map<string, number[]> {
   const speaking = question.options.flatMap((option, i) => (question.skips.includes(option) ? [] : [i]));
   const rows = knowledge.faults.map(({ id }) => {
     const row = question.rows[id] ?? (id === NONE_OF_THESE ? question.options.map(() => 1) : question.base);
     const sum = speaking.reduce((total, i) => total + row[i]!, 0);
-    return row.map((weight) => Math.log(weight / sum));
+    const { misread } = knowledge;
+    return row.map((weight) => Math.log(((1 - misread) * weight) / sum + misread / speaking.length));
   });
   return new Map(speaking.map((i) => [question.options[i]!, rows.map((row) => row[i]!)]));
 }

@@ -19,17 +19,21 @@ const EXPLAINED = 0.25;
 export type Doubt = 'tooLittle' | 'twoClose' | 'moreToAsk' | 'noneFits' | 'contradiction';
 export type Decision = { decided: boolean; doubt?: Doubt; alsoLikely?: number };
 
+/** `beside`: a second fault that is there as well; it is no rival of the first. */
 export function decisionOf(
   knowledge: Knowledge,
   posterior: readonly number[],
   heard: readonly Heard[],
   offers: readonly Offer[],
   tables: Tables,
+  beside: number | undefined,
 ): Decision {
   const ranked = posterior.map((probability, fault) => ({ probability, fault })).sort((a, b) => b.probability - a.probability);
-  const [top, second] = ranked as [(typeof ranked)[0], (typeof ranked)[0]];
+  const top = ranked[0]!;
+  const second = ranked.find(({ fault }) => fault !== top.fault && fault !== beside)!;
   const times = top.probability / second.probability;
-  const isOver = (bar: { top: number; timesSecond: number }) => top.probability >= bar.top && times >= bar.timesSecond;
+  const together = top.probability + (beside === undefined ? 0 : posterior[beside]!);
+  const isOver = (bar: { top: number; timesSecond: number }) => together >= bar.top && times >= bar.timesSecond;
   const nothingLeft = !offers.some(({ about }) => about === 'fault');
   const bothKeep = nothingLeft && second.probability >= BOTH_KEEP ? { alsoLikely: second.fault } : {};
 

@@ -67,12 +67,12 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const posterior = posteriorOf(logPriors, heard);
   const film = filmStateOf(tables, observations, input.film);
   const offers = offersOf({ knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn });
-  const decision = decisionOf(knowledge, posterior, heard, offers, tables);
   const order = posterior.map((_, f) => f).sort((a, b) => posterior[b]! - posterior[a]! || a - b);
   const top = order[0]!;
   const fault = knowledge.faults[top]!;
 
-  const second = heard.length > 0 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
+  const second = heard.length > 1 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
+  const decision = decisionOf(knowledge, posterior, heard, offers, tables, second?.fault);
   const alsoLikely = decision.alsoLikely;
   const other = second ?? (alsoLikely === undefined ? undefined : { fault: alsoLikely, probability: posterior[alsoLikely]! });
   const secondFault = other && { id: knowledge.faults[other.fault]!.id, probability: other.probability };
@@ -89,9 +89,18 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const foundOf = ({ cause }: Blamed): CauseFound => {
     const layer = layerOf(cause);
     const { terms } = beliefs.find((belief) => belief.cause === cause)!;
-    return { id: cause.id, probability: blame.get(cause.id)!, ...(layer ? { layer } : {}), terms, answers: said.get(cause.id) ?? [] };
+    return {
+      id: cause.id,
+      probability: blame.get(cause.id)!,
+      ...(layer ? { layer } : {}),
+      terms,
+      answers: said.get(cause.id) ?? [],
+    };
   };
-  const causes = blamed.filter(({ probability }) => probability >= LEAST_TOLD).slice(0, MOST_CAUSES).map(foundOf);
+  const causes = blamed
+    .filter(({ probability }) => probability >= LEAST_TOLD)
+    .slice(0, MOST_CAUSES)
+    .map(foundOf);
   const heardWeight = ({ terms, answers }: CauseFound) =>
     terms.reduce((sum, { logRatio }) => sum + logRatio, 0) + answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
   const cleared = blamed
@@ -119,13 +128,13 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
         probability: posterior[f]!,
         ...(rank < MOST_PUSHED ? { pushes: pushesOf(posterior, heard, f) } : {}),
       })),
-    ...(secondFault && heard.length > 1 ? { secondFault } : {}),
+    ...(secondFault ? { secondFault } : {}),
     causes,
     cleared,
     offers,
     changes,
     ...(repair ? { repair } : {}),
-    verdicts: verdictsOf(decision.decided, fault.id, heard.length > 1 ? secondFault?.id : undefined, repair),
+    verdicts: verdictsOf(decision.decided, fault.id, secondFault?.id, repair),
     reasons: reasonsOf(knowledge.version, fault.id, pushesOf(posterior, heard, top), causes.slice(0, 2), cleared),
   };
 }
@@ -151,10 +160,7 @@ function checkOf(knowledge: Knowledge, order: readonly number[], doubt: Doubt, o
 }
 
 function verdictsOf(decided: boolean, first: string, second: string | undefined, repair: Repair | undefined): Verdict[] {
-  const told = [
-    ...(decided ? [] : [caution('not-decided')]),
-    ...(second ? [caution('two-at-once', { first, second })] : []),
-  ];
+  const told = [...(decided ? [] : [caution('not-decided')]), ...(second ? [caution('two-at-once', { first, second })] : [])];
   if (!repair) return told;
   return [
     ...told,

@@ -95,6 +95,8 @@ export type Knowledge = {
   evidence: Readonly<Record<Weight, { met: number; notMet: number }>>;
   evidenceCap: readonly [number, number];
   leak: number;
+  /** Part of the answers that is wrong, whatever the fault. */
+  misread: number;
   noneOfThesePrior: number;
 };
 

@@ -69,7 +69,12 @@ export function offersOf(asking: Asking): Offer[] {
   const asked = new Set(observations.map(({ question }) => question));
   const offers: Offer[] = knowledge.questions
     .filter((question) => !asked.has(question.id) && mayBeAsked(question.film, film) && !isKnown(question, log))
-    .map(({ id, cost }) => ({ id, cost, gainBits: gainOf(tables, logPriors, observations, posterior, id), about: 'fault' as const }))
+    .map(({ id, cost }) => ({
+      id,
+      cost,
+      gainBits: gainOf(tables, logPriors, observations, posterior, id),
+      about: 'fault' as const,
+    }))
     .filter((offer) => perCost(offer) >= WORTH_ASKING_BITS);
   const toolOf = (id: string) => tables.get(id)?.question.tool;
   const ranked = offers.sort((a, b) => perCost(b) - perCost(a) || (a.id < b.id ? -1 : 1));

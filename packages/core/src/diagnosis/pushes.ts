@@ -40,7 +40,9 @@ export function reasonsOf(
       because('answer-points-to', 'rule', { question, answer, fault, timesFactor: Math.exp(logRatio) }),
     );
   const readings = leading.flatMap(({ id, terms }) =>
-    terms.filter(({ logRatio }) => logRatio > 0).map(({ reading }) => because('reading-points-to', 'record', { reading, cause: id })),
+    terms
+      .filter(({ logRatio }) => logRatio > 0)
+      .map(({ reading }) => because('reading-points-to', 'record', { reading, cause: id })),
   );
   const against = cleared.flatMap(({ id, terms }) =>
     terms

@@ -25,7 +25,9 @@ export function secondFaultOf(
   if (unexplained.length === 0) return undefined;
   const others = logPriors.map((prior, f) => (f === first ? -Infinity : prior));
   const posterior = posteriorOf(others, heardOf(tables, unexplained));
-  const [best, next] = posterior.map((probability, fault) => ({ fault, probability })).sort((a, b) => b.probability - a.probability);
+  const [best, next] = posterior
+    .map((probability, fault) => ({ fault, probability }))
+    .sort((a, b) => b.probability - a.probability);
   if (!best || knowledge.faults[best.fault]!.id === NONE_OF_THESE) return undefined;
   const isClear = best.probability >= CLEARLY.probability && best.probability >= CLEARLY.timesNext * (next?.probability ?? 0);
   return best.probability >= SURE || isClear ? best : undefined;
