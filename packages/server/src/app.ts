@@ -9,6 +9,7 @@ import { airLineRoutes } from './compressedAir/airLineRoutes.ts';
 import { StandInGauge } from './compressedAir/gauge.ts';
 import { demoDays } from './demo/demoDays.ts';
 import { Ledger } from './event/ledger.ts';
+import { findingRoutes } from './finding/findingRoutes.ts';
 import { gunRoutes } from './gun/gunRoutes.ts';
 import { errorHandler } from './http/errorHandler.ts';
 import { NotFound } from './http/faults.ts';
@@ -25,7 +26,9 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
   const app = express();
   app.disable('x-powered-by');
   app.use(guardEdges);
-  app.use(express.json({ limit: '1mb', strict: false }));
+  const smallJson = express.json({ limit: '1mb', strict: false });
+  // A file of findings carries photos: its route takes more, and is the only one that does.
+  app.use((req, res, next) => (req.path === FINDINGS_FILE_PATH ? next() : smallJson(req, res, next)));
   app.get('/api/health', async (_req, res) => {
     await database.query('select 1');
     res.json({ ok: true, now: new Date().toISOString() });
@@ -39,6 +42,7 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
     gunRoutes(ledger),
     airLineRoutes(ledger, gauge),
     ticketRoutes(ledger, { probe, gauge }),
+    findingRoutes(ledger),
   );
   app.use('/api', (req) => {
     throw new NotFound(`There is nothing at ${req.path}.`);
@@ -47,6 +51,8 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
   app.use(errorHandler);
   return app;
 }
+
+const FINDINGS_FILE_PATH = '/api/findings-file';
 
 const HEADERS = {
   'x-content-type-options': 'nosniff',

@@ -14,6 +14,8 @@ export type AirNow = {
   /** Where the stand-in is in its day; absent with a real probe. */
   standIn?: { day: string; minute: number; shiftC: number; playing: boolean };
 };
+/** The air at one tap of a coat's own minutes. */
+export type CoatAirPoint = { at: string; airC: number; rhPercent: number; panelC?: number; materialC?: number };
 export type DayAhead = { roomId: string; name: string; sunriseMinute: number; forecast: z.infer<typeof Forecast> };
 
 /** Steers the stand-in: where in the day it stands, how quickly it plays, and how much warmer than its script it is. */

@@ -11,9 +11,14 @@ export const RecordQuery = z.strictObject({
   painterId: Id.optional(),
   rating: Rating.optional(),
   minAirC: z.coerce.number().min(-30).max(60).optional(),
+  fault: z.string().max(40).optional(),
+  cause: z.string().max(40).optional(),
   maxAirC: z.coerce.number().min(-30).max(60).optional(),
 });
 export type RecordQuery = z.infer<typeof RecordQuery>;
+
+/** What was found on a coat; `confirmed` when somebody said that it was so. */
+export type FoundOnCoat = { findingId: string; fault: string; cause: string; confirmed: boolean };
 
 export type RecordRow = {
   coat: Coat;
@@ -30,4 +35,5 @@ export type RecordRow = {
   rhPercent?: number;
   panelC?: number;
   materialC?: number;
+  found: FoundOnCoat[];
 };

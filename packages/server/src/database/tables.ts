@@ -1,10 +1,12 @@
 import { ReadingTable } from '../air/readingTable.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { EventTable } from '../event/eventTable.ts';
+import { FindingTable, PhotoTable, PlanChangeTable } from '../finding/findingTables.ts';
 import { CareTable } from '../gun/careTable.ts';
 import { TestTable } from '../gun/testTable.ts';
 import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
 import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
+import { CoatAirTable } from '../ticket/coatAir.ts';
 import {
   CoatPanelTable,
   CoatTable,
@@ -41,5 +43,9 @@ export const tables = [
   TimerTable,
   CareTable,
   ReadingTable,
+  CoatAirTable,
+  FindingTable,
+  PlanChangeTable,
+  PhotoTable,
   EventTable,
 ];

@@ -1,5 +1,6 @@
 /** Listed one by one, so that bundling finds them; in the order in which they run. */
+import { FaultBench1795470000000 } from './faultBench.ts';
 import { FirstPath1795400000000 } from './firstPath.ts';
 import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 
-export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000];
+export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000, FaultBench1795470000000];

@@ -13,6 +13,7 @@ import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
+import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow, planContextOf } from './planReader.ts';
@@ -47,6 +48,7 @@ export const startSpraying = (
       materialC: now.material?.value ?? null,
     };
     await changeCoat(manager, trace, coat, { kind: 'spraying', version, painterId, changes, mine: { mixId } });
+    await keepCoatAir(manager, probe, coat.id, coat.roomId!);
   });
 
 const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefined) => ({
@@ -57,7 +59,7 @@ const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefin
 /** Flash runs per panel from its own time; a second tap leaves the first time standing. */
 export const panelSprayed = (
   ledger: Ledger,
-  gauge: StandInGauge,
+  { probe, gauge }: { probe: StandInProbe; gauge: StandInGauge },
   coatId: string,
   { panelId, painterId }: z.infer<typeof PanelSprayed>,
 ): Promise<void> =>
@@ -73,7 +75,8 @@ export const panelSprayed = (
       .orIgnore()
       .returning('panel_id')
       .execute();
-    if ((result.raw as unknown[]).length > 0)
+    if ((result.raw as unknown[]).length > 0) {
+      await keepCoatAir(manager, probe, coatId, coat.roomId!);
       await trace({
         shopId: await shopIdOf(manager),
         painterId,
@@ -82,6 +85,7 @@ export const panelSprayed = (
         kind: 'panel-sprayed',
         patch: { coatId, panelId },
       });
+    }
   });
 
 /** The coat is on: panels not tapped get this moment, and the flash timer starts from the last of them. */
@@ -112,6 +116,7 @@ export const endSpraying = (
       changes: { state: 'sprayed', endedAt, ...flowing },
       mine: flowing,
     });
+    await keepCoatAir(manager, probe, coatId, coat.roomId!);
     await startFlash(manager, probe, coat, painterId, endedAt);
   });
 

@@ -1,9 +1,11 @@
 /** Every coat sprayed, found by what it was and how it went. */
-import type { RecordQuery, RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { FoundOnCoat, RecordQuery, RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import Papa from 'papaparse';
 import { In, type EntityManager } from 'typeorm';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
+import { findings } from '../finding/findingReader.ts';
 import { coatOf } from './ticketReader.ts';
 import { CoatPanelTable, CoatTable, StageTable, TicketTable, type CoatRow } from './ticketTables.ts';
 
@@ -25,6 +27,8 @@ export async function records(manager: EntityManager, query: RecordQuery): Promi
   return rows.filter(
     (row) =>
       (!query.stage || row.stage === query.stage) &&
+      (!query.fault || row.found.some(({ fault }) => fault === query.fault)) &&
+      (!query.cause || row.found.some(({ cause }) => cause === query.cause)) &&
       (!words ||
         [row.vehicle, row.ticketNumber, row.colourName, row.product, row.coat.note, row.gun, row.painter].some((value) =>
           value.toLowerCase().includes(words),
@@ -50,6 +54,7 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
     manager.findBy(CoatPanelTable, { coatId: In(coats.map(({ id }) => id)) }),
   ]);
   const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
+  const found = await findings(manager, { coatId: In(coats.map(({ id }) => id)) });
   const nameOf = (list: { id: string; name: string }[], id: string | null) => list.find((item) => item.id === id)?.name ?? '';
   return coats.map((row) => {
     const ticket = tickets.find(({ id }) => id === row.ticketId)!;
@@ -66,6 +71,7 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
       gun: nameOf(guns, row.gunId),
       painter: nameOf(painters, row.painterId),
       room: nameOf(rooms, row.roomId),
+      found: found.filter(({ coatId }) => coatId === row.id).map(foundOf),
       ...figure('airC'),
       ...figure('rhPercent'),
       ...figure('panelC'),
@@ -73,6 +79,14 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
     };
   });
 }
+
+/** What was confirmed, else what it was judged to be. */
+const foundOf = ({ id, confirmed, result }: Finding): FoundOnCoat => ({
+  findingId: id,
+  fault: confirmed?.fault ?? result.faults[0]?.id ?? '',
+  cause: confirmed?.cause ?? result.causes[0]?.id ?? '',
+  confirmed: confirmed !== undefined,
+});
 
 /** One line a coat, canonical units in the headings; text that a spreadsheet could take for a formula is escaped. */
 export const recordsCsv = (rows: RecordRow[]): string =>
@@ -102,6 +116,8 @@ export const recordsCsv = (rows: RecordRow[]): string =>
       wet_um: coat.done['wetFilmUm']?.value,
       rating: coat.rating,
       seen: coat.seen.join(' '),
+      fault: row.found.map(({ fault }) => fault).join(' '),
+      cause: row.found.map(({ cause }) => cause).join(' '),
       note: coat.note,
     })),
     { escapeFormulae: true },

@@ -79,7 +79,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/panels', async (req, res) => {
-    await panelSprayed(ledger, gauge, idOf(req), bodyOf(PanelSprayed, req));
+    await panelSprayed(ledger, { probe, gauge }, idOf(req), bodyOf(PanelSprayed, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-end', async (req, res) => {
@@ -91,7 +91,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/timers/:id/confirm', async (req, res) => {
-    await confirmTimer(ledger, idOf(req), bodyOf(TimerConfirm, req));
+    await confirmTimer(ledger, probe, idOf(req), bodyOf(TimerConfirm, req));
     const timer = await ledger.manager.findOneByOrFail(TimerTable, { id: idOf(req) });
     res.json(await whole(timer.ticketId));
   });

@@ -1,9 +1,11 @@
 /** Timers: started with the coat or the mix, confirmed by a person. */
 import type { TimerConfirm } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
+import type { StandInProbe } from '../air/probe.ts';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
+import { keepCoatAir } from './coatAir.ts';
 import { coatRow } from './planReader.ts';
 import { CoatTable, TimerTable } from './ticketTables.ts';
 
@@ -12,6 +14,7 @@ const MINUTE_MS = 60_000;
 /** A timer alone never confirms: the touch test does, face and edges, and not before the time is served. */
 export const confirmTimer = (
   ledger: Ledger,
+  probe: StandInProbe,
   timerId: string,
   { version, painterId, tests }: z.infer<typeof TimerConfirm>,
 ): Promise<void> =>
@@ -32,6 +35,7 @@ export const confirmTimer = (
       changes: { confirmedAt: new Date(), confirmedBy: painterId, tests },
       mine: tests,
     });
+    if (coat?.roomId) await keepCoatAir(manager, probe, coat.id, coat.roomId);
     if (coat?.state === 'sprayed')
       await manager.createQueryBuilder().update(CoatTable).set({ state: 'flashed' }).where({ id: coat.id }).execute();
     await trace({
