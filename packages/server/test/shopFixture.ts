@@ -71,6 +71,18 @@ export class ShopFixture {
   post<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
     return this.call('POST', path, body);
   }
+  /** Raw bytes, as a photo goes up. */
+  async send<T = unknown>(path: string, bytes: Buffer, mime: string): Promise<Reply<T>> {
+    const response = await fetch(`${this.base}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': mime },
+      body: new Uint8Array(bytes),
+    });
+    return { status: response.status, body: (await response.json()) as T };
+  }
+  async bytes(path: string): Promise<Buffer> {
+    return Buffer.from(await (await fetch(`${this.base}${path}`)).arrayBuffer());
+  }
   put<T = unknown>(path: string, body: unknown): Promise<Reply<T>> {
     return this.call('PUT', path, body);
   }

@@ -23,6 +23,8 @@ export type TicketSketch = Pick<Ticket, 'vehicle' | 'bodyKind' | 'jobSize' | 'no
   panels: PanelSketch[];
   stages: StageSketch[];
   daysAgo?: number;
+  /** Laid on a Friday, with the waits of the clear cut short. */
+  rushed?: boolean;
   air?: [airC: number, rhPercent: number, panelC: number];
 };
 
@@ -214,6 +216,7 @@ export const TICKETS: TicketSketch[] = [
     ],
     stages: [sealer(), silver(), clear()],
     daysAgo: 75,
+    rushed: true,
     air: [31, 42, 30.5],
   },
   {

@@ -7,6 +7,7 @@ import { v7 as newId } from 'uuid';
 import { CareTable } from '../gun/careTable.ts';
 import { latestSheets } from '../sheet/sheetLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
+import { CoatAirTable } from '../ticket/coatAir.ts';
 import { wholeTicket } from '../ticket/ticketReader.ts';
 import { CoatPanelTable, CoatTable, GateAnswerTable, MixTable, TicketTable } from '../ticket/ticketTables.ts';
 import { careRow } from './demoGuns.ts';
@@ -32,7 +33,8 @@ export async function layPast(
   const painter = setup.painters.find(({ id }) => id === ticket.painterId)!;
   const airLine = setup.airLines.find(({ roomId }) => roomId === room.id);
   const [airC, rhPercent, panelC] = sketch.air!;
-  let atMs = Math.floor((Date.now() - sketch.daysAgo! * DAY_MS) / DAY_MS) * DAY_MS + 9.5 * 60 * MINUTE_MS;
+  const daysAgo = sketch.rushed ? fridayBefore(sketch.daysAgo!) : sketch.daysAgo!;
+  let atMs = Math.floor((Date.now() - daysAgo * DAY_MS) / DAY_MS) * DAY_MS + 9.5 * 60 * MINUTE_MS;
   await manager.update(TicketTable, { id: ticketId }, { state: 'done', createdAt: new Date(atMs - DAY_MS) });
   for (const stage of ticket.stages) {
     const coats = whole.coats.filter(({ stageId }) => stageId === stage.id);
@@ -110,15 +112,36 @@ export async function layPast(
         materialC: context.air.material.value,
       } as never);
       await manager.insert(
+        CoatAirTable,
+        [atMs, endedMs].map((tapMs) => ({
+          id: newId(),
+          coatId: coat.id,
+          at: new Date(tapMs),
+          airC: context.air.air.value,
+          rhPercent: context.air.humidity.value,
+          panelC: context.air.panel.value,
+          materialC: context.air.material.value,
+        })),
+      );
+      await manager.insert(
         CoatPanelTable,
         stage.panelIds.map((panelId, i) => ({ coatId: coat.id, panelId, sprayedAt: new Date(endedMs), ...flowing.panels[i]! })),
       );
       if (coat.ordinal === stage.coats && stage.gunId)
         await manager.insert(CareTable, cleanedAfter(setup.shop.id, ticket, stage, coat, endedMs) as never);
-      atMs = endedMs + (recoat.earliestMinutes.value + 2 + random() * 5) * MINUTE_MS;
+      const isCutShort = sketch.rushed === true && stage.kind === 'clear';
+      atMs =
+        endedMs +
+        (isCutShort ? RUSHED_WAIT * recoat.earliestMinutes.value : recoat.earliestMinutes.value + 2 + random() * 5) * MINUTE_MS;
     }
   }
 }
+
+/** Of the wait that was planned. */
+const RUSHED_WAIT = 0.4;
+const FRIDAY = 5;
+const fridayBefore = (daysAgo: number): number =>
+  daysAgo + ((new Date(Date.now() - daysAgo * DAY_MS).getUTCDay() - FRIDAY + 7) % 7);
 
 const STARVED: Pick<Coat, 'rating' | 'seen' | 'note'> = {
   rating: 'fair',
