@@ -171,6 +171,7 @@ describe('a confirmed cause', () => {
     const take = { version: change.version, painterId, state: 'taken', coatId: lastClear().id };
     expect((await shop.post<PlanChange[]>(`/plan-changes/${change.id}`, take)).body.map(({ id }) => id)).not.toContain(change.id);
     expect((await shop.post(`/plan-changes/${change.id}`, take)).status).toBe(409);
+    expect((await shop.get<PlanChange[]>(`/coats/${lastClear().id}/changes`)).body.map(({ id }) => id)).toEqual([change.id]);
     expect((await shop.get<Finding>(`/findings/${confirmed.id}`)).body.changes).toMatchObject([
       { state: 'taken', appliedToCoatId: lastClear().id },
     ]);

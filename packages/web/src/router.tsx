@@ -4,6 +4,8 @@ import { Shell } from './frame/Shell.tsx';
 import { AirLineFormPage } from './compressedAir/AirLineFormPage.tsx';
 import { AirLinePage } from './compressedAir/AirLinePage.tsx';
 import { CompressorFormPage } from './compressedAir/CompressorFormPage.tsx';
+import { BenchPage } from './faults/BenchPage.tsx';
+import { FaultsPage } from './faults/FaultsPage.tsx';
 import { CarePage } from './guns/care/CarePage.tsx';
 import { GunEditPage } from './guns/GunEditPage.tsx';
 import { GunPage } from './guns/GunPage.tsx';
@@ -47,6 +49,8 @@ export const router = createBrowserRouter([
       { path: 'air/:id/edit', element: <AirLineFormPage /> },
       { path: 'compressors/new', element: <CompressorFormPage /> },
       { path: 'compressors/:id', element: <CompressorFormPage /> },
+      { path: 'faults', element: <FaultsPage /> },
+      { path: 'faults/:id', element: <BenchPage /> },
       { path: 'lab', element: <LabPage /> },
       { path: 'settings', element: <SettingsPage /> },
       { path: '*', element: <p className="page">There is no such page.</p> },

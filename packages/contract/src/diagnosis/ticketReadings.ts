@@ -70,10 +70,11 @@ function recordsOf(
   const { whole, coat } = evidence;
   const setup = coat.planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
   const settings = (of: (name: (typeof settingNames)[number]) => number | undefined) => {
-    const { wetFilmUm: _, ...rest } = Object.fromEntries(
-      settingNames.map((name) => [name, of(name)]).filter(([, value]) => value !== undefined),
-    );
-    return rest as NonNullable<CoatRecord['settings']>;
+    const known = settingNames.flatMap((name) => {
+      const value = of(name);
+      return value === undefined || name === 'wetFilmUm' ? [] : [[name, value] as const];
+    });
+    return Object.fromEntries(known) as NonNullable<CoatRecord['settings']>;
   };
   const chosen = (name: (typeof settingNames)[number]): number | undefined => {
     const own = coat.overrides[name]?.chosen;

@@ -83,3 +83,12 @@ export async function offeredChanges(manager: EntityManager): Promise<PlanChange
   const rows = await manager.find(PlanChangeTable, { where: { state: 'offered' }, order: { createdAt: 'DESC', ordinal: 'ASC' } });
   return rows.map(planChangeOf);
 }
+
+/** Changes that were taken for this coat: what it is to keep to. */
+export async function changesOfCoat(manager: EntityManager, coatId: string): Promise<PlanChange[]> {
+  const rows = await manager.find(PlanChangeTable, {
+    where: { appliedToCoatId: coatId, state: 'taken' },
+    order: { ordinal: 'ASC' },
+  });
+  return rows.map(planChangeOf);
+}

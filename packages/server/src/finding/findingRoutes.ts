@@ -16,7 +16,7 @@ import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { coatAir } from '../ticket/coatAir.ts';
 import { ticketById } from '../ticket/ticketReader.ts';
 import { addFinding, answerChange, changeFinding, confirmFinding } from './findingLedger.ts';
-import { findingById, findings, offeredChanges } from './findingReader.ts';
+import { changesOfCoat, findingById, findings, offeredChanges } from './findingReader.ts';
 import { findingsFile, importFindings } from './findingsFile.ts';
 import { addPhoto, photoBytes } from './photos.ts';
 
@@ -81,6 +81,9 @@ export function findingRoutes(ledger: Ledger): Router {
     const { painterId } = parsed(ByPainter, req.query);
     const taken = await importFindings(ledger, bodyOf(FindingsFile, req), painterId);
     res.status(201).json({ taken });
+  });
+  routes.get('/coats/:id/changes', async (req, res) => {
+    res.json(await changesOfCoat(ledger.manager, idOf(req)));
   });
   routes.get('/coats/:id/air', async (req, res) => {
     res.json(await coatAir(ledger.manager, idOf(req)));

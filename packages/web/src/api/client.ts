@@ -18,11 +18,14 @@ export class NoConnection extends Error {
   }
 }
 
-async function request<T>(method: string, url: string, body?: unknown): Promise<T> {
-  const response = await fetch(url, {
+const request = <T>(method: string, url: string, body?: unknown): Promise<T> =>
+  replyOf(url, {
     method,
     ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  }).catch(() => {
+  });
+
+async function replyOf<T>(url: string, asked: RequestInit): Promise<T> {
+  const response = await fetch(url, asked).catch(() => {
     throw new NoConnection();
   });
   const reply = (await response.json().catch(() => undefined)) as T | ApiError | undefined;
@@ -38,3 +41,6 @@ async function request<T>(method: string, url: string, body?: unknown): Promise<
 export const getJson = <T>(url: string): Promise<T> => request('GET', url);
 export const postJson = <T>(url: string, body: unknown): Promise<T> => request('POST', url, body);
 export const putJson = <T>(url: string, body: unknown): Promise<T> => request('PUT', url, body);
+/** A file as it is, under its own type. */
+export const postFile = <T>(url: string, file: File): Promise<T> =>
+  replyOf(url, { method: 'POST', headers: { 'content-type': file.type }, body: file });

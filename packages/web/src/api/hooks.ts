@@ -84,9 +84,11 @@ export function useStream(): boolean {
         care: '/api/care',
         sheet: '/api/sheets',
         reading: '/api/air',
+        finding: '/api/findings',
       };
       void mutate(isOf(keys[type] ?? '/api/tickets'));
-      if (type === 'ticket') void mutate(isOf('/api/records'));
+      if (type === 'ticket' || type === 'finding') void mutate(isOf('/api/records'));
+      if (type === 'finding') void mutate('/api/plan-changes');
       if (type === 'ticket' || type === 'test' || type === 'care' || type === 'gun') {
         void mutate('/api/care');
         void mutate(isOf('/api/guns/'));

@@ -7,6 +7,7 @@ import { paintFor } from '@orthochrom/core/gun/atWork.ts';
 import { gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
 import { Link, useParams } from 'react-router';
 import { useGunStory, useNowMs, useSetup } from '../api/hooks.ts';
+import { GunBench } from '../faults/GunBench.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
@@ -64,6 +65,7 @@ export function GunPage() {
             <NozzleSetCard key={set.id} gun={gun} set={set} story={story} nowMs={nowMs} />
           ))}
         </div>
+        <GunBench gunId={gun.id} />
         <section className="card stack" aria-label="Set-up cards">
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             What was set for what

@@ -1,5 +1,7 @@
 /** One coat whole: the air it had, what was planned, what was overridden and why, what was done, how it came out. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { Button } from '@mantine/core';
+import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import { settingNames, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
@@ -8,6 +10,7 @@ import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
+import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME, SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.ts';
@@ -75,6 +78,25 @@ export function CoatRecordPage() {
             />
           )}
         </div>
+        <section className="card stack" aria-label="What was found">
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            What was found
+          </h2>
+          {row.found.map(({ findingId, fault, cause, confirmed }) => (
+            <p key={findingId}>
+              <Link to={`/faults/${findingId}`}>{faultName(fault)}</Link>, {confirmed ? 'from' : 'perhaps from'}{' '}
+              {causeName(cause).toLowerCase()} <span className="quiet">{confirmed ? 'confirmed' : 'not confirmed yet'}</span>
+            </p>
+          ))}
+          <div className="row">
+            <Button component={Link} to={benchOf(coat, coat.seen)} variant="default">
+              What is wrong? Find the cause
+            </Button>
+            {row.found.length > 0 && (
+              <a href={`/api/tickets/${coat.ticketId}/findings-file`}>All findings of this ticket as a file</a>
+            )}
+          </div>
+        </section>
         <div className="card scrollx">
           <h2 className="tape">Gun {row.gun}: planned and done</h2>
           <table className="plain">

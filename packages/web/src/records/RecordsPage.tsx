@@ -2,6 +2,8 @@
 import { Button, Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import type { Stage } from '@orthochrom/core/gun/gun.ts';
+import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
+import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import useSWR from 'swr';
@@ -31,8 +33,16 @@ export function RecordsPage() {
     setQuery(next, { replace: true });
   };
   const pick = (key: string, label: string, options: { value: string; label: string }[]) => (
-    <Select label={label} value={query.get(key) ?? ''} data={[EVERY, ...options]} onChange={(value) => set(key, value)} />
+    <Select
+      searchable={options.length > 12}
+      label={label}
+      value={query.get(key) ?? ''}
+      data={[EVERY, ...options]}
+      onChange={(value) => set(key, value)}
+    />
   );
+  const { faults: faultList } = theKnowledge().files.faults;
+  const { causes: causeList } = theKnowledge().files.causes;
   if (error) return <PageError message={error.message} retry={() => void mutate()} />;
   return (
     <>
@@ -56,6 +66,16 @@ export function RecordsPage() {
             (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({ value: stage, label: STAGE_NAME[stage] })),
           )}
           {pick('gunId', 'Gun', setup?.guns.map(({ id, name }) => ({ value: id, label: name })) ?? [])}
+          {pick(
+            'fault',
+            'Fault found',
+            faultList.map(({ id, name }) => ({ value: id, label: name })),
+          )}
+          {pick(
+            'cause',
+            'Cause',
+            causeList.map(({ id, name }) => ({ value: id, label: name })),
+          )}
           {pick('rating', 'Rating', [
             { value: 'good', label: 'good' },
             { value: 'fair', label: 'fair' },
@@ -115,6 +135,12 @@ export function RecordsPage() {
                           .map((s) => SEEN_NAME[s])
                           .join(', ')}
                       </div>
+                      {row.found.map(({ findingId, fault, cause, confirmed }) => (
+                        <div key={findingId} className="quiet">
+                          {faultName(fault)}, {confirmed ? '' : 'perhaps '}
+                          {causeName(cause).toLowerCase()}
+                        </div>
+                      ))}
                     </td>
                   </tr>
                 );

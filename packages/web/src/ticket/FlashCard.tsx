@@ -5,6 +5,7 @@ import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
+import { KeepTo } from '../faults/KeepTo.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { countdownText } from './countdown.ts';
@@ -57,6 +58,7 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
   );
   return (
     <div className="card stack">
+      <KeepTo coatId={coat.id} />
       <div className={styles['clock']}>
         <div>
           <div className="label">

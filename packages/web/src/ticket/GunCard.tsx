@@ -11,6 +11,8 @@ import { postJson } from '../api/client.ts';
 import { useTests, useWrite } from '../api/hooks.ts';
 import { formatFor, turnsText, type Figure } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
+import { KeepTo } from '../faults/KeepTo.tsx';
+import { OfferedChanges } from '../faults/OfferedChanges.tsx';
 import { BaselineOffer } from './BaselineOffer.tsx';
 import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from './cardProps.ts';
@@ -183,6 +185,15 @@ function OpenGunCard({
           overlapPercent={knobs.overlapPercent}
         />
       </div>
+      <KeepTo coatId={coat.id} />
+      <OfferedChanges
+        coat={coat}
+        stage={stage}
+        gunId={context.gun.id}
+        format={format}
+        valueOf={(name) => chosenValue(setup, coat.overrides, name)}
+        {...(canOverride ? { onUse: (chosen: Overrides) => overrideAll({ ...coat.overrides, ...chosen }) } : {})}
+      />
       <ExpectCard
         context={context}
         plan={plan}

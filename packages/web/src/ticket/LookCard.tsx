@@ -7,6 +7,7 @@ import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
+import { benchOf } from '../faults/benchOf.ts';
 import { nextCoat } from './coatSteps.ts';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';
 import { takenSetup } from './takenPlan.ts';
@@ -70,6 +71,13 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
           </Chip>
         ))}
       </div>
+      {seen.some((item) => item !== 'nothing') && (
+        <div>
+          <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">
+            What is wrong? Find the cause
+          </Button>
+        </div>
+      )}
       <div className="row">
         <span>All in all</span>
         <SegmentedControl

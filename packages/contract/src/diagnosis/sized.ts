@@ -1,0 +1,92 @@
+/** How big a change is on this gun and this paint: the forward model run as it was and with one step changed. Evidence, never the verdict. */
+import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
+import { materialClassOf } from '@orthochrom/core/material/classes.ts';
+import { theKnowledge } from '../knowledge/knowledge.ts';
+import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
+
+type CoatInput = InputOf<'coat'>;
+type Foreseen = AnswerOf<'coat'>;
+
+/** The coat as it was taken, for the model; undefined where the ticket lacks what the model needs. */
+export function coatAsTaken({ ticket, sheets }: Pick<TicketWhole, 'ticket' | 'sheets'>, coat: Coat): CoatInput | undefined {
+  const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
+  const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+  const recipe = sheet?.recipes?.find(({ name }) => name === stage.recipeName);
+  const planned = coat.planned;
+  const setupInput = planned?.inputs['setup'] as InputOf<'setup'> | undefined;
+  const setup = planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
+  const climate = planned?.inputs['climate'] as (CoatInput['climate'] & { limits?: unknown; next?: unknown }) | undefined;
+  const recoat = planned?.answers['recoat'] as AnswerOf<'recoat'> | undefined;
+  const mix = planned?.inputs['mix'] as InputOf<'mix'> | undefined;
+  if (!sheet || !recipe || !setupInput || !setup || !climate || !recoat) return undefined;
+  const { limits: _l, next: _n, wettingFloor: _w, ...air } = climate as typeof climate & { wettingFloor?: boolean };
+  const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+  const { gun } = setupInput;
+  const { wetFilmUm: _f, ...settings } = Object.fromEntries(
+    settingNames.map((name) => [name, coat.done[name]?.value ?? setup[name]]),
+  ) as Record<(typeof settingNames)[number], number>;
+  return {
+    climate: air,
+    material: {
+      class: sheet.materialClass ?? materialClassOf(stage.kind, sheet.carrier),
+      ...(mix ? { recipe: mix.recipe } : {}),
+      ...(stage.finish ? { finish: stage.finish } : {}),
+      sheet: { times: recipe.times, ...(setupInput.sheet ? { gun: setupInput.sheet } : {}) },
+    },
+    gun,
+    settings: {
+      ...settings,
+      fluidTurnsOut: Math.min(settings.fluidTurnsOut, fullFluidTurnsOf(gun)),
+      fanTurnsOut: Math.min(settings.fanTurnsOut, fullFanTurnsOf(gun)),
+    },
+    panel: { slopeDeg: panel?.orientation === 'flat' ? 0 : 90, ...(panel ? { substrate: panel.substrate } : {}) },
+    coats: Array.from({ length: Math.max(1, coat.ordinal) }, () => ({ flashMinutes: recoat.earliestMinutes.value })),
+    spread: false,
+  };
+}
+
+/** One step of steps.json put to the model, or undefined where it moves no setting of the model or leaves the gun's travel. */
+export function withStep(input: CoatInput, stepId: string): CoatInput | undefined {
+  const move = theKnowledge().files.steps.steps.find(({ id }) => id === stepId)?.move;
+  if (!move) return undefined;
+  const { settings, gun } = input;
+  const [key, amount] = Object.entries(move)[0]!;
+  const speed = settings.gunSpeedMPerS ?? ask('coat', input).settings['gunSpeedMPerS'];
+  const moved: CoatInput['settings'] =
+    key === 'gunSpeedFactor' && speed !== undefined
+      ? { ...settings, gunSpeedMPerS: speed * amount }
+      : key === 'wetFilmFactor' && speed !== undefined
+        ? { ...settings, gunSpeedMPerS: speed / amount }
+        : { ...settings, gunSpeedMPerS: speed, [key]: (settings[key as keyof typeof settings] ?? 0) + amount };
+  const isWithin =
+    (moved.fluidTurnsOut ?? 0) <= fullFluidTurnsOf(gun) &&
+    (moved.fluidTurnsOut ?? 1) >= 0.25 &&
+    (moved.fanTurnsOut ?? 0) <= fullFanTurnsOf(gun) &&
+    (moved.fanTurnsOut ?? 0) >= 0 &&
+    (moved.overlapPercent ?? 0) <= 90 &&
+    (gun.maxInletKPa === undefined || (moved.inletKPa ?? 0) <= gun.maxInletKPa) &&
+    (key !== 'nozzleMm' || gun.nozzlesMm.includes(Number(moved.nozzleMm?.toFixed(2))));
+  return isWithin ? { ...input, settings: moved } : undefined;
+}
+
+export type Sized = { step: string; dropletUm: [number, number]; wetUm: [number, number]; sagMm: [number, number] };
+
+/** Before and after of each step that the model can follow. */
+export function sizedSteps(input: CoatInput, steps: readonly string[]): Sized[] {
+  const before = ask('coat', input);
+  const pair = (of: (answer: Foreseen) => number, after: Foreseen): [number, number] => [of(before), of(after)];
+  return steps.flatMap((step) => {
+    const changed = withStep(input, step);
+    if (!changed) return [];
+    const after = ask('coat', changed);
+    return [
+      {
+        step,
+        dropletUm: pair(({ dropletUm }) => dropletUm.value, after),
+        wetUm: pair(({ film }) => film.wetUm.value, after),
+        sagMm: pair(({ sagMm }) => sagMm.value, after),
+      },
+    ];
+  });
+}

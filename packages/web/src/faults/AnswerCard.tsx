@@ -1,0 +1,114 @@
+/** The answer: what it is, and what to do now, on the next coat, on the next job, and to put it right. Each with its reason and its caution. */
+import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
+import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import type { Sized } from '@orthochrom/contract/diagnosis/sized.ts';
+import { LAYER_WORDS, stepWords } from '@orthochrom/contract/words/faultWords.ts';
+import type { ReactNode } from 'react';
+import type { Format } from '../units/format.ts';
+import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
+import { percentText } from './rankingLayout.ts';
+import { RepairCard } from './RepairCard.tsx';
+import styles from './AnswerCard.module.css';
+
+type AnswerCardProps = { answer: AnswerOf<'diagnose'>; diagnosis: Diagnosis; sized: Sized[]; format: Format };
+
+export function AnswerCard({ answer, diagnosis, sized, format }: AnswerCardProps) {
+  const [fault] = answer.faults;
+  if (!answer.decided || !fault) return <NotYet answer={answer} />;
+  const root = answer.causes[0]?.layer;
+  const cautions = [...new Set([...answer.now, ...answer.nextCoat].flatMap(({ caution }) => (caution ? [caution] : [])))];
+  const schools = theKnowledge().files.pairs.schools.filter(({ faults }) => faults.includes(fault.id));
+  return (
+    <section className={`card ${styles['answer']}`} aria-label="Answer">
+      <div className={styles['title']}>
+        <h2 className="figure mid" style={{ whiteSpace: 'normal' }}>
+          {fault.name}
+        </h2>
+        <span className="quiet">
+          {percentText(fault.probability)} sure
+          {answer.secondFault ? `; and ${answer.secondFault.name.toLowerCase()}` : ''}
+          {root ? `; the root lies in the ${LAYER_WORDS[root]}` : ''}
+        </span>
+      </div>
+      <VerdictList verdicts={answer.verdicts} hideGo />
+      <Block title="Now">
+        {answer.now
+          .filter(({ text }) => !text.startsWith('Before you'))
+          .map(({ text }) => (
+            <li key={text}>{text}</li>
+          ))}
+      </Block>
+      <Block title="Next coat">
+        {answer.nextCoat.map(({ text }) => (
+          <li key={text}>{text}</li>
+        ))}
+        {sized.map((size) => (
+          <li key={size.step} className="quiet">
+            {stepWords(size.step).step}: {sizedText(size, format)} (by the model, at the settings of this coat)
+          </li>
+        ))}
+      </Block>
+      <Block title="Next job">
+        {answer.nextJob.map(({ setting, change, why }) => (
+          <li key={`${setting}${change}`}>
+            <b>{setting}.</b> {change}. <span className="quiet">Why: {why}.</span>
+          </li>
+        ))}
+      </Block>
+      {answer.repair && <RepairCard repair={answer.repair} takesFilm={diagnosis.repair?.takesFilm ?? false} format={format} />}
+      {cautions.length > 0 && (
+        <div className={styles['caution']} role="note" aria-label="Safety">
+          {cautions.map((caution) => (
+            <p key={caution}>{caution}</p>
+          ))}
+        </div>
+      )}
+      {schools.length > 0 && (
+        <details>
+          <summary>Where painters disagree about it: {schools.length}</summary>
+          <ul className={styles['schools']}>
+            {schools.map(({ id, clash, verdict }) => (
+              <li key={id}>
+                <b>{clash}.</b> {verdict}.
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      <ReasonList reasons={answer.reasons} />
+    </section>
+  );
+}
+
+function NotYet({ answer }: { answer: AnswerOf<'diagnose'> }) {
+  return (
+    <section className={`card ${styles['answer']}`} aria-label="Answer">
+      <strong>Not certain yet.</strong>
+      <VerdictList verdicts={answer.verdicts} hideGo />
+      <ul className={styles['list']}>
+        {answer.now.map(({ text }) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Block({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className={styles['block']}>
+      <h3>{title}</h3>
+      <ul className={styles['list']}>{children}</ul>
+    </div>
+  );
+}
+
+function sizedText({ dropletUm, wetUm, sagMm }: Sized, format: Format): string {
+  const from = (pair: [number, number], write: (value: number) => string) => `${write(pair[0])} to ${write(pair[1])}`;
+  return [
+    `drops ${from(dropletUm, (um) => um.toFixed(0))} µm`,
+    `film ${from(wetUm, (um) => format.joined(format.film(um)))}`,
+    ...(sagMm[0] > 0.05 || sagMm[1] > 0.05 ? [`sag ${from(sagMm, (mm) => mm.toFixed(1))} mm`] : []),
+  ].join(', ');
+}

@@ -1,0 +1,229 @@
+/** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
+import { SegmentedControl, Select, TextInput } from '@mantine/core';
+import { atBench } from '@orthochrom/contract/diagnosis/bench.ts';
+import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
+import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
+import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
+import { diagnoseInputOf, type Finding } from '@orthochrom/contract/shop/finding.ts';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { useCallback, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import useSWR from 'swr';
+import { getJson } from '../api/client.ts';
+import { useSetup } from '../api/hooks.ts';
+import { PageHead } from '../frame/PageHead.tsx';
+import { PageError } from '../frame/Shell.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { panelName, STAGE_NAME } from '../ticket/names.ts';
+import { formatFor } from '../units/format.ts';
+import { AnswerCard } from './AnswerCard.tsx';
+import { Answered } from './Answered.tsx';
+import styles from './BenchPage.module.css';
+import { CausesCard } from './CausesCard.tsx';
+import { ConfirmCard } from './ConfirmCard.tsx';
+import { answered, EMPTY, isGunSide, type Draft } from './draft.ts';
+import { PhotosCard } from './PhotosCard.tsx';
+import { QuestionCard } from './QuestionCard.tsx';
+import { Ranking } from './Ranking.tsx';
+import { ReadingsCard } from './ReadingsCard.tsx';
+import { useFinding, type Keeping } from './useFinding.ts';
+
+/** Everything a new or a kept finding needs is fetched before the bench opens. */
+export function BenchPage() {
+  const { id = '' } = useParams();
+  const [query] = useSearchParams();
+  const isNew = query.has('new');
+  const { data: kept, error } = useSWR<Finding, Error>(isNew ? null : `/api/findings/${id}`, getJson, {
+    revalidateOnFocus: false,
+  });
+  const coatId = kept?.coatId ?? query.get('coat') ?? undefined;
+  const ticketId = kept?.ticketId ?? query.get('ticket') ?? undefined;
+  const { data: whole } = useSWR<TicketWhole, Error>(ticketId ? `/api/tickets/${ticketId}` : null, getJson);
+  const { data: air } = useSWR<CoatAirPoint[], Error>(coatId ? `/api/coats/${coatId}/air` : null, getJson);
+  const { data: setup } = useSetup();
+  if (error) return <PageError message={error.message} retry={() => location.reload()} />;
+  if (!setup || (!isNew && !kept) || (ticketId && !whole) || (coatId && !air)) return <p className="page">Opening the bench …</p>;
+  const start = startOf(query, setup, whole, air ?? []);
+  return <Bench key={id} id={id} kept={kept} start={start} whole={whole} />;
+}
+
+/** What is known before the first question: the ticket's own readings, the words or the pattern that were touched. */
+function startOf(query: URLSearchParams, setup: ShopSetup, whole: TicketWhole | undefined, air: CoatAirPoint[]): Draft {
+  const family = query.get('family');
+  const burst = query.get('burst');
+  const gunId = query.get('gun') ?? undefined;
+  const answers = [
+    ...(family ? [{ question: 'q_family', answer: family }] : []),
+    ...(burst ? [{ question: 'q_burst', answer: burst }] : []),
+  ];
+  const coat = whole?.coats.find(({ id }) => id === query.get('coat'));
+  if (!whole || !coat) return { ...EMPTY, answers, ...(gunId ? { gunId } : {}) };
+  const stage = whole.ticket.stages.find(({ id }) => id === coat.stageId)!;
+  const painter = setup.painters.find(({ id }) => id === (coat.painterId ?? whole.ticket.painterId))!;
+  const room = setup.rooms.find(({ id }) => id === (coat.roomId ?? whole.ticket.roomId))!;
+  return {
+    ...EMPTY,
+    ticketId: whole.ticket.id,
+    coatId: coat.id,
+    ...(coat.gunId ? { gunId: coat.gunId } : {}),
+    vehicle: whole.ticket.vehicle,
+    layerSuspected: stage.kind,
+    answers,
+    readings: ticketReadings({ whole, coat, painter, room, gun: setup.guns.find(({ id }) => id === coat.gunId), air }),
+  };
+}
+
+const KEEPING: Record<Keeping, string> = {
+  new: 'Kept from the first answer on',
+  saving: 'Keeping …',
+  kept: 'Kept',
+  failed: 'Not kept yet',
+};
+const FILM = [
+  { value: 'wet', label: 'Still wet' },
+  { value: 'dry', label: 'Dry' },
+  { value: '', label: 'Not sure' },
+];
+
+function Bench({
+  id,
+  kept,
+  start,
+  whole,
+}: {
+  id: string;
+  kept: Finding | undefined;
+  start: Draft;
+  whole: TicketWhole | undefined;
+}) {
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
+  const [, setQuery] = useSearchParams();
+  const onFirstKept = useCallback(() => setQuery({}, { replace: true }), [setQuery]);
+  const { draft, finding, keeping, change, take, retry } = useFinding(id, painter.id, start, kept, onFirstKept);
+  const [asked, ask_] = useState<string>();
+  const judged = useMemo(() => {
+    const input = diagnoseInputOf(draft);
+    return { ...atBench(input), answer: ask('diagnose', input) };
+  }, [draft]);
+  const coat = whole?.coats.find(({ id: coatId }) => coatId === draft.coatId);
+  const steps = judged.diagnosis.changes.flatMap(({ steps: moves }) => moves).join(' ');
+  const sized = useMemo(() => {
+    const input = whole && coat && steps ? coatAsTaken(whole, coat) : undefined;
+    return input ? sizedSteps(input, [...new Set(steps.split(' '))]) : [];
+  }, [whole, coat, steps]);
+
+  const isGunOnly = draft.gunId !== undefined && draft.coatId === undefined;
+  const offers = judged.diagnosis.offers.map((offer) => offer.id).filter((question) => !isGunOnly || isGunSide(question));
+  const question = asked ?? offers[0];
+  const give = (answer: string) => {
+    if (!question) return;
+    ask_(undefined);
+    change({ ...draft, answers: answered(draft.answers, { question, answer }) });
+  };
+  const forget = (which: string) => change({ ...draft, answers: draft.answers.filter((one) => one.question !== which) });
+  const last = draft.answers.at(-1);
+  const set = (patch: Partial<Draft>) => change({ ...draft, ...patch });
+  const stage = coat && whole?.ticket.stages.find(({ id: stageId }) => stageId === coat.stageId);
+  const title = stage
+    ? `What is wrong with ${STAGE_NAME[stage.kind].toLowerCase()} ${coat.ordinal}?`
+    : isGunOnly
+      ? 'What is wrong with the gun?'
+      : 'What is wrong?';
+  const isAnswered = judged.answer.decided || offers.length === 0;
+  const questionCard = question && (
+    <QuestionCard
+      key={question}
+      question={question}
+      given={draft.answers.find((one) => one.question === question)?.answer}
+      others={offers.filter((other) => other !== question)}
+      onAnswer={give}
+      onBack={last && !asked ? () => (forget(last.question), ask_(last.question)) : asked ? () => ask_(undefined) : undefined}
+      onAsk={ask_}
+    />
+  );
+  return (
+    <>
+      <PageHead title={title} line={draft.vehicle || 'A car that walked in'}>
+        <span className="quiet" role="status" data-keeping={keeping}>
+          {KEEPING[keeping]}{' '}
+          {keeping === 'failed' && (
+            <button type="button" className={styles['retry']} onClick={retry}>
+              try again
+            </button>
+          )}
+        </span>
+        {draft.ticketId ? <Link to={`/tickets/${draft.ticketId}`}>To the ticket</Link> : <Link to="/faults">All findings</Link>}
+      </PageHead>
+      <div className={`page ${styles['bench']}`}>
+        <div className="stack">
+          {!isAnswered && questionCard}
+          {(isAnswered || draft.answers.length > 1) && (
+            <AnswerCard answer={judged.answer} diagnosis={judged.diagnosis} sized={sized} format={format} />
+          )}
+          {isAnswered && question && (
+            <>
+              <p className="quiet">One more question would make it surer, or turn it round:</p>
+              {questionCard}
+            </>
+          )}
+          <Answered answers={draft.answers} onAsk={ask_} onForget={forget} />
+          {finding && <PhotosCard finding={finding} take={take} />}
+          {finding && <ConfirmCard key={finding.confirmed?.at ?? 'open'} finding={finding} take={take} />}
+        </div>
+        <aside className="stack">
+          <Ranking diagnosis={judged.diagnosis} />
+          <CausesCard answer={judged.answer} />
+          {!isGunOnly && (
+            <section className="card stack" aria-label="Where it is">
+              <SegmentedControl
+                aria-label="The film"
+                data={FILM}
+                value={draft.film ?? ''}
+                onChange={(film) => set({ film: film === '' ? undefined : (film as 'wet') })}
+              />
+              <Select
+                label="Layer you look at"
+                clearable
+                value={draft.layerSuspected ?? null}
+                data={[
+                  ...Object.entries(STAGE_NAME).map(([value, label]) => ({ value, label })),
+                  { value: 'substrate', label: 'Under the primer' },
+                ]}
+                onChange={(layer) => set({ layerSuspected: (layer ?? undefined) as Draft['layerSuspected'] })}
+              />
+              {whole && (
+                <Select
+                  label="Panel"
+                  clearable
+                  value={draft.panelId ?? null}
+                  data={whole.ticket.panels.map((panel) => ({ value: panel.id, label: panelName(panel.name) }))}
+                  onChange={(panelId) => set({ panelId: panelId ?? undefined })}
+                />
+              )}
+              {!whole && <Words label="Which car or part" value={draft.vehicle} onKeep={(vehicle) => set({ vehicle })} />}
+              <Words label="Where on it" value={draft.where} onKeep={(where) => set({ where })} />
+            </section>
+          )}
+          <ReadingsCard readings={draft.readings} format={format} onChange={(readings) => set({ readings })} />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+/** Kept when the field is left, not with every letter. */
+function Words({ label, value, onKeep }: { label: string; value: string; onKeep: (value: string) => void }) {
+  const [typed, setTyped] = useState(value);
+  return (
+    <TextInput
+      label={label}
+      value={typed}
+      maxLength={200}
+      onChange={(event) => setTyped(event.currentTarget.value)}
+      onBlur={() => typed !== value && onKeep(typed)}
+    />
+  );
+}

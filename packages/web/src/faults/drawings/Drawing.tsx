@@ -1,0 +1,27 @@
+/** A drawing of what is meant by an answer; the words beside it say the same. */
+import type { ReactNode } from 'react';
+import type { Pattern } from '@orthochrom/core/gun/seen.ts';
+import { PatternPicture } from '../../guns/tests/PatternPicker.tsx';
+import { HEIGHT, WIDTH } from './scatter.ts';
+import { SECTIONS } from './Section.tsx';
+import styles from './Drawing.module.css';
+import { DRAWN_AS, PATTERN_OF } from './drawnAs.ts';
+import { VIEWS } from './View.tsx';
+
+export function Drawing({ question, option }: { question: string; option: string }): ReactNode {
+  const pattern = question === 'q_burst' ? PATTERN_OF[option] : undefined;
+  if (pattern)
+    return (
+      <span className={styles['paper']} data-faint={option === 'thin_or_fading' ? 'on' : 'off'}>
+        <PatternPicture pattern={pattern as Pattern} />
+      </span>
+    );
+  const name = DRAWN_AS[question]?.[option];
+  const drawn = name ? (SECTIONS[name] ?? VIEWS[name]) : undefined;
+  if (!drawn) return null;
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={styles['drawing']} aria-hidden="true">
+      {drawn}
+    </svg>
+  );
+}

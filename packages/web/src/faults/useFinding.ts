@@ -1,0 +1,96 @@
+/** Keeps a finding while it is made: every answer goes to the server by itself, one write after the other, and a clash is shown. */
+import { notifications } from '@mantine/notifications';
+import type { Finding } from '@orthochrom/contract/shop/finding.ts';
+import { useCallback, useRef, useState } from 'react';
+import { showClash } from '../api/clash.ts';
+import { ApiFault, postJson, putJson } from '../api/client.ts';
+import { draftOf, type Draft } from './draft.ts';
+
+export type Keeping = 'new' | 'saving' | 'kept' | 'failed';
+export type FindingState = {
+  draft: Draft;
+  finding: Finding | undefined;
+  keeping: Keeping;
+  change: (next: Draft) => void;
+  /** Takes the finding as the server answered it after another write. */
+  take: (finding: Finding) => void;
+  retry: () => void;
+};
+
+export function useFinding(
+  id: string,
+  painterId: string,
+  start: Draft,
+  known: Finding | undefined,
+  onFirstKept: () => void,
+): FindingState {
+  const [draft, setDraft] = useState(known ? draftOf(known) : start);
+  const [finding, setFinding] = useState(known);
+  const [keeping, setKeeping] = useState<Keeping>(known ? 'kept' : 'new');
+  const stored = useRef(known);
+  const wanted = useRef<Draft>(undefined);
+  const isWriting = useRef(false);
+
+  const take = useCallback((next: Finding) => {
+    stored.current = next;
+    setFinding(next);
+  }, []);
+
+  const flush = useCallback(async () => {
+    if (isWriting.current) return;
+    isWriting.current = true;
+    setKeeping('saving');
+    try {
+      while (wanted.current) {
+        const next = wanted.current;
+        wanted.current = undefined;
+        const over = stored.current;
+        try {
+          take(
+            over
+              ? await putJson<Finding>(`/api/findings/${id}`, { version: over.version, painterId, ...next })
+              : await postJson<Finding>('/api/findings', { id, painterId, ...next }),
+          );
+          if (!over) onFirstKept();
+        } catch (fault) {
+          wanted.current ??= next;
+          throw fault;
+        }
+      }
+      setKeeping('kept');
+    } catch (fault) {
+      setKeeping('failed');
+      tell(fault, (theirs) => {
+        if (stored.current) stored.current = { ...stored.current, version: theirs };
+      });
+    } finally {
+      isWriting.current = false;
+    }
+  }, [id, painterId, onFirstKept, take]);
+
+  const change = useCallback(
+    (next: Draft) => {
+      setDraft(next);
+      wanted.current = next;
+      void flush();
+    },
+    [flush],
+  );
+  return { draft, finding, keeping, change, take, retry: () => void flush() };
+}
+
+/** A clash shows both sides; putting mine only moves the version on, the next try writes over it. */
+function tell(fault: unknown, overVersion: (version: number) => void): void {
+  if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
+    const { mine, theirs, message } = fault.error;
+    const { version } = theirs as { version: number };
+    showClash({ message, mine, theirs, putMine: () => overVersion(version) });
+    return;
+  }
+  notifications.show({
+    color: 'red',
+    title: 'Not kept yet',
+    message: fault instanceof Error ? fault.message : String(fault),
+    autoClose: 10_000,
+  });
+}
