@@ -1,5 +1,5 @@
 /** What to do now, on the next coat and on the next job, and how to put it right: the words, each with its caution. */
-import type { Diagnosis, Check } from '@orthochrom/core/diagnosis/diagnose.ts';
+import type { CauseFound, Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { causeName, causeWords, faultName, questionWords, stepExpects, stepWords, termText } from '../words/faultWords.ts';
 
@@ -54,7 +54,8 @@ export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[]
   const wet = mayBeWet
     ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text, caution: cautionFor('spray') }))
     : [];
-  return [...hands, ...wet, ...rulesFor(diagnosis)];
+  const told = [...hands, ...wet, ...rulesFor(diagnosis)];
+  return told.length > 0 ? told : [{ text: 'The film is dry: nothing is to be done on it now but the repair.' }];
 }
 
 /** Where the work must wait for somebody else's word. */
@@ -77,7 +78,8 @@ const opposite = (a: string, b: string | undefined): boolean =>
   b !== undefined && ((WET.includes(a) && DRY.includes(b)) || (DRY.includes(a) && WET.includes(b)));
 
 /** One change at a time, in order; what to expect of each; the two that make each other worse by their own rule. */
-export function nextCoatAdvice({ changes }: Diagnosis): AdviceText[] {
+export function nextCoatAdvice({ changes, causes }: Diagnosis): AdviceText[] {
+  if (changes.length === 0) return [];
   const caution = cautionFor('spray');
   const ids = changes.map(({ cause }) => cause);
   const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
@@ -101,6 +103,9 @@ export function nextCoatAdvice({ changes }: Diagnosis): AdviceText[] {
   });
   return [...order, ...steps];
 }
+
+const isSpokenFor = (found: CauseFound | undefined): boolean =>
+  [...(found?.terms ?? []), ...(found?.answers ?? [])].some(({ logRatio }) => logRatio > 0);
 
 export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
   changes.map(({ cause }) => {

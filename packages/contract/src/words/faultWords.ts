@@ -49,7 +49,8 @@ const UNIT_WORDS: Record<string, string> = {
   inch: ' in',
   deg: '°',
 };
-const rounded = (value: number): number => Number(value.toFixed(2));
+/** As fine as such a reading can be taken. */
+const rounded = (value: number): number => Number(value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2));
 
 /** A value of a reading with its unit; shares of what was wanted in per cent. */
 export function readingValueText(reading: string, value: ReadingValue): string {

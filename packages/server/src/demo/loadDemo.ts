@@ -11,6 +11,7 @@ import { addAirLine, addCompressor } from '../compressedAir/airLineLedger.ts';
 import { CupTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
 import { createTicket } from '../ticket/ticketLedger.ts';
 import { readDemoFiles, type DemoFiles } from './demoFiles.ts';
+import { layFindings } from './demoFindings.ts';
 import { FITTED_DAYS_AGO, layAirYear, layGunYear } from './demoGuns.ts';
 import { CUPS, PAINTERS, SHOP } from './demoShop.ts';
 import { TICKETS, type TicketSketch } from './demoTickets.ts';
@@ -43,6 +44,7 @@ export async function loadDemoIfEmpty(database: DataSource, folder: string): Pro
   await layGunsAndAir(ledger, shopId, files, random);
   for (const sketch of [...TICKETS, ...primerDays()].sort((a, b) => (b.daysAgo ?? 0) - (a.daysAgo ?? 0)))
     await loadTicket(ledger, sketch, random);
+  await layFindings(ledger);
   return true;
 }
 

@@ -8,7 +8,7 @@ import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import { diagnoseInputOf, type Finding } from '@orthochrom/contract/shop/finding.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
@@ -133,6 +133,11 @@ function Bench({
       ? 'What is wrong with the gun?'
       : 'What is wrong?';
   const isAnswered = judged.answer.decided || offers.length === 0;
+  const answerTop = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // The answer comes above the question: whoever has just answered is taken to it.
+    if (judged.answer.decided) answerTop.current?.scrollIntoView({ block: 'start' });
+  }, [judged.answer.decided]);
   const questionCard = question && (
     <QuestionCard
       key={question}

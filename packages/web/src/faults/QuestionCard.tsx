@@ -29,8 +29,7 @@ export function QuestionCard({ question, given, others, onAnswer, onBack, onAsk 
     <section className={`card ${styles['card']}`} aria-label="Question">
       <h2 className={styles['ask']}>{ask}</h2>
       <p className="quiet">
-        {known && known.tool !== 'none' ? `With: ${known.tool}. ` : 'With your eyes. '}
-        {COST_WORDS[known?.cost ?? 1]}
+        {known && known.tool !== 'none' ? `With: ${known.tool}` : 'With your eyes'}, {COST_WORDS[known?.cost ?? 1]}
         {known?.film === 'dry' ? '; only on a dry film' : ''}
       </p>
       <div className={styles['options']} data-drawn={isDrawn} role="group" aria-label={ask}>

@@ -25,13 +25,13 @@ export function Ranking({ diagnosis }: { diagnosis: Diagnosis }) {
               onClick={() => setOpen(open === id ? undefined : id)}
             >
               <span className={styles['name']}>{faultName(id)}</span>
+              <span className={styles['value']}>
+                <b>{percentText(probability)}</b> {beliefWord(probability)}
+              </span>
               <svg viewBox={`0 0 ${BAR_WIDTH} 14`} preserveAspectRatio="none" className={styles['bar']} aria-hidden="true">
                 <rect width={BAR_WIDTH} height="14" className={styles['track']} />
                 <rect width={barOf(probability)} height="14" className={styles['belief']} />
               </svg>
-              <span className={styles['value']}>
-                <b>{percentText(probability)}</b> {beliefWord(probability)}
-              </span>
             </button>
             {open === id && (
               <div className={styles['why']}>

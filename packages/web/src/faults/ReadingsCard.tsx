@@ -1,5 +1,6 @@
 /** What the log says: from the ticket by itself, corrected or added to by hand; a reading not to be relied on counts for nothing. */
 import { Button, CloseButton, NumberInput, SegmentedControl, Select } from '@mantine/core';
+import { isMet } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { LoggedReading } from '@orthochrom/contract/shop/finding.ts';
 import { readingName } from '@orthochrom/contract/words/faultWords.ts';
@@ -30,7 +31,49 @@ export function ReadingsCard({
   const put = (id: string, next: LoggedReading) => onChange({ ...readings, [id]: next });
   const drop = (id: string) => onChange(Object.fromEntries(Object.entries(readings).filter(([key]) => key !== id)));
   const free = Object.keys(known.readings).filter((id) => !(id in readings));
+  const log = Object.fromEntries(
+    Object.entries(readings).flatMap(([id, { value, trust }]) => (trust === 'good' ? [[id, value]] : [])),
+  );
+  const isLoud = ([id]: [string, LoggedReading]) =>
+    theKnowledge().knowledge.causes.some(({ evidence }) =>
+      evidence.some((one) => one.reading === id && isMet(one, log) === true),
+    );
   const entries = Object.entries(readings);
+  const loud = entries.filter(isLoud);
+  const quiet = entries.filter((entry) => !isLoud(entry));
+  const row = ([id, reading]: [string, LoggedReading]) => (
+    <li key={id} data-reading={id} data-trust={reading.trust}>
+      <button
+        type="button"
+        className={styles['reading']}
+        aria-expanded={open === id}
+        onClick={() => setOpen(open === id ? undefined : id)}
+      >
+        <span>{readingName(id)}</span>
+        <b>{readingText(id, reading.value, format)}</b>
+        <span className="quiet">{reading.trust === 'good' ? reading.from : 'not relied on: neither clears nor accuses'}</span>
+      </button>
+      {open === id && (
+        <div className={styles['edit']}>
+          <Value id={id} value={reading.value} onChange={(value) => put(id, { ...reading, value, from: 'by hand' })} />
+          <SegmentedControl
+            aria-label={`How far ${readingName(id)} may be relied on`}
+            data={TRUST}
+            value={reading.trust}
+            onChange={(trust) => put(id, { ...reading, trust: trust as LoggedReading['trust'] })}
+          />
+          <p className="quiet">
+            {known.readings[id]?.means}
+            {known.traps
+              .filter((trap) => trap.readings.includes(id))
+              .map(({ text }) => ` ${text}.`)
+              .join('')}
+          </p>
+          <CloseButton aria-label={`Remove ${readingName(id)}`} onClick={() => drop(id)} />
+        </div>
+      )}
+    </li>
+  );
   return (
     <section className="card stack" aria-label="Readings">
       <h2 className="tape" style={{ alignSelf: 'start' }}>
@@ -41,43 +84,13 @@ export function ReadingsCard({
           Nothing was measured or logged. What you know, add: it leans the ranking before a question is asked.
         </p>
       )}
-      <ul className={styles['readings']}>
-        {entries.map(([id, reading]) => (
-          <li key={id} data-reading={id} data-trust={reading.trust}>
-            <button
-              type="button"
-              className={styles['reading']}
-              aria-expanded={open === id}
-              onClick={() => setOpen(open === id ? undefined : id)}
-            >
-              <span>{readingName(id)}</span>
-              <b>{readingText(id, reading.value, format)}</b>
-              <span className="quiet">
-                {reading.trust === 'good' ? reading.from : 'not relied on: neither clears nor accuses'}
-              </span>
-            </button>
-            {open === id && (
-              <div className={styles['edit']}>
-                <Value id={id} value={reading.value} onChange={(value) => put(id, { ...reading, value, from: 'by hand' })} />
-                <SegmentedControl
-                  aria-label={`How far ${readingName(id)} may be relied on`}
-                  data={TRUST}
-                  value={reading.trust}
-                  onChange={(trust) => put(id, { ...reading, trust: trust as LoggedReading['trust'] })}
-                />
-                <p className="quiet">
-                  {known.readings[id]?.means}
-                  {known.traps
-                    .filter((trap) => trap.readings.includes(id))
-                    .map(({ text }) => ` ${text}.`)
-                    .join('')}
-                </p>
-                <CloseButton aria-label={`Remove ${readingName(id)}`} onClick={() => drop(id)} />
-              </div>
-            )}
-          </li>
-        ))}
-      </ul>
+      <ul className={styles['readings']}>{loud.map(row)}</ul>
+      {quiet.length > 0 && (
+        <details>
+          <summary>In order, or saying nothing: {quiet.length}</summary>
+          <ul className={styles['readings']}>{quiet.map(row)}</ul>
+        </details>
+      )}
       <Adder free={free} onAdd={(id, value) => (put(id, { value, trust: 'good', from: 'by hand' }), setOpen(id))} />
     </section>
   );

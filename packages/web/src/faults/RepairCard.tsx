@@ -16,7 +16,10 @@ const VERDICT_WORDS: Record<Repair['verdict'], string> = {
 export function RepairCard({ repair, takesFilm, format }: { repair: Repair; takesFilm: boolean; format: Format }) {
   const { ladder, removalBudgetUm: budget, verdict } = repair;
   const film = (um: number) => format.joined(format.film(um));
-  const { thinSpots } = theKnowledge().files.repairs;
+  const {
+    thinSpots,
+    film: { leaveAtLeastUm },
+  } = theKnowledge().files.repairs;
   return (
     <div className={styles['block']}>
       <h3>Repair</h3>
@@ -24,7 +27,7 @@ export function RepairCard({ repair, takesFilm, format }: { repair: Repair; take
         <p className={styles['verdict']}>{VERDICT_WORDS[verdict]}</p>
         <p className="quiet">
           {budget
-            ? `May come off the clear: ${film(budget.value)} (${film(budget.low)} to ${film(budget.high)}), with 40 µm and a margin left on.`
+            ? `May come off the clear: ${film(budget.value)} (${film(budget.low)} to ${film(budget.high)}), with ${film(leaveAtLeastUm)} and a margin left on.`
             : 'How much clear there is nobody has measured: no promise about what may come off.'}
         </p>
         <ol className={styles['ladder']}>
