@@ -77,21 +77,18 @@ const DRY = ['OP_DRY', 'DRYSPRAY'];
 const opposite = (a: string, b: string | undefined): boolean =>
   b !== undefined && ((WET.includes(a) && DRY.includes(b)) || (DRY.includes(a) && WET.includes(b)));
 
+const ONLY_USUAL =
+  'No reading and no answer speaks for one cause: these are only the usual ones, likeliest first. Log the times and the film, and ask again.';
+
 /** One change at a time, in order; what to expect of each; the two that make each other worse by their own rule. */
 export function nextCoatAdvice({ changes, causes }: Diagnosis): AdviceText[] {
   if (changes.length === 0) return [];
   const caution = cautionFor('spray');
   const ids = changes.map(({ cause }) => cause);
   const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
-  const order =
-    changes.length > 1
-      ? [
-          {
-            text: `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`,
-            caution,
-          },
-        ]
-      : [];
+  const isOnlyUsual = !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
+  const inOrder = `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`;
+  const order = isOnlyUsual ? [{ text: ONLY_USUAL, caution }] : changes.length > 1 ? [{ text: inOrder, caution }] : [];
   const steps = changes.map(({ cause, steps: moves }, i) => {
     const number = changes.length > 1 ? `${i + 1}. ` : '';
     const expects = moves.map(stepExpects).filter(Boolean)[0];

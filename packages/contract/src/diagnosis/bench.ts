@@ -1,8 +1,11 @@
 /** The diagnosis as the bench shows it: core's judgement over the readings, given or derived, that may be relied on. */
 import { diagnose, type Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { filmStateOf } from '@orthochrom/core/diagnosis/decide.ts';
-import { tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
-import type { Layer, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
+import { heardOf, posteriorOf, tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
+import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
+import { linksOf, logPriorsOf } from '@orthochrom/core/diagnosis/faultPrior.ts';
+import { leansOf, type Lean } from '@orthochrom/core/diagnosis/pushes.ts';
+import type { Layer, Log, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import { readingsOf, type CoatRecord, type Trust } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import { caution, type Verdict } from '@orthochrom/core/outcome/told.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
@@ -47,3 +50,17 @@ export function atBench({ observations, layerSuspected, conditions = {}, film }:
     mayBeWet: filmStateOf(tables, observations, film) !== 'dry',
   };
 }
+
+/** Which readings lean towards this fault or away from it, and how far; the loudest few. */
+export function leaning({ observations, layerSuspected: seenIn }: BenchInput, log: Log, faultId: string): Lean[] {
+  const { knowledge } = theKnowledge();
+  const logPriorsWith = (some: Log) =>
+    logPriorsOf(knowledge, linksOf(knowledge, beliefsOf(knowledge, some), seenIn), some, seenIn);
+  const posterior = posteriorOf(logPriorsWith(log), heardOf(tablesOf(knowledge), observations));
+  const fault = knowledge.faults.findIndex(({ id }) => id === faultId);
+  return leansOf(log, posterior, fault, logPriorsWith)
+    .filter(({ logRatio }) => Math.abs(logRatio) >= WORTH_SHOWING)
+    .slice(0, MOST_LEANS);
+}
+const WORTH_SHOWING = Math.log(1.1);
+const MOST_LEANS = 5;

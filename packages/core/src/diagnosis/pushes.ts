@@ -1,6 +1,7 @@
 /** Which answer pushed a fault, and how far: its weight of evidence against the rivals that are left (Good, 1950). */
 import { because, type Reason } from '../outcome/told.ts';
 import type { Heard } from './answers.ts';
+import type { Log } from './knowledge.ts';
 import type { Term } from './evidence.ts';
 
 /** `logRatio` above 0 speaks for the fault: ln of how much likelier the answer is under it than under its rivals. */
@@ -16,6 +17,31 @@ export function pushesOf(posterior: readonly number[], heard: readonly Heard[], 
       return { question, answer, logRatio: power * logLikelihood[fault]! - Math.log(against / rivals) };
     })
     .sort((a, b) => Math.abs(b.logRatio) - Math.abs(a.logRatio) || (a.question < b.question ? -1 : 1));
+}
+
+/** How far one reading leans the ranking towards a fault. */
+export type Lean = { reading: string; logRatio: number };
+
+/**
+ * Each reading is left out in turn: what the fault loses against its rivals is what the reading gives. Loudest first.
+ * `logPriorsWith` gives the priors of a log, in the order of the faults.
+ */
+export function leansOf(
+  log: Log,
+  posterior: readonly number[],
+  fault: number,
+  logPriorsWith: (log: Log) => readonly number[],
+): Lean[] {
+  const full = logPriorsWith(log);
+  const rivals = posterior.reduce((sum, p, f) => (f === fault ? sum : sum + p), 0);
+  return Object.keys(log)
+    .map((reading) => {
+      const without = logPriorsWith(Object.fromEntries(Object.entries(log).filter(([id]) => id !== reading)));
+      const gain = (f: number) => full[f]! - without[f]!;
+      const against = posterior.reduce((sum, p, f) => (f === fault ? sum : sum + p * Math.exp(gain(f))), 0);
+      return { reading, logRatio: gain(fault) - Math.log(against / rivals) };
+    })
+    .sort((a, b) => Math.abs(b.logRatio) - Math.abs(a.logRatio) || (a.reading < b.reading ? -1 : 1));
 }
 
 /** Only what moved the belief by at least this factor is a reason worth reading. */

@@ -1,6 +1,6 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
 import { SegmentedControl, Select, TextInput } from '@mantine/core';
-import { atBench } from '@orthochrom/contract/diagnosis/bench.ts';
+import { atBench, leaning } from '@orthochrom/contract/diagnosis/bench.ts';
 import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
@@ -179,7 +179,12 @@ function Bench({
           {finding && <ConfirmCard key={finding.confirmed?.at ?? 'open'} finding={finding} take={take} />}
         </div>
         <aside className="stack">
-          <Ranking diagnosis={judged.diagnosis} />
+          <Ranking
+            diagnosis={judged.diagnosis}
+            log={judged.log}
+            leansOf={(fault) => leaning(diagnoseInputOf(draft), judged.log, fault)}
+            format={format}
+          />
           <CausesCard answer={judged.answer} />
           {!isGunOnly && (
             <section className="card stack" aria-label="Where it is">

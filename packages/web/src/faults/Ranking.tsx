@@ -1,13 +1,20 @@
 /** What it may be, as bars that move with every answer; touch one to see which answer pushed it, and how far. */
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
-import { answerLabel, faultName, faultWords, questionWords } from '@orthochrom/contract/words/faultWords.ts';
-import { useState } from 'react';
+import type { Log } from '@orthochrom/core/diagnosis/knowledge.ts';
+import type { Lean } from '@orthochrom/core/diagnosis/pushes.ts';
+import { answerLabel, faultName, faultWords, questionWords, readingName } from '@orthochrom/contract/words/faultWords.ts';
+import { useState, type ReactNode } from 'react';
+import type { Format } from '../units/format.ts';
 import { BAR_WIDTH, barOf, beliefWord, drawnPush, percentText, PUSH_WIDTH } from './rankingLayout.ts';
+import { readingText } from './readingText.ts';
 import styles from './Ranking.module.css';
 
 const SHOWN = 6;
 
-export function Ranking({ diagnosis }: { diagnosis: Diagnosis }) {
+type RankingProps = { diagnosis: Diagnosis; log: Log; leansOf: (fault: string) => Lean[]; format: Format };
+
+/** `leansOf` is asked only for what is opened: leaving out each reading in turn takes a moment. */
+export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
   const [open, setOpen] = useState<string>();
   const shown = diagnosis.faults.slice(0, SHOWN);
   return (
@@ -36,28 +43,18 @@ export function Ranking({ diagnosis }: { diagnosis: Diagnosis }) {
             {open === id && (
               <div className={styles['why']}>
                 <p>{faultWords(id).looks}</p>
-                {pushes && pushes.length > 0 && (
-                  <ul>
-                    {pushes.map(drawnPush).map((push) => (
-                      <li key={push.question}>
-                        <svg viewBox={`0 0 ${PUSH_WIDTH} 12`} className={styles['push']} aria-hidden="true">
-                          <line x1={PUSH_WIDTH / 2} x2={PUSH_WIDTH / 2} y2="12" className={styles['zero']} />
-                          <rect
-                            x={push.x}
-                            width={push.width}
-                            y="1"
-                            height="10"
-                            className={push.speaksFor ? styles['for'] : styles['against']}
-                          />
-                        </svg>
-                        <span>
-                          <b>{push.times}</b> · {questionWords(push.question).ask}{' '}
-                          <i>{answerLabel(push.question, push.answer)}</i>
-                        </span>
-                      </li>
-                    ))}
-                  </ul>
-                )}
+                <ul>
+                  {pushes?.map(({ question, answer, logRatio }) => (
+                    <PushRow key={question} logRatio={logRatio}>
+                      {questionWords(question).ask} <i>{answerLabel(question, answer)}</i>
+                    </PushRow>
+                  ))}
+                  {leansOf(id).map(({ reading, logRatio }) => (
+                    <PushRow key={reading} logRatio={logRatio}>
+                      {readingName(reading)} <i>{readingText(reading, log[reading]!, format)}</i>
+                    </PushRow>
+                  ))}
+                </ul>
                 {faultWords(id)
                   .lookAlikes.slice(0, 2)
                   .map(({ with: other, check }) => (
@@ -72,5 +69,20 @@ export function Ranking({ diagnosis }: { diagnosis: Diagnosis }) {
       </ol>
       <p className="quiet">Beliefs from a trainer’s estimates, not counted jobs. Touch one to see what pushed it.</p>
     </section>
+  );
+}
+
+function PushRow({ logRatio, children }: { logRatio: number; children: ReactNode }) {
+  const { x, width, speaksFor, times } = drawnPush(logRatio);
+  return (
+    <li>
+      <svg viewBox={`0 0 ${PUSH_WIDTH} 12`} className={styles['push']} aria-hidden="true">
+        <line x1={PUSH_WIDTH / 2} x2={PUSH_WIDTH / 2} y2="12" className={styles['zero']} />
+        <rect x={x} width={width} y="1" height="10" className={speaksFor ? styles['for'] : styles['against']} />
+      </svg>
+      <span>
+        <b>{times}</b> · {children}
+      </span>
+    </li>
   );
 }

@@ -1,6 +1,5 @@
 /** Bars of belief, and how far each answer pushed them. */
 import { scaleLinear } from 'd3';
-import type { Push } from '@orthochrom/core/diagnosis/pushes.ts';
 
 export const BAR_WIDTH = 200;
 const ONE_PUSH = 46;
@@ -10,17 +9,16 @@ const MOST_PUSH = 3;
 export const barOf = scaleLinear().domain([0, 1]).range([0, BAR_WIDTH]).clamp(true);
 const pushOf = scaleLinear().domain([-MOST_PUSH, MOST_PUSH]).range([-ONE_PUSH, ONE_PUSH]).clamp(true);
 
-export type DrawnPush = Push & { x: number; width: number; speaksFor: boolean; times: string };
+export type DrawnPush = { x: number; width: number; speaksFor: boolean; times: string };
 
 /** From a middle line: to the right what speaks for it, to the left what speaks against. */
-export const drawnPush = (push: Push): DrawnPush => {
-  const length = pushOf(push.logRatio);
+export const drawnPush = (logRatio: number): DrawnPush => {
+  const length = pushOf(logRatio);
   return {
-    ...push,
     x: ONE_PUSH + Math.min(0, length),
     width: Math.max(1, Math.abs(length)),
-    speaksFor: push.logRatio >= 0,
-    times: timesText(push.logRatio),
+    speaksFor: logRatio >= 0,
+    times: timesText(logRatio),
   };
 };
 export const PUSH_WIDTH = 2 * ONE_PUSH;
