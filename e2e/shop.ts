@@ -1,4 +1,5 @@
 /** What every journey does: steer the stand-in probe, let time pass, answer the gate. */
+import { v7 as newId } from 'uuid';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
@@ -47,4 +48,28 @@ export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+}
+
+type Named = { id: string };
+type Bare = { vehicle: string; panels: Named[]; stages: (Named & { kind: string; panelIds: string[] })[] };
+/** A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those of one kind. */
+export async function ownTicket(vehicle: string, kind?: string): Promise<string> {
+  const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
+  const { tickets } = await get<{ tickets: (Bare & Named)[] }>('/tickets');
+  const { id } = tickets.find((ticket) => ticket.vehicle.startsWith('Linnet hatchback, left side'))!;
+  const { ticket } = await get<{ ticket: Bare & Record<string, unknown> }>(`/tickets/${id}`);
+  const { version: _v, number: _n, state: _s, createdAt: _c, ...like } = ticket;
+  const panels = like.panels.map((panel) => ({ ...panel, id: newId() }));
+  const idOf = (panelId: string) => panels[like.panels.findIndex((panel) => panel.id === panelId)]!.id;
+  const stages = like.stages
+    .filter((stage) => kind === undefined || stage.kind === kind)
+    .map((stage) => ({ ...stage, id: newId(), panelIds: stage.panelIds.map(idOf) }));
+  const own = { ...like, id: newId(), vehicle, panels, stages };
+  const reply = await fetch(`${ADDRESS}/api/tickets`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(own),
+  });
+  expect(reply.ok, await reply.text()).toBe(true);
+  return own.id;
 }

@@ -1,35 +1,11 @@
 /** The spray lab from end to end: move, compare, take the advice, keep, share and open again; and from a ticket's coat and back to it. */
 import { expect, test, type Page } from '@playwright/test';
 import { readFile, writeFile } from 'node:fs/promises';
-import { v7 as newId } from 'uuid';
-import { answerGate, expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
-import { ADDRESS } from './shopServer.ts';
+import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
 });
-
-type Named = { id: string };
-type Bare = { vehicle: string; panels: Named[]; stages: (Named & { panelIds: string[] })[] };
-/** A ticket like the Linnet's, of which no other journey knows. */
-async function ownTicket(): Promise<string> {
-  const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
-  const { tickets } = await get<{ tickets: (Bare & Named)[] }>('/tickets');
-  const { id } = tickets.find(({ vehicle }) => vehicle.startsWith('Linnet hatchback, left side'))!;
-  const { ticket } = await get<{ ticket: Bare & Record<string, unknown> }>(`/tickets/${id}`);
-  const { version: _v, number: _n, state: _s, createdAt: _c, ...like } = ticket;
-  const panels = like.panels.map((panel) => ({ ...panel, id: newId() }));
-  const idOf = (panelId: string) => panels[like.panels.findIndex((panel) => panel.id === panelId)]!.id;
-  const stages = like.stages.map((stage) => ({ ...stage, id: newId(), panelIds: stage.panelIds.map(idOf) }));
-  const own = { ...like, id: newId(), vehicle: 'Linnet hatchback, for the lab', panels, stages };
-  const reply = await fetch(`${ADDRESS}/api/tickets`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(own),
-  });
-  expect(reply.ok, await reply.text()).toBe(true);
-  return own.id;
-}
 
 const step = async (page: Page, slider: string, key: 'ArrowLeft' | 'ArrowRight', times: number) => {
   await page.getByRole('slider', { name: slider, exact: true }).focus();
@@ -92,7 +68,7 @@ test('a phone shows the figures first and the levers below, in booth light too',
 });
 
 test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({ page }) => {
-  await page.goto(`/tickets/${await ownTicket()}`);
+  await page.goto(`/tickets/${await ownTicket('Linnet hatchback, for the lab')}`);
   await answerGate(page, { hardener: true });
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();

@@ -88,7 +88,10 @@ export function useStream(): boolean {
       };
       void mutate(isOf(keys[type] ?? '/api/tickets'));
       if (type === 'ticket' || type === 'finding') void mutate(isOf('/api/records'));
-      if (type === 'finding') void mutate('/api/plan-changes');
+      if (type === 'finding') {
+        void mutate('/api/plan-changes');
+        void mutate(isOf('/api/coats/'));
+      }
       if (type === 'ticket' || type === 'test' || type === 'care' || type === 'gun') {
         void mutate('/api/care');
         void mutate(isOf('/api/guns/'));
