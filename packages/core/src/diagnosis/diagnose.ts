@@ -165,6 +165,8 @@ function verdictsOf(decided: boolean, first: string, second: string | undefined,
   return [
     ...told,
     ...(repair.below ? [stop('polish-will-not-cure', { layer: repair.below })] : []),
-    ...(!repair.budget && repair.rung.verdict !== 'strip' ? [caution('film-left-unknown')] : []),
+    ...(!repair.budget && repair.rung.ladder !== undefined && repair.rung.verdict !== 'strip'
+      ? [caution('film-left-unknown')]
+      : []),
   ];
 }

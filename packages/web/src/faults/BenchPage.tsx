@@ -115,6 +115,8 @@ function Bench({
     return input ? sizedSteps(input, [...new Set(steps.split(' '))]) : [];
   }, [whole, coat, steps]);
 
+  const { data: setup } = useSetup();
+  const gunName = setup?.guns.find(({ id: gunId }) => gunId === draft.gunId)?.name;
   const isGunOnly = draft.gunId !== undefined && draft.coatId === undefined;
   const offers = judged.diagnosis.offers.map((offer) => offer.id).filter((question) => !isGunOnly || isGunSide(question));
   const question = asked ?? offers[0];
@@ -151,7 +153,7 @@ function Bench({
   );
   return (
     <>
-      <PageHead title={title} line={draft.vehicle || 'A car that walked in'}>
+      <PageHead title={title} line={draft.vehicle || gunName || 'A car that walked in'}>
         <span className="quiet" role="status" data-keeping={keeping}>
           {KEEPING[keeping]}{' '}
           {keeping === 'failed' && (

@@ -25,11 +25,13 @@ export function RepairCard({ repair, takesFilm, format }: { repair: Repair; take
       <h3>Repair</h3>
       <div>
         <p className={styles['verdict']}>{VERDICT_WORDS[verdict]}</p>
-        <p className="quiet">
-          {budget
-            ? `May come off the clear: ${film(budget.value)} (${film(budget.low)} to ${film(budget.high)}), with ${film(leaveAtLeastUm)} and a margin left on.`
-            : 'How much clear there is nobody has measured: no promise about what may come off.'}
-        </p>
+        {ladder.some(({ grit }) => grit) && (
+          <p className="quiet">
+            {budget
+              ? `May come off the clear: ${film(budget.value)} (${film(budget.low)} to ${film(budget.high)}), with ${film(leaveAtLeastUm)} and a margin left on.`
+              : 'How much clear there is nobody has measured: no promise about what may come off.'}
+          </p>
+        )}
         <ol className={styles['ladder']}>
           {ladder.map(({ step, grit, condition }) => (
             <li key={`${step}${grit ?? ''}`}>
