@@ -1,4 +1,5 @@
 /** Findings: judged again by the server, confirmed later, their changes offered, their photos kept, handed over and taken in. */
+import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import type { Finding, FindingsFile, PlanChange } from '@orthochrom/contract/shop/finding.ts';
@@ -107,6 +108,13 @@ describe('the readings of a ticket', () => {
     }
     for (const { log } of logs.filter(({ seen }) => !seen.includes('peel'))) expect(log['p_swing']!.value).toBeLessThan(3);
   });
+});
+
+it('the forward model sizes a change on the coat as it was taken: more air, finer drops; less fluid, less film', () => {
+  const input = coatAsTaken(whole, lastClear())!;
+  const [air, fluid] = sizedSteps(input, ['p_up', 'fluid_in', 'mat_warm']);
+  expect(air!.dropletUm[1]).toBeLessThan(air!.dropletUm[0]);
+  expect(fluid!.wetUm[1]).toBeLessThan(fluid!.wetUm[0]);
 });
 
 describe('a finding', () => {
