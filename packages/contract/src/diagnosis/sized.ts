@@ -1,6 +1,7 @@
 /** How big a change is on this gun and this paint: the forward model run as it was and with one step changed. Evidence, never the verdict. */
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { materialClassOf } from '@orthochrom/core/material/classes.ts';
+import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
@@ -89,4 +90,27 @@ export function sizedSteps(input: CoatInput, steps: readonly string[]): Sized[] 
       },
     ];
   });
+}
+
+const RISK_OF: Record<string, RiskName> = {
+  POP: 'pop',
+  RUN: 'run',
+  SAG: 'run',
+  OP_UA: 'peel',
+  OP_DRY: 'peel',
+  DRYSPRAY: 'drySpray',
+  STRIPE: 'stripe',
+  MOTTLE: 'mottle',
+  PIN_WB: 'pinhole',
+  BLUSH: 'blush',
+};
+
+/**
+ * What the model would have expected of this fault on the coat as it was sprayed; undefined where it says nothing of it. It
+ * stands beside the judgement and moves no belief: it is worked out from the same readings, which have counted already.
+ */
+export function foreseenRisk(input: CoatInput, fault: string): { name: RiskName; probability: number } | undefined {
+  const name = RISK_OF[fault];
+  const risk = name && ask('coat', input).risks[name];
+  return name && risk ? { name, probability: risk.value } : undefined;
 }

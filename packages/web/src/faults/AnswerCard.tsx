@@ -1,4 +1,6 @@
 /** The answer: what it is, and what to do now, on the next coat, on the next job, and to put it right. Each with its reason and its caution. */
+import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import { RISK_NAME, riskWord } from '@orthochrom/contract/words/coatWords.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
@@ -11,9 +13,16 @@ import { percentText } from './rankingLayout.ts';
 import { RepairCard } from './RepairCard.tsx';
 import styles from './AnswerCard.module.css';
 
-type AnswerCardProps = { answer: AnswerOf<'diagnose'>; diagnosis: Diagnosis; sized: Sized[]; format: Format };
+type AnswerCardProps = {
+  answer: AnswerOf<'diagnose'>;
+  diagnosis: Diagnosis;
+  sized: Sized[];
+  /** What the model expected of this fault on the coat as it was sprayed. */
+  foreseen?: { name: RiskName; probability: number };
+  format: Format;
+};
 
-export function AnswerCard({ answer, diagnosis, sized, format }: AnswerCardProps) {
+export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: AnswerCardProps) {
   const [fault] = answer.faults;
   if (!answer.decided || !fault) return <NotYet answer={answer} />;
   const root = answer.causes[0]?.layer;
@@ -31,6 +40,13 @@ export function AnswerCard({ answer, diagnosis, sized, format }: AnswerCardProps
           {root ? `; the root lies in the ${LAYER_WORDS[root]}` : ''}
         </span>
       </div>
+      {foreseen && (
+        <p className="quiet">
+          Run as this coat was sprayed, the model expects {RISK_NAME[foreseen.name].toLowerCase()} with{' '}
+          {percentText(foreseen.probability)} ({riskWord(foreseen.probability)}). It stands beside the judgement and is no part of
+          it.
+        </p>
+      )}
       <VerdictList verdicts={answer.verdicts} hideGo />
       <Block title="Now">
         {answer.now

@@ -1,7 +1,7 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
 import { SegmentedControl, Select, TextInput } from '@mantine/core';
 import { atBench, leaning } from '@orthochrom/contract/diagnosis/bench.ts';
-import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
+import { coatAsTaken, foreseenRisk, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
@@ -110,10 +110,13 @@ function Bench({
   }, [draft]);
   const coat = whole?.coats.find(({ id: coatId }) => coatId === draft.coatId);
   const steps = judged.diagnosis.changes.flatMap(({ steps: moves }) => moves).join(' ');
-  const sized = useMemo(() => {
-    const input = whole && coat && steps ? coatAsTaken(whole, coat) : undefined;
-    return input ? sizedSteps(input, [...new Set(steps.split(' '))]) : [];
-  }, [whole, coat, steps]);
+  const leads = judged.answer.decided ? judged.answer.faults[0]?.id : undefined;
+  const modelled = useMemo(() => {
+    const input = whole && coat && leads ? coatAsTaken(whole, coat) : undefined;
+    if (!input || !leads) return { sized: [] };
+    const foreseen = foreseenRisk(input, leads);
+    return { sized: steps ? sizedSteps(input, [...new Set(steps.split(' '))]) : [], ...(foreseen ? { foreseen } : {}) };
+  }, [whole, coat, steps, leads]);
 
   const { data: setup } = useSetup();
   const gunName = setup?.guns.find(({ id: gunId }) => gunId === draft.gunId)?.name;
@@ -168,7 +171,7 @@ function Bench({
         <div className="stack">
           {!isAnswered && questionCard}
           {(isAnswered || draft.answers.length > 1) && (
-            <AnswerCard answer={judged.answer} diagnosis={judged.diagnosis} sized={sized} format={format} />
+            <AnswerCard answer={judged.answer} diagnosis={judged.diagnosis} {...modelled} format={format} />
           )}
           {isAnswered && question && (
             <>

@@ -8,6 +8,7 @@ import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import { benchOf } from '../faults/benchOf.ts';
+import { FoundHere } from '../faults/FoundHere.tsx';
 import { nextCoat } from './coatSteps.ts';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';
 import { takenSetup } from './takenPlan.ts';
@@ -71,6 +72,7 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
           </Chip>
         ))}
       </div>
+      <FoundHere coatId={coat.id} />
       {seen.some((item) => item !== 'nothing') && (
         <div>
           <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">
