@@ -1,19 +1,11 @@
 /** What the layers of a ticket say about one of them: walked from the bottom. */
+import { COLOUR_CLASS } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { AnswerOf } from '../registry.ts';
 import type { Coat, StagePlan, TicketWhole } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 
 type Value = number | boolean | string;
 
-const COLOUR: Record<NonNullable<StagePlan['finish']>, string> = {
-  solid: 'solid',
-  metallic: 'metallic',
-  silver: 'metallic',
-  pearl: 'pearl',
-  flake: 'flake',
-  candy: 'candy',
-  fluorescent: 'fluorescent',
-};
 const MINUTE_MS = 60_000;
 /** What goes on wet on wet and is not sanded: texture seen in it is still there. Primer is blocked, and excused. */
 const NOT_SANDED: readonly StagePlan['kind'][] = ['sealer', 'ground', 'base', 'effect'];
@@ -31,7 +23,7 @@ export function layerReadings(whole: TicketWhole, stage: StagePlan, sheet: Sheet
   const colour = [...below, stage].findLast(({ kind }) => kind === 'base' || kind === 'effect' || kind === 'singleStage');
   const sheetOf = ({ sheetVersionId }: StagePlan) => whole.sheets.find(({ id }) => id === sheetVersionId)?.sheet;
   return {
-    colour_class: colour?.finish ? COLOUR[colour.finish] : undefined,
+    colour_class: colour?.finish ? COLOUR_CLASS[colour.finish] : undefined,
     base_type: !colour ? undefined : colour.kind === 'singleStage' ? 'single_stage' : sheetOf(colour)?.carrier,
     texture_layer: textureLayer(whole, below),
     ...ageBelow(whole, below.at(-1), stage),

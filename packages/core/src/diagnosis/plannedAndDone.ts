@@ -42,7 +42,8 @@ const PANEL_WINDOW_C = { from: 15.6, to: 30 };
 /** Two cups timed further apart than this cannot be compared without knowing how the paint thins. */
 const SAME_WARMTH_C = 3;
 const SPEEDS = ['fast', 'medium', 'slow', 'verySlow'];
-const COLOUR: Record<Finish, string> = {
+/** The colour class of the readings for a finish of ours. */
+export const COLOUR_CLASS: Record<Finish, string> = {
   solid: 'solid',
   metallic: 'metallic',
   silver: 'metallic',
@@ -64,7 +65,7 @@ export function readingsOf(planned: CoatRecord = {}, done: CoatRecord = {}): Der
     ...timeReadings(planned, done),
     wft_ratio: ratio(done.wetFilmUm, planned.wetFilmUm),
     coats_dev: difference(done.coats, planned.coats),
-    colour_class: done.finish ? COLOUR[done.finish] : undefined,
+    colour_class: done.finish ? COLOUR_CLASS[done.finish] : undefined,
   };
   const known = Object.entries(readings).filter((entry): entry is [string, ReadingValue] => entry[1] !== undefined);
   return { readings: Object.fromEntries(known), verdicts: pressure.verdicts };

@@ -1,6 +1,7 @@
 /** Findings as the contract shows them. */
 import type { Finding, PhotoInfo, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import { In, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
 import {
   FindingTable,
@@ -10,10 +11,6 @@ import {
   type PhotoRow,
   type PlanChangeRow,
 } from './findingTables.ts';
-
-/** Leaves out what a row holds as null: in the contract what is not known is absent. */
-const present = <T extends object>(row: T): T =>
-  Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null && value !== undefined)) as T;
 
 export const planChangeOf = ({
   createdAt: _c,

@@ -1,13 +1,6 @@
 /** What was found wrong, what was changed for it, its photos, and the air of a coat over its own minutes. */
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-
-const EDITED = `version integer NOT NULL DEFAULT '1',
-    created_at TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
-    updated_at TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
-    archived_at TIMESTAMP WITH TIME ZONE`;
-
-const foreignKey = (table: string, column: string, name: string, target: string): string =>
-  `ALTER TABLE ${table} ADD CONSTRAINT "${table}_${name}_fkey" FOREIGN KEY (${column}) REFERENCES ${target}(id) ON DELETE NO ACTION ON UPDATE NO ACTION`;
+import { EDITED, foreignKey } from './statements.ts';
 
 const STATEMENTS = [
   `CREATE TABLE finding (

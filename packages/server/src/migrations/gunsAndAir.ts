@@ -1,13 +1,6 @@
 /** Compressors, lines, the shop's own tests and the care of its guns; tests leave the nozzle set and become rows with a date. */
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-
-const EDITED = `version integer NOT NULL DEFAULT '1',
-    created_at TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
-    updated_at TIMESTAMP WITH TIME ZONE NOT NULL DEFAULT now(),
-    archived_at TIMESTAMP WITH TIME ZONE`;
-
-const foreignKey = (table: string, column: string, name: string, target: string): string =>
-  `ALTER TABLE ${table} ADD CONSTRAINT "${table}_${name}_fkey" FOREIGN KEY (${column}) REFERENCES ${target}(id) ON DELETE NO ACTION ON UPDATE NO ACTION`;
+import { EDITED, foreignKey } from './statements.ts';
 
 const USUAL_INTERVALS = `'{"pattern":{"days":7,"coats":12},"service":{"days":30,"coats":60}}'`;
 

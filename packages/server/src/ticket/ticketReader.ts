@@ -12,6 +12,7 @@ import type {
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
+import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import {
@@ -35,10 +36,6 @@ import {
   type TimerRow,
 } from './ticketTables.ts';
 
-/** Leaves out what a row holds as null: in the contract what is not known is absent. */
-function present<T extends object>(row: T): { [K in keyof T]: Exclude<T[K], null> } {
-  return Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null && value !== undefined)) as never;
-}
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
 const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow): Panel => ({
