@@ -5,12 +5,14 @@ import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
+import { waitsOf } from './ticketReadings.ts';
 
 type CoatInput = InputOf<'coat'>;
 type Foreseen = AnswerOf<'coat'>;
 
 /** The coat as it was taken, for the model; undefined where the ticket lacks what the model needs. */
-export function coatAsTaken({ ticket, sheets }: Pick<TicketWhole, 'ticket' | 'sheets'>, coat: Coat): CoatInput | undefined {
+export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefined {
+  const { ticket, sheets } = whole;
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
   const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
   const recipe = sheet?.recipes?.find(({ name }) => name === stage.recipeName);
@@ -22,6 +24,7 @@ export function coatAsTaken({ ticket, sheets }: Pick<TicketWhole, 'ticket' | 'sh
   const mix = planned?.inputs['mix'] as InputOf<'mix'> | undefined;
   if (!sheet || !recipe || !setupInput || !setup || !climate || !recoat) return undefined;
   const { limits: _l, next: _n, wettingFloor: _w, ...air } = climate as typeof climate & { wettingFloor?: boolean };
+  const waits = waitsOf(whole, coat.stageId);
   const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
   const { gun } = setupInput;
   const { wetFilmUm: _f, ...settings } = Object.fromEntries(
@@ -42,7 +45,10 @@ export function coatAsTaken({ ticket, sheets }: Pick<TicketWhole, 'ticket' | 'sh
       fanTurnsOut: Math.min(settings.fanTurnsOut, fullFanTurnsOf(gun)),
     },
     panel: { slopeDeg: panel?.orientation === 'flat' ? 0 : 90, ...(panel ? { substrate: panel.substrate } : {}) },
-    coats: Array.from({ length: Math.max(1, coat.ordinal) }, () => ({ flashMinutes: recoat.earliestMinutes.value })),
+    // The waits that were really kept; after the last coat, the one that was planned.
+    coats: Array.from({ length: Math.max(1, coat.ordinal) }, (_, i) => ({
+      flashMinutes: (i < coat.ordinal - 1 ? waits[i]?.minutes : undefined) ?? recoat.earliestMinutes.value,
+    })),
     spread: false,
   };
 }

@@ -139,7 +139,7 @@ function potAge({ endedAt }: Coat, mix: Mix | undefined): Pick<CoatRecord, 'mixA
 }
 
 /** Minutes from one coat's end to the next one's start, and what was planned for them. */
-function waitsOf({ coats }: TicketWhole, stageId: string): { minutes: number; plannedMinutes: number }[] {
+export function waitsOf({ coats }: TicketWhole, stageId: string): { minutes: number; plannedMinutes: number }[] {
   const sprayed = coats.filter((coat) => coat.stageId === stageId && coat.endedAt).sort((a, b) => a.ordinal - b.ordinal);
   return sprayed.slice(1).flatMap((coat, i) => {
     const before = sprayed[i]!;

@@ -42,9 +42,9 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
       </div>
       {foreseen && (
         <p className="quiet">
-          Run as this coat was sprayed, the model expects {RISK_NAME[foreseen.name].toLowerCase()} with{' '}
-          {percentText(foreseen.probability)} ({riskWord(foreseen.probability)}). It stands beside the judgement and is no part of
-          it.
+          Run with the settings and waits of this coat, and no heat, the model expects {RISK_NAME[foreseen.name].toLowerCase()}{' '}
+          with {percentText(foreseen.probability)} ({riskWord(foreseen.probability)}). It stands beside the judgement and is no
+          part of it.
         </p>
       )}
       <VerdictList verdicts={answer.verdicts} hideGo />
