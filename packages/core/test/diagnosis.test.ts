@@ -74,7 +74,6 @@ const SMALL: Knowledge = {
   lookAlikes: [],
   causePairs: [{ id: 'I', pair: ['low_air', 'heavy'], strength: { RUN: 0.9 } }],
   ruledOut: [],
-  steps: {},
   never: {},
   film: { leaveAtLeastUm: 40, singleStageLeaveAtLeastUm: 35, marginUm: 5, estimateFactor: 0.85 },
   rungs: {},

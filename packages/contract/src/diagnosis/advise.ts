@@ -1,7 +1,7 @@
 /** What to do now, on the next coat and on the next job, and how to put it right: the words, each with its caution. */
 import type { CauseFound, Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
-import { causeName, causeWords, faultName, questionWords, stepExpects, stepWords, termText } from '../words/faultWords.ts';
+import { causeName, causeWords, questionWords, stepExpects, stepWords, termText } from '../words/faultWords.ts';
 
 export type AdviceText = { text: string; code?: string; caution?: string };
 export type JobChange = { setting: string; change: string; why: string };
@@ -157,5 +157,3 @@ const WORK_WORDS: Record<Work, string> = {
   heat: 'Before you heat',
   clean: 'Before you clean off silicone',
 };
-
-export const faultTitle = (diagnosis: Diagnosis): string => faultName(diagnosis.faults[0]?.id ?? '');

@@ -39,7 +39,6 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
     lookAlikes: pairs.lookAlikes,
     causePairs: pairs.causePairs.map(({ id, pair }) => ({ id, pair, strength: numbers.pairStrengths[id] ?? {} })),
     ruledOut: numbers.ruledOut,
-    steps: Object.fromEntries(steps.steps.map(({ id, signs }) => [id, signs])),
     never: steps.never,
     film: repairs.film,
     rungs: repairs.rungs,

@@ -73,7 +73,6 @@ export type RepairVerdict = 'leave' | 'polish' | 'recoat' | 'respray' | 'strip';
 export type Rung = { when?: RungWhen | undefined; verdict: RepairVerdict; ladder?: string | undefined; do: string };
 export type LookAlike = { pair: readonly [string, string]; ask: readonly string[] };
 export type CausePair = { id: string; pair: readonly [string, string]; strength: Readonly<Record<string, number>> };
-export type StepSigns = { drops: number; film: number; sag: number; pop: number };
 
 export type Knowledge = {
   version: number;
@@ -86,7 +85,6 @@ export type Knowledge = {
   lookAlikes: readonly LookAlike[];
   causePairs: readonly CausePair[];
   ruledOut: readonly { fault: string; reading: string; in: readonly string[]; factor: number }[];
-  steps: Readonly<Record<string, StepSigns>>;
   /** Steps that make a fault worse: never advised while it leads. */
   never: Readonly<Record<string, readonly string[]>>;
   film: { leaveAtLeastUm: number; singleStageLeaveAtLeastUm: number; marginUm: number; estimateFactor: number };
