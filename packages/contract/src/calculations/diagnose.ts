@@ -1,19 +1,19 @@
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
 import { z } from 'zod';
-import { atBench, type BenchInput } from '../diagnosis/bench.ts';
+import { atBench, type BenchAnswer, type BenchInput } from '../diagnosis/bench.ts';
 import { checkText, nextCoatAdvice, nextJobChanges, nowAdvice, repairText } from '../diagnosis/advise.ts';
 import { DiagnoseAnswer, diagnoseShape } from '../shapes/diagnosis.ts';
 import { answerLabel, causeName, causeTermText, faultName, LAYER_WORDS, questionWords, termText } from '../words/faultWords.ts';
+import { worded } from '../words/worded.ts';
 import { defineCalculation } from './define.ts';
 
 /** Questions told beside the next one. */
 const MOST_QUESTIONS = 6;
 
 /** Ids become names, readings become sentences; the figures stay core's. */
-function compute(input: BenchInput) {
-  const { diagnosis, verdicts, mayBeWet } = atBench(input);
-  const named = ({ id, probability }: { id: string; probability: number }) => ({ id, name: faultName(id), probability });
+function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
+  const fault = ({ id, probability }: { id: string; probability: number }) => ({ id, name: faultName(id), probability });
   const mended = repairText(diagnosis);
   const questions = diagnosis.offers.slice(0, MOST_QUESTIONS).map(({ id, gainBits }) => {
     const { ask, options } = questionWords(id);
@@ -21,8 +21,8 @@ function compute(input: BenchInput) {
   });
   return {
     decided: diagnosis.decided,
-    faults: diagnosis.faults.map(named),
-    ...(diagnosis.secondFault ? { secondFault: named(diagnosis.secondFault) } : {}),
+    faults: diagnosis.faults.map(fault),
+    ...(diagnosis.secondFault ? { secondFault: fault(diagnosis.secondFault) } : {}),
     causes: diagnosis.causes.map(({ id, probability, layer, terms, answers }) => ({
       id,
       name: causeName(id),
@@ -43,13 +43,13 @@ function compute(input: BenchInput) {
     nextCoat: nextCoatAdvice(diagnosis),
     nextJob: nextJobChanges(diagnosis),
     ...(mended ? { repair: mended.repair } : {}),
-    verdicts: verdicts.map((verdict) => worded(verdict, diagnosis.check ? checkText(diagnosis.check) : '')),
+    verdicts: verdicts.map((verdict) => verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : '')),
     reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis)),
   };
 }
 
 /** Ids in a verdict's params become the words that stand in its sentence. */
-function worded(verdict: Verdict, check: string): Verdict {
+function verdictNamed(verdict: Verdict, check: string): Verdict {
   const { params } = verdict;
   if (verdict.code === 'not-decided') return { ...verdict, params: { check } };
   if (verdict.code === 'two-at-once')
@@ -81,5 +81,8 @@ function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
 export const diagnose = defineCalculation('diagnose', {
   input: z.strictObject(diagnoseShape),
   answer: DiagnoseAnswer,
-  compute,
+  compute: (input: BenchInput) => named(atBench(input)),
 });
+
+/** The answer to a judgement that was made already: the bench shows both and judges once. */
+export const toldOf = (bench: BenchAnswer) => worded(named(bench));

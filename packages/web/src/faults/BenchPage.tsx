@@ -3,7 +3,7 @@ import { SegmentedControl, Select, TextInput } from '@mantine/core';
 import { atBench, leaning } from '@orthochrom/contract/diagnosis/bench.ts';
 import { coatAsTaken, foreseenRisk, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { toldOf } from '@orthochrom/contract/calculations/diagnose.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import { diagnoseInputOf, type Finding } from '@orthochrom/contract/shop/finding.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
@@ -103,10 +103,10 @@ function Bench({
   const [, setQuery] = useSearchParams();
   const onFirstKept = useCallback(() => setQuery({}, { replace: true }), [setQuery]);
   const { draft, finding, keeping, change, take, retry } = useFinding(id, painter.id, start, kept, onFirstKept);
-  const [asked, ask_] = useState<string>();
+  const [asked, setAsked] = useState<string>();
   const judged = useMemo(() => {
-    const input = diagnoseInputOf(draft);
-    return { ...atBench(input), answer: ask('diagnose', input) };
+    const bench = atBench(diagnoseInputOf(draft));
+    return { ...bench, answer: toldOf(bench) };
   }, [draft]);
   const coat = whole?.coats.find(({ id: coatId }) => coatId === draft.coatId);
   const steps = judged.diagnosis.changes.flatMap(({ steps: moves }) => moves).join(' ');
@@ -125,7 +125,7 @@ function Bench({
   const question = asked ?? offers[0];
   const give = (answer: string) => {
     if (!question) return;
-    ask_(undefined);
+    setAsked(undefined);
     change({ ...draft, answers: answered(draft.answers, { question, answer }) });
   };
   const forget = (which: string) => change({ ...draft, answers: draft.answers.filter((one) => one.question !== which) });
@@ -150,8 +150,10 @@ function Bench({
       given={draft.answers.find((one) => one.question === question)?.answer}
       others={offers.filter((other) => other !== question)}
       onAnswer={give}
-      onBack={last && !asked ? () => (forget(last.question), ask_(last.question)) : asked ? () => ask_(undefined) : undefined}
-      onAsk={ask_}
+      onBack={
+        last && !asked ? () => (forget(last.question), setAsked(last.question)) : asked ? () => setAsked(undefined) : undefined
+      }
+      onAsk={setAsked}
     />
   );
   return (
@@ -179,7 +181,7 @@ function Bench({
               {questionCard}
             </>
           )}
-          <Answered answers={draft.answers} onAsk={ask_} onForget={forget} />
+          <Answered answers={draft.answers} onAsk={setAsked} onForget={forget} />
           {finding && <PhotosCard finding={finding} take={take} />}
           {finding && <ConfirmCard key={finding.confirmed?.at ?? 'open'} finding={finding} take={take} />}
         </div>

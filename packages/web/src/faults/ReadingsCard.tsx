@@ -165,7 +165,10 @@ function Value({
       max={known.to * scale}
       decimalScale={2}
       value={typeof value === 'number' ? value * scale : ''}
-      onChange={(next) => typeof next === 'number' && onChange(next / scale)}
+      onChange={(next) => {
+        // While it is typed it may lie outside; only what can be is put in the log.
+        if (typeof next === 'number' && next >= known.from * scale && next <= known.to * scale) onChange(next / scale);
+      }}
     />
   );
 }
