@@ -1,6 +1,7 @@
 /** Findings: judged again by the server, confirmed later, their changes offered, their photos kept, handed over and taken in. */
 import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import type { Finding, FindingsFile, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
@@ -112,7 +113,7 @@ describe('the readings of a ticket', () => {
 
 it('the forward model sizes a change on the coat as it was taken: more air, finer drops; less fluid, less film', () => {
   const input = coatAsTaken(whole, lastClear())!;
-  const [air, fluid] = sizedSteps(input, ['p_up', 'fluid_in', 'mat_warm']);
+  const [air, fluid] = sizedSteps(input, ask('coat', input), ['p_up', 'fluid_in', 'mat_warm']);
   expect(air!.dropletUm[1]).toBeLessThan(air!.dropletUm[0]);
   expect(fluid!.wetUm[1]).toBeLessThan(fluid!.wetUm[0]);
 });

@@ -8,7 +8,8 @@ import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
 import { waitsOf } from './ticketReadings.ts';
 
 type CoatInput = InputOf<'coat'>;
-type Foreseen = AnswerOf<'coat'>;
+/** The coat as it was sprayed, laid in the model once for all that is asked of it. */
+export type Foreseen = AnswerOf<'coat'>;
 
 /** The coat as it was taken, for the model; undefined where the ticket lacks what the model needs. */
 export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefined {
@@ -54,12 +55,12 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
 }
 
 /** One step of steps.json put to the model, or undefined where it moves no setting of the model or leaves the gun's travel. */
-export function withStep(input: CoatInput, stepId: string): CoatInput | undefined {
+function withStep(input: CoatInput, asSprayed: Foreseen, stepId: string): CoatInput | undefined {
   const move = theKnowledge().files.steps.steps.find(({ id }) => id === stepId)?.move;
   if (!move) return undefined;
   const { settings, gun } = input;
   const [key, amount] = Object.entries(move)[0]!;
-  const speed = settings.gunSpeedMPerS ?? ask('coat', input).settings['gunSpeedMPerS'];
+  const speed = settings.gunSpeedMPerS ?? asSprayed.settings['gunSpeedMPerS'];
   const moved: CoatInput['settings'] =
     key === 'gunSpeedFactor' && speed !== undefined
       ? { ...settings, gunSpeedMPerS: speed * amount }
@@ -80,11 +81,10 @@ export function withStep(input: CoatInput, stepId: string): CoatInput | undefine
 export type Sized = { step: string; dropletUm: [number, number]; wetUm: [number, number]; sagMm: [number, number] };
 
 /** Before and after of each step that the model can follow. */
-export function sizedSteps(input: CoatInput, steps: readonly string[]): Sized[] {
-  const before = ask('coat', input);
+export function sizedSteps(input: CoatInput, before: Foreseen, steps: readonly string[]): Sized[] {
   const pair = (of: (answer: Foreseen) => number, after: Foreseen): [number, number] => [of(before), of(after)];
   return steps.flatMap((step) => {
-    const changed = withStep(input, step);
+    const changed = withStep(input, before, step);
     if (!changed) return [];
     const after = ask('coat', changed);
     return [
@@ -115,8 +115,8 @@ const RISK_OF: Record<string, RiskName> = {
  * What the model would have expected of this fault on the coat as it was sprayed; undefined where it says nothing of it. It
  * stands beside the judgement and moves no belief: it is worked out from the same readings, which have counted already.
  */
-export function foreseenRisk(input: CoatInput, fault: string): { name: RiskName; probability: number } | undefined {
+export function foreseenRisk({ risks }: Foreseen, fault: string): { name: RiskName; probability: number } | undefined {
   const name = RISK_OF[fault];
-  const risk = name && ask('coat', input).risks[name];
+  const risk = name && risks[name];
   return name && risk ? { name, probability: risk.value } : undefined;
 }

@@ -13,7 +13,7 @@ import { causeWords } from '@orthochrom/contract/words/faultWords.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
-import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, insertOnce, type Ledger, type Trace } from '../event/ledger.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { GunTable } from '../shop/shopTables.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -63,20 +63,23 @@ export const addFinding = (ledger: Ledger, { id, painterId, ...seen }: FindingCr
       await trace({ shopId, painterId, aggregateType: 'finding', aggregateId: id, kind: 'found', patch: seen });
   });
 
+/** The trace of one edit over `version`. */
+const edited = async (
+  manager: EntityManager,
+  { id, version, ...of }: { id: string; version: number; painterId: string; kind: string; patch: unknown },
+): Promise<Trace> => ({
+  ...of,
+  shopId: await shopIdOf(manager),
+  aggregateType: 'finding',
+  aggregateId: id,
+  aggregateVersion: version + 1,
+});
+
 export const changeFinding = (ledger: Ledger, id: string, { version, painterId, ...seen }: FindingEdit): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await mustBeThere(manager, seen);
     await changeVersioned(manager, FindingTable, { what: 'finding', id, version, changes: columnsOf(seen), mine: seen });
-    const shopId = await shopIdOf(manager);
-    await trace({
-      shopId,
-      painterId,
-      aggregateType: 'finding',
-      aggregateId: id,
-      aggregateVersion: version + 1,
-      kind: 'answered',
-      patch: seen,
-    });
+    await trace(await edited(manager, { id, version, painterId, kind: 'answered', patch: seen }));
   });
 
 /** What it turned out to be. What changes for it is offered to the next plans; a second confirming offers nothing twice. */
@@ -92,16 +95,7 @@ export const confirmFinding = (ledger: Ledger, id: string, { version, painterId,
     };
     await changeVersioned(manager, FindingTable, { what: 'finding', id, version, changes, mine: told });
     await offerChanges(manager, id, told.cause);
-    const shopId = await shopIdOf(manager);
-    await trace({
-      shopId,
-      painterId,
-      aggregateType: 'finding',
-      aggregateId: id,
-      aggregateVersion: version + 1,
-      kind: 'confirmed',
-      patch: told,
-    });
+    await trace(await edited(manager, { id, version, painterId, kind: 'confirmed', patch: told }));
   });
 
 async function offerChanges(manager: EntityManager, findingId: string, confirmedCause: string): Promise<void> {

@@ -5,6 +5,7 @@ import { coatAsTaken, foreseenRisk, sizedSteps } from '@orthochrom/contract/diag
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { toldOf } from '@orthochrom/contract/calculations/diagnose.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
 import { diagnoseInputOf, type Finding } from '@orthochrom/contract/shop/finding.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -114,8 +115,12 @@ function Bench({
   const modelled = useMemo(() => {
     const input = whole && coat && leads ? coatAsTaken(whole, coat) : undefined;
     if (!input || !leads) return { sized: [] };
-    const foreseen = foreseenRisk(input, leads);
-    return { sized: steps ? sizedSteps(input, [...new Set(steps.split(' '))]) : [], ...(foreseen ? { foreseen } : {}) };
+    const asSprayed = ask('coat', input);
+    const foreseen = foreseenRisk(asSprayed, leads);
+    return {
+      sized: steps ? sizedSteps(input, asSprayed, [...new Set(steps.split(' '))]) : [],
+      ...(foreseen ? { foreseen } : {}),
+    };
   }, [whole, coat, steps, leads]);
 
   const { data: setup } = useSetup();
