@@ -1,6 +1,7 @@
 /** What must hold of every diagnosis, whatever was logged and seen. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '../../src/knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
 
@@ -99,28 +100,48 @@ describe('whatever is logged and seen', () => {
     );
   });
 
-  it('a reading found in order never raises the cause it speaks for', () => {
+  describe('a reading found in order', () => {
     const rows = knowledge.causes.flatMap((cause) =>
       cause.evidence.filter((row) => typeof row.than === 'number' && row.is !== '==').map((row) => ({ cause, row })),
     );
-    fc.assert(
-      // Told as clearly as can be for the fault this cause makes most, so that the cause stands in the answer at all.
-      fc.property(fc.constantFrom(...rows), readings(5), ({ cause, row }, log) => {
-        const [most] = Object.entries(cause.makes).sort((a, b) => b[1] - a[1])[0]!;
-        const seen = clearestStory(most);
-        fc.pre(!(row.reading in log));
-        const inOrder = row.reading.endsWith('_ratio')
-          ? 1
-          : row.is.startsWith('<')
-            ? (row.than as number) + 0.01
-            : (row.than as number) - 0.01;
-        fc.pre(cause.evidence.every((other) => other.reading !== row.reading || !meets(other, inOrder)));
-        const of = (answer: AnswerOf<'diagnose'>) => answer.causes.find(({ id }) => id === cause.id)?.probability ?? 0;
-        const shared = seen.filter(({ question }) => !asked.find(({ id }) => id === question)!.knownBy.includes(row.reading));
-        expect(of(diagnose(shared, { ...log, [row.reading]: inOrder }))).toBeLessThanOrEqual(of(diagnose(shared, log)) + 0.02);
-      }),
-      { numRuns: 120 },
-    );
+    type Row = (typeof rows)[number];
+    const inOrder = ({ row }: Row): number =>
+      row.reading.endsWith('_ratio') ? 1 : (row.than as number) + (row.is.startsWith('<') ? 0.01 : -0.01);
+    const isInOrder = (of: Row) =>
+      of.cause.evidence.every((other) => other.reading !== of.row.reading || !meets(other, inOrder(of)));
+    const clears = ({ row }: Row) => -Math.log(knowledge.evidence[row.weight].notMet);
+
+    it('never raises the belief in the cause it speaks for', () => {
+      fc.assert(
+        fc.property(fc.constantFrom(...rows.filter(isInOrder)), readings(8), (of, log) => {
+          const { [of.row.reading]: _, ...without } = log;
+          const belief = (some: typeof log) => beliefsOf(knowledge, some).find(({ cause }) => cause === of.cause)!.logOdds;
+          expect(belief({ ...without, [of.row.reading]: inOrder(of) })).toBeLessThanOrEqual(belief(without) + 1e-9);
+        }),
+        { numRuns: 500 },
+      );
+    });
+
+    it('never raises its share of the blame, unless it clears a rival more than it clears this cause', () => {
+      const loudest = rows.filter(
+        (of) => isInOrder(of) && !rows.some((other) => other.row.reading === of.row.reading && clears(other) > clears(of) + 1e-9),
+      );
+      fc.assert(
+        // Told as clearly as can be for the fault this cause makes most, so that the cause stands in the answer at all.
+        fc.property(fc.constantFrom(...loudest), readings(5), (of, log) => {
+          // Beside an alternative that accuses it already, a reading in order changes nothing of the cause itself.
+          fc.pre(of.cause.evidence.every(({ reading }) => !(reading in log)));
+          const [most] = Object.entries(of.cause.makes).sort((a, b) => b[1] - a[1])[0]!;
+          const seen = clearestStory(most).filter(
+            ({ question }) => !asked.find(({ id }) => id === question)!.knownBy.includes(of.row.reading),
+          );
+          const blame = (answer: AnswerOf<'diagnose'>) => answer.causes.find(({ id }) => id === of.cause.id)?.probability ?? 0;
+          const after = blame(diagnose(seen, { ...log, [of.row.reading]: inOrder(of) }));
+          expect(after).toBeLessThanOrEqual(blame(diagnose(seen, log)) + 0.01);
+        }),
+        { numRuns: 150 },
+      );
+    });
   });
 
   it('nothing is asked that would touch a wet film, and no comb is asked of a dry one', () => {
