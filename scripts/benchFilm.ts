@@ -1,4 +1,5 @@
 /** The forward model's two kernels beside the same in plain C, what a live answer costs, and how cost grows. */
+import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -9,7 +10,6 @@ import { airOver, dryingStep, workspaceFor } from '@orthochrom/core/film/drying.
 import { emptyStack, lay } from '@orthochrom/core/film/stack.ts';
 import { fanProfile } from '@orthochrom/core/gun/fan.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
-import { MATERIALS } from '@orthochrom/core/material/classes.ts';
 import { mixtureOf } from '@orthochrom/core/material/mixture.ts';
 
 const folder = fileURLToPath(new URL('../bench/', import.meta.url));

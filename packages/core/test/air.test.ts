@@ -1,6 +1,6 @@
+import { climateOf } from '../src/inForce/climate.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { climateOf } from '../src/air/climate.ts';
 import { airAt, warmedAir } from '../src/air/forecast.ts';
 import { dewPointC, humidityRatioGPerKg, saturationPressurePa, vapourPressurePa, wetBulbC } from '../src/air/humidAir.ts';
 

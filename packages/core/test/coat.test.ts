@@ -1,15 +1,17 @@
 /** The whole chain from gun to cured film: the card's chain, conservation, directions a painter would insist on, and sureness. */
+import type { CoatAnswer } from '../src/coat/coatAnswer.ts';
+import type { CoatInput } from '../src/coat/coatInput.ts';
+import { paintOf } from '../src/mix/paint.ts';
+import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fitProduct } from '../src/calibration/productFit.ts';
-import { coatOf, type CoatAnswer, type CoatInput } from '../src/coat/coat.ts';
+import { coatOf } from '../src/coat/coat.ts';
 import { foresee } from '../src/coat/foresee.ts';
 import { planOf } from '../src/coat/plan.ts';
 import { filmExpected } from '../src/coat/filmExpected.ts';
-import { paintOf } from '../src/coat/material.ts';
 import { gunModelOf } from '../src/gun/gunModel.ts';
 import { sprayOf } from '../src/gun/spray.ts';
-import { MATERIALS, type MaterialClass } from '../src/material/classes.ts';
 
 const CHAIN: CoatInput = {
   climate: {

@@ -1,10 +1,10 @@
 /** The film over time: the card's vectors, its laws over random coats, and what the mesh does. */
+import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { splitArrival } from '../src/film/arrival.ts';
 import { AS_THE_CARD, COARSE, FINE, runFilm, type FilmRun, type Mesh } from '../src/film/filmRun.ts';
 import { landingAmplitudeM, peelIndex, steepnessOf } from '../src/film/levelling.ts';
-import { MATERIALS, type MaterialClass } from '../src/material/classes.ts';
 import { MEDIUM_REDUCER, mixtureOf } from '../src/material/mixture.ts';
 
 type Job = {

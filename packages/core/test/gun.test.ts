@@ -1,8 +1,11 @@
+import type { SetupInput } from '../src/gun/setupInput.ts';
+import type { GunClass } from '../src/trade/gunClasses.ts';
+import type { Stage } from '../src/trade/vocabulary.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Gun, GunClass, Stage } from '../src/gun/gun.ts';
+import type { Gun } from '../src/gun/gun.ts';
 import { overlapOf } from '../src/gun/overlap.ts';
-import { setupOf, type SetupInput } from '../src/gun/setup.ts';
+import { setupOf } from '../src/gun/setup.ts';
 import { turnsOf } from '../src/gun/turns.ts';
 
 const CLASSES: GunClass[] = ['hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini', 'airbrush'];

@@ -1,3 +1,4 @@
+import { type GunClass, GUNS } from '../src/trade/gunClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { m3PerS } from '../src/compressedAir/freeAir.ts';
@@ -6,15 +7,14 @@ import { doubtsAbout } from '../src/gun/doubts.ts';
 import { areasFromRating, capFlow, capKPaAt, hornOpening, inletForCap } from '../src/gun/airCap.ts';
 import { fanProfile, fanShape, fanWidthM } from '../src/gun/fan.ts';
 import { fluidM3PerS, type FluidInput } from '../src/gun/fluidFlow.ts';
-import type { Gun, GunClass, GunTest } from '../src/gun/gun.ts';
-import { GUN_CLASSES } from '../src/gun/gunClasses.ts';
+import type { Gun, GunTest } from '../src/gun/gun.ts';
 import { flowOf, gunModelOf, widthOf } from '../src/gun/gunModel.ts';
 import { rippleOf } from '../src/gun/ripple.ts';
 
 const PSI = 6.894757;
-const CLASSES = Object.keys(GUN_CLASSES) as GunClass[];
+const CLASSES = Object.keys(GUNS) as GunClass[];
 const areasOf = (kind: GunClass) =>
-  areasFromRating({ ...GUN_CLASSES[kind], airFlowM3PerS: m3PerS(GUN_CLASSES[kind].airFlowLPerMin) });
+  areasFromRating({ ...GUNS[kind], airFlowM3PerS: m3PerS(GUNS[kind].airFlowLPerMin) });
 const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyClass = fc.constantFrom(...CLASSES);
@@ -139,7 +139,7 @@ describe('the fan', () => {
         between(0.1, 0.9),
         between(1.02, 1.5),
         (kind, distanceM, capKPa, hornShare, more) => {
-          const data = GUN_CLASSES[kind];
+          const data = GUNS[kind];
           const at = { distanceM, capKPa, hornShare, fanTangent: data.fanTangent };
           const width = fanWidthM(data, at);
           expect(fanWidthM(data, { ...at, distanceM: distanceM * more })).toBeGreaterThan(width);
@@ -253,7 +253,7 @@ describe('a doubt about a gun', () => {
   it('asks about what is unlike its kind, and is silent about its own rating', () => {
     fc.assert(
       fc.property(anyClass, (kind) => {
-        const { inletKPa, capKPa, airFlowLPerMin } = GUN_CLASSES[kind];
+        const { inletKPa, capKPa, airFlowLPerMin } = GUNS[kind];
         const nozzlesMm = [kind === 'airbrush' ? 0.5 : kind === 'mini' ? 1 : 1.4];
         expect(
           codes({ class: kind, nozzlesMm, ratedInletKPa: inletKPa, capKPaAtRated: capKPa, ratedAirFlowLPerMin: airFlowLPerMin }),

@@ -1,6 +1,6 @@
+import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { MATERIALS, type MaterialClass } from '../src/material/classes.ts';
 import { CUP_NAMES, kinematicOfSeconds, secondsOfKinematic } from '../src/material/flowCup.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import { mooneyOf, solidsAtViscosity, viscosityPaS } from '../src/material/rheology.ts';

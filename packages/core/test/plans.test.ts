@@ -1,17 +1,19 @@
 /** The search for set-ups: the card's plans, and that it never leaves its room. The map: what lands on a panel is what was sent. */
+import { PSI_KPA } from '../src/trade/gunFacts.ts';
+import type { GunClass } from '../src/trade/gunClasses.ts';
+import type { Stage } from '../src/trade/vocabulary.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { setupForeseen } from '../src/coat/setupForeseen.ts';
-import { paintFor } from '../src/gun/atWork.ts';
+import { practiceOf } from '../src/inForce/nozzleBandOf.ts';
+import { paintInCup } from '../src/gun/paintInCup.ts';
 import { fanProfile } from '../src/gun/fan.ts';
 import { filmMapOf, passCount, type FilmMapInput } from '../src/gun/filmMap.ts';
-import type { GunClass, Stage } from '../src/gun/gun.ts';
 import { gunModelOf } from '../src/gun/gunModel.ts';
 import { inletAtCap } from '../src/gun/inletPressure.ts';
-import { PSI_KPA } from '../src/gun/planCost.ts';
 import { plansFor } from '../src/gun/plans.ts';
-import { inletBandKPa } from '../src/gun/practiceBands.ts';
-import { materialClassOf } from '../src/material/classes.ts';
+
+const practice = (gunClass: GunClass, stage: Stage) => practiceOf({ gunClass, stage, carrier: 'solvent', isBuild: false });
 
 describe("the card's plans", () => {
   it.each([
@@ -22,16 +24,16 @@ describe("the card's plans", () => {
     '%s',
     (_, kind, stage, capKPa, usualMm, wetFilmUm, wanted) => {
       const gun = { class: kind, nozzlesMm: [1.3] };
-      const paint = paintFor({ stage, carrier: 'solvent' });
+      const paint = paintInCup({ stage, carrier: 'solvent' });
       const model = gunModelOf(gun, 1.3, paint);
-      const whole = inletBandKPa(kind, stage, 'solvent').map((kPa) => Math.round(kPa / PSI_KPA)) as [number, number];
+      const whole = practice(kind, stage).inletKPa.map((kPa) => Math.round(kPa / PSI_KPA)) as [number, number];
       const [best] = plansFor(
         {
           gun,
           model,
           paint,
-          materialClass: materialClassOf(stage, 'solvent'),
-          stage,
+          materialClass: paint.materialClass,
+          needleTurnsOfFour: practice(kind, stage).needleTurnsOfFour,
           room: { airTemperatureC: 20, relativeHumidityPercent: 50 },
           wetFilmUm,
           wholeBandPsi: whole,
@@ -63,7 +65,7 @@ describe("the card's plans", () => {
         hardener: 'none',
       });
       expect(answer.plans!.length).toBeGreaterThanOrEqual(3);
-      const [, high] = inletBandKPa('hvlp', stage, 'solvent');
+      const [, high] = practice('hvlp', stage).inletKPa;
       for (const { settings, risks } of answer.plans!) {
         expect(settings.inletKPa).toBeLessThanOrEqual(high + PSI_KPA);
         expect(settings.capKPa).toBeLessThanOrEqual(69.5);

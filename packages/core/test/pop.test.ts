@@ -1,11 +1,9 @@
 /** Popping as deviations from the sheet: the card's vectors and every law its terms are built for. */
+import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FINE } from '../src/film/filmRun.ts';
-import { FALLBACK_MINUTES } from '../src/film/flashToday.ts';
 import type { Job, JobCoat } from '../src/film/job.ts';
-import { MATERIALS, type MaterialClass } from '../src/material/classes.ts';
-import { FILM_DATA } from '../src/material/filmData.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import {
   logistic,
@@ -33,9 +31,9 @@ type Stack = {
 function pop(stack: Stack): number {
   const { layers, airC = 21, speed = 0.3, grade = 0.35, hardener = 1 } = stack;
   const coats = layers.map(({ material, share, minutes, isTop }, i): JobCoat => {
-    const { flash, last } = FALLBACK_MINUTES[material];
+    const { flash, last } = MATERIALS[material].usualMinutes;
     const isLastOfMaterial = layers[i + 1]?.material !== material;
-    const sheetFilm = FILM_DATA[material].wetFilmM;
+    const sheetFilm = (MATERIALS[material].film.wetFilmUm * 1e-6);
     return {
       materialClass: material,
       mixture: mixtureOf(MATERIALS[material]),
@@ -84,7 +82,7 @@ describe("the card's reference vectors", () => {
     expect(normalShare(runDeviations(9))).toBeCloseTo(0.2613, 3);
     expect(normalShare(dryDeviations(0.9))).toBeCloseTo(0.2329, 3);
     expect(normalShare(stripeDeviations(1, 'effectBase'))).toBeCloseTo(0.1909, 3);
-    const asIs = mottleIndex({ filmShare: 1, landedPaS: 0.111, skinSeconds: 258, reducerShare: 1, isWaterborne: false });
+    const asIs = mottleIndex({ filmShare: 1, landedPaS: 0.111, skinSeconds: 258, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
     expect(logistic(mottleLogit(asIs))).toBeCloseTo(0.06661, 4);
   });
 });
@@ -158,7 +156,7 @@ describe('popping is never lower', () => {
   it('and is about 3 % on the sheet’s own way, whatever the clear and however many coats', () => {
     for (const material of ['clearMediumSolids', 'clearHighSolids', 'singleStage'] as const)
       for (const coats of [1, 2, 3]) {
-        const { flash, last } = FALLBACK_MINUTES[material];
+        const { flash, last } = MATERIALS[material].usualMinutes;
         const layers = Array.from({ length: coats }, (_, i) => ({
           material,
           share: 1,

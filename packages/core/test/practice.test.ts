@@ -1,20 +1,20 @@
 /** The practice tables, held against the figures that painters say, in the units in which they say them. */
+import type { SetupInput } from '../src/gun/setupInput.ts';
+import type { GunClass } from '../src/trade/gunClasses.ts';
+import type { Stage } from '../src/trade/vocabulary.ts';
 import { describe, expect, it } from 'vitest';
-import type { GunClass, Stage } from '../src/gun/gun.ts';
-import {
-  COATS,
-  DISTANCE_MM,
-  inletBandKPa,
-  needleTurnsOfFour,
-  nozzleBandMm,
-  OVERLAP_PERCENT,
-  wetFilmUm,
-  WETNESS,
-} from '../src/gun/practiceBands.ts';
-import { setupOf, type SetupInput } from '../src/gun/setup.ts';
+import { classOf } from '../src/inForce/classOf.ts';
+import { filmOf } from '../src/inForce/filmOf.ts';
+import { practiceOf } from '../src/inForce/nozzleBandOf.ts';
+import { GUNS } from '../src/trade/gunClasses.ts';
+import { STAGE_PRACTICE } from '../src/trade/practice.ts';
+import { setupOf } from '../src/gun/setup.ts';
 import { convert } from '../src/units/convert.ts';
 
+/** As the figures below stand, column by column. */
 const CLASSES: GunClass[] = ['hvlp', 'reducedPressure', 'lvlp', 'conventional', 'siphon', 'mini', 'airbrush'];
+const inletBandKPa = (gunClass: GunClass, stage: Stage, carrier: 'solvent' | 'waterborne') =>
+  practiceOf({ gunClass, stage, carrier, isBuild: false }).inletKPa;
 
 /** psi at the inlet with the trigger pulled, class by class in the order above. */
 const PSI: [Stage, 'solvent' | 'waterborne', [number, number][]][] = [
@@ -126,7 +126,7 @@ describe('wet film, the one table', () => {
     ['primer', 'solvent', {}, 55],
     ['primer', 'solvent', { build: true }, 85],
   ] as const)('%s, %s %o', (stage, carrier, options, um) => {
-    expect(wetFilmUm(stage, carrier, options)).toBe(um);
+    expect(filmOf({ class: classOf({ stage, carrier, ...options }).value }).value.aimUm).toBe(um);
   });
 });
 
@@ -138,19 +138,20 @@ describe('nozzles', () => {
     ['mini', 'base', 'solvent', false, 1],
     ['airbrush', 'sealer', 'waterborne', false, 0.5],
   ] as const)('%s for %s, %s holds the usual one', (gunClass, stage, carrier, build, mm) => {
-    const [low, high] = nozzleBandMm(gunClass, stage, carrier, build);
+    const [low, high] = practiceOf({ gunClass, stage, carrier, isBuild: build }).nozzleMm;
     expect(mm).toBeGreaterThanOrEqual(low);
     expect(mm).toBeLessThanOrEqual(high);
   });
 });
 
 it('effect and clear lap more than primer, and clear is laid wetter than base', () => {
-  expect(OVERLAP_PERCENT.clear).toBeGreaterThan(OVERLAP_PERCENT.primer);
-  expect(OVERLAP_PERCENT.effect).toBeGreaterThanOrEqual(OVERLAP_PERCENT.base);
-  expect([WETNESS.base, WETNESS.clear, WETNESS.sealer]).toEqual(['medium', 'wet', 'mediumWet']);
-  expect(COATS.sealer).toBeLessThan(COATS.base);
-  expect(DISTANCE_MM.lvlp).toBeLessThan(DISTANCE_MM.hvlp);
-  expect(needleTurnsOfFour('lvlp', 'clear')).toBeLessThan(needleTurnsOfFour('lvlp', 'base'));
+  const { primer, sealer, base, effect, clear } = STAGE_PRACTICE;
+  expect(clear.overlapPercent).toBeGreaterThan(primer.overlapPercent);
+  expect(effect.overlapPercent).toBeGreaterThanOrEqual(base.overlapPercent);
+  expect([base.wetness, clear.wetness, sealer.wetness]).toEqual(['medium', 'wet', 'mediumWet']);
+  expect(sealer.coats).toBeLessThan(base.coats);
+  expect(GUNS.lvlp.distanceMm).toBeLessThan(GUNS.hvlp.distanceMm);
+  expect(GUNS.lvlp.practice.clear.needleTurnsOfFour).toBeLessThan(GUNS.lvlp.practice.base.needleTurnsOfFour);
 });
 
 describe('a way of working', () => {

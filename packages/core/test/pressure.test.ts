@@ -1,11 +1,12 @@
+import type { SetupInput } from '../src/gun/setupInput.ts';
+import type { GunClass } from '../src/trade/gunClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { topcoatGun as gun } from './topcoatGun.ts';
 import { airlineOf, type Line } from '../src/compressedAir/airline.ts';
-import type { GunClass } from '../src/gun/gun.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { pressureOf, type PressureInput } from '../src/gun/pressure.ts';
-import { setupOf, type SetupInput } from '../src/gun/setup.ts';
+import { setupOf } from '../src/gun/setup.ts';
 
 const hosed: Line = { hose: { innerDiameterMm: 9.5, lengthM: 12 }, couplers: [{ kind: 'highFlow', count: 2 }] };
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });

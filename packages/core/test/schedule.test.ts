@@ -1,6 +1,7 @@
 /** A day on a clock: order, waits, mixes, limits; in still air and in air that moves. */
+import type { ScheduleInput } from '../src/schedule/job.ts';
 import { describe, expect, it } from 'vitest';
-import { scheduleOf, type ScheduleInput } from '../src/schedule/schedule.ts';
+import { scheduleOf } from '../src/schedule/schedule.ts';
 
 const DAY: ScheduleInput = {
   stages: [

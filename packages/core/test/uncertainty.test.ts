@@ -1,4 +1,5 @@
 /** What carries doubt and what a hand does: sigma points, seeded draws, links, tilt and arc, each by its own law. */
+import { MATERIALS } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { arcOf, tilted } from '../src/coat/technique.ts';
@@ -82,7 +83,7 @@ describe('links', () => {
   });
   it('tell an effect base that is too wet or too dry, and see stripes sooner than a primer does', () => {
     const at = (filmShare: number) =>
-      mottleIndex({ filmShare, skinSeconds: 258, landedPaS: 0.111, reducerShare: 1, isWaterborne: false });
+      mottleIndex({ filmShare, skinSeconds: 258, landedPaS: 0.111, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
     expect(at(1.6)).toBeGreaterThan(at(1));
     expect(at(0.55)).toBeGreaterThan(at(1));
     expect(stripeDeviations(1.5, 'effectBase')).toBeGreaterThan(stripeDeviations(1.5, 'covered'));

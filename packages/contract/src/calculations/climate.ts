@@ -1,6 +1,8 @@
-import { climateOf } from '@orthochrom/core/air/climate.ts';
+import { LimitsInForce } from '../shapes/climate.ts';
+import { Carrier, MaterialClass, StageName } from '../shapes/trade.ts';
+import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { z } from 'zod';
-import { Carrier, climateShape, Limits, StageName } from '../shapes/climate.ts';
+import { climateShape, Limits } from '../shapes/climate.ts';
 import { told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
@@ -8,7 +10,7 @@ export const climate = defineCalculation('climate', {
   input: z.strictObject({
     ...climateShape,
     limits: Limits.optional(),
-    next: z.strictObject({ carrier: Carrier, stage: StageName.optional() }).optional(),
+    next: z.strictObject({ carrier: Carrier, stage: StageName.optional(), class: MaterialClass.optional() }).optional(),
     wettingFloor: z.boolean().optional(),
   }),
   answer: z.strictObject({
@@ -16,6 +18,7 @@ export const climate = defineCalculation('climate', {
     wetBulbC: z.number(),
     humidityRatioGPerKg: z.number(),
     panelMarginC: z.number().optional(),
+    limits: LimitsInForce,
     ...told,
   }),
   compute: climateOf,

@@ -1,7 +1,9 @@
-import { coatOf, type CoatAnswer } from '@orthochrom/core/coat/coat.ts';
+import { Substrate } from '../shapes/trade.ts';
+import type { CoatAnswer } from '@orthochrom/core/coat/coatAnswer.ts';
+import { coatOf } from '@orthochrom/core/coat/coat.ts';
 import { z } from 'zod';
 import { listOf, optional, wanted } from '../quantity/fields.ts';
-import { Climate, Substrate } from '../shapes/climate.ts';
+import { Climate } from '../shapes/climate.ts';
 import { Bake, Layer } from '../shapes/film.ts';
 import { Gun, Settings, beyondTravel } from '../shapes/gun.ts';
 import { Material } from '../shapes/material.ts';

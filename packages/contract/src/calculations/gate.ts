@@ -1,15 +1,14 @@
-import { gateOf } from '@orthochrom/core/safety/gate.ts';
+import { Carrier, Chemistry, Extraction, Place } from '../shapes/trade.ts';
+import { gateOf, GATE_STEPS, BREATHINGS, HOME_RULES } from '@orthochrom/core/safety/gate.ts';
 import { z } from 'zod';
 import { listOf, optional, text } from '../quantity/fields.ts';
-import { Carrier, Chemistry, Place } from '../shapes/climate.ts';
 import { Advice, Ask, told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
-export const GateStep = z.enum(['mix', 'spray', 'after', 'bake', 'clean']);
-export const Breathing = z.enum(['airFed', 'cartridge', 'dust', 'none']);
-export const Extraction = z.enum(['on', 'off', 'ratedFan', 'householdFan']);
+export const GateStep = z.enum(GATE_STEPS);
+export const Breathing = z.enum(BREATHINGS);
 export const RegionRules = z.strictObject({
-  twoPackAtHome: z.enum(['prohibited', 'permitted', 'unknown']).optional(),
+  twoPackAtHome: z.enum(HOME_RULES).optional(),
   ...optional('vocLimitGPerL'),
 });
 /** What the painter answers; the rest of the gate's input is known from the ticket. */
@@ -27,6 +26,7 @@ export const gate = defineCalculation('gate', {
     place: Place,
     region: z.string().max(80).optional(),
     ...gateAnswersShape,
+    roomExtraction: Extraction.optional(),
     step: GateStep,
     ...optional('minutesSinceSpray'),
   }),

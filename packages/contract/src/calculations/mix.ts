@@ -1,8 +1,8 @@
+import { Chemistry, MaterialClass, Speed } from '../shapes/trade.ts';
 import { mixOf } from '@orthochrom/core/mix/mix.ts';
 import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
 import { contradiction, exactlyOneOf, listOf, moreThanZero, name, notInRecipe, optional } from '../quantity/fields.ts';
-import { Chemistry } from '../shapes/climate.ts';
 import { Batch, Component, Cup, Densities, MixSheet, PotLife, Recipe, VocByName } from '../shapes/mixing.ts';
 import { Advice, explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
@@ -24,6 +24,8 @@ export const mix = defineCalculation('mix', {
       ...optional('temperatureC', 'sprayMinutes'),
       sheet: MixSheet.optional(),
       hardener: Chemistry.optional(),
+      hardenerSpeed: Speed.optional(),
+      class: MaterialClass.optional(),
     })
     .superRefine(exactlyOneOf('readyMl', 'have'))
     .superRefine(({ recipe, have }, ctx) => {

@@ -1,7 +1,7 @@
+import { Finish, StageName } from '../shapes/trade.ts';
 import { overlapOf } from '@orthochrom/core/gun/overlap.ts';
 import { z } from 'zod';
 import { contradiction, exactlyOneOf, optional, wanted } from '../quantity/fields.ts';
-import { Finish, StageName } from '../shapes/climate.ts';
 import { told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 

@@ -1,7 +1,7 @@
 import { pourCheckOf } from '@orthochrom/core/mix/pourCheck.ts';
 import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
-import { listOf, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
+import { listOf, moreThanZero, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
 import { Cup, Densities, MixSheet, Recipe } from '../shapes/mixing.ts';
 import { Reason, told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
@@ -19,6 +19,7 @@ export const pourCheck = defineCalculation('pourCheck', {
       densitiesGPerMl: Densities.optional(),
       ...optional('tolerancePercent'),
       cup: Cup.optional(),
+      pots: listOf(z.strictObject({ name: name(), capacityMl: moreThanZero('capacityMl') })).optional(),
       sheet: MixSheet.optional(),
     })
     .superRefine(({ recipe, poured, densitiesGPerMl }, ctx) => {
@@ -35,6 +36,7 @@ export const pourCheck = defineCalculation('pourCheck', {
       z.strictObject({ name: z.string(), wantedParts: z.number(), pouredParts: z.number(), errorPercent: z.number() }),
     ),
     correct: z.array(z.strictObject({ name: z.string(), addMl: z.number(), addGrams: z.number().optional() })).optional(),
+    moveTo: z.string().optional(),
     pouredMl: z.number(),
     readyMl: z.number(),
     effects: z.array(Reason),

@@ -1,9 +1,10 @@
-import { pressureOf } from '@orthochrom/core/gun/pressure.ts';
+import { GunSheet } from '../shapes/gun.ts';
+import { Carrier, MaterialClass, StageName, Trust } from '../shapes/trade.ts';
+import { pressureOf, PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { z } from 'zod';
 import { contradiction, optional, outOfRange } from '../quantity/fields.ts';
 import { rangeOf } from '../quantity/ranges.ts';
-import { StageName } from '../shapes/climate.ts';
 import { Gun, Line, beyondTravel } from '../shapes/gun.ts';
 import { Ask, explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
@@ -14,14 +15,17 @@ export const pressure = defineCalculation('pressure', {
   input: z
     .strictObject({
       value: z.number(),
-      unit: z.enum(['kPa', 'bar', 'psi']),
-      at: z.enum(['wall', 'inlet', 'cap', 'unknown']),
-      flowing: z.enum(['yes', 'no', 'unknown']),
+      unit: z.enum(PRESSURE_UNITS),
+      at: z.enum(READ_AT),
+      flowing: z.enum(FLOWING),
       gun: Gun,
       stage: StageName.optional(),
+      carrier: Carrier.optional(),
+      class: MaterialClass.optional(),
+      sheet: GunSheet.optional(),
       airline: Line.optional(),
-      gaugeTrust: z.enum(['good', 'doubtful', 'none']).optional(),
-      ...optional('fanTurnsOut'),
+      gaugeTrust: Trust.optional(),
+      ...optional('fanTurnsOut', 'nozzleMm'),
       restValue: z.number().optional(),
       ...optional('wantedInletKPa', 'capLimitKPa'),
     })

@@ -1,4 +1,7 @@
-import { recoatOf } from '@orthochrom/core/film/recoat.ts';
+import { Limits } from '../shapes/climate.ts';
+import { Carrier } from '../shapes/trade.ts';
+import { NEXT_STEPS } from '@orthochrom/core/trade/vocabulary.ts';
+import { recoatOf, TOUCHES, LOOKS, CLEANERS, READY_TESTS } from '@orthochrom/core/film/recoat.ts';
 import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { Climate } from '../shapes/climate.ts';
@@ -6,12 +9,12 @@ import { Layer } from '../shapes/film.ts';
 import { explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
-const Touch = z.enum(['dry', 'tacky', 'marks']);
+const Touch = z.enum(TOUCHES);
 
 export const TouchTests = z.strictObject({
   touch: Touch.optional(),
   edge: Touch.optional(),
-  look: z.enum(['matt', 'gloss']).optional(),
+  look: z.enum(LOOKS).optional(),
 });
 
 export const recoat = defineCalculation('recoat', {
@@ -21,19 +24,23 @@ export const recoat = defineCalculation('recoat', {
     ...wanted('minutesSince'),
     ...optional('wetFilmUm'),
     reducer: z.strictObject({ stepsSlower: z.number().min(-10).max(10) }).optional(),
-    next: z.enum(['coat', 'clear', 'tape', 'sandDry', 'sandWet', 'wipe', 'bake', 'polish']),
+    next: z.enum(NEXT_STEPS),
     mistCoat: z.boolean().optional(),
     tests: TouchTests.optional(),
     blower: z.strictObject({ ...wanted('inletKPa', 'distanceMm'), angled: z.boolean() }).optional(),
-    cleaner: z.enum(['solvent', 'water']).optional(),
+    cleaner: z.enum(CLEANERS).optional(),
+    over: z.strictObject({ carrier: Carrier, limits: Limits.optional() }).optional(),
+    limits: Limits.optional(),
   }),
   answer: z.strictObject({
     ready: z.boolean(),
     confirmed: z.boolean(),
     remainingMinutes: Spread,
     earliestMinutes: Spread,
+    sheetMinutes: z.number(),
+    floorMinutes: z.number(),
     latestMinutes: z.number().optional(),
-    test: z.strictObject({ what: z.enum(['touch', 'thumbTwist', 'tape', 'nail']), where: z.array(z.string()), text: z.string() }),
+    test: z.strictObject({ what: z.enum(READY_TESTS), where: z.array(z.string()), text: z.string() }),
     ...explained,
   }),
   compute: recoatOf,

@@ -1,9 +1,11 @@
+import { AirMovement, Basis, Carrier, Finish, JobSize, MaterialClass, StageName, Substrate, Surface } from '../shapes/trade.ts';
+import { PREFERENCES } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { reducerForeseen } from '@orthochrom/core/coat/gradeRisks.ts';
 import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
 import { z } from 'zod';
-import { contradiction, listOf, needsField, optional, wanted } from '../quantity/fields.ts';
-import { AirMovement, Carrier, Finish, JobSize, Limits, StageName, Substrate, Surface } from '../shapes/climate.ts';
-import { AdjusterPoint, Basis, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
+import { contradiction, listOf, name, needsField, optional, wanted } from '../quantity/fields.ts';
+import { Limits } from '../shapes/climate.ts';
+import { AdjusterPoint, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
 import { Risks } from '../shapes/risks.ts';
 import { explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
@@ -20,6 +22,7 @@ export const reducer = defineCalculation('reducer', {
       jobSize: JobSize,
       carrier: Carrier,
       stage: StageName,
+      class: MaterialClass.optional(),
       finish: Finish.optional(),
       grades: listOf(Grade).optional(),
       hardeners: listOf(Grade).optional(),
@@ -27,9 +30,11 @@ export const reducer = defineCalculation('reducer', {
       adjusterGrid: listOf(AdjusterPoint).optional(),
       substrate: Substrate.optional(),
       surface: Surface.optional(),
-      preference: z.enum(['gloss', 'speed']).optional(),
+      preference: z.enum(PREFERENCES).optional(),
       limits: Limits.optional(),
-      wanted: z.strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent') }).optional(),
+      wanted: z
+        .strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent'), hardener: name().optional() })
+        .optional(),
       risks: z.boolean().optional(),
     })
     .superRefine(({ carrier, grades, hardeners, wanted: pick }, ctx) => {
@@ -37,7 +42,7 @@ export const reducer = defineCalculation('reducer', {
         ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
       for (const [field, list] of Object.entries({ grades, hardeners }))
         list?.forEach((grade, i) => {
-          if (list.findIndex(({ name }) => name === grade.name) !== i)
+          if (list.findIndex((other) => other.name === grade.name) !== i)
             ctx.addIssue(contradiction([field, i, 'name'], `${grade.name} stands there twice`));
         });
       const sum = pick?.parts.reduce((total, { fraction }) => total + fraction, 0);
@@ -59,7 +64,7 @@ export const reducer = defineCalculation('reducer', {
     openTimeMinutes: Spread.optional(),
     risks: Risks.optional(),
     alternatives: z.array(z.strictObject({ parts: z.array(BlendPart), ...Judged })),
-    wanted: z.strictObject(Judged).optional(),
+    wanted: z.strictObject({ ...Judged, stepsSlower: z.number() }).optional(),
     ...explained,
   }),
   // Risks cost runs of the film for every grade; a plan of a whole ticket asks without.

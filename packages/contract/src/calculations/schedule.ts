@@ -1,7 +1,10 @@
+import { Limits } from '../shapes/climate.ts';
+import { Carrier, Finish, JobSize, MaterialClass, StageName } from '../shapes/trade.ts';
+import { STEP_KINDS } from '@orthochrom/core/schedule/job.ts';
 import { scheduleOf } from '@orthochrom/core/schedule/schedule.ts';
 import { z } from 'zod';
 import { exactlyOneOf, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
-import { Carrier, Climate, Finish, Forecast, JobSize, StageName } from '../shapes/climate.ts';
+import { Climate, Forecast } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
 import { BlendPart, Grade, PotLife } from '../shapes/mixing.ts';
 import { explained } from '../shapes/told.ts';
@@ -11,6 +14,8 @@ const ScheduleStage = z.strictObject({
   name: name(),
   stage: StageName,
   carrier: Carrier,
+  class: MaterialClass.optional(),
+  limits: Limits.optional(),
   ...wanted('coats'),
   sheet: SheetTimes,
   activated: z.boolean().optional(),
@@ -44,7 +49,7 @@ export const schedule = defineCalculation('schedule', {
         coat: z.number().optional(),
         startMinute: z.number(),
         endMinute: z.number(),
-        kind: z.enum(['prep', 'spray', 'flash', 'test', 'bake', 'cure']),
+        kind: z.enum(STEP_KINDS),
         readyTest: z.string().optional(),
       }),
     ),

@@ -1,22 +1,60 @@
+import { Grade, Recipe } from '../shapes/mixing.ts';
+import { SheetTimes } from '../shapes/film.ts';
+import { Climate } from '../shapes/climate.ts';
+import { Carrier, Chemistry, Finish, MaterialClass, PartKind, Place, Speed, StageName, Wetness } from '../shapes/trade.ts';
 import { setupForeseen, type SetupForeseen } from '@orthochrom/core/coat/setupForeseen.ts';
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
-import { optional, wanted } from '../quantity/fields.ts';
-import { Carrier, Chemistry, Finish, PartKind, Place, StageName } from '../shapes/climate.ts';
+import { optional, quantity, wanted } from '../quantity/fields.ts';
 import { Gun, GunSheet, Line, beyondTravel, Settings, Way } from '../shapes/gun.ts';
 import { Risks } from '../shapes/risks.ts';
 import { Ask, explained, Spread } from '../shapes/told.ts';
 import { riskText, tradeText } from '../words/coatWords.ts';
+import { worded } from '../words/worded.ts';
 import { defineCalculation } from './define.ts';
 
 /** Plans and risks cost a search; a plan of a whole ticket asks without. */
-const inWords = ({ plans, verdicts, ...answer }: SetupForeseen) => ({
+const inWords = ({ plans, own, verdicts, ...answer }: SetupForeseen) => ({
   ...answer,
+  ...(own ? { own: worded(own) } : {}),
   verdicts: verdicts.map((verdict) =>
     verdict.code === 'risk-high' ? { ...verdict, params: riskText(verdict.params) } : verdict,
   ),
   ...(plans ? { plans: plans.map(({ trade, ...plan }) => ({ ...plan, trades: tradeText(trade) })) } : {}),
 });
+
+/** The painter's own, to be judged beside ours. */
+const OwnSettings = z.strictObject(
+  optional('nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'),
+);
+const knobs = {
+  nozzleMm: z.number(),
+  inletKPa: z.number(),
+  fluidTurnsOut: z.number(),
+  fanTurnsOut: z.number(),
+  distanceMm: z.number(),
+  overlapPercent: z.number(),
+  wetFilmUm: z.number(),
+};
+const figures = {
+  fanWidthMm: z.number(),
+  stepMm: z.number(),
+  capKPa: z.number(),
+  fluidMlPerMin: z.number(),
+  gunSpeedMPerS: z.number(),
+  secondsPerPass: z.number().optional(),
+  airFlowLPerMin: z.number(),
+  dropletUm: Spread.optional(),
+  transferEfficiencyPercent: Spread.optional(),
+  regulatorFlowingKPa: z.number().optional(),
+  regulatorStaticKPa: z.number().optional(),
+  ranges: z.strictObject({
+    capKPa: Spread,
+    fluidMlPerMin: Spread,
+    fanWidthMm: Spread,
+    regulatorFlowingKPa: Spread.optional(),
+  }),
+};
 
 export const setup = defineCalculation('setup', {
   input: z
@@ -25,7 +63,20 @@ export const setup = defineCalculation('setup', {
       stage: StageName,
       carrier: Carrier,
       finish: Finish.optional(),
+      class: MaterialClass.optional(),
       build: z.boolean().optional(),
+      material: z
+        .strictObject({
+          recipe: Recipe.optional(),
+          grade: Grade.optional(),
+          hardenerSpeed: Speed.optional(),
+          ...optional('densityGPerMl', 'volumeSolidsPercent'),
+        })
+        .optional(),
+      climate: Climate.optional(),
+      times: SheetTimes.optional(),
+      own: OwnSettings.optional(),
+      coatsWanted: quantity('coats').optional(),
       ...optional('viscosityMm2PerS', 'airTemperatureC', 'materialTemperatureC'),
       place: Place,
       part: PartKind,
@@ -43,40 +94,24 @@ export const setup = defineCalculation('setup', {
         .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })
         .optional(),
     })
-    .superRefine(({ gun, knobsNow }, ctx) => {
+    .superRefine(({ gun, knobsNow, own }, ctx) => {
+      if (own) beyondTravel(gun, own, (knob) => ['own', knob]).forEach((issue) => ctx.addIssue(issue));
       if (knobsNow) beyondTravel(gun, knobsNow, (knob) => ['knobsNow', knob]).forEach((issue) => ctx.addIssue(issue));
     }),
   answer: z.strictObject({
-    nozzleMm: z.number(),
+    class: MaterialClass,
+    ...knobs,
+    ...figures,
     nozzleWantedMm: z.tuple([z.number(), z.number()]),
-    inletKPa: z.number(),
-    fluidTurnsOut: z.number(),
-    fanTurnsOut: z.number(),
-    distanceMm: z.number(),
-    overlapPercent: z.number(),
+    inletBandKPa: z.tuple([z.number(), z.number()]),
+    mostWetFilmUm: z.number(),
     coats: z.number(),
-    wetFilmUm: z.number(),
-    wetness: z.enum(['light', 'medium', 'mediumWet', 'wet']),
+    wetness: Wetness,
     asks: z.array(Ask),
-    fanWidthMm: z.number(),
-    stepMm: z.number(),
-    capKPa: z.number(),
-    fluidMlPerMin: z.number(),
-    gunSpeedMPerS: z.number(),
-    secondsPerPass: z.number().optional(),
-    airFlowLPerMin: z.number(),
-    dropletUm: Spread.optional(),
-    transferEfficiencyPercent: Spread.optional(),
+    own: z.strictObject({ ...knobs, ...figures, ...explained }).optional(),
     risks: Risks.optional(),
     plans: z.array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks })).optional(),
-    regulatorFlowingKPa: z.number().optional(),
-    regulatorStaticKPa: z.number().optional(),
-    ranges: z.strictObject({
-      capKPa: Spread,
-      fluidMlPerMin: Spread,
-      fanWidthMm: Spread,
-      regulatorFlowingKPa: Spread.optional(),
-    }),
+    better: z.number().optional(),
     ...explained,
   }),
   compute: ({ plans = true, ...input }) => inWords(plans ? setupForeseen(input) : setupOf(input)),

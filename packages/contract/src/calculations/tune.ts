@@ -1,7 +1,7 @@
+import { Carrier, Finish, MaterialClass, Place, StageName } from '../shapes/trade.ts';
 import { tuneOf, type TuneAnswer } from '@orthochrom/core/gun/tune.ts';
 import { z } from 'zod';
 import { listOf, optional } from '../quantity/fields.ts';
-import { Carrier, Finish, Place, StageName } from '../shapes/climate.ts';
 import { Gun, GunSheet, Seen, Settings, beyondTravel, Way } from '../shapes/gun.ts';
 import { explained } from '../shapes/told.ts';
 import { effectText, GUN_FAULTS, knobWords, tuneWhy } from '../words/tuneWords.ts';
@@ -31,6 +31,7 @@ export const tune = defineCalculation('tune', {
       seen: listOf(Seen, 1),
       stage: StageName,
       carrier: Carrier,
+      class: MaterialClass.optional(),
       finish: Finish.optional(),
       gun: Gun.optional(),
       sheet: GunSheet.optional(),

@@ -1,4 +1,4 @@
-import { turnsOf } from '@orthochrom/core/gun/turns.ts';
+import { turnsOf, COUNTED_FROM } from '@orthochrom/core/gun/turns.ts';
 import { z } from 'zod';
 import { contradiction, moreThanZero, optional } from '../quantity/fields.ts';
 import { rangeOf } from '../quantity/ranges.ts';
@@ -11,7 +11,7 @@ export const turns = defineCalculation('turns', {
   input: z
     .strictObject({
       value: z.number().min(turnsRange.from).max(turnsRange.to),
-      countedFrom: z.enum(['closed', 'open', 'unknown']),
+      countedFrom: z.enum(COUNTED_FROM),
       fullTurns: moreThanZero('fullTurns'),
       forGun: z.strictObject(optional('fullTurns')).optional(),
     })

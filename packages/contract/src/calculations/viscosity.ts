@@ -1,7 +1,7 @@
+import { CupName, MaterialClass } from '../shapes/trade.ts';
 import { viscosityOf } from '@orthochrom/core/material/viscosity.ts';
 import { z } from 'zod';
 import { exactlyOneOf, moreThanZero, needsField, optional } from '../quantity/fields.ts';
-import { CupName, MaterialClass } from '../shapes/material.ts';
 import { Spread, told } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 

@@ -1,4 +1,5 @@
 /** The diagnosis as the bench shows it: core's judgement over the readings, given or derived, that may be relied on. */
+import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
 import { diagnose, type Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { filmStateOf } from '@orthochrom/core/diagnosis/decide.ts';
 import { heardOf, posteriorOf, tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
@@ -6,7 +7,7 @@ import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
 import { linksOf, logPriorsOf } from '@orthochrom/core/diagnosis/faultPrior.ts';
 import { leansOf, type Lean } from '@orthochrom/core/diagnosis/pushes.ts';
 import type { Layer, Log, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
-import { readingsOf, type CoatRecord, type Trust } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
+import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import { caution, type Verdict } from '@orthochrom/core/outcome/told.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 

@@ -1,6 +1,6 @@
 /** How big a change is on this gun and this paint: the forward model run as it was and with one step changed. Evidence, never the verdict. */
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
-import { materialClassOf } from '@orthochrom/core/material/classes.ts';
+import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
@@ -34,7 +34,7 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
   return {
     climate: air,
     material: {
-      class: sheet.materialClass ?? materialClassOf(stage.kind, sheet.carrier),
+      class: classOf({ stage: stage.kind, carrier: sheet.carrier, class: sheet.materialClass }).value,
       ...(mix ? { recipe: mix.recipe } : {}),
       ...(stage.finish ? { finish: stage.finish } : {}),
       sheet: { times: recipe.times, ...(setupInput.sheet ? { gun: setupInput.sheet } : {}) },

@@ -1,5 +1,6 @@
 /** A coat's own readings, filled from its ticket: what was planned against what was done, in the air of its own minutes. */
-import { readingsOf, type CoatRecord, type Trust } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
+import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
+import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import type { AnswerOf } from '../registry.ts';

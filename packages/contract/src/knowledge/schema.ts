@@ -1,6 +1,6 @@
 /** What each file of knowledge must look like. Words are the trainer's; ids tie the files together (references.ts). */
+import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
-import { StageName } from '../shapes/climate.ts';
 
 const Layer = z.union([StageName, z.literal('substrate')]);
 const LayerOrAny = z.union([Layer, z.literal('any')]);

@@ -2,14 +2,14 @@
 import { ask, type AnswerOf } from '../registry.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import type { PlanContext } from './planContext.ts';
-import { capLimitOf } from './planInputs.ts';
+import { capLimitOf, gunSheetOf } from './planInputs.ts';
 import { lineOf } from '../shop/compressedAir.ts';
 
-type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number };
+type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number; nozzleMm?: number };
 
 export function ownPressure(
-  context: Pick<PlanContext, 'gun' | 'stage' | 'room' | 'airLine'>,
-  { valueKPa, at, fanTurnsOut }: Reading,
+  context: Pick<PlanContext, 'gun' | 'stage' | 'room' | 'airLine' | 'sheet'>,
+  { valueKPa, at, fanTurnsOut, nozzleMm }: Reading,
 ): AnswerOf<'pressure'> {
   const { gun, stage, room, airLine } = context;
   return ask('pressure', {
@@ -19,6 +19,10 @@ export function ownPressure(
     flowing: 'yes',
     gun: gun.gun,
     stage: stage.kind,
+    carrier: context.sheet.carrier,
+    ...(context.sheet.materialClass ? { class: context.sheet.materialClass } : {}),
+    sheet: gunSheetOf(context),
+    ...(nozzleMm === undefined ? {} : { nozzleMm }),
     fanTurnsOut: Math.min(fanTurnsOut, gun.gun.fullFanTurns ?? fanTurnsOut),
     ...(airLine ? { airline: lineOf(airLine) } : {}),
     ...capLimitOf(gun, room),

@@ -3,7 +3,9 @@ import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
 import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
-import { climateFrom, climateInput, readyMlFor, recoatInput, reducerInput, setupInput } from './planInputs.ts';
+import { readyMlFor } from './amounts.ts';
+import { gradeInUse, type GradeInUse } from './gradeInUse.ts';
+import { climateFrom, climateInput, recoatInput, reducerInput, setupInput } from './planInputs.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import { takenRecipe, type MixParts } from './takenRecipe.ts';
 
@@ -20,6 +22,8 @@ export type CoatPlan = {
   reducer: AnswerOf<'reducer'>;
   mix?: AnswerOf<'mix'>;
   parts?: MixParts;
+  /** What goes into the cup: the painter's pick where there is one. */
+  inUse?: GradeInUse;
   setup: AnswerOf<'setup'>;
   recoat: AnswerOf<'recoat'>;
 };
@@ -34,13 +38,18 @@ export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
   const reducerQuestion = { ...reducerInput(context), risks: false };
   const reducer = ask('reducer', reducerQuestion);
+  const inUse = gradeInUse(context, reducerQuestion, reducer);
+  const parts = inUse && takenRecipe(context, inUse);
   // The best other plans cost a search: the gun card asks for them by itself.
-  const setupQuestion = { ...setupInput(context), plans: false };
+  const setupQuestion = { ...setupInput(context, inUse, parts), plans: false };
   const setup = ask('setup', setupQuestion);
-  const recoatQuestion = recoatInput(context, { minutesSince: 0, wetFilmUm: setup.wetFilmUm });
+  const recoatQuestion = recoatInput(context, {
+    minutesSince: 0,
+    wetFilmUm: setup.own?.wetFilmUm ?? setup.wetFilmUm,
+    ...(inUse?.stepsSlower === undefined ? {} : { stepsSlower: inUse.stepsSlower }),
+  });
   const recoat = ask('recoat', recoatQuestion);
-  const parts = reducer.choice && takenRecipe(context, pickedOf(context, reducer.choice));
-  const mixQuestion = parts && mixInput(context, parts, recoat.earliestMinutes.value);
+  const mixQuestion = parts && mixInput(context, parts, recoat.earliestMinutes.value, inUse);
   return {
     inputs: {
       climate,
@@ -53,6 +62,7 @@ export function planCoat(context: PlanContext): CoatPlan {
     reducer,
     ...(mixQuestion ? { mix: ask('mix', mixQuestion) } : {}),
     ...(parts ? { parts } : {}),
+    ...(inUse ? { inUse } : {}),
     setup,
     recoat,
   };
@@ -60,15 +70,23 @@ export function planCoat(context: PlanContext): CoatPlan {
 
 /** All that stops this coat, each reason once: while there is one, the plan cannot be taken. */
 export function stopsOf({ climate, reducer, mix, setup }: CoatPlan): WordedVerdict[] {
-  const all = [climate, reducer, mix, setup].flatMap((answer) => answer?.verdicts ?? []).filter(({ level }) => level === 'stop');
+  const all = [climate, reducer, mix, setup.own ?? setup]
+    .flatMap((answer) => answer?.verdicts ?? [])
+    .filter(({ level }) => level === 'stop');
   return all.filter(({ code }, i) => all.findIndex((other) => other.code === code) === i);
 }
 
-/** The painter's own pick goes into the cup; ours stays beside it. */
-const pickedOf = ({ wantedParts }: PlanContext, choice: NonNullable<AnswerOf<'reducer'>['choice']>) =>
-  wantedParts && choice.parts.length > 0 ? { ...choice, parts: wantedParts } : choice;
+/** Beyond what the sheet allows, and not stopped: the painter may, with a word why. */
+export const wordWanted = (
+  plan: CoatPlan,
+  { ordinal }: Pick<PlanContext, 'ordinal'>,
+): { most: number; coats: number } | undefined => {
+  const { coatsWanted = 0, sheet } = plan.inputs.setup;
+  const most = sheet?.coatsBand?.[1];
+  return most !== undefined && ordinal > most ? { most, coats: coatsWanted } : undefined;
+};
 
-function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number): InputOf<'mix'> {
+function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number, inUse?: GradeInUse): InputOf<'mix'> {
   const { potLife } = recipeOf(context);
   const climate = climateFrom(context.room, context.air);
   const { vocLimitGPerL } = context.room.regionRules;
@@ -84,6 +102,8 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number): 
     sprayMinutes: context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
+    ...(inUse?.hardenerSpeed ? { hardenerSpeed: inUse.hardenerSpeed } : {}),
+    ...(context.sheet.materialClass ? { class: context.sheet.materialClass } : {}),
   };
 }
 

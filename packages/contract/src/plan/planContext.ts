@@ -4,6 +4,7 @@ import type { AirLine } from '../shop/compressedAir.ts';
 import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
 import type { FlowCup, StagePlan, Ticket } from '../shop/ticket.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+import type { SetNow } from './settingsNow.ts';
 
 export type Products = ReadonlyMap<string, Sheet>;
 export type PlanContext = {
@@ -16,8 +17,12 @@ export type PlanContext = {
   air: AirNow;
   gun: StoredGun;
   coatsLeft: number;
+  /** Which coat of its stage. */
+  ordinal: number;
   /** Nothing goes over this stage any more: what follows its last coat is heat, or nothing. */
   isLastStage: boolean;
+  /** What is sprayed over this stage next: its sheet rules the air then. */
+  over?: Pick<Sheet, 'carrier' | 'limits'>;
   cup?: StoredCup;
   /** From the wall to the gun in this room. */
   airLine?: AirLine;
@@ -32,6 +37,8 @@ export type PlanContext = {
   /** The painter's own pick of grades, held beside ours. */
   wantedParts?: { name: string; fraction: number }[];
   hardenerId?: string;
+  /** Settings of a plan that was taken, with the painter's own in them. */
+  own?: SetNow;
 };
 
 /** @throws Error when the pinned sheet has no such recipe: a broken ticket, not bad input */

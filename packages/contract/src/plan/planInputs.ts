@@ -1,15 +1,18 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
+import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
-import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
-import { isCapBound } from '@orthochrom/core/gun/inletPressure.ts';
-import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
+import { placeLimitFor } from '@orthochrom/core/inForce/capLimitOf.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
 import { lineOf } from '../shop/compressedAir.ts';
-import type { Room, StoredCup, StoredGun } from '../shop/setup.ts';
+import type { Room, StoredGun } from '../shop/setup.ts';
 import type { FlowCup, StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
-import { middle, recipeOf, stageAreaM2, type PlanContext, type Products } from './planContext.ts';
+import type { GradeInUse } from './gradeInUse.ts';
+import { middle, recipeOf, type PlanContext, type Products } from './planContext.ts';
+import { isReduced, reductionBeyond } from './reduction.ts';
+import type { SetNow } from './settingsNow.ts';
+import { gridRules, type MixParts } from './takenRecipe.ts';
 
 type Climate = InputOf<'recoat'>['climate'];
 
@@ -33,7 +36,7 @@ export const climateInput = ({
 }: Pick<PlanContext, 'room' | 'air' | 'sheet' | 'stage'>): InputOf<'climate'> => ({
   ...climateFrom(room, air),
   ...(sheet.limits ? { limits: sheet.limits } : {}),
-  next: { carrier: sheet.carrier, stage: stage.kind },
+  next: { carrier: sheet.carrier, stage: stage.kind, ...classOfSheet(sheet) },
 });
 
 export const gateProduct = (sheet: Sheet, recipeName: string): InputOf<'gate'>['product'] => {
@@ -45,17 +48,16 @@ export const gateProduct = (sheet: Sheet, recipeName: string): InputOf<'gate'>['
   };
 };
 
+/** The sheet's own word on the kind of paint, for whoever judges by it. */
+const classOfSheet = ({ materialClass }: Sheet) => (materialClass ? { class: materialClass } : {});
+
 const gradesOf = (ids: readonly string[] | undefined, products: Products): Grade[] =>
   (ids ?? []).flatMap((id) => products.get(id)?.grade ?? []);
-
-const isReduced = (context: PlanContext): boolean =>
-  recipeOf(context).parts.some(({ role }) => role === 'reducer') || (context.sheet.reduction?.maxPercent ?? 0) > 0;
 
 /** A hardener that the recipe names outright is the only one; else any of the sheet's. */
 function hardenerIds(context: PlanContext): string[] {
   const part = recipeOf(context).parts.find(({ role }) => role === 'hardener');
   if (!part) return [];
-  if (context.hardenerId) return [context.hardenerId];
   return part.product === 'hardener' ? (context.sheet.hardeners ?? []) : [part.product];
 }
 
@@ -66,17 +68,19 @@ const surfaceOf = (stage: StagePlan, panels: PlanContext['ticket']['panels']): '
 };
 
 export function reducerInput(context: PlanContext): InputOf<'reducer'> {
-  const { sheet, stage, room, air, ticket, painter, products, wantedParts } = context;
+  const { sheet, stage, room, air, ticket, painter, products } = context;
   const { airTemperatureC, relativeHumidityPercent, panelTemperatureC } = climateFrom(room, air);
   const hardeners = gradesOf(hardenerIds(context), products);
   const preference = painter.way.grade === 'gloss' || painter.way.grade === 'speed' ? painter.way.grade : undefined;
-  const reduction = isReduced(context) ? sheet.reduction : { sheetPercent: 0, maxPercent: 0, of: 'paint' as const };
+  const reduced = isReduced(context);
+  const beyond = reductionBeyond(context);
   const solvent = {
-    grades: isReduced(context) ? gradesOf(sheet.grades, products) : [],
+    grades: reduced ? gradesOf(sheet.grades, products) : [],
     ...(hardeners.length > 0 ? { hardeners } : {}),
-    ...(reduction ? { reduction } : {}),
+    ...(beyond.sheetPercent > 0 || !reduced ? { reduction: beyond } : sheet.reduction ? { reduction: sheet.reduction } : {}),
   };
   const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+  const wanted = wantedOf(context, reduced);
   return {
     airTemperatureC,
     relativeHumidityPercent,
@@ -87,19 +91,35 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
     jobSize: ticket.jobSize,
     carrier: sheet.carrier,
     stage: stage.kind,
+    ...classOfSheet(sheet),
     ...(stage.finish ? { finish: stage.finish } : {}),
-    ...(sheet.carrier === 'solvent' ? solvent : sheet.adjusterGrid ? { adjusterGrid: sheet.adjusterGrid } : {}),
+    ...(sheet.carrier === 'solvent'
+      ? solvent
+      : sheet.adjusterGrid && gridRules(context)
+        ? { adjusterGrid: sheet.adjusterGrid }
+        : {}),
     ...(panel ? { substrate: panel.substrate } : {}),
     surface: surfaceOf(stage, ticket.panels),
     ...(preference ? { preference } : {}),
     ...(sheet.limits ? { limits: sheet.limits } : {}),
-    ...(wantedParts && sheet.carrier === 'solvent' ? { wanted: { parts: wantedParts } } : {}),
+    ...(wanted ? { wanted } : {}),
   };
 }
 
+/** The painter's own pick, held beside ours. */
+function wantedOf(context: PlanContext, reduced: boolean): InputOf<'reducer'>['wanted'] {
+  const { sheet, products, wantedParts, hardenerId } = context;
+  if (sheet.carrier !== 'solvent') return undefined;
+  const hardener = hardenerId === undefined ? undefined : products.get(hardenerId)?.grade?.name;
+  const parts = reduced ? (wantedParts ?? []) : [];
+  return parts.length > 0 || hardener ? { parts, ...(hardener ? { hardener } : {}) } : undefined;
+}
+
 /** The limit at the cap that is set for this room, for the kinds of gun it is meant for. */
-export const capLimitOf = (gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } =>
-  isCapBound(gun.gun.class) && room?.capLimitKPa !== undefined ? { capLimitKPa: room.capLimitKPa } : {};
+export function capLimitOf(gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } {
+  const capLimitKPa = placeLimitFor(gun.gun.class, room?.capLimitKPa);
+  return capLimitKPa === undefined ? {} : { capLimitKPa };
+}
 
 /** What the cup showed, at the temperature the mix has now. */
 function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }: Sheet, materialC: number): number {
@@ -120,35 +140,69 @@ function panelLengthM({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>):
 }
 const LENGTH_TO_HEIGHT = 1.5;
 
-export function setupInput(context: PlanContext): InputOf<'setup'> {
-  const { sheet, stage, gun, painter, room, airLine, flowCup } = context;
+/** The sheet's word on the gun for this coat. */
+export function gunSheetOf(context: Pick<PlanContext, 'sheet' | 'stage' | 'gun'>): NonNullable<InputOf<'setup'>['sheet']> {
+  const { sheet, stage, gun } = context;
   const recipe = recipeOf(context);
+  return {
+    nozzleMm: recipe.nozzleMm,
+    wetFilmUm: middle(recipe.wetFilmUm),
+    wetFilmBandUm: recipe.wetFilmUm,
+    coatsBand: recipe.coats,
+    ...sheet.gunSheet?.[gun.gun.class],
+    coats: stage.coats,
+  };
+}
+
+/** The mix as it is poured: what gun and forecast both work with. */
+function mixed(context: PlanContext, inUse?: GradeInUse, parts?: MixParts): NonNullable<InputOf<'setup'>['material']> {
+  const recipe = recipeOf(context);
+  // The sheet's figures are of its own recipe: what is poured beyond that is worked out.
+  const isSheets = reductionBeyond(context).sheetPercent === 0;
+  return {
+    ...(parts ? { recipe: parts.recipe } : {}),
+    ...(inUse?.grade ? { grade: inUse.grade } : {}),
+    ...(inUse?.hardenerSpeed ? { hardenerSpeed: inUse.hardenerSpeed } : {}),
+    ...(isSheets ? { volumeSolidsPercent: recipe.volumeSolidsPercent, densityGPerMl: recipe.densityGPerMl } : {}),
+  };
+}
+
+export function setupInput(context: PlanContext, inUse?: GradeInUse, parts?: MixParts): InputOf<'setup'> {
+  const { sheet, stage, gun, painter, room, airLine, flowCup } = context;
   const climate = climateFrom(room, context.air);
   const materialC = climate.materialTemperatureC ?? climate.airTemperatureC;
-  const own = sheet.gunSheet?.[gun.gun.class];
   return {
     gun: gun.gun,
     stage: stage.kind,
     carrier: sheet.carrier,
+    ...classOfSheet(sheet),
     ...(stage.finish ? { finish: stage.finish } : {}),
-    build: sheet.materialClass === 'buildPrimer',
-    highSolids: sheet.materialClass === 'clearHighSolids',
+    material: mixed(context, inUse, parts),
     place: room.place,
     part: context.part ?? stage.part,
     ...(context.mist ? { mist: true } : {}),
-    airTemperatureC: climate.airTemperatureC,
-    materialTemperatureC: materialC,
+    climate,
     ...(flowCup ? { viscosityMm2PerS: viscosityNow(flowCup, sheet, materialC) } : {}),
     ...(airLine ? { airline: lineOf(airLine) } : {}),
     panelLengthM: panelLengthM(context),
-    sheet: { nozzleMm: recipe.nozzleMm, wetFilmUm: middle(recipe.wetFilmUm), ...own, coats: stage.coats },
+    sheet: gunSheetOf(context),
+    times: recipeOf(context).times,
     way: { ...painter.way, skill: painter.skill },
     hardener: sheet.hardenerChemistry,
     ...capLimitOf(gun, room),
     ...(room.place === 'booth' ? {} : { limitFog: true }),
+    coatsWanted: stage.coats,
     ...(context.knobsLeft ? { knobsNow: context.knobsLeft } : {}),
+    ...(context.own ? { own: withinTravel(context.own, gun.gun) } : {}),
   };
 }
+
+/** A plan that was taken for a gun with longer knobs is held to this one's travel. */
+const withinTravel = (own: SetNow, gun: PlanContext['gun']['gun']): SetNow => ({
+  ...own,
+  fluidTurnsOut: Math.min(own.fluidTurnsOut, fullFluidTurnsOf(gun)),
+  fanTurnsOut: Math.min(own.fanTurnsOut, fullFanTurnsOf(gun)),
+});
 
 /** The layer just laid, as the waits see it. */
 export function layerOf(context: Pick<PlanContext, 'sheet' | 'stage'>): InputOf<'recoat'>['layer'] {
@@ -156,6 +210,7 @@ export function layerOf(context: Pick<PlanContext, 'sheet' | 'stage'>): InputOf<
   return {
     stage: context.stage.kind,
     carrier: context.sheet.carrier,
+    ...classOfSheet(context.sheet),
     activated: recipe.parts.some(({ role }) => role === 'hardener'),
     sheet: recipe.times,
   };
@@ -169,42 +224,19 @@ function nextAfter(context: PlanContext): InputOf<'recoat'>['next'] {
 /** The wait after this coat: to the next coat of the stage, or to what comes over it. */
 export function recoatInput(
   context: PlanContext,
-  now: { minutesSince: number; wetFilmUm?: number; tests?: InputOf<'recoat'>['tests'] },
+  now: { minutesSince: number; wetFilmUm?: number; stepsSlower?: number; tests?: InputOf<'recoat'>['tests'] },
 ): InputOf<'recoat'> {
+  const { sheet, over, mist } = context;
   return {
     layer: layerOf(context),
     climate: climateFrom(context.room, context.air),
     minutesSince: now.minutesSince,
     ...(now.wetFilmUm === undefined ? {} : { wetFilmUm: now.wetFilmUm }),
+    ...(now.stepsSlower ? { reducer: { stepsSlower: now.stepsSlower } } : {}),
     next: nextAfter(context),
+    ...(mist ? { mistCoat: true } : {}),
+    ...(sheet.limits ? { limits: sheet.limits } : {}),
+    ...(over ? { over: { carrier: over.carrier, ...(over.limits ? { limits: over.limits } : {}) } } : {}),
     ...(now.tests ? { tests: now.tests } : {}),
   };
-}
-
-/** Ready mix for what is left of this stage, as a place to start from. */
-export function readyMlFor(context: PlanContext): number {
-  const recipe = recipeOf(context);
-  if (context.readyMl !== undefined) return context.readyMl;
-  const needMl = readyNeedMl({
-    areaM2: stageAreaM2(context),
-    coats: context.coatsLeft,
-    wetFilmUm: middle(recipe.wetFilmUm),
-    gunClass: context.gun.gun.class,
-  });
-  const parts = recipe.parts.map(({ parts: share }) => share);
-  return roundedToParts(needMl, parts, context.cup?.capacityMl, scaleFor(context)?.mlPerPart);
-}
-
-/** The cup's printed scale for this recipe, if it has one. */
-const scaleFor = (context: PlanContext): RatioScale | undefined => {
-  const parts = recipeOf(context).parts.map(({ parts: share }) => share);
-  return context.cup?.scales.find(
-    ({ ratio }) => ratio.length === parts.length && ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!),
-  );
-};
-
-/** The smallest cup that takes it all in one batch; else the largest there is. */
-export function cupFor(cups: readonly StoredCup[], context: PlanContext): StoredCup | undefined {
-  const bySize = [...cups].sort((a, b) => a.capacityMl - b.capacityMl);
-  return bySize.find((cup) => readyMlFor({ ...context, cup }) <= cup.capacityMl) ?? bySize.at(-1);
 }

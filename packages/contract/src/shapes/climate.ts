@@ -1,16 +1,6 @@
+import { AirMovement } from './trade.ts';
 import { z } from 'zod';
 import { contradiction, optional, wanted } from '../quantity/fields.ts';
-
-export const Carrier = z.enum(['solvent', 'waterborne']);
-export const StageName = z.enum(['primer', 'sealer', 'ground', 'base', 'effect', 'clear', 'singleStage']);
-export const Finish = z.enum(['solid', 'metallic', 'silver', 'pearl', 'flake', 'candy', 'fluorescent']);
-export const Place = z.enum(['booth', 'closedGarage', 'openGarage', 'outdoors']);
-export const AirMovement = z.enum(['still', 'fan', 'crossdraft', 'downdraft']);
-export const JobSize = z.enum(['spot', 'panel', 'side', 'overall']);
-export const PartKind = z.enum(['largePanel', 'smallPart', 'jamb', 'spot']);
-export const Surface = z.enum(['vertical', 'horizontal', 'both']);
-export const Substrate = z.enum(['metal', 'plastic', 'composite']);
-export const Chemistry = z.enum(['isocyanate', 'other', 'none', 'unknown']);
 
 export const climateShape = {
   ...wanted('airTemperatureC', 'relativeHumidityPercent'),
@@ -27,6 +17,11 @@ export const Limits = z
     if (minPanelC !== undefined && maxPanelC !== undefined && minPanelC > maxPanelC)
       ctx.addIssue(contradiction(['maxPanelC'], `maxPanelC ${maxPanelC} lies under minPanelC ${minPanelC}`));
   });
+
+/** Every limit, as it was judged by. */
+export const LimitsInForce = z.strictObject(
+  wanted('minPanelC', 'maxPanelC', 'minMaterialC', 'maxHumidityPercent', 'minMarginC', 'maxAirC'),
+);
 
 export const ForecastPoint = z.strictObject({ ...wanted('minute'), ...climateShape, ...optional('outdoorTemperatureC') });
 export const Forecast = z

@@ -1,23 +1,23 @@
 /** What goes into a diagnosis and what comes out (CALCULATIONS, diagnose). */
+import { CupName, Finish, StageName, Trust } from './trade.ts';
+import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
 import { z } from 'zod';
 import { contradiction, listOf, moreThanZero, optional, outOfRange, quantity, wanted } from '../quantity/fields.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
-import { Climate, Finish, StageName } from './climate.ts';
+import { Climate } from './climate.ts';
 import { Bake } from './film.ts';
 import { Settings } from './gun.ts';
-import { CupName } from './material.ts';
 import { PotLife, Recipe } from './mixing.ts';
 import { Advice, explained, Spread } from './told.ts';
 
-export const Trust = z.enum(['good', 'doubtful', 'none']);
 export const FaultLayer = z.union([StageName, z.literal('substrate')]);
 export const RepairVerdict = z.enum(['leave', 'polish', 'recoat', 'respray', 'strip']);
 
 const PressureReading = z.strictObject({
   value: z.number().min(0).max(2000),
-  unit: z.enum(['kPa', 'bar', 'psi']),
-  at: z.enum(['wall', 'inlet', 'cap', 'unknown']),
-  flowing: z.enum(['yes', 'no', 'unknown']),
+  unit: z.enum(PRESSURE_UNITS),
+  at: z.enum(READ_AT),
+  flowing: z.enum(FLOWING),
   trust: Trust.optional(),
 });
 export const CoatRecord = z.strictObject({

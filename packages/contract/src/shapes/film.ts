@@ -1,6 +1,6 @@
+import { Carrier, MaterialClass, StageName } from './trade.ts';
 import { z } from 'zod';
 import { contradiction, optional, wanted } from '../quantity/fields.ts';
-import { Carrier, StageName } from './climate.ts';
 
 const ASCENDING = ['minFlashMinutes', 'flashMinutes', 'toNextMinutes', 'maxRecoatMinutes'] as const;
 
@@ -37,6 +37,7 @@ export const SheetTimes = z
 export const Layer = z.strictObject({
   stage: StageName,
   carrier: Carrier,
+  class: MaterialClass.optional(),
   activated: z.boolean().optional(),
   sheet: SheetTimes.optional(),
 });

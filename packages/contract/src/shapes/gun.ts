@@ -1,9 +1,12 @@
+import { GunClass, Skill, StageName } from './trade.ts';
+import { REGULATORS } from '@orthochrom/core/compressedAir/airline.ts';
+import { COUPLER_KINDS } from '@orthochrom/core/compressedAir/coupler.ts';
+import { HABITS } from '@orthochrom/core/gun/way.ts';
+import { ABILITIES } from '@orthochrom/core/trade/vocabulary.ts';
 import { PATTERNS, SIGHTS } from '@orthochrom/core/gun/seen.ts';
 import { z } from 'zod';
 import { band, contradiction, listOf, moreThanZero, needsField, optional, quantity, wanted } from '../quantity/fields.ts';
-import { StageName } from './climate.ts';
 
-export const GunClass = z.enum(['hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini', 'airbrush']);
 export const Settings = z
   .strictObject(
     optional(
@@ -59,7 +62,7 @@ export const Gun = z
     nozzlesMm: listOf(quantity('nozzlesMm'), 1),
     nozzleSets: listOf(NozzleSet).optional(),
     ...optional('fullFluidTurns', 'fullFanTurns', 'ratedInletKPa', 'ratedAirFlowLPerMin', 'capKPaAtRated', 'maxInletKPa'),
-    ability: z.enum(['basic', 'good', 'fine']).optional(),
+    ability: z.enum(ABILITIES).optional(),
     leafletInletKPa: band('leafletInletKPa').optional(),
     calibration: listOf(GunTest).optional(),
   })
@@ -106,28 +109,30 @@ export const GunSheet = z.strictObject({
   nozzleMm: band('nozzleMm').optional(),
   inletKPa: band('inletKPa').optional(),
   capKPa: band('capKPa').optional(),
+  coatsBand: band('coats').optional(),
+  wetFilmBandUm: band('wetFilmUm').optional(),
   ...optional('coats', 'wetFilmUm', 'overlapPercent', 'distanceMm'),
 });
 export const Seen = z.enum([...PATTERNS, ...SIGHTS]);
 export const Way = z.strictObject({
-  needle: z.enum(['open', 'metered']).optional(),
-  gauge: z.enum(['atGun', 'atWall', 'byEar']).optional(),
-  fan: z.enum(['open', 'backedOff']).optional(),
+  needle: z.enum(HABITS.needle).optional(),
+  gauge: z.enum(HABITS.gauge).optional(),
+  fan: z.enum(HABITS.fan).optional(),
   ...optional('fanBackTurns', 'overlapPercent'),
   overlapPercentByStage: z.partialRecord(StageName, quantity('overlapPercent')).optional(),
-  distance: z.enum(['near', 'middle', 'far']).optional(),
+  distance: z.enum(HABITS.distance).optional(),
   ...optional('distanceMm'),
-  baseCover: z.enum(['coats', 'oneAndHalf']).optional(),
-  primer: z.enum(['one', 'stack']).optional(),
-  clearReduction: z.enum(['never', 'sheet']).optional(),
-  grade: z.enum(['temperature', 'gloss', 'speed']).optional(),
-  skill: z.enum(['learner', 'able', 'expert']).optional(),
+  baseCover: z.enum(HABITS.baseCover).optional(),
+  primer: z.enum(HABITS.primer).optional(),
+  clearReduction: z.enum(HABITS.clearReduction).optional(),
+  grade: z.enum(HABITS.grade).optional(),
+  skill: Skill.optional(),
 });
 export const Hose = z.strictObject(wanted('innerDiameterMm', 'lengthM'));
 export const lineShape = {
   hose: Hose.optional(),
-  couplers: listOf(z.strictObject({ kind: z.enum(['standard', 'highFlow']), ...wanted('count') })).optional(),
-  regulator: z.enum(['small', 'large']).optional(),
+  couplers: listOf(z.strictObject({ kind: z.enum(COUPLER_KINDS), ...wanted('count') })).optional(),
+  regulator: z.enum(REGULATORS).optional(),
   ...optional('measuredLossPercent', 'measuredAtInletKPa', 'measuredAtAirFlowLPerMin', 'supplyKPa'),
 };
 type Measured = Partial<Record<'measuredLossPercent' | 'measuredAtInletKPa' | 'measuredAtAirFlowLPerMin', number | undefined>>;

@@ -1,22 +1,10 @@
+import { Limits } from './climate.ts';
+import { Finish, MaterialClass, Speed } from './trade.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, optional, wanted } from '../quantity/fields.ts';
-import { Finish } from './climate.ts';
 import { SheetTimes } from './film.ts';
 import { GunSheet } from './gun.ts';
 import { Grade, Recipe } from './mixing.ts';
-
-export const CupName = z.enum(['din4', 'ford4', 'zahn2', 'iso4']);
-export const MaterialClass = z.enum([
-  'solventBase',
-  'waterborneBase',
-  'clearMediumSolids',
-  'clearHighSolids',
-  'singleStage',
-  'solventSealer',
-  'waterborneSealer',
-  'epoxyPrimer',
-  'buildPrimer',
-]);
 
 /** What the shop saw of this product: the wait until touch-dry, and the comb reading at which it ran. */
 export const FilmTest = z.discriminatedUnion('kind', [
@@ -32,9 +20,9 @@ export const Material = z.strictObject({
   class: MaterialClass,
   recipe: Recipe.optional(),
   grade: Grade.optional(),
-  hardenerSpeed: z.enum(['fast', 'medium', 'slow', 'verySlow']).optional(),
+  hardenerSpeed: Speed.optional(),
   ...optional('viscosityMm2PerS', 'densityGPerMl', 'volumeSolidsPercent'),
   finish: Finish.optional(),
-  sheet: z.strictObject({ times: SheetTimes, gun: GunSheet.optional() }).optional(),
+  sheet: z.strictObject({ times: SheetTimes, gun: GunSheet.optional(), limits: Limits.optional() }).optional(),
   tests: listOf(FilmTest).optional(),
 });

@@ -1,15 +1,13 @@
+import { Basis, Carrier, Role, Speed } from './trade.ts';
 import { finalMixFraction, namesOf, type Recipe as CoreRecipe } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
 import { contradiction, listOf, moreThanZero, name, optional, quantity, wanted } from '../quantity/fields.ts';
-import { Carrier } from './climate.ts';
 
-export const Role = z.enum(['paint', 'hardener', 'reducer', 'adjuster', 'additive']);
-export const Basis = z.enum(['paint', 'mixSoFar', 'finalMix']);
 export const Grade = z
   .strictObject({
     name: name(),
     ...optional('minC', 'maxC'),
-    speed: z.enum(['fast', 'medium', 'slow', 'verySlow']).optional(),
+    speed: Speed.optional(),
     carrier: Carrier.optional(),
   })
   .superRefine(({ minC, maxC }, ctx) => {

@@ -1,10 +1,11 @@
 /** Shapes that every answer has. */
+import { LEVELS, REASON_SOURCES } from '@orthochrom/core/outcome/told.ts';
 import { z } from 'zod';
 
 export const Params = z.record(z.string(), z.union([z.number(), z.string()]));
 const PathSchema = z.array(z.union([z.string(), z.number()]));
 export const Verdict = z.strictObject({
-  level: z.enum(['go', 'caution', 'stop']),
+  level: z.enum(LEVELS),
   code: z.string(),
   message: z.string(),
   path: PathSchema.optional(),
@@ -12,7 +13,7 @@ export const Verdict = z.strictObject({
 });
 export const Reason = z.strictObject({
   text: z.string(),
-  source: z.enum(['dataSheet', 'model', 'rule', 'record']),
+  source: z.enum(REASON_SOURCES),
   code: z.string(),
   params: Params.optional(),
 });

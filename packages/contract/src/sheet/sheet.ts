@@ -1,11 +1,12 @@
 /** A data sheet as it is written in, imported and exported: one object per product version; a saved one never changes. */
+import { Basis, Carrier, Chemistry, CupName, Finish, GunClass, MaterialClass, Role, StageName } from '../shapes/trade.ts';
+import { CLEANERS } from '@orthochrom/core/film/recoat.ts';
 import { z } from 'zod';
-import { MaterialClass } from '../shapes/material.ts';
 import { band, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
-import { Carrier, Chemistry, Finish, Limits, StageName } from '../shapes/climate.ts';
+import { Limits } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
-import { GunClass, GunSheet } from '../shapes/gun.ts';
-import { AdjusterPoint, Basis, Grade, PotLife, Reduction, Role } from '../shapes/mixing.ts';
+import { GunSheet } from '../shapes/gun.ts';
+import { AdjusterPoint, Grade, PotLife, Reduction } from '../shapes/mixing.ts';
 
 export const ProductKind = z.enum([
   'primer',
@@ -20,14 +21,16 @@ export const ProductKind = z.enum([
   'additive',
   'cleaner',
 ]);
-const CupName = z.enum(['din4', 'ford4', 'zahn2', 'iso4']);
 const secondsBand = z.tuple([moreThanZero('seconds'), moreThanZero('seconds')]);
 
 export const SheetRecipe = z.strictObject({
   name: name(),
   use: z.string().max(200),
   parts: listOf(z.strictObject({ role: Role, product: name(), parts: moreThanZero('parts') }), 1),
-  additions: listOf(z.strictObject({ role: Role, product: name(), percent: quantity('percent'), of: Basis })).optional(),
+  /** `byGrid`: the sheet's grid rules the per cent of this air; the figure is that of usual air. */
+  additions: listOf(
+    z.strictObject({ role: Role, product: name(), percent: quantity('percent'), of: Basis, byGrid: z.boolean().optional() }),
+  ).optional(),
   ...wanted('densityGPerMl', 'volumeSolidsPercent', 'vocGPerL'),
   ...optional('vocLessWaterGPerL'),
   viscosity: z.strictObject({ cup: CupName, seconds: secondsBand, ...wanted('atC') }).optional(),
@@ -66,7 +69,7 @@ export const Sheet = z.strictObject({
   gunSheet: z.partialRecord(GunClass, GunSheet).optional(),
   overWhat: listOf(z.strictObject({ layer: z.string().max(200), grit: z.string().max(80) })).optional(),
   strainerUm: quantity('strainerUm').optional(),
-  wipe: z.enum(['solvent', 'water']).optional(),
+  wipe: z.enum(CLEANERS).optional(),
   blowerOk: z.boolean().optional(),
   additives: listOf(z.strictObject({ id: name(), percent: quantity('percent'), of: Basis, use: text() })).optional(),
   ...optional('maxBakeC'),

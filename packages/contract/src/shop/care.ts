@@ -1,9 +1,9 @@
 /** Looking after a gun: what was done, item by item; what was skipped says why. Append-only. */
+import type { StageName } from '../shapes/trade.ts';
 import { CARE_ITEMS, type CareKind, type Due } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { needsField, text } from '../quantity/fields.ts';
 import { Id } from './common.ts';
-import type { StageName } from '../shapes/climate.ts';
 import type { Settings } from '../shapes/gun.ts';
 import type { StoredTest } from './test.ts';
 

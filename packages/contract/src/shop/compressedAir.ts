@@ -1,4 +1,5 @@
 /** The shop's compressed air as the painter describes it once: compressors, and the lines from the wall to a gun. */
+import { Trust } from '../shapes/trade.ts';
 import { REGULATOR_MARGIN_KPA } from '@orthochrom/core/compressedAir/compressor.ts';
 import { z } from 'zod';
 import { contradiction, name, text, wanted } from '../quantity/fields.ts';
@@ -34,7 +35,7 @@ const airLineShape = {
   roomId: Id.optional(),
   compressorId: Id.optional(),
   gaugeAt: z.enum(['gun', 'wall']),
-  gaugeTrust: z.enum(['good', 'doubtful', 'none']),
+  gaugeTrust: Trust,
   line: LinePieces,
   note: text(),
 };

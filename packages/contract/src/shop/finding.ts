@@ -1,9 +1,10 @@
 /** What was found wrong on a panel: what was seen and logged, what it was judged to be, what it turned out to be, and what changes for it. */
+import { Trust } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { listOf, name, text } from '../quantity/fields.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import type { AnswerOf } from '../registry.ts';
-import { FaultLayer, Observations, Readings, Trust } from '../shapes/diagnosis.ts';
+import { FaultLayer, Observations, Readings } from '../shapes/diagnosis.ts';
 import { edited, Id } from './common.ts';
 import { settingNames } from './ticket.ts';
 

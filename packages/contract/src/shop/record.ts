@@ -1,6 +1,6 @@
 /** One coat as Records tells it, and what coats are found by. */
+import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
-import { StageName } from '../shapes/climate.ts';
 import { Id } from './common.ts';
 import { Rating, type Coat } from './ticket.ts';
 

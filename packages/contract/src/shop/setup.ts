@@ -1,9 +1,10 @@
 /** The shop as it was set up: painters, rooms, guns, cups. */
+import { AirMovement, Airflow, Extraction, PartKind, Place, Skill, StageName, Trust } from '../shapes/trade.ts';
+import { PRESSURE_UNITS } from '@orthochrom/core/gun/pressure.ts';
 import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
-import { AirMovement, PartKind, Place, StageName } from '../shapes/climate.ts';
-import { Extraction, RegionRules } from '../calculations/gate.ts';
+import { RegionRules } from '../calculations/gate.ts';
 import { Gun, Way } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
 import type { AirLine, Compressor } from './compressedAir.ts';
@@ -11,7 +12,7 @@ import type { AirLine, Compressor } from './compressedAir.ts';
 /** Each switched on its own. */
 export const Units = z.strictObject({
   temperature: z.enum(['C', 'F']),
-  pressure: z.enum(['kPa', 'bar', 'psi']),
+  pressure: z.enum(PRESSURE_UNITS),
   length: z.enum(['mm', 'in']),
   film: z.enum(['um', 'mil']),
   volume: z.enum(['ml', 'flOzUs', 'flOzImp']),
@@ -20,7 +21,7 @@ export const Units = z.strictObject({
 });
 export type Units = z.infer<typeof Units>;
 
-const painterShape = { name: name(), skill: z.enum(['learner', 'able', 'expert']), units: Units, way: Way };
+const painterShape = { name: name(), skill: Skill, units: Units, way: Way };
 export const Painter = z.strictObject({ ...stored, ...painterShape });
 export const PainterCreate = z.strictObject({ id: Id, ...painterShape });
 export const PainterEdit = z.strictObject({ ...edited, ...painterShape });
@@ -32,7 +33,7 @@ const roomShape = {
   heated: z.boolean(),
   airMovement: AirMovement,
   ...optional('airSpeedMPerS'),
-  airflow: z.enum(['rearToFront', 'frontToRear', 'downdraft', 'fanAtDoor', 'still']),
+  airflow: Airflow,
   extraction: Extraction,
   region: z.string().max(80),
   regionRules: RegionRules,
@@ -47,7 +48,7 @@ const Interval = z.strictObject({ days: z.int().min(1).max(365), coats: z.int().
 const gunShape = {
   name: name(),
   usedFor: listOf(StageName),
-  gaugeTrust: z.enum(['good', 'doubtful', 'none']),
+  gaugeTrust: Trust,
   note: text(),
   gun: Gun,
   intervals: z.strictObject({ pattern: Interval, service: Interval }).optional(),

@@ -1,7 +1,7 @@
 /** What a shop measures on its own guns and air: append-only, each belonging to a nozzle set, a line or a compressor. */
+import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { contradiction, moreThanZero, quantity, text, wanted } from '../quantity/fields.ts';
-import { StageName } from '../shapes/climate.ts';
 import { GunTest, Seen, Settings } from '../shapes/gun.ts';
 import { Id } from './common.ts';
 

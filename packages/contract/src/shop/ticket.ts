@@ -1,11 +1,10 @@
 /** A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done coat by coat. */
+import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { gateAnswersShape, GateStep } from '../calculations/gate.ts';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
 import { contradiction, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
-import { Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/climate.ts';
-import { CupName } from '../shapes/material.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import { Verdict } from '../shapes/told.ts';
 import type { Sheet } from '../sheet/sheet.ts';
@@ -93,7 +92,7 @@ const Override = z.strictObject({
   chosen: z.union([z.number(), z.string()]),
   why: z.string().min(1).max(200),
 });
-export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener']), Override);
+export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife']), Override);
 export type Overrides = z.infer<typeof Overrides>;
 
 export type Done = Partial<Record<string, { value: number; source: 'confirmed' | 'changed' | 'instrument' }>>;
@@ -112,6 +111,7 @@ export type TakenPlan = {
   sheetVersionIds: string[];
   inputs: Record<string, unknown>;
   answers: Record<string, unknown>;
+  wishes?: PlanWishes;
 };
 export type Coat = {
   id: string;
@@ -139,20 +139,32 @@ export type Coat = {
   panelsSprayed: PanelDone[];
 };
 
+/** What a painter asks of a plan before it is taken: another grade, another hardener, another amount, other work. */
+const planWishes = {
+  wantedParts: listOf(BlendPart).optional(),
+  hardenerId: name().optional(),
+  readyMl: moreThanZero('readyMl').optional(),
+  part: PartKind.optional(),
+  mist: z.boolean().optional(),
+};
+const PlanWishes = z.strictObject(planWishes);
+export type PlanWishes = z.infer<typeof PlanWishes>;
 export const TakePlan = z.strictObject({
   ...edited,
   painterId: Id,
   gunId: Id,
   overrides: Overrides,
-  wantedParts: listOf(BlendPart).optional(),
-  hardenerId: name().optional(),
+  ...planWishes,
   cupId: Id.optional(),
-  readyMl: moreThanZero('readyMl').optional(),
-  part: PartKind.optional(),
-  mist: z.boolean().optional(),
 });
 export const OverridePlan = z.strictObject({ ...edited, painterId: Id, overrides: Overrides });
-export const SprayStart = z.strictObject({ ...edited, painterId: Id, mixId: Id, unchangedSinceGate: z.literal(true) });
+export const SprayStart = z.strictObject({
+  ...edited,
+  painterId: Id,
+  mixId: Id,
+  unchangedSinceGate: z.literal(true),
+  whyOldMix: z.string().min(1).max(200).optional(),
+});
 export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
 /** Lowest and highest as the painter read them; left out, the gauge's own. */
 export const SprayEnd = z

@@ -1,5 +1,6 @@
+import type { AirMovement } from '../trade/vocabulary.ts';
+
 /** Air over the panel. Words stand for speeds; a measured speed beats the word (MODEL 2, ruling 9). */
-export type AirMovement = 'still' | 'fan' | 'crossdraft' | 'downdraft';
 
 export const AIR_SPEED_M_PER_S: Record<AirMovement, number> = { still: 0.05, downdraft: 0.3, crossdraft: 0.4, fan: 1.0 };
 

@@ -7,12 +7,24 @@
  *
  * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by Cramer's rule
  */
+import type { Paint } from '../mix/paint.ts';
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, COARSE, runFilm, type FilmRun } from '../film/filmRun.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { RUN_STARTS_MM } from '../risk/links.ts';
-import type { FilmTest, Paint } from '../coat/material.ts';
+
+/** What the shop saw of this product: each moves what the film is taken to do (MODEL 15). */
+export type FilmTest =
+  | {
+      kind: 'touch';
+      minutes: number;
+      wetUm: number;
+      airTemperatureC: number;
+      relativeHumidityPercent: number;
+      airSpeedMPerS?: number;
+    }
+  | { kind: 'ran'; combUm: number; slopeDeg?: number };
 
 export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop', number> = {
   evaporation: 0.3,

@@ -1,20 +1,18 @@
 /** One gun with this paint in this air, as its own tests have it: what a coat at given settings lays down. */
-import type { HumidAir } from '../air/humidAir.ts';
-import type { KnownSettings } from '../gun/completed.ts';
+import { stepMmOf } from '../gun/overlap.ts';
+import type { GunAndPaint } from '../gun/testedModel.ts';
 import { fanProfile } from '../gun/fan.ts';
-import { testsOf, type Gun, type GunTest } from '../gun/gun.ts';
-import { gunModelOf, type GunModel } from '../gun/gunModel.ts';
+import { testsOf, type GunTest, type KnownSettings } from '../gun/gun.ts';
+import type { GunModel } from '../gun/gunModel.ts';
 import { handWanderM, rippleOf } from '../gun/ripple.ts';
 import { sprayOf, stripeIndexOf, wetnessOf, type Spray } from '../gun/spray.ts';
-import { clamp } from '../numerics/rounding.ts';
-import type { Paint } from './material.ts';
 import { arcOf, tilted, type Technique } from './technique.ts';
 
 /** What nobody measured, as multipliers: 1 as the card or the gun's own tests have it. */
 export type GunFactors = { viscosity: number; evaporation: number; film: number; drops: number };
 export const MEASURED: GunFactors = { viscosity: 1, evaporation: 1, film: 1, drops: 1 };
 
-export type CoatBench = { gun: Gun; paint: Paint; room: HumidAir; technique?: Technique | undefined };
+export type CoatBench = GunAndPaint & { technique?: Technique | undefined };
 export type Sprayed = {
   spray: Spray;
   /** Mean film of the coat, m, and its highest place over that. */
@@ -29,11 +27,6 @@ export type Sprayed = {
   profile: (s: number) => number;
 };
 
-const LANDING_FACTOR: [number, number] = [0.2, 3];
-
-type Comb = Extract<GunTest, { kind: 'comb' }>;
-const combOf = (tests: readonly GunTest[]): Comb | undefined => tests.findLast((test): test is Comb => test.kind === 'comb');
-
 /** Spread of hand-drawn lines about their step, m. */
 export function drawnWanderM(tests: readonly GunTest[]): number | undefined {
   const lines = tests.findLast((test) => test.kind === 'lines');
@@ -42,26 +35,6 @@ export function drawnWanderM(tests: readonly GunTest[]): number | undefined {
   // Two lines wander apart: a step is as uncertain as both.
   return Math.sqrt(squares / lines.measuredMm.length / 2) / 1000;
 }
-
-/** The gun as rated and tested; a comb reading sets how much lands. */
-export function benchModel({ gun, paint, room }: CoatBench, nozzleMm: number): GunModel {
-  const model = gunModelOf(gun, nozzleMm, paint);
-  const comb = combOf(testsOf(gun, nozzleMm));
-  if (!comb) return model;
-  const settings = comb.settings;
-  const usual = { inletKPa: model.data.inletKPa, fluidTurnsOut: 3, fanTurnsOut: model.fullFanTurns, distanceMm: 150 };
-  const at = { ...usual, ...withoutAbsent(settings) } as KnownSettings;
-  const spray = sprayOf({ ...at, model, materialClass: paint.materialClass, paint, room });
-  const stepMm = stepOf({ ...at, overlapPercent: settings.overlapPercent ?? 66 }, spray.fanWidthMm);
-  const filmUm = (spray.landing.landedM3PerS / ((settings.gunSpeedMPerS ?? 0.45) * (stepMm / 1000))) * 1e6;
-  if (filmUm <= 0) return model;
-  return { ...model, landingFactor: model.landingFactor * clamp(comb.wetUm / filmUm, ...LANDING_FACTOR) };
-}
-const withoutAbsent = <T extends object>(value: T): Partial<T> =>
-  Object.fromEntries(Object.entries(value).filter(([, v]) => v !== undefined)) as Partial<T>;
-
-export const stepOf = ({ stepMm, overlapPercent }: { stepMm?: number; overlapPercent: number }, fanWidthMm: number): number =>
-  stepMm ?? fanWidthMm * (1 - Math.min(overlapPercent, 95) / 100);
 
 /** A coat at these settings. */
 export function sprayedBy(bench: CoatBench, model: GunModel, settings: KnownSettings, factors: GunFactors = MEASURED): Sprayed {
@@ -78,7 +51,7 @@ export function sprayedBy(bench: CoatBench, model: GunModel, settings: KnownSett
     });
   const spray = at(settings.distanceMm);
   const fanWidthM = spray.fanWidthMm / 1000;
-  const stepMm = stepOf(settings, spray.fanWidthMm);
+  const stepMm = stepMmOf(settings, spray.fanWidthMm);
   const arc = technique?.arc
     ? arcOf(technique.arc, settings.distanceMm / 1000, (m) => {
         const there = at(m * 1000);

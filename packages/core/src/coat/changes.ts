@@ -1,11 +1,10 @@
 /** Which one change helps most: each lever moved a little by itself, the whole chain run again, and the moves ranked. */
+import type { KnownSettings } from '../gun/gun.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import { COARSE } from '../film/filmRun.ts';
-import type { KnownSettings } from '../gun/completed.ts';
 import { HAND_M_PER_S } from '../gun/hand.ts';
-import { inletAtCap, isCapBound, HVLP_CAP_KPA } from '../gun/inletPressure.ts';
 import { mixtureOf } from '../material/mixture.ts';
-import { MATERIALS } from '../material/classes.ts';
 import type { CoatPlan, Unknowns } from './foresee.ts';
 import { foresee } from './foresee.ts';
 import { linkedRisks, riskSpread, RISKS, type RiskName, type Sds } from './spreads.ts';
@@ -30,7 +29,8 @@ const LEAST_GAIN = 0.01;
 /** A tenth of what it mends is not worth what it spoils. */
 const MOST = 6;
 
-export type ChangeRoom = { capLimitKPa?: number | undefined; mostKPa: number; designC: number | undefined };
+/** `mostKPa`: the top of the band in force, and what gun and place allow. */
+export type ChangeRoom = { mostKPa: number; designC: number | undefined };
 
 export function changesFor(plan: CoatPlan, unknowns: Unknowns, room: ChangeRoom, sds?: Sds): Change[] {
   const before = probabilities(plan, unknowns, sds);
@@ -73,15 +73,11 @@ function movesOf(plan: CoatPlan, room: ChangeRoom): Move[] {
 }
 
 /** The step in mm is kept: that is what a painter does. */
-function gunMoves(plan: CoatPlan, { capLimitKPa, mostKPa }: ChangeRoom): Move[] {
+function gunMoves(plan: CoatPlan, { mostKPa }: ChangeRoom): Move[] {
   const first = plan.coats[0]!;
   const { settings: now, model } = first;
   const stepMm = now.stepMm ?? stepFor(plan);
-  const limitKPa = capLimitKPa ?? (isCapBound(plan.bench.gun.class) ? HVLP_CAP_KPA : Infinity);
-  const highestKPa = Math.max(
-    now.inletKPa,
-    Math.min(mostKPa, limitKPa === Infinity ? Infinity : inletAtCap(model, limitKPa, now.fanTurnsOut)),
-  );
+  const highestKPa = Math.max(now.inletKPa, mostKPa);
   const wanted: [ChangeKnob & keyof KnownSettings, number, number, number][] = [
     ['inletKPa', now.inletKPa + PSI_3_KPA, 34, highestKPa],
     ['inletKPa', now.inletKPa - PSI_3_KPA, 34, highestKPa],

@@ -2,72 +2,27 @@
  * The forward simulation: what these settings lay on this panel in this air, and what becomes of it. Sheet before model:
  * where they part, both are told and the sheet's figure stands (MODEL, read first).
  */
-import { airVerdicts, materialVerdicts, type Climate } from '../air/climate.ts';
-import type { Substrate } from '../evaporation/evaporationIndex.ts';
+import { airVerdictsOf, materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { FINE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
-import type { Layer } from '../film/wait.ts';
 import { fanHeightM } from '../gun/fan.ts';
-import { testsOf, type Gun, type Settings } from '../gun/gun.ts';
+import { testsOf } from '../gun/gun.ts';
 import { hornShareOf } from '../gun/gunModel.ts';
 import { handWanderM } from '../gun/ripple.ts';
 import { drawnWanderM } from './bench.ts';
 import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import type { Explained } from '../outcome/told.ts';
 import { changesFor, type Change } from './changes.ts';
 import { foresee, type CoatPlan, type Foreseen } from './foresee.ts';
-import { stageOfClass, type Material } from './material.ts';
 import { planOf } from './plan.ts';
-import { deviationsOf, HIGH_RISK, linkedRisks, riskSpread, multiplied, type RiskName, type Risks, type Sds } from './spreads.ts';
+import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
-import type { Technique } from './technique.ts';
 import { coatReasons, coatVerdicts } from './told.ts';
 import { designTemperatureC } from '../reducer/grade.ts';
-import { inletBandKPa } from '../gun/practiceBands.ts';
-
-export type Bake = { afterMinutes: number; toC: number; rampCPerMin: number; holdMinutes: number };
-export type CoatInput = {
-  climate: Climate;
-  material: Material;
-  gun: Gun;
-  settings: Settings;
-  panel: { slopeDeg: number; lengthM?: number; heightM?: number; substrate?: Substrate };
-  coats: { flashMinutes: number; settings?: Settings }[];
-  bake?: Bake;
-  below?: Layer[];
-  technique?: Technique;
-  capLimitKPa?: number;
-  /** False: the best guess alone, quickly; every spread is then of no width. */
-  spread?: boolean;
-  /** Ranks the single changes that would help; costs a run of the film for each. */
-  rankChanges?: boolean;
-};
-export type CoatAnswer = Explained & {
-  film: { wetUm: Spread; dryUm: Spread; profileUm: number[]; ripplePercent: Spread };
-  dropletUm: Spread;
-  fanWidthMm: Spread;
-  transferEfficiencyPercent: Spread;
-  oversprayGPerMin: Spread;
-  fluidMlPerMin: number;
-  airFlowLPerMin: number;
-  capKPa: number;
-  stepMm: number;
-  dropWindowUm: [number, number];
-  /** Shape of one pass, for who draws it: see fan.ts. */
-  pass: { beta: number; split: number; landedMlPerMin: number; fanHeightMm: number; wanderMm: number };
-  wetness: Spread;
-  peelIndex: Spread;
-  sagMm: Spread;
-  drySprayIndex: Spread;
-  mottleIndex: Spread;
-  risks: Risks;
-  flashReadyMinutes: Spread[];
-  solventLeft: { minutes: number; byCoat: number[] }[];
-  trace: { minutes: number; surfacePaS: number; sagMm: number; panelC: number; peelIndex: number }[];
-  popLayer?: { coat: number };
-  changes?: Change[];
-  settings: Settings;
-};
+import { inletBandFor, mostInletKPa } from '../gun/inletPressure.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
+import type { CoatInput } from './coatInput.ts';
+import type { CoatAnswer } from './coatAnswer.ts';
+import { risksOf } from './spreads.ts';
 
 const PROFILE_POINTS = 41;
 const TRACE_POINTS = 60;
@@ -123,10 +78,14 @@ export function coatOf(input: CoatInput): CoatAnswer {
     verdicts: [],
     reasons: [],
   };
-  const carrier = stageOfClass(input.material.class).carrier;
+  const sprayed = {
+    limits: input.material.sheet?.limits,
+    carrier: MATERIALS[input.material.class].carrier,
+    class: input.material.class,
+  };
   const air = [
-    ...airVerdicts(input.climate, undefined, carrier).filter(({ code }) => code !== 'panel-unread'),
-    ...materialVerdicts(input.climate.materialTemperatureC),
+    ...airVerdictsOf(input.climate, sprayed).filter(({ code }) => code !== 'panel-unread'),
+    ...materialVerdictsOf(input.climate.materialTemperatureC, sprayed),
   ];
   return {
     ...answer,
@@ -163,24 +122,16 @@ const shared = (percent: number, points: number): Spread => ({
   high: Math.max(percent, Math.min(98, percent + points)),
 });
 
-function risksOf(best: Foreseen, plan: CoatPlan, sds: Sds | undefined): Risks {
-  return Object.fromEntries(
-    Object.entries(linkedRisks(best, plan)).map(([name, link]) => [
-      name,
-      riskSpread(name as RiskName, link, sds?.risks[name as RiskName] ?? 0),
-    ]),
-  );
-}
-
 const changesOf = (input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): Change[] => {
-  const { stage, carrier } = stageOfClass(input.material.class);
-  const band = input.gun.leafletInletKPa ?? inletBandKPa(input.gun.class, stage, carrier);
+  const { stage, carrier, isBuild } = MATERIALS[input.material.class];
+  const { settings, model } = plan.coats[0]!;
+  const at = { gun: input.gun, model, fanTurnsOut: settings.fanTurnsOut, capLimitKPa: input.capLimitKPa };
+  const [, topKPa] = inletBandFor({ ...at, stage, carrier, isBuild, sheet: input.material.sheet?.gun }).value;
   return changesFor(
     plan,
     centre,
     {
-      capLimitKPa: input.capLimitKPa,
-      mostKPa: Math.min(input.gun.maxInletKPa ?? Infinity, band[1] * 1.05),
+      mostKPa: Math.min(topKPa, mostInletKPa(at)),
       designC: input.material.grade ? designTemperatureC(input.material.grade) : undefined,
     },
     sds,

@@ -1,14 +1,13 @@
 /** One run of the whole chain: sprayed, landed, dried, levelled, run, popped; without any word about how sure it is. */
+import type { KnownSettings } from '../gun/gun.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
 import { dewPointC } from '../air/humidAir.ts';
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
 import { FINE, type FilmRun, type Mesh } from '../film/filmRun.ts';
 import { effectiveCOf, runJob, type Job, type JobCoat } from '../film/job.ts';
 import { peelIndex, steepnessOf } from '../film/levelling.ts';
-import type { KnownSettings } from '../gun/completed.ts';
 import type { GunModel } from '../gun/gunModel.ts';
-import { MATERIALS } from '../material/classes.ts';
-import { FILM_DATA } from '../material/filmData.ts';
 import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';
 import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
@@ -213,23 +212,22 @@ function lesserOf(
   const last = job.coats.at(-1)!;
   const material = MATERIALS[paint.materialClass];
   const isWaterborne = material.waterFraction !== undefined;
-  const isBase = paint.materialClass === 'solventBase' || paint.materialClass === 'waterborneBase';
-  const usualM = FILM_DATA[paint.materialClass].wetFilmM;
+  const usualM = MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
   const skinSeconds = run.skinSeconds.at(-1);
   const readySeconds = run.readySeconds.at(-1);
-  const constants = filmConstants(material, FILM_DATA[paint.materialClass]);
+  const constants = filmConstants(material, material.film);
   const landedPaS =
     filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * unknowns.viscosity;
   const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
   return {
-    ...(isBase && plan.isEffect
+    ...(material.flake && plan.isEffect
       ? {
           mottle: mottleIndex({
             filmShare: last.wetFilmM / usualM,
-            skinSeconds: skinSeconds ?? (isWaterborne ? 1200 : 516),
+            skinSeconds: skinSeconds ?? material.flake.neverSkinSeconds,
             landedPaS,
             reducerShare: paint.reducerShare,
-            isWaterborne,
+            usual: material.flake,
           }),
         }
       : {}),

@@ -1,106 +1,93 @@
 /** A set-up with what the model foresees of it, and other good ways to set this gun, each with what it trades. */
-import { FALLBACK_MINUTES } from '../film/flashToday.ts';
 import { COARSE } from '../film/filmRun.ts';
-import { paintFor, USUAL_C } from '../gun/atWork.ts';
-import type { KnownSettings } from '../gun/completed.ts';
-import { isNeedleOpen } from '../gun/hand.ts';
-import { HVLP_CAP_KPA, inletAtCap, inletBandFor, isCapBound } from '../gun/inletPressure.ts';
-import { DISTANCE_MM } from '../gun/practiceBands.ts';
-import { PSI_KPA, type Costed, type PlanRoom } from '../gun/planCost.ts';
-import { plansFor } from '../gun/plans.ts';
+import type { KnownSettings, Settings } from '../gun/gun.ts';
+import { isNeedleOpen, ownDistanceMm } from '../gun/hand.ts';
+import { coatOfGun, inletBandFor, mostInletKPa } from '../gun/inletPressure.ts';
+import { leastOverlapPercent } from '../gun/overlap.ts';
+import type { Costed, PlanRoom } from '../gun/planCost.ts';
+import { plansFor, type PlanSearch } from '../gun/plans.ts';
 import { presetFor } from '../gun/preset.ts';
-import { setupOf, type SetupAnswer, type SetupInput } from '../gun/setup.ts';
-import type { Settings } from '../gun/gun.ts';
-import { dropWindowUm } from '../gun/spray.ts';
-import { materialClassOf } from '../material/classes.ts';
-import { FILM_DATA } from '../material/filmData.ts';
+import { setupOf, type SetupAnswer } from '../gun/setup.ts';
+import type { SetupInput } from '../gun/setupInput.ts';
+import { practiceOf } from '../inForce/nozzleBandOf.ts';
 import { because, caution, type Verdict } from '../outcome/told.ts';
-import { benchModel } from './bench.ts';
+import { PSI_KPA } from '../trade/gunFacts.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
+import { STAGE_PRACTICE } from '../trade/practice.ts';
 import { foresee, type CoatPlan } from './foresee.ts';
-import { paintOf } from './material.ts';
-import { deviationsOf, HIGH_RISK, linkedRisks, riskSpread, type RiskName, type Risks } from './spreads.ts';
+import { planOf } from './plan.ts';
+import { coatOfSetup } from './setupCoat.ts';
+import { deviationsOf, HIGH_RISK, risksOf, type RiskName, type Risks } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
 
 /** Against the set-up as it stands: shares over 1 are more. */
 export type Trade = { fog: number; drops: number; time: number; wetness: number };
 export type PlanOffered = { settings: Settings; trade: Trade; risks: Risks };
-export type SetupForeseen = SetupAnswer & { risks?: Risks; plans?: PlanOffered[] };
+/** `better`: which of the plans goes before the set-up itself where that is likely to fail; 1 is the first. */
+export type SetupForeseen = SetupAnswer & { risks?: Risks; plans?: PlanOffered[]; better?: number };
 
-const OVERLAPS: Record<string, number[]> = {
-  primer: [0.5, 0.6],
-  sealer: [0.5, 0.6, 0.66],
-  solid: [0.5, 0.6, 0.66],
-  effect: [0.66, 0.75],
-};
+const OVERLAPS = { primer: [0.5, 0.6], sealer: [0.5, 0.6, 0.66], solid: [0.5, 0.6, 0.66], effect: [0.66, 0.75] } as const;
 const FOG_G_PER_MIN = { base: 25, other: 30 } as const;
 const REACH_MM = 15;
+/** Less than this between two plans is no reason to change. */
+const WORTH_CHANGING = 0.1;
 
 export function setupForeseen(input: SetupInput): SetupForeseen {
   const answer = setupOf(input);
   if (answer.dropletUm === undefined || answer.gunSpeedMPerS <= 0) return answer;
-  const coat = coatOfSetup(input, answer.nozzleMm);
-  const main = settingsOf(answer);
-  const planFor = (settings: KnownSettings): CoatPlan => ({
-    ...coat.plan,
-    coats: [{ flashMinutes: coat.waitMinutes, settings, model: coat.model }],
-  });
-  const sure = surenessOf(input.gun, coat.model, main, coat.plan.bench.paint, []);
-  const best = foresee(planFor(main), sure.centre, { mesh: COARSE, firstReadyOnly: true });
-  const sds = deviationsOf(planFor(main), sure, best);
-  const risksFor = (
-    settings: KnownSettings,
-    foreseen = foresee(planFor(settings), sure.centre, { mesh: COARSE, firstReadyOnly: true, retained: 1 }),
-  ): Risks =>
-    Object.fromEntries(
-      Object.entries(linkedRisks(foreseen, planFor(settings)))
-        .filter(([name]) => name !== 'pop' && name !== 'blush')
-        .map(([name, link]) => [name, riskSpread(name as RiskName, link, sds.risks[name as RiskName] ?? 0)]),
-    );
-  const risks = risksFor(main, best);
+  const { plan, settings: main } = planOf(coatOfSetup(input, answer));
+  const { model } = plan.coats[0]!;
+  const planFor = (settings: KnownSettings): CoatPlan => ({ ...plan, coats: plan.coats.map((coat) => ({ ...coat, settings })) });
+  const sure = surenessOf(input.gun, model, main, plan.bench.paint, []);
+  const effort = { mesh: COARSE, firstReadyOnly: true };
+  const best = foresee(plan, sure.centre, effort);
+  const sds = deviationsOf(plan, sure, best);
+  const risks = risksOf(best, plan, sds);
   const now = best.sprayed[0]!;
-  const { densityKgPerM3 } = coat.plan.bench.paint;
+  const { densityKgPerM3 } = plan.bench.paint;
   const fogOf = (ml: number, lands: number) => ml * densityKgPerM3 * (1 - lands);
-  const offered = plansFor(roomOf(input, answer, coat), searchOf(input)).map((plan): PlanOffered => {
-    const settings = offeredSettings(plan, answer.nozzleMm, coat.model.fullFanTurns);
+  const offered = plansFor(roomFor(input, answer, plan), searchOf(input)).map((costed): PlanOffered => {
+    const settings = offeredSettings(costed, answer.nozzleMm, model.fullFanTurns);
+    const other = planFor(settings);
     return {
       settings,
       trade: {
         fog:
-          fogOf(plan.spray.fluidMlPerMin, plan.spray.landing.transferFraction) /
+          fogOf(costed.spray.fluidMlPerMin, costed.spray.landing.transferFraction) /
           fogOf(now.spray.fluidMlPerMin, now.transferFraction),
-        drops: plan.spray.sauterUm / now.spray.sauterUm,
+        drops: costed.spray.sauterUm / now.spray.sauterUm,
         time: (main.gunSpeedMPerS * now.stepMm) / (settings.gunSpeedMPerS * settings.stepMm!),
-        wetness: plan.wetness / now.wetness,
+        wetness: costed.wetness / now.wetness,
       },
-      risks: risksFor(settings),
+      risks: risksOf(foresee(other, sure.centre, { ...effort, retained: best.retained }), other, sds),
     };
   });
+  const better = betterOf(risks, offered);
   return {
     ...answer,
     risks,
     plans: offered,
-    verdicts: [...answer.verdicts, ...riskVerdicts(risks, offered)],
+    ...(better === undefined ? {} : { better }),
+    verdicts: [...answer.verdicts, ...riskVerdicts(risks, better)],
     reasons: [...answer.reasons, ...(offered.length > 1 ? [because('valley-is-flat', 'model', { count: offered.length })] : [])],
   };
 }
 
-function riskVerdicts(risks: Risks, plans: readonly PlanOffered[]): Verdict[] {
-  return (Object.entries(risks) as [RiskName, { value: number }][]).flatMap(([risk, { value }]) => {
-    if (value <= HIGH_RISK) return [];
-    const better = plans.findIndex((plan) => (plan.risks[risk]?.value ?? 1) < value * 0.8);
-    return [caution('risk-high', { risk, word: 'likely', knob: better < 0 ? 'none' : 'plan', from: 0, to: better + 1 })];
-  });
+const worst = (risks: Risks): number => Math.max(0, ...Object.values(risks).map(({ value }) => value));
+
+/** Where the set-up is likely to fail, the plan that is least likely to. */
+function betterOf(risks: Risks, plans: readonly PlanOffered[]): number | undefined {
+  if (worst(risks) <= HIGH_RISK || plans.length === 0) return undefined;
+  const least = plans.reduce((best, plan, i) => (worst(plan.risks) < worst(plans[best]!.risks) ? i : best), 0);
+  return worst(plans[least]!.risks) < worst(risks) - WORTH_CHANGING ? least + 1 : undefined;
 }
 
-const settingsOf = (answer: SetupAnswer): KnownSettings => ({
-  nozzleMm: answer.nozzleMm,
-  inletKPa: answer.inletKPa,
-  fluidTurnsOut: answer.fluidTurnsOut,
-  fanTurnsOut: answer.fanTurnsOut,
-  distanceMm: answer.distanceMm,
-  overlapPercent: answer.overlapPercent,
-  gunSpeedMPerS: answer.gunSpeedMPerS,
-});
+const riskVerdicts = (risks: Risks, better: number | undefined): Verdict[] =>
+  (Object.entries(risks) as [RiskName, { value: number }][])
+    .filter(([, { value }]) => value > HIGH_RISK)
+    .map(([risk]) =>
+      caution('risk-high', { risk, word: 'likely', knob: better === undefined ? 'none' : 'plan', from: 0, to: better ?? 0 }),
+    );
 
 const offeredSettings = (
   { place, spray, gunSpeedMPerS }: Costed,
@@ -120,74 +107,46 @@ const offeredSettings = (
   fluidMlPerMin: spray.fluidMlPerMin,
 });
 
-type CoatOfSetup = { plan: Omit<CoatPlan, 'coats'>; model: ReturnType<typeof benchModel>; waitMinutes: number };
-
-/** One coat on an upright panel in a booth's air, as a set-up knows it. */
-function coatOfSetup(input: SetupInput, nozzleMm: number): CoatOfSetup {
-  const { gun, stage, carrier, finish } = input;
-  const materialClass = materialClassOf(stage, carrier, input);
-  const airC = input.airTemperatureC ?? USUAL_C;
-  const paint = paintOf(
-    { class: materialClass, ...(input.viscosityMm2PerS === undefined ? {} : { viscosityMm2PerS: input.viscosityMm2PerS }) },
-    input.materialTemperatureC ?? airC,
-  );
-  const bench = { gun, paint, room: { airTemperatureC: airC, relativeHumidityPercent: 50 } };
-  const wait = FALLBACK_MINUTES[materialClass].last;
-  const sheetFilmM = input.sheet?.wetFilmUm === undefined ? FILM_DATA[materialClass].wetFilmM : input.sheet.wetFilmUm * 1e-6;
-  return {
-    model: benchModel(bench, nozzleMm),
-    waitMinutes: wait,
-    plan: {
-      bench,
-      sheet: { wetFilmM: sheetFilmM, flashMinutes: wait, lastMinutes: wait, atC: 21, atHumidityPercent: 50 },
-      below: [],
-      panelC: airC,
-      airSpeedMPerS: 0.3,
-      substrate: 'metal',
-      slopeDeg: 90,
-      isEffect: finish !== undefined && finish !== 'solid' && finish !== 'fluorescent',
-      dropWindowUm: dropWindowUm(materialClass, gun.class),
-    },
-  };
-}
-
-function roomOf(input: SetupInput, answer: SetupAnswer, { model, plan }: CoatOfSetup): PlanRoom {
-  const { gun, stage, carrier, sheet, way, capLimitKPa, part, mist } = input;
-  const { bandKPa } = inletBandFor({ gun, model, fanTurnsOut: model.fullFanTurns, stage, carrier, sheet });
-  const wholeBandPsi = bandKPa.map((kPa) => Math.round(kPa / PSI_KPA)) as [number, number];
-  const limitKPa = capLimitKPa ?? (isCapBound(gun.class) ? HVLP_CAP_KPA : undefined);
-  const mostKPa = gun.maxInletKPa ?? Infinity;
+/** The room the search may move in: the band in force, what binds it, and practice for this work. */
+function roomFor(input: SetupInput, answer: SetupAnswer, plan: CoatPlan): PlanRoom {
+  const { gun, stage, part, mist, capLimitKPa } = input;
+  const { model } = plan.coats[0]!;
+  const { isBuild } = MATERIALS[answer.class];
+  const band = inletBandFor({ ...input, model, fanTurnsOut: model.fullFanTurns, isBuild }).value;
+  const wholeBandPsi = band.map((kPa) => Math.round(kPa / PSI_KPA)) as [number, number];
   return {
     gun,
     model,
-    paint: paintFor(input),
-    materialClass: plan.bench.paint.materialClass,
-    stage,
+    paint: plan.bench.paint,
+    materialClass: answer.class,
+    needleTurnsOfFour: practiceOf(coatOfGun({ ...input, isBuild })).needleTurnsOfFour,
     room: plan.bench.room,
     wetFilmUm: answer.wetFilmUm,
     wholeBandPsi,
     bandPsi: (fanShare) => {
       const [foot, whole] = wholeBandPsi;
-      const byCap = limitKPa === undefined ? Infinity : inletAtCap(model, limitKPa, fanShare * model.fullFanTurns);
-      const top = Math.max(1, Math.min(whole, Math.floor((Math.min(byCap, mostKPa) + 0.05) / PSI_KPA)));
+      const mostKPa = mostInletKPa({ gun, model, fanTurnsOut: fanShare * model.fullFanTurns, capLimitKPa });
+      const top = Math.max(1, Math.min(whole, Math.floor((mostKPa + 0.05) / PSI_KPA)));
       return [Math.min(foot, top), top];
     },
-    usualDistanceMm: (sheet?.distanceMm ?? way?.distanceMm ?? DISTANCE_MM[gun.class]) * presetFor(part, mist).distance,
-    ...(input.limitFog ? { mostOversprayGPerMin: stage === 'base' ? FOG_G_PER_MIN.base : FOG_G_PER_MIN.other } : {}),
+    usualDistanceMm: ownDistanceMm(input) * presetFor(part, mist).distance,
+    ...(input.limitFog
+      ? { mostOversprayGPerMin: STAGE_PRACTICE[stage].isColour ? FOG_G_PER_MIN.base : FOG_G_PER_MIN.other }
+      : {}),
   };
 }
 
-function searchOf(input: SetupInput): Parameters<typeof plansFor>[1] {
-  const { gun, stage, finish, sheet, way, part, mist } = input;
+function searchOf(input: SetupInput): PlanSearch {
+  const { stage, finish, sheet, way, part, mist } = input;
   const preset = presetFor(part, mist);
-  const usualMm = (sheet?.distanceMm ?? way?.distanceMm ?? DISTANCE_MM[gun.class]) * preset.distance;
+  const usualMm = ownDistanceMm(input) * preset.distance;
   const isFixed = sheet?.distanceMm !== undefined;
-  const isEffect = stage === 'clear' || stage === 'effect' || (finish !== undefined && finish !== 'solid');
   const own = sheet?.overlapPercent ?? way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
-  const kind = stage === 'primer' || stage === 'sealer' ? stage : isEffect ? 'effect' : 'solid';
+  const showsBands = leastOverlapPercent(stage, finish) > leastOverlapPercent();
+  const kind = stage === 'primer' || stage === 'sealer' ? stage : showsBands ? 'effect' : 'solid';
   return {
     distancesMm: isFixed ? [usualMm] : [usualMm - REACH_MM, usualMm + REACH_MM],
-    overlaps: own === undefined ? OVERLAPS[kind]! : [own / 100],
+    overlaps: own === undefined ? OVERLAPS[kind] : [own / 100],
     fanShares: (way?.fan === 'open' ? [1] : [0.7, 0.85, 1]).map((share) => share * preset.fan),
     isNeedleOpen: isNeedleOpen(input),
   };

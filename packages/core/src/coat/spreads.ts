@@ -1,4 +1,5 @@
 /** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
+import { MATERIALS } from '../trade/materialClasses.ts';
 import { COARSE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
@@ -31,9 +32,9 @@ const SCALED = { amplitude: 0, sag: 0 } as const;
 export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<RiskName, number>> {
   const last = foreseen.sprayed.at(-1)!;
   const { materialClass } = plan.bench.paint;
-  const isGlossy =
-    materialClass === 'clearMediumSolids' || materialClass === 'clearHighSolids' || materialClass === 'singleStage';
-  const isBase = materialClass === 'solventBase' || materialClass === 'waterborneBase';
+  const { shows: on } = MATERIALS[materialClass];
+  const isGlossy = on === 'gloss';
+  const isBase = on === 'colour';
   const shows: Shows = isBase && plan.isEffect ? 'effectBase' : isBase || materialClass === 'singleStage' ? 'solid' : 'covered';
   return {
     ...(isGlossy ? { peel: peelDeviations(foreseen.peelIndex) } : {}),
@@ -56,6 +57,15 @@ export function riskSpread(name: RiskName, link: number, sd: number): Spread {
   const [low, high] = [p(link - Z_80 * sd), p(link + Z_80 * sd)];
   return { value: averaged, low: Math.min(low, averaged), high: Math.max(high, averaged) };
 }
+
+/** Every risk of a coat with its band: the one place where a foreseen coat becomes likely or not. */
+export const risksOf = (foreseen: Foreseen, plan: CoatPlan, sds?: Sds): Risks =>
+  Object.fromEntries(
+    Object.entries(linkedRisks(foreseen, plan)).map(([name, link]) => [
+      name,
+      riskSpread(name as RiskName, link, sds?.risks[name as RiskName] ?? 0),
+    ]),
+  );
 
 export type Sds = {
   risks: Partial<Record<RiskName, number>>;

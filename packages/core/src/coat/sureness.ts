@@ -1,11 +1,10 @@
 /** How sure a prediction is: what nobody measured on this gun and this paint, and what their own tests took away (MODEL 15). */
-import { fitProduct, PRIOR_LOG_SD, type ProductFit } from '../calibration/productFit.ts';
-import type { KnownSettings } from '../gun/completed.ts';
+import type { Paint } from '../mix/paint.ts';
+import { fitProduct, PRIOR_LOG_SD, type ProductFit, type FilmTest } from '../calibration/productFit.ts';
 import { flowLogSd } from '../gun/atWork.ts';
-import { testsOf, type Gun } from '../gun/gun.ts';
+import { testsOf, type Gun, type KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import type { Unknowns } from './foresee.ts';
-import type { FilmTest, Paint } from './material.ts';
 
 /** Of what lands, of drop size, of a film after a comb reading at these settings, and per unit of ln away from them. */
 const TRANSFER_LOG_SD = 0.11;

@@ -1,14 +1,17 @@
 /** What is said of a foreseen coat: where it is likely to go wrong, what would help most, and where sheet and model part. */
-import { flashFactors } from '../film/flashToday.ts';
+import type { CoatAnswer } from './coatAnswer.ts';
+import type { CoatInput } from './coatInput.ts';
+import { waitBefore, type Wait } from '../film/wait.ts';
+import { filmOf } from '../inForce/filmOf.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import { layerOfMaterial } from './coatInput.ts';
 import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
 import type { PopTerm } from '../risk/pop.ts';
 import { testsOf } from '../gun/gun.ts';
-import type { CoatAnswer, CoatInput } from './coat.ts';
 import type { CoatPlan, Foreseen } from './foresee.ts';
 import { HIGH_RISK } from './spreads.ts';
 import type { Sureness } from './sureness.ts';
 
-const OVER_SHEET = 1.2;
 /** Kim & Marshall's range, and the model's (MODEL 9). */
 const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
 
@@ -17,10 +20,10 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   const { wetUm } = answer.film;
   if (wetUm.value <= 0)
     verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
-  const sheetUm = input.material.sheet?.gun?.wetFilmUm ?? input.material.sheet?.times.wetFilmUm;
-  if (sheetUm !== undefined && wetUm.value > OVER_SHEET * sheetUm)
-    verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm }));
-  verdicts.push(...bakeVerdicts(input, plan));
+  const film = filmOf({ class: input.material.class, sheet: { ...input.material.sheet?.times, ...input.material.sheet?.gun } });
+  if (film.source === 'sheet' && wetUm.value > film.value.mostUm)
+    verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm }));
+  verdicts.push(...bakeVerdicts(input, plan, answer));
   for (const [name, risk] of Object.entries(answer.risks))
     if (risk.value > HIGH_RISK) {
       const helps = answer.changes?.find((change) => change.helps === name) ?? answer.changes?.[0];
@@ -45,27 +48,26 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   return verdicts;
 }
 
-const today = (input: CoatInput, plan: CoatPlan): number =>
-  flashFactors({
-    materialClass: input.material.class,
+/** The clock of waits for this very coat: its film, its grade's air, its panel. */
+const waitFor = (next: 'coat' | 'bake', input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Wait =>
+  waitBefore(next, layerOfMaterial(input.material, plan.bench.paint.isTwoPack), {
     climate: input.climate,
-    sheet: { atC: plan.sheet.atC, atHumidityPercent: plan.sheet.atHumidityPercent },
-    ...(input.panel.substrate ? { substrate: input.panel.substrate } : {}),
-  }).total;
+    substrate: input.panel.substrate,
+    wetFilmUm: answer.film.wetUm.value > 0 ? answer.film.wetUm.value : undefined,
+  });
 
-function bakeVerdicts(input: CoatInput, plan: CoatPlan): Verdict[] {
+function bakeVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
   if (!input.bake) return [];
-  const neededMinutes = plan.sheet.lastMinutes * Math.max(1, today(input, plan));
-  const remainingMinutes = neededMinutes - input.bake.afterMinutes;
+  const remainingMinutes = waitFor('bake', input, plan, answer).earliestMinutes.value - input.bake.afterMinutes;
   return remainingMinutes > 0.5 ? [stop('bake-too-early', { remainingMinutes })] : [];
 }
 
 /** The sheet's flash, moved by today, against what the film says of itself. */
-function differs(input: CoatInput, plan: CoatPlan, { flashReadyMinutes, film }: CoatAnswer): Verdict[] {
-  const times = input.material.sheet?.times;
-  const ready = flashReadyMinutes[0];
-  if (times?.flashMinutes === undefined || !ready || ready.low === ready.high || film.wetUm.value <= 0) return [];
-  const sheetMinutes = Math.max(times.minFlashMinutes ?? 0, times.flashMinutes * today(input, plan));
+function differs(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
+  const ready = answer.flashReadyMinutes[0];
+  const wait = waitFor('coat', input, plan, answer);
+  if (wait.source !== 'sheet' || !ready || ready.low === ready.high || answer.film.wetUm.value <= 0) return [];
+  const sheetMinutes = wait.earliestMinutes.value;
   if (sheetMinutes >= ready.low && sheetMinutes <= ready.high) return [];
   return [
     caution('model-and-sheet-differ', { sheet: `${Math.round(sheetMinutes)} min`, model: `${Math.round(ready.value)} min` }),
@@ -105,7 +107,7 @@ export function coatReasons(
   else reasons.push(because('film-narrowed', 'record', { percent: Math.round(sure.logSd.film * 128) }));
   if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
   if (tests.some(({ kind }) => kind === 'lines')) reasons.push(because('hand-from-lines', 'record'));
-  if (plan.bench.gun.class === 'mini' || plan.bench.gun.class === 'airbrush') reasons.push(because('class-is-guess', 'model'));
+  if (GUNS[plan.bench.gun.class].isGuess) reasons.push(because('class-is-guess', 'model'));
   return reasons;
 }
 

@@ -13,10 +13,12 @@ import { COUPLERS, restrictionInletPa, type CouplerKind } from './coupler.ts';
 import { absolutePa, gaugeKPa, kelvin, m3PerS } from './freeAir.ts';
 import { hoseInletPa, hoseOutletMach, type Hose } from './hose.ts';
 
+/** Body size of a wall regulator: a quarter or half an inch. */
+export const REGULATORS = ['small', 'large'] as const;
 export type Line = {
   hose?: Hose | undefined;
   couplers?: { kind: CouplerKind; count: number }[] | undefined;
-  regulator?: 'small' | 'large' | undefined;
+  regulator?: (typeof REGULATORS)[number] | undefined;
   measuredLossPercent?: number | undefined;
   measuredAtInletKPa?: number | undefined;
   measuredAtAirFlowLPerMin?: number | undefined;

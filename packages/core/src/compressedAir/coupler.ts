@@ -6,7 +6,8 @@
  *
  * Source  ISO 6358-1; C and b of the two kinds are typical, not any maker's
  */
-export type CouplerKind = 'standard' | 'highFlow';
+export const COUPLER_KINDS = ['standard', 'highFlow'] as const;
+export type CouplerKind = (typeof COUPLER_KINDS)[number];
 
 type Restriction = { conductanceM3PerSPa: number; criticalRatio: number };
 export const COUPLERS: Record<CouplerKind, Restriction> = {

@@ -2,7 +2,7 @@
  * The shape of what is known about paint faults. The knowledge itself is data of the contract package, kept by trainers;
  * here stands only what the judgement needs of it.
  */
-import type { Stage } from '../gun/gun.ts';
+import type { Stage } from '../trade/vocabulary.ts';
 
 export type Layer = Stage | 'substrate';
 export type ReadingValue = number | boolean | string;

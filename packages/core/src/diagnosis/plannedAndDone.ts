@@ -1,24 +1,18 @@
 /** Readings by themselves: what was planned against what was done, in the units of the readings (psi, inch and bar live only here). */
+import type { Bake } from '../coat/coatInput.ts';
+import { SPEEDS, type Finish, type Role, type Trust } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
-import type { Bake } from '../coat/coat.ts';
 import type { Settings } from '../gun/gun.ts';
+import type { PressureInput } from '../gun/pressure.ts';
 import { kinematicOfSeconds, type CupName } from '../material/flowCup.ts';
 import { potLifeMinutes, type PotLife } from '../mix/potLife.ts';
-import { sharesOf, type Recipe, type Role } from '../mix/recipe.ts';
+import { sharesOf, type Recipe } from '../mix/recipe.ts';
 import { caution, type Verdict } from '../outcome/told.ts';
 import { convert } from '../units/convert.ts';
-import type { Finish } from '../evaporation/evaporationIndex.ts';
 import type { ReadingValue } from './knowledge.ts';
 
-export type Trust = 'good' | 'doubtful' | 'none';
-export type PressureReading = {
-  value: number;
-  unit: 'kPa' | 'bar' | 'psi';
-  at: 'wall' | 'inlet' | 'cap' | 'unknown';
-  flowing: 'yes' | 'no' | 'unknown';
-  trust?: Trust;
-};
+export type PressureReading = Pick<PressureInput, 'value' | 'unit' | 'at' | 'flowing'> & { trust?: Trust };
 export type CoatRecord = {
   climate?: Climate;
   settings?: Settings;
@@ -41,7 +35,6 @@ export type Derived = { readings: Record<string, ReadingValue>; verdicts: Verdic
 const PANEL_WINDOW_C = { from: 15.6, to: 30 };
 /** Two cups timed further apart than this cannot be compared without knowing how the paint thins. */
 const SAME_WARMTH_C = 3;
-const SPEEDS = ['fast', 'medium', 'slow', 'verySlow'];
 /** The colour class of the readings for a finish of ours. */
 export const COLOUR_CLASS: Record<Finish, string> = {
   solid: 'solid',

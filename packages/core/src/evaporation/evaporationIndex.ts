@@ -11,13 +11,12 @@
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
 import { clamp } from '../numerics/rounding.ts';
+import type { Finish, JobSize, Substrate } from '../trade/vocabulary.ts';
 import { transferCoefficientMPerS } from './massTransfer.ts';
 import { blendPressurePa, FAST, REFERENCE_PRESSURE_PA, WATER_AIR_DIFFUSIVITY_M2_PER_S } from './solvents.ts';
 
-export type Substrate = 'metal' | 'plastic' | 'composite';
-export type Finish = 'solid' | 'metallic' | 'silver' | 'pearl' | 'flake' | 'candy' | 'fluorescent';
-export type JobSize = 'spot' | 'panel' | 'side' | 'overall';
-export type Preference = 'gloss' | 'speed';
+export const PREFERENCES = ['gloss', 'speed'] as const;
+export type Preference = (typeof PREFERENCES)[number];
 
 /** The temperature the film works at: metal holds it more to the air than plastic does. [index-1] */
 export function effectiveTemperatureC(at: {

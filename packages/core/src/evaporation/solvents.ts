@@ -102,3 +102,6 @@ export function slowFractionForDesign(designC: number): number {
 
 /** Evaporation rate relative to n-butyl acetate at 25 °C. */
 export const relativeEvaporationRate = (slowFraction: number): number => blendPressurePa(slowFraction, 25) / BUTYL_ACETATE_PA;
+
+/** How much one grade slower changes the slow share. */
+export const SLOW_FRACTION_PER_STEP = 0.13;

@@ -6,6 +6,7 @@
  *
  * Source  ours (MODEL 11), on the rates of the drops' drying
  */
+import { type MaterialClass, MATERIALS } from '../trade/materialClasses.ts';
 import { saturationPressurePa, vapourPressurePa, wetBulbC } from '../air/humidAir.ts';
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import {
@@ -17,9 +18,6 @@ import {
   WATER_MOLAR_KG_PER_MOL,
   type Volatile,
 } from '../evaporation/solvents.ts';
-import type { MaterialClass } from '../material/classes.ts';
-import { MATERIALS } from '../material/classes.ts';
-import { FILM_DATA } from '../material/filmData.ts';
 import type { Mixture } from '../material/mixture.ts';
 import { bisect } from '../numerics/bisect.ts';
 
@@ -50,12 +48,12 @@ export function usualLoss(
   { slowFraction }: Pick<Mixture, 'slowFraction'>,
   { effectiveC, airSpeedMPerS }: { effectiveC: number; airSpeedMPerS: number },
 ): number {
-  if (MATERIALS[materialClass].waterFraction !== undefined) return FILM_DATA[materialClass].usualLoss;
+  if (MATERIALS[materialClass].waterFraction !== undefined) return MATERIALS[materialClass].film.usualLoss;
   const today = solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS });
   const standard = solventEvaporation({
     slowFraction: MATERIALS[materialClass].slowFraction,
     effectiveC: SHEET_C,
     airSpeedMPerS,
   });
-  return FILM_DATA[materialClass].usualLoss * Math.min(MOST_LOSS, today / standard);
+  return MATERIALS[materialClass].film.usualLoss * Math.min(MOST_LOSS, today / standard);
 }

@@ -9,8 +9,7 @@
  * Source  free-volume shape after Vrentas & Duda 1977 in a fitted form; Flory 1942 and Huggins 1942; Castro & Macosko 1980
  * Ignores strike-in, partition by activity between unlike layers, glass formation late in the cure
  */
-import type { MaterialData } from '../material/classes.ts';
-import type { FilmData } from '../material/filmData.ts';
+import type { MaterialFacts, FilmFacts } from '../trade/materialFacts.ts';
 import { flowEnergyJPerMol, mooneyOf } from '../material/rheology.ts';
 
 export const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
@@ -32,7 +31,7 @@ export type FilmConstants = {
   solventEnergy: number;
   solidsEnergy: number;
 };
-export function filmConstants(material: MaterialData, data: FilmData): FilmConstants {
+export function filmConstants(material: MaterialFacts, data: FilmFacts): FilmConstants {
   const { a, b } = mooneyOf(material);
   const atNone = flowEnergyJPerMol(material, 0);
   return {

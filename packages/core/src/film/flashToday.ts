@@ -8,55 +8,15 @@
  * Source  ours, MODEL 12.1: exponents fitted to a drying engine at 15–30 °C and 0.8–1.2 of the sheet's film
  * Holds   15–35 °C; ±35 % on an unknown shop
  */
+import type { Substrate } from '../trade/vocabulary.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { airSpeedMPerSOf, SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
-import type { Carrier, Climate } from '../air/climate.ts';
-import {
-  airGain,
-  effectiveTemperatureC,
-  solventEvaporation,
-  waterEvaporation,
-  type Substrate,
-} from '../evaporation/evaporationIndex.ts';
-import { slowFractionForDesign } from '../evaporation/solvents.ts';
-import type { MaterialClass } from '../material/classes.ts';
+import type { Climate } from '../air/climate.ts';
+import { airGain, effectiveTemperatureC, solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
+import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
 
-export type FlashFit = { carrier: Carrier; evaporation: number; film: number; air: number };
-const fit = (evaporation: number, film: number, air: number, carrier: Carrier = 'solvent'): FlashFit => ({
-  carrier,
-  evaporation,
-  film,
-  air,
-});
-
-/** Exponents a (c for waterborne), b and d by class. */
-export const FLASH_FIT: Record<MaterialClass, FlashFit> = {
-  solventBase: fit(0.86, 1.18, 0.72),
-  waterborneBase: fit(0.9, 1.09, 0, 'waterborne'),
-  clearMediumSolids: fit(0.86, 1.63, 0.28),
-  clearHighSolids: fit(1.01, 2.05, 0.06),
-  singleStage: fit(0.87, 1.44, 0.41),
-  solventSealer: fit(0.89, 1.13, 0.77),
-  waterborneSealer: fit(0.9, 1.1, 0, 'waterborne'),
-  epoxyPrimer: fit(0.91, 1.26, 0.54),
-  buildPrimer: fit(0.93, 1.68, 0.24),
-};
-
-/** Usual minutes where no sheet is at hand: between coats, and before another product or heat. */
-export const FALLBACK_MINUTES: Record<MaterialClass, { flash: number; last: number }> = {
-  solventBase: { flash: 12, last: 15 },
-  waterborneBase: { flash: 12, last: 15 },
-  clearMediumSolids: { flash: 12, last: 10 },
-  clearHighSolids: { flash: 12, last: 10 },
-  singleStage: { flash: 10, last: 10 },
-  solventSealer: { flash: 8, last: 15 },
-  waterborneSealer: { flash: 10, last: 15 },
-  epoxyPrimer: { flash: 12, last: 20 },
-  buildPrimer: { flash: 12, last: 15 },
-};
-
-/** Slow share of a medium grade, and how much a grade step changes it. */
+/** Slow share of a medium grade. */
 const MEDIUM_SLOW_FRACTION = slowFractionForDesign(21.5);
-const SLOW_FRACTION_PER_STEP = 0.13;
 
 export type FlashFactors = { temperature: number; air: number; grade: number; film: number; total: number };
 export type SheetConditions = { atC: number; atHumidityPercent?: number; wetFilmUm?: number };
@@ -70,7 +30,8 @@ export function flashFactors(input: {
   gradeStepsSlower?: number;
   substrate?: Substrate;
 }): FlashFactors {
-  const { evaporation, film: filmExponent, air: airExponent, carrier } = FLASH_FIT[input.materialClass];
+  const { flashFit, carrier } = MATERIALS[input.materialClass];
+  const { evaporation, film: filmExponent, air: airExponent } = flashFit;
   const airSpeedMPerS = airSpeedMPerSOf(input.climate);
   const film = input.wetFilmUm && input.sheet.wetFilmUm ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent : 1;
   if (carrier === 'waterborne') {

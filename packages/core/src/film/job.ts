@@ -1,5 +1,6 @@
 /** Coats as they are sprayed one after another in one place: what each is, when it lands, and what its sheet wants. */
-import { effectiveTemperatureC, type Substrate } from '../evaporation/evaporationIndex.ts';
+import type { Substrate } from '../trade/vocabulary.ts';
+import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import type { LaidCoat } from './stack.ts';
 import { runFilm, type FilmFactors, type FilmRun, type Mesh } from './filmRun.ts';

@@ -7,7 +7,7 @@
  *
  * Source  lubrication flow of a film with a yield stress (Bingham 1922); structure and the tenth are fitted (MODEL 12)
  */
-import { MATERIALS } from '../material/classes.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
 import { coldness, filmPaS } from './filmLaws.ts';
 import type { Stack } from './stack.ts';
 

@@ -1,12 +1,22 @@
 /** May the next thing happen yet? A timer alone never confirms; the touch test does, edges too (WORK C165–C173). */
-import { airVerdicts, type Climate } from '../air/climate.ts';
+import type { Climate } from '../air/climate.ts';
+import type { Limits } from '../air/limits.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
+import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
+import { filmOf } from '../inForce/filmOf.ts';
+import { layerClassOf, type Layer } from '../inForce/timesOf.ts';
+import { windowOf } from '../inForce/windowOf.ts';
 import { mapSpread, type Spread } from '../outcome/spread.ts';
 import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { flashFactors, type FlashFactors } from './flashToday.ts';
-import { latestMinutesOf, materialClassOf, waitBefore, type Layer, type NextStep, type Wait } from './wait.ts';
+import type { Carrier, NextStep } from '../trade/vocabulary.ts';
+import type { FlashFactors } from './flashToday.ts';
+import { waitBefore, type Wait } from './wait.ts';
 
-type Touch = 'dry' | 'tacky' | 'marks';
+export const TOUCHES = ['dry', 'tacky', 'marks'] as const;
+type Touch = (typeof TOUCHES)[number];
+export const LOOKS = ['matt', 'gloss'] as const;
+export const CLEANERS = ['solvent', 'water'] as const;
+export const READY_TESTS = ['touch', 'thumbTwist', 'tape', 'nail'] as const;
 export type RecoatInput = {
   layer: Layer;
   climate: Climate;
@@ -14,18 +24,25 @@ export type RecoatInput = {
   wetFilmUm?: number;
   reducer?: { stepsSlower: number };
   next: NextStep;
+  /** What is sprayed next, where that is something else: its sheet rules the air then. */
+  over?: { carrier: Carrier; limits?: Limits };
+  /** Of the layer's own sheet, for its next coat. */
+  limits?: Limits;
   mistCoat?: boolean;
-  tests?: { touch?: Touch; edge?: Touch; look?: 'matt' | 'gloss' };
+  tests?: { touch?: Touch; edge?: Touch; look?: (typeof LOOKS)[number] };
   blower?: { inletKPa: number; distanceMm: number; angled: boolean };
-  cleaner?: 'solvent' | 'water';
+  cleaner?: (typeof CLEANERS)[number];
 };
 export type RecoatAnswer = Explained & {
   ready: boolean;
   confirmed: boolean;
   remainingMinutes: Spread;
   earliestMinutes: Spread;
+  /** The minutes in force, and their floor, before today moved them. */
+  sheetMinutes: number;
+  floorMinutes: number;
   latestMinutes?: number;
-  test: { what: 'touch' | 'thumbTwist' | 'tape' | 'nail'; where: string[]; code: string };
+  test: { what: (typeof READY_TESTS)[number]; where: string[]; code: string };
 };
 
 const BLOWER = { minMm: 1000, maxKPa: 200 } as const;
@@ -40,29 +57,26 @@ const NEXT_NAME: Record<NextStep, string> = {
   polish: 'polishing',
 };
 const SLOW_ON_COLD_PANEL_C = 18;
-const THICK_FILM = 1.2;
 
 export function recoatOf(input: RecoatInput): RecoatAnswer {
   const { layer, climate, next, minutesSince } = input;
-  const effectiveC = effectiveTemperatureC(climate);
-  const factors = flashFactors({
-    materialClass: materialClassOf(layer),
-    climate,
-    sheet: layer.sheet ?? { atC: 20 },
-    ...(input.wetFilmUm === undefined ? {} : { wetFilmUm: input.wetFilmUm }),
-    ...(input.reducer ? { gradeStepsSlower: input.reducer.stepsSlower } : {}),
-  });
-  const wait = waitBefore(next, layer, factors, effectiveC, input.mistCoat);
-  const latestMinutes = next === 'coat' || next === 'clear' ? latestMinutesOf(layer, effectiveC) : undefined;
+  const wait = waitBefore(
+    next,
+    layer,
+    { climate, wetFilmUm: input.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower },
+    input.mistCoat,
+  );
+  const isCoated = next === 'coat' || next === 'clear';
+  const latestMinutes = isCoated ? windowOf(layer, effectiveTemperatureC(climate))?.value : undefined;
   const remainingMinutes = mapSpread(wait.earliestMinutes, (m) => Math.max(0, m - minutesSince));
   const isServed = remainingMinutes.value <= 0;
   const test = testFor(next);
   const verdicts = [
-    ...(next === 'coat' || next === 'clear' ? airVerdicts(climate, undefined, layer.carrier) : []),
+    ...(isCoated ? airVerdictsOf(climate, sprayedNext(input)) : []),
     ...timeVerdicts(input, wait, remainingMinutes.value, latestMinutes),
     ...surfaceVerdicts(input),
     ...testVerdicts(input, isServed, test.where),
-    ...(wait.isSheet ? [] : [caution('no-sheet')]),
+    ...(wait.source === 'sheet' ? [] : [caution('no-sheet')]),
   ];
   const isDry = input.tests?.touch === 'dry' && input.tests.edge === 'dry';
   const ready = isServed && !isStopped(verdicts);
@@ -71,12 +85,18 @@ export function recoatOf(input: RecoatInput): RecoatAnswer {
     confirmed: ready && isDry,
     remainingMinutes,
     earliestMinutes: wait.earliestMinutes,
+    sheetMinutes: wait.sheetMinutes,
+    floorMinutes: wait.floorMinutes,
     ...(latestMinutes === undefined ? {} : { latestMinutes }),
     test,
     verdicts,
-    reasons: reasonsOf(wait, factors, input),
+    reasons: reasonsOf(wait, input),
   };
 }
+
+/** The next product's own limits; the next coat of the same goes by this sheet's. */
+const sprayedNext = ({ next, over, layer, limits }: RecoatInput) =>
+  next === 'clear' && over ? over : { carrier: layer.carrier, limits };
 
 function timeVerdicts({ next, minutesSince }: RecoatInput, wait: Wait, remaining: number, latestMinutes?: number): Verdict[] {
   const verdicts: Verdict[] = [];
@@ -99,9 +119,9 @@ function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFi
     verdicts.push(stop('blower-too-hard', BLOWER));
   if (blower && layer.activated && (layer.stage === 'base' || layer.stage === 'ground' || layer.stage === 'effect'))
     verdicts.push(stop('blower-on-activated'));
-  const sheetUm = layer.sheet?.wetFilmUm;
-  if (wetFilmUm !== undefined && sheetUm !== undefined && wetFilmUm > THICK_FILM * sheetUm)
-    verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm }));
+  const film = filmOf({ class: layerClassOf(layer).value, sheet: layer.sheet });
+  if (wetFilmUm !== undefined && film.source === 'sheet' && wetFilmUm > film.value.mostUm)
+    verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
   const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
   if (reducer && reducer.stepsSlower > 0 && panelC < SLOW_ON_COLD_PANEL_C)
     verdicts.push(caution('grade-slow-for-cold', { grade: 'This grade', effectiveC: effectiveTemperatureC(climate) }));
@@ -128,14 +148,11 @@ function testFor(next: NextStep): RecoatAnswer['test'] {
   return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
 }
 
-function reasonsOf(wait: Wait, factors: FlashFactors, { climate, mistCoat }: RecoatInput): Reason[] {
-  const reasons = [
-    because(wait.isSheet ? 'sheet-minutes' : 'usual-minutes', wait.isSheet ? 'dataSheet' : 'rule', {
-      sheetMinutes: wait.sheetMinutes,
-    }),
-  ];
-  if (wait.kind === 'cure') return [...reasons, because('never-under-sheet', 'rule')];
-  if (mistCoat) reasons.push(because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes }));
+function reasonsOf(wait: Wait, { layer, climate, mistCoat }: RecoatInput): Reason[] {
+  const materialClass = layerClassOf(layer);
+  const reasons = [wait.reason, ...(materialClass.source === 'model' ? [materialClass.reason] : [])];
+  if (wait.isCure) return [...reasons, because('never-under-sheet', 'rule')];
+  if (mistCoat) return [...reasons, because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes })];
   const moved: [keyof FlashFactors, string][] = [
     ['temperature', 'moved-by-climate'],
     ['air', 'moved-by-air'],
@@ -143,7 +160,7 @@ function reasonsOf(wait: Wait, factors: FlashFactors, { climate, mistCoat }: Rec
     ['grade', 'moved-by-grade'],
   ];
   const sized = moved
-    .map(([key, code]) => ({ code, factor: factors[key] }))
+    .map(([key, code]) => ({ code, factor: wait.factors[key] }))
     .filter(({ factor }) => Math.abs(Math.log(factor)) > 0.02)
     .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)));
   for (const { code, factor } of sized)

@@ -1,7 +1,7 @@
 /** Coats on a panel as cells of solids: what lies where, with which volatile in it. Lowest cell first. */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import type { FilmFacts } from '../trade/materialFacts.ts';
 import { VOLATILES, type Volatile } from '../evaporation/solvents.ts';
-import { MATERIALS, type MaterialClass } from '../material/classes.ts';
-import { FILM_DATA, type FilmData } from '../material/filmData.ts';
 import type { Mixture } from '../material/mixture.ts';
 import type { Arrived } from './arrival.ts';
 import { filmConstants, type FilmConstants } from './filmLaws.ts';
@@ -24,7 +24,7 @@ export type LaidCoat = {
 };
 export type CoatCells = {
   coat: LaidCoat;
-  data: FilmData;
+  data: FilmFacts;
   constants: FilmConstants;
   from: number;
   to: number;
@@ -89,7 +89,7 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   for (const name of VOLATILES) stack.holds[name] ||= held[name] > 0;
   stack.cells += cellsPerCoat;
   stack.surface = { ...held };
-  const [material, data] = [MATERIALS[coat.materialClass], FILM_DATA[coat.materialClass]];
+  const [material, data] = [MATERIALS[coat.materialClass], MATERIALS[coat.materialClass].film];
   stack.coats.push({
     coat,
     data,

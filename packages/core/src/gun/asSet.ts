@@ -1,13 +1,19 @@
 /** What a gun does as it is set, whoever set it: cap, paint, fan, step, hand, and what the wall must show. */
 import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
-import { materialClassOf } from '../material/classes.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
-import { atWork, paintFor, USUAL_C, type AtWork, type Coat } from './atWork.ts';
+import { atWork, type AtWork } from './atWork.ts';
 import type { Gun } from './gun.ts';
-import { gunModelOf } from './gunModel.ts';
+import { stepMmOf } from './overlap.ts';
+import { paintInCup, roomOf, type PaintOfCoat } from './paintInCup.ts';
 import { sprayOf, type Spray } from './spray.ts';
+import { testedModelOf } from './testedModel.ts';
 
-export type AsSetInput = Coat & { gun: Gun; nozzleMm: number; airline?: Line | undefined; panelLengthM?: number | undefined };
+export type AsSetInput = PaintOfCoat & {
+  gun: Gun;
+  nozzleMm: number;
+  airline?: Line | undefined;
+  panelLengthM?: number | undefined;
+};
 export type SetKnobs = {
   inletKPa: number;
   fluidTurnsOut: number;
@@ -35,24 +41,17 @@ export type AsSet = {
 
 const DROP_LOG_SD = 0.2;
 const TRANSFER_POINTS = 10;
-const USUAL_HUMIDITY_PERCENT = 50;
 /** Wall pressure is as sure as the loss on the way: computed, or measured here. */
 const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
 
 /** The figures, and the line's own answer where a line is known. */
 export function asSet(input: AsSetInput, knobs: SetKnobs): { figures: AsSet; line?: AirlineAnswer } {
   const { gun, nozzleMm, airline, panelLengthM } = input;
-  const paint = paintFor(input);
-  const model = gunModelOf(gun, nozzleMm, paint);
+  const [paint, room] = [paintInCup(input), roomOf(input)];
+  const model = testedModelOf({ gun, paint, room }, nozzleMm);
   const work = atWork(gun, model, paint, knobs);
-  const stepMm = work.fanWidthMm * (1 - knobs.overlapPercent / 100);
-  const spray = sprayOf({
-    ...knobs,
-    model,
-    materialClass: materialClassOf(input.stage, input.carrier, input),
-    paint,
-    room: { airTemperatureC: input.airTemperatureC ?? USUAL_C, relativeHumidityPercent: USUAL_HUMIDITY_PERCENT },
-  });
+  const stepMm = stepMmOf(knobs, work.fanWidthMm);
+  const spray = sprayOf({ ...knobs, model, materialClass: paint.materialClass, paint, room });
   // The film falls as the hand speeds up: turned round, the hand that lays the wanted film.
   const gunSpeedMPerS = spray.landing.landedM3PerS / ((knobs.wetFilmUm / 1e6) * (stepMm / 1000));
   const line = airline && airlineOf({ ...airline, wantedInletKPa: knobs.inletKPa, airFlowLPerMin: work.airFlowLPerMin });

@@ -3,13 +3,9 @@
  * A test narrows its own figure near where it was made, and less the further away (MODEL 15).
  */
 import { litresPerMinute } from '../compressedAir/freeAir.ts';
-import type { Carrier } from '../air/climate.ts';
-import { MATERIALS, materialClassOf } from '../material/classes.ts';
-import { mixtureOf, type Mixture } from '../material/mixture.ts';
-import { viscosityPaS } from '../material/rheology.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { capFlow } from './airCap.ts';
-import type { Gun, Stage } from './gun.ts';
+import type { Gun } from './gun.ts';
 import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
 
 export type Knobs = { inletKPa: number; fluidTurnsOut: number; fanTurnsOut: number; distanceMm: number };
@@ -20,41 +16,12 @@ export type AtWork = {
   airFlowLPerMin: number;
   ranges: { capKPa: Spread; fluidMlPerMin: Spread; fanWidthMm: Spread };
 };
-export type Coat = {
-  stage: Stage;
-  carrier: Carrier;
-  build?: boolean | undefined;
-  highSolids?: boolean | undefined;
-  viscosityMm2PerS?: number | undefined;
-  airTemperatureC?: number | undefined;
-  materialTemperatureC?: number | undefined;
-};
-
-/** Where nobody told, of air and paint. */
-export const USUAL_C = 20;
 /** Logarithmic deviations: before any test, by the maker's rating, after the test; and per unit of ln away from it. */
 const SURE = {
   flow: { untested: 0.18, tested: 0.04, away: 0.3 },
   cap: { untested: 0.12, rated: 0.06, tested: 0.025, away: 0.15 },
   fan: { untested: 0.15, tested: 0.035, away: 0.35 },
 } as const;
-
-export type PaintFor = PaintAtTip & { mixture: Mixture };
-
-/** The paint this coat is most likely of, its mix as the sheet's class has it, as thick as the cup or its temperature says. */
-export function paintFor(coat: Coat): PaintFor {
-  const material = MATERIALS[materialClassOf(coat.stage, coat.carrier, coat)];
-  const mixture = mixtureOf(material);
-  const atRest =
-    coat.viscosityMm2PerS === undefined
-      ? viscosityPaS(material, mixture.solids, coat.materialTemperatureC ?? coat.airTemperatureC ?? USUAL_C)
-      : coat.viscosityMm2PerS * 1e-6 * mixture.densityKgPerM3;
-  return {
-    mixture,
-    densityKgPerM3: mixture.densityKgPerM3,
-    viscosityPaS: atRest * material.shearAtGun,
-  };
-}
 
 export function atWork(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: Knobs): AtWork {
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);

@@ -9,14 +9,14 @@
  *
  * Source  beta profile: Balkan & Arikan 1999; width and load fitted (MODEL 10)
  */
+import type { GunFacts } from '../trade/gunFacts.ts';
 import { clamp } from '../numerics/rounding.ts';
-import type { GunClassData } from './gunClasses.ts';
 
 const ROUND_GROWTH = 0.26;
 
 /** Width at a distance, m. [fan-1, fan-2] */
 export function fanWidthM(
-  { fanAtCapM, capKPa: designCapKPa }: Pick<GunClassData, 'fanAtCapM' | 'capKPa'>,
+  { fanAtCapM, capKPa: designCapKPa }: Pick<GunFacts, 'fanAtCapM' | 'capKPa'>,
   at: { distanceM: number; capKPa: number; hornShare: number; fanTangent: number },
 ): number {
   const spreadByPressure = (1 - Math.exp((-2 * at.capKPa) / designCapKPa)) / (1 - Math.exp(-2));
@@ -27,7 +27,7 @@ export function fanWidthM(
 
 /** Depth of the fan at right angles to its width, m. */
 export const fanHeightM = (
-  { fanAtCapM }: Pick<GunClassData, 'fanAtCapM'>,
+  { fanAtCapM }: Pick<GunFacts, 'fanAtCapM'>,
   { distanceM, hornShare }: { distanceM: number; hornShare: number },
 ): number => (fanAtCapM.round + ROUND_GROWTH * distanceM) * (1 - 0.35 * hornShare);
 

@@ -1,10 +1,8 @@
 /** A spray gun as its owner can describe it. Pressures, turns and tests belong to a nozzle set, never to guns at large. */
 import type { Band } from '../outcome/spread.ts';
+import { GUNS, type GunClass } from '../trade/gunClasses.ts';
+import type { ABILITIES } from '../trade/vocabulary.ts';
 
-export type GunClass = 'hvlp' | 'lvlp' | 'reducedPressure' | 'conventional' | 'siphon' | 'mini' | 'airbrush';
-export type Stage = 'primer' | 'sealer' | 'ground' | 'base' | 'effect' | 'clear' | 'singleStage';
-export type Place = 'booth' | 'closedGarage' | 'openGarage' | 'outdoors';
-export type PartKind = 'largePanel' | 'smallPart' | 'jamb' | 'spot';
 export type Settings = {
   nozzleMm?: number;
   inletKPa?: number;
@@ -18,6 +16,17 @@ export type Settings = {
   gunSpeedMPerS?: number;
   fluidMlPerMin?: number;
 };
+/** Settings of which all that a spray needs is known. */
+export const KNOWN_SETTINGS = [
+  'inletKPa',
+  'fluidTurnsOut',
+  'fanTurnsOut',
+  'distanceMm',
+  'overlapPercent',
+  'gunSpeedMPerS',
+  'nozzleMm',
+] as const;
+export type KnownSettings = Settings & Required<Pick<Settings, (typeof KNOWN_SETTINGS)[number]>>;
 export type GunTest =
   | {
       kind: 'catch';
@@ -44,19 +53,16 @@ export type Gun = {
   ratedAirFlowLPerMin?: number;
   capKPaAtRated?: number;
   maxInletKPa?: number;
-  ability?: 'basic' | 'good' | 'fine';
+  ability?: (typeof ABILITIES)[number];
   leafletInletKPa?: Band;
   calibration?: GunTest[];
 };
 
-export const DEFAULT_FULL_FLUID_TURNS = 4;
 const DEFAULT_FULL_FAN_TURNS = 2.5;
-/** A needle as short as an airbrush's. */
-const AIRBRUSH_FLUID_TURNS = 2;
 
 /** Needle travel, turns from closed, where nobody counted it. */
 export const fullFluidTurnsOf = ({ fullFluidTurns, class: kind }: Pick<Gun, 'class' | 'fullFluidTurns'>): number =>
-  fullFluidTurns ?? (kind === 'airbrush' ? AIRBRUSH_FLUID_TURNS : DEFAULT_FULL_FLUID_TURNS);
+  fullFluidTurns ?? GUNS[kind].fullFluidTurns;
 export const fullFanTurnsOf = ({ fullFanTurns }: Pick<Gun, 'fullFanTurns'>): number => fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
 
 /** Own tests of the nozzle set in use; without any, every setting is only a place to start. */

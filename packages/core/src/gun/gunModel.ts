@@ -2,6 +2,8 @@
  * A gun as its rating and its own tests describe it. Each test moves one thing (MODEL 15): a catch the paint's flow,
  * a fan width the fan's angle, a cap gauge the areas. The newest test of a kind rules; a test belongs to its nozzle set.
  */
+import { GUNS } from '../trade/gunClasses.ts';
+import type { GunFacts } from '../trade/gunFacts.ts';
 import { litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { clamp } from '../numerics/rounding.ts';
@@ -9,12 +11,11 @@ import { areasFromRating, capFlow, capKPaAt, hornOpening, type CapAreas } from '
 import { fanWidthM } from './fan.ts';
 import { fluidM3PerS } from './fluidFlow.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, testsOf, type Gun, type GunTest } from './gun.ts';
-import { GUN_CLASSES, type GunClassData } from './gunClasses.ts';
 
 /** The paint as the tip meets it. */
 export type PaintAtTip = { densityKgPerM3: number; viscosityPaS: number };
 export type GunModel = {
-  data: GunClassData;
+  data: GunFacts;
   areas: CapAreas;
   fanTangent: number;
   /** Measured flow of paint over modelled. */
@@ -41,7 +42,7 @@ const newest = <K extends GunTest['kind']>(tests: readonly GunTest[], kind: K): 
 
 /** @param paint what a catch test without its own viscosity is taken to have been made with */
 export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunModel {
-  const data = GUN_CLASSES[gun.class];
+  const data = GUNS[gun.class];
   const tests = testsOf(gun, nozzleMm);
   const [caught, fan, cap] = [newest(tests, 'catch'), newest(tests, 'fan'), newest(tests, 'cap')];
   const untested: GunModel = {
@@ -67,7 +68,7 @@ export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunMo
 export const hornShareOf = ({ data, fullFanTurns }: Pick<GunModel, 'data' | 'fullFanTurns'>, fanTurnsOut: number): number =>
   data.hasFanKnob ? hornOpening(fanTurnsOut, fullFanTurns) : 1;
 
-function areasOf(gun: Gun, data: GunClassData, cap?: TestOf<'cap'>): CapAreas {
+function areasOf(gun: Gun, data: GunFacts, cap?: TestOf<'cap'>): CapAreas {
   const classAreas = areasFromRating({ ...data, airFlowM3PerS: m3PerS(data.airFlowLPerMin) });
   const inletKPa = gun.ratedInletKPa ?? data.inletKPa;
   const rating = {

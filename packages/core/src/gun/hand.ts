@@ -1,11 +1,12 @@
 /** Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first (WORK C119–C128, C146–C148, S01–S04). */
-import type { Finish } from '../evaporation/evaporationIndex.ts';
+import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { because, type Reason } from '../outcome/told.ts';
-import { fullFanTurnsOf, fullFluidTurnsOf, type Gun, type PartKind, type Stage } from './gun.ts';
-import { GUN_CLASSES } from './gunClasses.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import { STAGE_PRACTICE } from '../trade/practice.ts';
+import type { Finish, PartKind, Stage } from '../trade/vocabulary.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from './gun.ts';
 import { leastOverlapPercent } from './overlap.ts';
-import { DISTANCE_MM, needleTurnsOfFour, OVERLAP_PERCENT } from './practiceBands.ts';
 import { presetFor } from './preset.ts';
 import type { GunSheet, Way } from './way.ts';
 
@@ -17,7 +18,6 @@ export type HandInput = {
   mist?: boolean | undefined;
   sheet?: GunSheet | undefined;
   way?: Way | undefined;
-  highSolids?: boolean | undefined;
   limitFog?: boolean | undefined;
 };
 
@@ -30,14 +30,17 @@ const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
 export const isNeedleOpen = ({ way, part, mist }: Pick<HandInput, 'way' | 'part' | 'mist'>): boolean =>
   way?.needle === 'open' && part === 'largePanel' && !mist;
 
-export function knobsFor(input: HandInput): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
-  const { gun, stage, part, mist, way, highSolids, limitFog } = input;
+export function knobsFor(
+  input: HandInput,
+  coat: CoatOfGun & { isHighSolids: boolean },
+): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
+  const { gun, part, mist, way, limitFog } = input;
   const preset = presetFor(part, mist);
   const fullFluid = fullFluidTurnsOf(gun);
   const fullFan = fullFanTurnsOf(gun);
   const isOpen = isNeedleOpen(input);
   const metered =
-    ((needleTurnsOfFour(gun.class, stage) + (highSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *
+    ((practiceOf(coat).needleTurnsOfFour + (coat.isHighSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *
     fullFluid *
     (way?.skill === 'learner' ? 0.75 : 1) *
     (limitFog ? 0.85 : 1) *
@@ -45,7 +48,7 @@ export function knobsFor(input: HandInput): { fluidTurnsOut: number; fanTurnsOut
   const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? QUARTER);
   return {
     fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, QUARTER), QUARTER, fullFluid),
-    fanTurnsOut: GUN_CLASSES[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, QUARTER), 0, fullFan) : fullFan,
+    fanTurnsOut: GUNS[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, QUARTER), 0, fullFan) : fullFan,
     reasons: [
       because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
       ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),
@@ -53,16 +56,16 @@ export function knobsFor(input: HandInput): { fluidTurnsOut: number; fanTurnsOut
   };
 }
 
-export function handFor({ gun, stage, finish, part, mist, sheet, way }: HandInput): {
-  distanceMm: number;
-  overlapPercent: number;
-  reasons: Reason[];
-} {
+/** Gun to panel where no sheet says, before the work of this coat: the painter's own, else the kind of gun's. */
+export const ownDistanceMm = ({ gun, sheet, way }: Pick<HandInput, 'gun' | 'sheet' | 'way'>): number =>
+  sheet?.distanceMm ?? way?.distanceMm ?? GUNS[gun.class].distanceMm + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
+
+export function handFor(input: HandInput): { distanceMm: number; overlapPercent: number; reasons: Reason[] } {
+  const { stage, finish, part, mist, sheet, way } = input;
   const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
-  const ownDistance = way?.distanceMm ?? DISTANCE_MM[gun.class] + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
-  const distanceMm = toStep((sheet?.distanceMm ?? ownDistance) * presetFor(part, mist).distance, 5);
+  const distanceMm = toStep(ownDistanceMm(input) * presetFor(part, mist).distance, 5);
   const overlapPercent =
-    sheet?.overlapPercent ?? ownOverlap ?? Math.max(OVERLAP_PERCENT[stage], leastOverlapPercent(stage, finish) + 6);
+    sheet?.overlapPercent ?? ownOverlap ?? Math.max(STAGE_PRACTICE[stage].overlapPercent, leastOverlapPercent(stage, finish) + 6);
   const isSheets = sheet?.overlapPercent !== undefined;
   const reasons = [because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule')];
   if (isSheets && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)

@@ -1,15 +1,18 @@
 /**
- * Which pressure at the gun, trigger pulled. A stop comes before a legal limit, that before the sheet, then the
- * gun maker, then the practice band (design ruling 1; MODEL 17.1).
+ * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the cap, with the fan and the
+ * work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged by the rule that judges the painter's own.
  */
-import type { Carrier } from '../air/climate.ts';
+import type { InForce } from '../inForce/inForce.ts';
+import { inletBandOf } from '../inForce/inletBandOf.ts';
+import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
-import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import { STAGE_PRACTICE } from '../trade/practice.ts';
+import type { Carrier, Stage } from '../trade/vocabulary.ts';
 import { capKPaAt, inletForCap } from './airCap.ts';
-import type { Gun, GunClass, Stage } from './gun.ts';
+import type { Gun } from './gun.ts';
 import { hornShareOf, type GunModel } from './gunModel.ts';
-import { inletBandKPa } from './practiceBands.ts';
 
 export type InletInput = {
   gun: Gun;
@@ -18,20 +21,18 @@ export type InletInput = {
   fanTurnsOut: number;
   stage: Stage;
   carrier: Carrier;
+  isBuild: boolean;
   sheet?: { inletKPa?: Band | undefined; capKPa?: Band | undefined } | undefined;
   capLimitKPa?: number | undefined;
   limitFog?: boolean | undefined;
+  /** Small work wants less air. */
+  airShare?: number | undefined;
 };
 export type InletChoice = { inletKPa: number; bandKPa: Band; verdicts: Verdict[]; reasons: Reason[] };
 
-/** 10 psi at the cap: what this kind of gun is meant to have. */
-export const HVLP_CAP_KPA = 69;
-/** Where in its band a gun starts: one that breaks paint up finely needs less air. */
+/** Where in its band a gun starts: one that breaks paint up less well needs more air. */
 const ABILITY_PLACE = { basic: 0.75, good: 0.5, fine: 0.5 } as const;
 const FOG_PLACE = 0.15;
-
-/** Kinds that a limit at the cap is meant for. */
-export const isCapBound = (kind: GunClass): boolean => kind === 'hvlp' || kind === 'mini';
 
 /** The inlet at which this gun's cap has this pressure, its fan as it is set. */
 export const inletAtCap = (model: GunModel, capKPa: number, fanTurnsOut: number): number =>
@@ -40,55 +41,62 @@ export const inletAtCap = (model: GunModel, capKPa: number, fanTurnsOut: number)
 export const capAtInlet = (model: GunModel, inletKPa: number, fanTurnsOut: number): number =>
   capKPaAt(model.areas, inletKPa, hornShareOf(model, fanTurnsOut));
 
-/** Where this coat's pressure may lie, before any limit: the sheet's word, else the leaflet within the practice band, else that. */
-export function inletBandFor({ gun, model, fanTurnsOut, stage, carrier, sheet }: InletInput): { bandKPa: Band; reason: Reason } {
-  if (sheet?.inletKPa) return { bandKPa: sheet.inletKPa, reason: because('inlet-from-sheet', 'dataSheet', ends(sheet.inletKPa)) };
-  if (sheet?.capKPa) {
-    const [low, high] = sheet.capKPa;
-    const band: Band = [inletAtCap(model, low, fanTurnsOut), inletAtCap(model, high, fanTurnsOut)];
-    return {
-      bandKPa: band,
-      reason: because('inlet-from-sheet-cap', 'dataSheet', { ...ends(band), capLowKPa: low, capHighKPa: high }),
-    };
-  }
-  const practice = inletBandKPa(gun.class, stage, carrier);
-  if (!gun.leafletInletKPa) return { bandKPa: practice, reason: because('inlet-from-practice', 'rule', ends(practice)) };
-  const [low, high] = gun.leafletInletKPa;
-  const both: Band = [clamp(practice[0], low, high), clamp(practice[1], low, high)];
-  return { bandKPa: both, reason: because('inlet-from-leaflet', 'rule', ends(both)) };
-}
+export const coatOfGun = ({
+  gun,
+  stage,
+  carrier,
+  isBuild,
+}: Pick<InletInput, 'gun' | 'stage' | 'carrier' | 'isBuild'>): CoatOfGun => ({
+  gunClass: gun.class,
+  stage,
+  carrier,
+  isBuild,
+});
 
-const ends = ([lowKPa, highKPa]: Band) => ({ lowKPa, highKPa });
+/** The band in force for this coat on this gun. */
+export const inletBandFor = (
+  input: Pick<InletInput, 'gun' | 'model' | 'fanTurnsOut' | 'stage' | 'carrier' | 'isBuild' | 'sheet'>,
+): InForce<Band> =>
+  inletBandOf({
+    ...coatOfGun(input),
+    sheet: input.sheet,
+    leafletKPa: input.gun.leafletInletKPa,
+    inletAtCap: (capKPa) => inletAtCap(input.model, capKPa, input.fanTurnsOut),
+  });
+
+/** The most this gun may have here: its own limit, and what a law leaves of it with the fan as set. */
+export const mostInletKPa = ({
+  gun,
+  model,
+  fanTurnsOut,
+  capLimitKPa,
+}: Pick<InletInput, 'gun' | 'model' | 'fanTurnsOut' | 'capLimitKPa'>): number =>
+  Math.min(gun.maxInletKPa ?? Infinity, capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut));
 
 export function inletPressureFor(input: InletInput): InletChoice {
   const free = inletWithoutClear(input);
-  if (input.stage !== 'base' && input.stage !== 'ground' && input.stage !== 'effect') return free;
-  const clearKPa = inletWithoutClear({ ...input, stage: 'clear', carrier: 'solvent', sheet: {} }).inletKPa;
-  if (free.inletKPa <= clearKPa) return free;
-  return { ...free, inletKPa: clearKPa, reasons: [...free.reasons, because('base-never-above-clear', 'rule', { clearKPa })] };
+  if (!STAGE_PRACTICE[input.stage].isColour) return free;
+  const clear = inletWithoutClear({ ...input, stage: 'clear', carrier: 'solvent', isBuild: false, sheet: {} });
+  if (free.inletKPa <= clear.inletKPa) return free;
+  const reason = because('base-never-above-clear', 'rule', { clearKPa: clear.inletKPa });
+  return { ...free, inletKPa: clear.inletKPa, reasons: [...free.reasons, reason] };
 }
 
 function inletWithoutClear(input: InletInput): InletChoice {
-  const { gun, model, fanTurnsOut, capLimitKPa } = input;
-  const { bandKPa, reason } = inletBandFor(input);
-  const [low, high] = bandKPa;
-  const reasons = [reason];
+  const { gun, airShare = 1 } = input;
+  const band = inletBandFor(input);
+  const [low, high] = band.value;
+  const reasons = [band.reason];
   const verdicts: Verdict[] = [];
+  // A leaflet says what the gun may have, not what this coat wants: practice begins within it.
+  const [from, to] = band.source === 'leaflet' ? practiceOf(coatOfGun(input)).inletKPa : band.value;
   const place = input.limitFog ? FOG_PLACE : ABILITY_PLACE[gun.ability ?? 'good'];
-  let inletKPa = low + place * (high - low);
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
-  const ownMostKPa = isCapBound(gun.class) ? Math.max(low, inletAtCap(model, HVLP_CAP_KPA, fanTurnsOut)) : Infinity;
-  const mostKPa = Math.min(ownMostKPa, capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut));
-  if (inletKPa > mostKPa) {
-    inletKPa = mostKPa;
-    reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: capLimitKPa ?? HVLP_CAP_KPA }));
-  }
+  const wanted = clamp((from + place * (to - from)) * airShare, low, high);
+  const most = mostInletKPa(input);
+  if (input.capLimitKPa !== undefined && wanted > most && most < (gun.maxInletKPa ?? Infinity))
+    reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa }));
   if (gun.maxInletKPa !== undefined && low > gun.maxInletKPa)
     verdicts.push(stop('inlet-over-gun', { inletKPa: low, maxKPa: gun.maxInletKPa }));
-  inletKPa = Math.floor(Math.min(inletKPa, gun.maxInletKPa ?? Infinity));
-  if (inletKPa < Math.floor(low)) verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa: low, highKPa: high }));
-  const capKPa = capAtInlet(model, inletKPa, fanTurnsOut);
-  if (isCapBound(gun.class) && capLimitKPa === undefined && capKPa > HVLP_CAP_KPA)
-    verdicts.push(caution('cap-over-hvlp', { capKPa }));
-  return { inletKPa, bandKPa, verdicts, reasons };
+  return { inletKPa: Math.floor(Math.min(wanted, most) + 1e-6), bandKPa: band.value, verdicts, reasons };
 }

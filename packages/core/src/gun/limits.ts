@@ -1,12 +1,16 @@
-/** What a pressure may never be, and what it had better not be: the limit set for the place, the gun's own, the usual band. */
+/** What a pressure may never be, and what it had better not be: the limit set for the place, the gun's own, the band in force. */
+import { capLimitOf } from '../inForce/capLimitOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import { caution, stop, type Verdict } from '../outcome/told.ts';
+import { PSI_KPA } from '../trade/gunFacts.ts';
 import type { Gun } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
-import { HVLP_CAP_KPA, inletAtCap, isCapBound } from './inletPressure.ts';
+import { inletAtCap } from './inletPressure.ts';
 
-/** Within this of an end it is at the end: nobody sets finer. */
-const HAIR_KPA = 0.5;
+/** Within this of an end it is at the end: no gauge on a gun is set finer than a psi. */
+export const GAUGE_STEP_KPA = PSI_KPA;
+/** Less over a limit than rounding makes. */
+const HAIR_KPA = 0.05;
 
 export type SetPressure = { inletKPa: number; capKPa: number; fanTurnsOut: number };
 type Limits = { capLimitKPa?: number | undefined; bandKPa?: Band | undefined };
@@ -18,19 +22,20 @@ export function limitVerdicts(
   { capLimitKPa, bandKPa }: Limits,
 ): Verdict[] {
   const verdicts: Verdict[] = [];
-  if (capLimitKPa !== undefined && capKPa > capLimitKPa + 1e-6)
+  const limit = capLimitOf(gun.class, capLimitKPa);
+  if (limit && capKPa > limit.value + HAIR_KPA)
     verdicts.push(
-      stop('cap-over-legal-limit', {
-        capKPa,
-        limitKPa: capLimitKPa,
-        inletKPa: Math.floor(inletAtCap(model, capLimitKPa, fanTurnsOut)),
-      }),
+      limit.source === 'law'
+        ? stop('cap-over-legal-limit', {
+            capKPa,
+            limitKPa: limit.value,
+            inletKPa: Math.floor(inletAtCap(model, limit.value, fanTurnsOut)),
+          })
+        : caution('cap-over-hvlp', { capKPa }),
     );
-  if (capLimitKPa === undefined && isCapBound(gun.class) && capKPa > HVLP_CAP_KPA)
-    verdicts.push(caution('cap-over-hvlp', { capKPa }));
   if (gun.maxInletKPa !== undefined && inletKPa > gun.maxInletKPa)
     verdicts.push(stop('inlet-over-gun', { inletKPa, maxKPa: gun.maxInletKPa }));
-  if (bandKPa && (inletKPa < bandKPa[0] - HAIR_KPA || inletKPa > bandKPa[1] + HAIR_KPA))
+  if (bandKPa && (inletKPa <= bandKPa[0] - GAUGE_STEP_KPA || inletKPa >= bandKPa[1] + GAUGE_STEP_KPA))
     verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa: bandKPa[0], highKPa: bandKPa[1] }));
   return verdicts;
 }

@@ -7,9 +7,8 @@
  *
  * Source  ours: volume balance of parallel passes
  */
+import { isEffect, type Finish, type Stage } from '../trade/vocabulary.ts';
 import { caution, type Told, type Verdict } from '../outcome/told.ts';
-import type { Finish } from '../evaporation/evaporationIndex.ts';
-import type { Stage } from './gun.ts';
 
 export type OverlapInput = {
   fanWidthMm: number;
@@ -34,13 +33,12 @@ export type OverlapAnswer = Told & {
   wetFilmUm?: number;
 };
 
-const EFFECT_FINISHES: Finish[] = ['metallic', 'silver', 'pearl', 'flake', 'candy'];
 export const PINCHED_FAN_MM = 100;
 const THICKENS_FROM = 1.5;
 
 /** Under this, bands show: clear and effect colours ask for more than primer. */
 export const leastOverlapPercent = (stage?: Stage, finish?: Finish): number =>
-  stage === 'clear' || stage === 'effect' || (finish !== undefined && EFFECT_FINISHES.includes(finish)) ? 60 : 45;
+  stage === 'clear' || stage === 'effect' || isEffect(finish) ? 60 : 45;
 
 export function overlapOf(input: OverlapInput): OverlapAnswer {
   const stepMm = stepOf(input);
@@ -60,6 +58,13 @@ export function overlapOf(input: OverlapInput): OverlapAnswer {
     verdicts: verdictsOf(input, overlapPercent, filmFactor),
   };
 }
+
+/** The step of a pass: as told in mm, else what the overlap leaves of the fan. */
+export const stepMmOf = (
+  { stepMm, overlapPercent }: { stepMm?: number | undefined; overlapPercent: number },
+  fanWidthMm: number,
+): number => stepMm ?? fanWidthMm * (1 - Math.min(overlapPercent, MOST_OVERLAP_PERCENT) / 100);
+const MOST_OVERLAP_PERCENT = 95;
 
 function stepOf({ fanWidthMm, overlapPercent, stepMm, overlapMm }: OverlapInput): number {
   if (stepMm !== undefined) return stepMm;

@@ -7,30 +7,30 @@
  *
  * Source  judgement, tuned until it chose what able painters set (MODEL 17.2)
  */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { HumidAir } from '../air/humidAir.ts';
-import { MATERIALS, type MaterialClass } from '../material/classes.ts';
 import { clamp } from '../numerics/rounding.ts';
-import type { PaintFor } from './atWork.ts';
-import type { Stage } from './gun.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import { PSI_KPA } from '../trade/gunFacts.ts';
+import type { Paint } from '../mix/paint.ts';
 import { fanProfile } from './fan.ts';
 import { hornShareOf, type GunModel } from './gunModel.ts';
 import { kelvin } from '../compressedAir/freeAir.ts';
 import { capFlow, type CapFlow } from './airCap.ts';
 import { HAND_M_PER_S } from './hand.ts';
-import { needleTurnsOfFour } from './practiceBands.ts';
 import { rippleOf, type Ripple } from './ripple.ts';
 import { dropWindowUm, sprayOf, wetnessOf, type Spray } from './spray.ts';
 import type { Gun } from './gun.ts';
 
-/** Whole psi, as a gauge in the shop shows them. */
-export const PSI_KPA = 6.894757;
+/** Pressure in whole psi, as a gauge in the shop shows it. */
 export type Place = { psi: number; turns: number; fanShare: number; distanceMm: number; overlap: number };
 export type PlanRoom = {
   gun: Gun;
   model: GunModel;
-  paint: PaintFor;
+  paint: Paint;
   materialClass: MaterialClass;
-  stage: Stage;
+  /** Needle turns practice gives it, on four turns of travel. */
+  needleTurnsOfFour: number;
   room: HumidAir;
   wetFilmUm: number;
   /** Before any limit, psi: where in it a setting lies counts a little. */
@@ -103,7 +103,7 @@ export function judgeOf(room: PlanRoom): (place: Place, isFull?: boolean) => Cos
 }
 
 function costOf(room: PlanRoom, place: Place, spray: Spray, ripple: Ripple): Costed {
-  const { materialClass, gun, model, stage } = room;
+  const { materialClass, gun, model } = room;
   const material = MATERIALS[materialClass];
   const [least, most] = dropWindowUm(materialClass, gun.class);
   const { landing, sauterUm, fanWidthMm } = spray;
@@ -119,7 +119,7 @@ function costOf(room: PlanRoom, place: Place, spray: Spray, ripple: Ripple): Cos
   const profile = fanProfile(spray);
   const peak = (landing.landedM3PerS * Math.max(profile(0), profile(0.5)) * 2) / ((fanWidthMm / 1000) * speed);
   const [foot, top] = room.wholeBandPsi;
-  const usualTurns = (needleTurnsOfFour(gun.class, stage) * model.fullFluidTurns) / 4;
+  const usualTurns = (room.needleTurnsOfFour * model.fullFluidTurns) / 4;
   const aboutFog = room.mostOversprayGPerMin;
   let cost =
     4 * Math.log(sauterUm / Math.sqrt(least * most)) ** 2 +
@@ -129,7 +129,7 @@ function costOf(room: PlanRoom, place: Place, spray: Spray, ripple: Ripple): Cos
     0.6 * ((speed - 0.45) / 0.3) ** 2 +
     0.4 * ((z - room.usualDistanceMm / 1000) / 0.05) ** 2 +
     1.5 * spray.split +
-    (gun.class === 'airbrush' ? 0 : Math.max(0, Math.log((0.02 * wanted) / landing.landedM3PerS)) ** 2) +
+    (GUNS[gun.class].isSmall ? 0 : Math.max(0, Math.log((0.02 * wanted) / landing.landedM3PerS)) ** 2) +
     0.25 * (((place.turns - usualTurns) * 4) / model.fullFluidTurns) ** 2 +
     0.05 * ((place.psi - (foot + top) / 2) / Math.max(0.5, (top - foot) / 2)) ** 2;
   if (sauterUm < least || sauterUm > most) cost += 0.5;

@@ -2,25 +2,38 @@
  * What a pressure reading is worth, and the same pressure at the other places. Five pressures share one word: wall and gun,
  * at rest and flowing, and the cap; only a flowing one at a known place says anything (WORK C106–C110, C013–C016).
  */
+import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
 import { convert } from '../units/convert.ts';
-import type { Gun, Stage } from './gun.ts';
+import type { Gun } from './gun.ts';
 import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
+import type { GunSheet } from './way.ts';
+import { classOf } from '../inForce/classOf.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 
+export const PRESSURE_UNITS = ['kPa', 'bar', 'psi'] as const;
+/** Where a gauge sits, and whether air was flowing: five pressures share one word. */
+export const READ_AT = ['wall', 'inlet', 'cap', 'unknown'] as const;
+export const FLOWING = ['yes', 'no', 'unknown'] as const;
 export type PressureInput = {
   value: number;
-  unit: 'kPa' | 'bar' | 'psi';
-  at: 'wall' | 'inlet' | 'cap' | 'unknown';
-  flowing: 'yes' | 'no' | 'unknown';
+  unit: (typeof PRESSURE_UNITS)[number];
+  at: (typeof READ_AT)[number];
+  flowing: (typeof FLOWING)[number];
   gun: Gun;
   stage?: Stage;
+  carrier?: Carrier;
+  class?: MaterialClass;
+  sheet?: GunSheet;
+  /** The set in use: tests belong to it. Absent: the gun's first. */
+  nozzleMm?: number;
   airline?: Line;
-  gaugeTrust?: 'good' | 'doubtful' | 'none';
+  gaugeTrust?: Trust;
   fanTurnsOut?: number;
   restValue?: number;
   wantedInletKPa?: number;
@@ -48,7 +61,7 @@ const NO_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
 
 export function pressureOf(input: PressureInput): PressureAnswer {
   const { at, flowing, gaugeTrust = 'good', restValue, gun } = input;
-  const model = gunModelOf(gun, gun.nozzlesMm[0]!, NO_PAINT);
+  const model = gunModelOf(gun, input.nozzleMm ?? gun.nozzlesMm[0]!, NO_PAINT);
   const place = { ...input, model, fanTurnsOut: input.fanTurnsOut ?? model.fullFanTurns };
   const readKPa = convert(input.value, input.unit, 'kPa');
   const verdicts: Verdict[] = [];
@@ -134,8 +147,9 @@ function changeOf(placed: Placed, readKPa: number): number | undefined {
 }
 
 /** Does the figure look like another of the five? Asked, never assumed. */
-function asksOf({ at, gun, model, fanTurnsOut, stage }: Placed, readKPa: number): Ask[] {
-  const [low, high] = inletBandFor({ gun, model, fanTurnsOut, stage: stage ?? 'clear', carrier: 'solvent' }).bandKPa;
+function asksOf(placed: Placed, readKPa: number): Ask[] {
+  const { at, model, fanTurnsOut, stage = 'clear' } = placed;
+  const [low, high] = bandOf({ ...placed, stage });
   const options = ['wall', 'inlet', 'cap'];
   if (at === 'inlet' && readKPa < low * 0.65 && readKPa <= capAtInlet(model, high, fanTurnsOut))
     return [{ field: 'at', code: 'is-it-the-cap', options }];
@@ -144,10 +158,13 @@ function asksOf({ at, gun, model, fanTurnsOut, stage }: Placed, readKPa: number)
 }
 
 /** The usual band is only known where the coat is. */
-const limitsOf = ({ gun, model, stage, fanTurnsOut, capLimitKPa }: Placed) => ({
-  capLimitKPa,
-  ...(stage ? { bandKPa: inletBandFor({ gun, model, fanTurnsOut, stage, carrier: 'solvent' }).bandKPa } : {}),
+const limitsOf = (placed: Placed) => ({
+  capLimitKPa: placed.capLimitKPa,
+  ...(placed.stage ? { bandKPa: bandOf({ ...placed, stage: placed.stage }) } : {}),
 });
+
+const bandOf = ({ carrier = 'solvent', ...placed }: Placed & { stage: Stage }) =>
+  inletBandFor({ ...placed, carrier, isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild }).value;
 
 function reasonsOf({ at, gun, airline }: Placed): Reason[] {
   if (at === 'inlet') return [because('read-at-the-gun', 'record')];

@@ -1,170 +1,162 @@
 /**
- * How to set this gun for this coat: the sheet's word, then the practice bands, then what the gun's own rating and tests
- * say it does there. A starting point that ends in a test panel; drops, landing and risks wait for the forward model.
+ * How to set this gun for this coat: what is in force for it, then what the gun's own rating and tests say it does there.
+ * A starting point that ends in a test panel. The painter's own settings are judged beside it by the same rules.
  */
-import type { Carrier } from '../air/climate.ts';
-import type { Line } from '../compressedAir/airline.ts';
-import type { Finish } from '../evaporation/evaporationIndex.ts';
-import { materialClassOf } from '../material/classes.ts';
-import type { Chemistry } from '../mix/mix.ts';
+import { capLimitOf } from '../inForce/capLimitOf.ts';
+import { filmOf } from '../inForce/filmOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import { STAGE_PRACTICE } from '../trade/practice.ts';
+import type { PartKind, Wetness } from '../trade/vocabulary.ts';
 import { asSet, type AsSet } from './asSet.ts';
-import { paintFor } from './atWork.ts';
-import { testsOf, type Gun, type PartKind, type Place, type Stage } from './gun.ts';
-import { gunModelOf, type GunModel } from './gunModel.ts';
+import { testsOf } from './gun.ts';
+import type { GunModel } from './gunModel.ts';
 import { HAND_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
-import { capAtInlet, inletAtCap, inletPressureFor } from './inletPressure.ts';
+import { capAtInlet, coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
+import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
-import { leastOverlapPercent, PINCHED_FAN_MM } from './overlap.ts';
-import { COATS, wetFilmUm, WETNESS, type Wetness } from './practiceBands.ts';
-import { dropWindowUm } from './spray.ts';
+import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
 import { MIST_NAME, PART_NAME, presetFor } from './preset.ts';
-import type { GunSheet, Way } from './way.ts';
+import type { SetupInput } from './setupInput.ts';
+import { testedModelOf } from './testedModel.ts';
 
-export type SetupInput = {
-  gun: Gun;
-  stage: Stage;
-  carrier: Carrier;
-  finish?: Finish;
-  build?: boolean;
-  viscosityMm2PerS?: number;
-  airTemperatureC?: number;
-  /** Of the paint in the cup; absent: the air's. */
-  materialTemperatureC?: number;
-  place: Place;
-  part: PartKind;
-  /** A mist coat: wide fan, little paint, thin. */
-  mist?: boolean;
-  sheet?: GunSheet;
-  way?: Way;
-  airline?: Line;
-  capLimitKPa?: number;
-  hardener?: Chemistry;
-  highSolids?: boolean;
-  limitFog?: boolean;
-  panelLengthM?: number;
-  knobsNow?: { fanTurnsOut: number; fluidTurnsOut: number; part?: PartKind; mist?: boolean };
-};
+/** The painter's own settings as this gun carries them out. */
+export type OwnJudged = AsSet & SetJudged & Explained;
 export type SetupAnswer = Explained &
   AsSet & {
+    class: MaterialClass;
     nozzleMm: number;
     nozzleWantedMm: Band;
     inletKPa: number;
+    /** The gauge's green band. */
+    inletBandKPa: Band;
     fluidTurnsOut: number;
     fanTurnsOut: number;
     distanceMm: number;
     overlapPercent: number;
     coats: number;
     wetFilmUm: number;
+    mostWetFilmUm: number;
     wetness: Wetness;
     asks: Ask[];
+    own?: OwnJudged;
   };
 
 export function setupOf(input: SetupInput): SetupAnswer {
-  const { gun, stage, carrier, part, mist, sheet } = input;
-  const nozzle = nozzleFor(input);
-  const model = gunModelOf(gun, nozzle.nozzleMm, paintFor(input));
-  const knobs = knobsFor(input);
+  const { gun, stage, part, mist, sheet } = input;
+  const materialClass = coatClassOf(input);
+  const { isBuild, isHighSolids } = MATERIALS[materialClass.value];
+  const coat = coatOfGun({ ...input, isBuild });
+  const nozzle = nozzleFor({ ownMm: gun.nozzlesMm, coat, sheetMm: sheet?.nozzleMm });
+  const model = modelFor(input, nozzle.nozzleMm);
+  const knobs = knobsFor(input, { ...coat, isHighSolids });
   const hand = handFor(input);
   const preset = presetFor(part, mist);
-  const air = inletPressureFor({ ...input, model, fanTurnsOut: knobs.fanTurnsOut });
-  const inletKPa = Math.floor(air.inletKPa * preset.air);
-  const wetFilm = Math.round((sheet?.wetFilmUm ?? wetFilmUm(stage, carrier, input)) * preset.film);
-  const at = (fluidTurnsOut: number) => ({
-    fluidTurnsOut,
-    ...asSet(
-      { ...input, nozzleMm: nozzle.nozzleMm },
-      {
-        inletKPa,
-        fluidTurnsOut,
-        fanTurnsOut: knobs.fanTurnsOut,
-        wetFilmUm: wetFilm,
-        distanceMm: hand.distanceMm,
-        overlapPercent: hand.overlapPercent,
-      },
-    ),
-  });
-  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns);
-  const { figures, line } = chosen;
-  return {
+  const air = inletPressureFor({ ...input, model, fanTurnsOut: knobs.fanTurnsOut, isBuild, airShare: preset.air });
+  const film = filmOf({ class: materialClass.value, sheet, share: preset.film });
+  const setAt = (fluidTurnsOut: number): SetJudged => ({
     nozzleMm: nozzle.nozzleMm,
-    nozzleWantedMm: nozzle.wantedMm,
-    inletKPa,
-    fluidTurnsOut: chosen.fluidTurnsOut,
+    inletKPa: air.inletKPa,
+    fluidTurnsOut,
     fanTurnsOut: knobs.fanTurnsOut,
+    wetFilmUm: Math.round(film.value.aimUm),
     distanceMm: hand.distanceMm,
     overlapPercent: hand.overlapPercent,
-    coats: sheet?.coats ?? COATS[stage],
-    wetFilmUm: wetFilm,
-    wetness: mist ? 'light' : WETNESS[stage],
+  });
+  const at = (fluidTurnsOut: number) => ({
+    set: setAt(fluidTurnsOut),
+    ...asSet(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
+  });
+  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns);
+  const { set, figures, line } = chosen;
+  return {
+    class: materialClass.value,
+    ...set,
+    nozzleWantedMm: nozzle.wantedMm,
+    inletBandKPa: air.bandKPa,
+    coats: sheet?.coats ?? STAGE_PRACTICE[stage].coats,
+    mostWetFilmUm: film.value.mostUm,
+    wetness: mist ? 'light' : STAGE_PRACTICE[stage].wetness,
     asks:
       input.hardener === undefined
         ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
         : [],
     ...figures,
+    ...(input.own ? { own: ownJudged(input, materialClass.value, set) } : {}),
     verdicts: [
       ...air.verdicts,
-      ...nozzle.verdicts,
+      ...verdictsOfSet(input, materialClass.value, model, set, figures).filter(
+        ({ code }) => !air.verdicts.some((said) => said.code === code),
+      ),
       ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
-      ...setupVerdicts(input, { nozzleMm: nozzle.nozzleMm, overlapPercent: hand.overlapPercent, fanWidthMm: figures.fanWidthMm }),
+      ...circumstances(input, nozzle.nozzleMm),
     ],
     reasons: [
+      ...(materialClass.source === 'model' ? [materialClass.reason] : []),
       ...air.reasons,
-      ...capReasons(input, model, { inletKPa, fanTurnsOut: knobs.fanTurnsOut }),
+      ...capReasons(input, model, set),
       ...nozzle.reasons,
       ...knobs.reasons,
-      ...(chosen.fluidTurnsOut === knobs.fluidTurnsOut
+      ...(set.fluidTurnsOut === knobs.fluidTurnsOut
         ? []
         : [because('needle-for-hand', 'model', { gunSpeedMPerS: figures.gunSpeedMPerS })]),
-      ...handReasons(figures.gunSpeedMPerS),
       ...hand.reasons,
       ...testReasons(model),
-      ...dropReasons(input, figures.dropletUm?.value),
+      ...reasonsOfSet(input, materialClass.value, figures),
       ...(line?.reasons ?? []),
       ...presetReasons(part, mist),
     ],
   };
 }
 
+const modelFor = (input: SetupInput, nozzleMm: number): GunModel =>
+  testedModelOf({ gun: input.gun, paint: paintInCup(input), room: roomOf(input) }, nozzleMm);
+const asked = (input: SetupInput, nozzleMm: number) => ({ ...input, nozzleMm });
+
+/** Settings the painter chose, the rest ours; what the gun does with them, and what stands against them. */
+function ownJudged(input: SetupInput, materialClass: MaterialClass, ours: SetJudged): OwnJudged {
+  const own = { ...ours, ...givenOf(input.own ?? {}) };
+  const { figures, line } = asSet(asked(input, own.nozzleMm), own);
+  return {
+    ...own,
+    ...figures,
+    verdicts: [
+      ...verdictsOfSet(input, materialClass, modelFor(input, own.nozzleMm), own, figures),
+      ...(line?.verdicts ?? []).filter(({ level }) => level === 'stop'),
+    ],
+    reasons: reasonsOfSet(input, materialClass, figures),
+  };
+}
+
+const JUDGED = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'] as const;
+const givenOf = (own: NonNullable<SetupInput['own']>): Partial<SetJudged> =>
+  Object.fromEntries(JUDGED.flatMap((name) => (own[name] === undefined ? [] : [[name, own[name]]])));
+
 /** Further than this from practice a needle is not taken for the hand's sake. */
 const MOST_FOR_HAND_TURNS = 0.75;
 
 /** Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an arm can hold. */
-function needleForHand<T extends { fluidTurnsOut: number; figures: AsSet }>(
+function needleForHand<T extends { set: SetJudged; figures: AsSet }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
   full: number,
 ): T {
   let chosen = at(start);
   const [least, most] = [Math.max(QUARTER, start - MOST_FOR_HAND_TURNS), Math.min(full, start + MOST_FOR_HAND_TURNS)];
-  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.fluidTurnsOut - QUARTER >= least)
-    chosen = at(chosen.fluidTurnsOut - QUARTER);
-  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.fluidTurnsOut + QUARTER <= most)
-    chosen = at(chosen.fluidTurnsOut + QUARTER);
+  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.set.fluidTurnsOut - QUARTER >= least)
+    chosen = at(chosen.set.fluidTurnsOut - QUARTER);
+  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.set.fluidTurnsOut + QUARTER <= most)
+    chosen = at(chosen.set.fluidTurnsOut + QUARTER);
   return chosen;
 }
 
-function capReasons({ capLimitKPa }: SetupInput, model: GunModel, at: { inletKPa: number; fanTurnsOut: number }): Reason[] {
-  const capKPa = capAtInlet(model, at.inletKPa, at.fanTurnsOut);
-  if (capLimitKPa === undefined) return [because('cap-at-inlet', 'model', { capKPa })];
-  const mostKPa = Math.floor(inletAtCap(model, capLimitKPa, at.fanTurnsOut));
-  return [because('cap-under-limit', 'model', { capKPa, capLimitKPa, mostKPa })];
-}
-
-/** A hand that no arm holds steady is told, not hidden. */
-function handReasons(gunSpeedMPerS: number): Reason[] {
-  if (gunSpeedMPerS > HAND_M_PER_S.quickest) return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
-  return gunSpeedMPerS < HAND_M_PER_S.slowest ? [because('hand-too-slow', 'model', { gunSpeedMPerS })] : [];
-}
-
-/** Whether the drops suit this paint. */
-function dropReasons({ stage, carrier, gun, build, highSolids }: SetupInput, dropletUm: number | undefined): Reason[] {
-  if (dropletUm === undefined) return [];
-  const [lowUm, highUm] = dropWindowUm(materialClassOf(stage, carrier, { build, highSolids }), gun.class);
-  const params = { dropletUm, lowUm, highUm };
-  if (dropletUm > highUm) return [because('drops-coarse', 'model', params)];
-  return [dropletUm < lowUm ? because('drops-fine', 'model', params) : because('drops-right', 'model', params)];
+function capReasons({ gun, capLimitKPa }: SetupInput, model: GunModel, { inletKPa, fanTurnsOut }: SetJudged): Reason[] {
+  const capKPa = capAtInlet(model, inletKPa, fanTurnsOut);
+  const limit = capLimitOf(gun.class, capLimitKPa);
+  if (limit?.source !== 'law') return [because('cap-at-inlet', 'model', { capKPa })];
+  const mostKPa = Math.floor(inletAtCap(model, limit.value, fanTurnsOut));
+  return [because('cap-under-limit', 'model', { capKPa, capLimitKPa: limit.value, mostKPa })];
 }
 
 function testReasons({ tests, flowFactor }: GunModel): Reason[] {
@@ -175,20 +167,17 @@ function testReasons({ tests, flowFactor }: GunModel): Reason[] {
   ];
 }
 
-function setupVerdicts(
-  input: SetupInput,
-  { nozzleMm, overlapPercent, fanWidthMm }: { nozzleMm: number; overlapPercent: number; fanWidthMm: number },
-): Verdict[] {
-  const { hardener, sheet, part, place, stage, finish } = input;
+/** What is said of the job, whatever the settings. */
+function circumstances(input: SetupInput, nozzleMm: number): Verdict[] {
+  const { hardener, sheet, place, coatsWanted } = input;
   const verdicts: Verdict[] = [];
   if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown') verdicts.push(caution('two-pack-breathing'));
   const left = partLeft(input);
   if (left) verdicts.push(caution('knobs-need-reset', { part: left }));
   if (!sheet) verdicts.push(caution('no-sheet'));
+  if (sheet?.coatsBand && coatsWanted !== undefined && coatsWanted > sheet.coatsBand[1])
+    verdicts.push(caution('coats-over-sheet', { coats: coatsWanted, most: sheet.coatsBand[1] }));
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
-  if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
-  if (fanWidthMm < PINCHED_FAN_MM && part !== 'jamb' && part !== 'spot' && input.gun.class !== 'airbrush')
-    verdicts.push(caution('fan-pinched', { fanWidthMm }));
   if (testsOf(input.gun, nozzleMm).length === 0) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }

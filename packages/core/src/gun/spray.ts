@@ -1,13 +1,13 @@
 /** One gun at work on a panel: air, paint, drops, fan and landing joined; the film of parallel passes. */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import { GUNS, type GunClass } from '../trade/gunClasses.ts';
+import type { GunFacts } from '../trade/gunFacts.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import { FREE_AIR_KG_PER_M3, kelvin, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
-import { MATERIALS, type MaterialClass } from '../material/classes.ts';
 import type { Mixture } from '../material/mixture.ts';
 import { areasFromRating, capFlow, type CapFlow } from './airCap.ts';
 import { sauterM } from './drops.ts';
 import { fanHeightM, fanProfile, fanShape } from './fan.ts';
-import type { GunClass } from './gun.ts';
-import type { GunClassData } from './gunClasses.ts';
 import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
 import { landingOf, type Landing } from './landing.ts';
 import { rippleOf } from './ripple.ts';
@@ -50,7 +50,7 @@ const NOTHING: Landing = {
 };
 
 /** Paint over horn air at which this class's open fan is even, from its design point. */
-function evenLoad(data: GunClassData): number {
+function evenLoad(data: GunFacts): number {
   const known = evenLoads.get(data);
   if (known !== undefined) return known;
   const { ringShare, evenKgPerS, ...rating } = data;
@@ -63,7 +63,7 @@ function evenLoad(data: GunClassData): number {
   evenLoads.set(data, even);
   return even;
 }
-const evenLoads = new WeakMap<GunClassData, number>();
+const evenLoads = new WeakMap<GunFacts, number>();
 
 export function sprayOf(input: SprayInput): Spray {
   const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, room } = input;
@@ -100,7 +100,7 @@ export function sprayOf(input: SprayInput): Spray {
 
 /** Drops that suit this paint from this kind of gun: small guns are used small and fine. */
 export function dropWindowUm(materialClass: MaterialClass, gunClass: GunClass): [number, number] {
-  const share = gunClass === 'airbrush' ? 0.6 : gunClass === 'mini' ? 0.9 : 1;
+  const share = GUNS[gunClass].dropWindowShare;
   const [low, high] = MATERIALS[materialClass].spray.dropWindowUm;
   return [low * share, high * share];
 }

@@ -1,8 +1,8 @@
 /** How far one change goes at once, and what it does to film and drops on this gun, the step in mm kept (MODEL 17.3, 17.4). */
+import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import { bisect } from '../numerics/bisect.ts';
-import type { MaterialClass } from '../material/classes.ts';
-import type { PaintFor } from './atWork.ts';
+import type { Paint } from '../mix/paint.ts';
 import type { GunModel } from './gunModel.ts';
 import { passesOf, sprayOf } from './spray.ts';
 
@@ -30,7 +30,7 @@ export type BenchSettings = {
   stepMm: number;
 };
 /** Paint and gun on a bench, to try a setting without touching a knob. */
-export type Bench = { model: GunModel; paint: PaintFor; materialClass: MaterialClass; room: HumidAir };
+export type Bench = { model: GunModel; paint: Paint; materialClass: MaterialClass; room: HumidAir };
 export type Sight = { dropsUm: number; load: number; wetness: number; filmUm: number };
 
 export function tryOn({ model, paint, materialClass, room }: Bench, settings: BenchSettings): Sight {

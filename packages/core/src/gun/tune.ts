@@ -2,18 +2,19 @@
  * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault of the gun that no
  * knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4; WORK C122, C129, C132, C133).
  */
-import type { Carrier } from '../air/climate.ts';
-import type { Finish } from '../evaporation/evaporationIndex.ts';
+import type { Carrier, Finish, Place, Stage } from '../trade/vocabulary.ts';
 import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { materialClassOf } from '../material/classes.ts';
-import type { Gun, Place, Settings, Stage } from './gun.ts';
-import { gunModelOf } from './gunModel.ts';
-import { atWork, paintFor } from './atWork.ts';
-import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import type { Gun, KnownSettings, Settings } from './gun.ts';
+import { atWork } from './atWork.ts';
+import { paintInCup } from './paintInCup.ts';
+import { testedModelOf } from './testedModel.ts';
+import { capAtInlet, inletBandFor, mostInletKPa } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
 import type { Seen } from './seen.ts';
-import { completed, type KnownSettings } from './completed.ts';
+import { completed } from './completed.ts';
 import { stepsFor, type Room, type TuneStep } from './tuneSteps.ts';
 import type { GunSheet, Way } from './way.ts';
 
@@ -22,6 +23,7 @@ export type TuneInput = {
   seen: Seen[];
   stage: Stage;
   carrier: Carrier;
+  class?: MaterialClass;
   finish?: Finish;
   gun?: Gun;
   sheet?: GunSheet;
@@ -65,18 +67,24 @@ export function tuneOf(input: TuneInput): TuneAnswer {
   };
 }
 
-function roomFor({ stage, carrier, sheet, capLimitKPa }: TuneInput, gun: Gun, settings: KnownSettings): Room {
-  const paint = paintFor({ stage, carrier });
-  const model = gunModelOf(gun, settings.nozzleMm, paint);
+function roomFor(
+  { stage, carrier, class: materialClass, sheet, capLimitKPa }: TuneInput,
+  gun: Gun,
+  settings: KnownSettings,
+): Room {
+  const paint = paintInCup({ stage, carrier, class: materialClass });
+  const model = testedModelOf({ gun, paint, room: USUAL_ROOM }, settings.nozzleMm);
   const { fanTurnsOut } = settings;
-  const [lowKPa, highKPa] = inletBandFor({ gun, model, fanTurnsOut, stage, carrier, sheet }).bandKPa;
-  const limitKPa = capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut);
+  const { isBuild } = MATERIALS[paint.materialClass];
+  const bandKPa = inletBandFor({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet }).value;
+  const [lowKPa, highKPa] = bandKPa;
   return {
     model,
-    bench: { model, paint, materialClass: materialClassOf(stage, carrier), room: USUAL_ROOM },
-    bandKPa: [lowKPa, highKPa],
+    bench: { model, paint, materialClass: paint.materialClass, room: USUAL_ROOM },
+    bandKPa,
     leastKPa: Math.min(lowKPa * UNDER_FOOT, settings.inletKPa),
-    mostKPa: Math.floor(Math.min(highKPa, limitKPa, gun.maxInletKPa ?? Infinity)),
+    mostKPa: Math.floor(Math.min(highKPa, mostInletKPa({ gun, model, fanTurnsOut, capLimitKPa }))),
+    mostAtFanKPa: (turns) => mostInletKPa({ gun, model, fanTurnsOut: turns, capLimitKPa }),
   };
 }
 
@@ -84,7 +92,7 @@ const narrowThoughOpen = (seen: readonly Seen[], { fanTurnsOut }: KnownSettings,
   seen.includes('narrow') && fanTurnsOut >= OPEN_ENOUGH * model.fullFanTurns ? 'cap_blocked' : undefined;
 
 function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings, fault: GunFault | undefined): Verdict[] {
-  const { capLimitKPa, seen, stage, carrier } = input;
+  const { capLimitKPa, seen } = input;
   const { model, bandKPa } = room;
   const capKPa = capAtInlet(model, after.inletKPa, after.fanTurnsOut);
   const verdicts: Verdict[] = [];
@@ -92,8 +100,8 @@ function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings
   if (seen.includes('pullingApart')) verdicts.push(caution('thin-or-contaminated'));
   const { inletKPa, fanTurnsOut } = after;
   verdicts.push(...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }));
-  const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, paintFor({ stage, carrier }), after) : after;
-  if (fanWidthMm! < PINCHED_FAN_MM && gun.class !== 'airbrush')
+  const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, room.bench.paint, after) : after;
+  if (fanWidthMm! < PINCHED_FAN_MM && !GUNS[gun.class].isSmall)
     verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
   if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));
   return verdicts;

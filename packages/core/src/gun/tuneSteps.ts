@@ -1,7 +1,7 @@
 /** The one next change for what is seen, and what to try after it: order, goals and bounds of MODEL 17.4, solved on this gun. */
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
-import type { KnownSettings } from './completed.ts';
+import type { KnownSettings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import type { Seen } from './seen.ts';
 import { HAND_M_PER_S } from './hand.ts';
@@ -9,7 +9,15 @@ import { effectOf, MOST, solveFor, STEP, type Bench, type BenchSettings, type Ef
 
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
 export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: Seen; move: Move }; effect?: Effect };
-export type Room = { model: GunModel; bench: Bench; bandKPa: Band; leastKPa: number; mostKPa: number };
+export type Room = {
+  model: GunModel;
+  bench: Bench;
+  bandKPa: Band;
+  leastKPa: number;
+  mostKPa: number;
+  /** What gun and place allow with the fan elsewhere: closing it raises the cap. */
+  mostAtFanKPa: (fanTurnsOut: number) => number;
+};
 
 export type Move =
   | 'air up'
@@ -56,7 +64,6 @@ const AGAINST: Partial<Record<Move, Move>> = {
 /** A fan this far open is open: then the middle is heavy for another reason. */
 const FAN_IS_OPEN = 0.95;
 const FAN_RUNS_UNDER = 0.7;
-const NEAREST_MM = 120;
 const QUARTER = 0.25;
 
 export type Painter = { isNeedleOpen: boolean; ownNozzlesMm: readonly number[] };
@@ -138,9 +145,7 @@ function changeBy(
         ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: model.fullFanTurns }
         : undefined;
     case 'fan in':
-      return model.data.hasFanKnob
-        ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: Math.max(0.5, settings.fanTurnsOut - STEP.fanTurns) }
-        : undefined;
+      return fanIn(settings, room);
     case 'nearer':
       return nearer(settings, model);
     case 'slower':
@@ -156,6 +161,12 @@ function changeBy(
       return smaller.length > 0 ? { knob: 'nozzleMm', from: settings.nozzleMm, to: Math.max(...smaller) } : undefined;
     }
   }
+}
+
+/** Never so far that the cap would have more than it may. */
+function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFanKPa }: Room): Change | undefined {
+  const to = Math.max(0.5, from - STEP.fanTurns);
+  return model.data.hasFanKnob && inletKPa <= mostAtFanKPa(to) ? { knob: 'fanTurnsOut', from, to } : undefined;
 }
 
 /** Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at least. */
@@ -193,8 +204,7 @@ function fluidBy(settings: KnownSettings, { bench, model }: Room, seen: Seen, si
 
 /** Not under the nearest that this kind of gun is held. */
 function nearer({ distanceMm: from }: KnownSettings, { data }: GunModel): Change | undefined {
-  const nearestMm = data.fanAtCapM.open < 0.01 ? 40 : Math.min(NEAREST_MM, data.airFlowLPerMin < 150 ? 90 : NEAREST_MM);
-  const to = Math.max(nearestMm, from - STEP.nearerMm);
+  const to = Math.max(data.nearestMm, from - STEP.nearerMm);
   return to < from ? { knob: 'distanceMm', from, to } : undefined;
 }
 

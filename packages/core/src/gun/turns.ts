@@ -1,11 +1,12 @@
 /** A knob's place as turns from closed; painters count from either end (WORK C119, C120, C134). */
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { caution, type Ask, type Told } from '../outcome/told.ts';
-import { DEFAULT_FULL_FLUID_TURNS } from './gun.ts';
+import { GUNS } from '../trade/gunClasses.ts';
 
+export const COUNTED_FROM = ['closed', 'open', 'unknown'] as const;
 export type TurnsInput = {
   value: number;
-  countedFrom: 'closed' | 'open' | 'unknown';
+  countedFrom: (typeof COUNTED_FROM)[number];
   fullTurns: number;
   forGun?: { fullTurns?: number };
 };
@@ -23,7 +24,7 @@ export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): 
     };
   const turnsOut = countedFrom === 'closed' ? value : fullTurns - value;
   if (!forGun) return { turnsOut, asks: [], verdicts: [] };
-  const otherFull = forGun.fullTurns ?? DEFAULT_FULL_FLUID_TURNS;
+  const otherFull = forGun.fullTurns ?? GUNS.hvlp.fullFluidTurns;
   const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, QUARTER), Math.min(0.5, otherFull), otherFull);
   return { turnsOut, start, asks: [], verdicts: [caution('turns-not-portable')] };
 }

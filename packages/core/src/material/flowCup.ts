@@ -7,7 +7,8 @@
  * Source  DIN 53211, ISO 2431, ASTM D1200 and D4212 as quoted in MODEL 4 (from memory there: check against the standard)
  * Holds   inside each cup's own seconds; outside them the figure is given with a flag
  */
-export type CupName = 'din4' | 'ford4' | 'zahn2' | 'iso4';
+export const CUP_NAMES = ['din4', 'ford4', 'zahn2', 'iso4'] as const;
+export type CupName = (typeof CUP_NAMES)[number];
 
 type FlowCup = { slope: number; over: number; offsetSeconds: number; fromSeconds: number; toSeconds: number };
 const cup = (slope: number, over: number, offsetSeconds: number, fromSeconds: number, toSeconds: number): FlowCup => ({
@@ -23,7 +24,6 @@ export const FLOW_CUPS: Record<CupName, FlowCup> = {
   zahn2: cup(3.5, 0, 14, 20, 80),
   iso4: cup(1.37, 200, 0, 30, 100),
 };
-export const CUP_NAMES = Object.keys(FLOW_CUPS) as CupName[];
 
 /** As they are engraved. */
 export const CUP_LABEL: Record<CupName, string> = { din4: 'DIN 4', ford4: 'Ford 4', zahn2: 'Zahn 2', iso4: 'ISO 4' };

@@ -8,7 +8,7 @@
  *
  * Source  volume and mass balance; densities of the three stand-in volatiles from MODEL 3
  */
-import type { MaterialData } from './classes.ts';
+import type { MaterialFacts } from '../trade/materialFacts.ts';
 
 const DENSITY_KG_PER_M3 = { water: 1000, fast: 870, slow: 930 } as const;
 const WATER_IN_THINNER = 0.95;
@@ -25,8 +25,8 @@ export type Mixture = {
 
 /** @param reducer slow shares of reducer and hardener; absent: a medium grade, and the paint's own */
 export function mixtureOf(
-  material: MaterialData,
-  mix: MaterialData['mix'] = material.mix,
+  material: MaterialFacts,
+  mix: MaterialFacts['mix'] = material.mix,
   reducer: { slowFraction?: number; hardenerSlowFraction?: number } = {},
 ): Mixture {
   const [paint, hardener, thinner] = mix;

@@ -6,8 +6,8 @@
  *
  * Source  Mooney 1951 for the solids, Arrhenius for the temperature; constants fitted, not measured (MODEL 4, 5)
  */
+import type { MaterialFacts } from '../trade/materialFacts.ts';
 import { bisect } from '../numerics/bisect.ts';
-import type { MaterialData } from './classes.ts';
 
 const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
 const REFERENCE_K = 293.15;
@@ -15,7 +15,7 @@ const ZERO_C_K = 273.15;
 const WATER_PA_S = 1e-3;
 
 /** A and B of the Mooney form. [rheology-2] */
-export function mooneyOf({ standardSolids, standardPaS, dryPaS }: MaterialData): { a: number; b: number } {
+export function mooneyOf({ standardSolids, standardPaS, dryPaS }: MaterialFacts): { a: number; b: number } {
   const standard = Math.log(standardPaS / WATER_PA_S);
   const dry = Math.log(dryPaS / WATER_PA_S);
   const b = (dry * standardSolids - standard) / (standardSolids * (dry - standard));
@@ -23,7 +23,7 @@ export function mooneyOf({ standardSolids, standardPaS, dryPaS }: MaterialData):
 }
 
 /** Energy by which this paint's flow answers to temperature, J/mol. */
-export const flowEnergyJPerMol = ({ flowEnergyJPerMol: { solvent, solids } }: MaterialData, solidsFraction: number): number =>
+export const flowEnergyJPerMol = ({ flowEnergyJPerMol: { solvent, solids } }: MaterialFacts, solidsFraction: number): number =>
   solvent + solids * solidsFraction;
 
 /** Factor on viscosity from one temperature to another. */
@@ -31,7 +31,7 @@ export const temperatureFactor = (energyJPerMol: number, fromC: number, toC: num
   Math.exp((energyJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (toC + ZERO_C_K) - 1 / (fromC + ZERO_C_K)));
 
 /** Viscosity at rest, Pa s. [rheology-1] */
-export function viscosityPaS(material: MaterialData, solids: number, temperatureC: number): number {
+export function viscosityPaS(material: MaterialFacts, solids: number, temperatureC: number): number {
   const { a, b } = mooneyOf(material);
   return (
     WATER_PA_S *
@@ -41,5 +41,5 @@ export function viscosityPaS(material: MaterialData, solids: number, temperature
 }
 
 /** Solids share at which this paint is as thick as that at 20 °C. */
-export const solidsAtViscosity = (material: MaterialData, wantedPaS: number): number =>
+export const solidsAtViscosity = (material: MaterialFacts, wantedPaS: number): number =>
   bisect((solids) => viscosityPaS(material, solids, REFERENCE_K - ZERO_C_K) - wantedPaS, 0, 1);

@@ -1,7 +1,7 @@
 /** Seconds through a cup as viscosity, in the other cups, at another temperature, and how much reducer would thin it (WORK G02, C077–C081). */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
 import { caution, type Told, type Verdict } from '../outcome/told.ts';
-import { MATERIALS, type MaterialClass } from './classes.ts';
 import {
   CUP_LABEL,
   CUP_NAMES,

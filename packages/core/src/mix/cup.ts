@@ -1,5 +1,6 @@
 /** Pouring into a cup: components with their levels, equal batches, and the printed scale's marks (WORK C096–C097). */
-import { paintShare, type Role, type Share } from './recipe.ts';
+import type { Role } from '../trade/vocabulary.ts';
+import { paintShare, type Share } from './recipe.ts';
 
 export type Cup = {
   capacityMl: number;

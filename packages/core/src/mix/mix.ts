@@ -1,13 +1,14 @@
 /** What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix (WORK C086–C105). */
-import { materialVerdicts } from '../air/climate.ts';
+import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
+import type { Chemistry, Speed } from '../trade/vocabulary.ts';
 import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/told.ts';
 import { batchesOf, pourList, type Batch, type Component, type Cup, type Densities } from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { potLifeMinutes, type PotLife } from './potLife.ts';
 import { sharesOf, type Recipe, type Share } from './recipe.ts';
 
-export type Chemistry = 'isocyanate' | 'other' | 'none' | 'unknown';
 export type Have = { name: string; ml: number };
 export type MixInput = {
   recipe: Recipe;
@@ -23,6 +24,8 @@ export type MixInput = {
   sprayMinutes?: number;
   sheet?: MixSheet;
   hardener?: Chemistry;
+  hardenerSpeed?: Speed;
+  class?: MaterialClass;
 };
 export type MixAnswer = Explained & {
   components?: Component[];
@@ -47,7 +50,10 @@ export function hardenerChemistry(given: Chemistry | undefined, shares: readonly
 export function mixOf(input: MixInput): MixAnswer {
   const shares = withSheetRoles(sharesOf(input.recipe), input.sheet);
   const { readyMl, limitedBy } = amountOf(input, shares);
-  const life = input.potLife && input.temperatureC !== undefined ? potLifeMinutes(input.potLife, input.temperatureC) : undefined;
+  const life =
+    input.potLife && input.temperatureC !== undefined
+      ? potLifeMinutes(input.potLife, input.temperatureC, input.hardenerSpeed)
+      : undefined;
   const vocGPerL = vocOf(shares, input.vocGPerL);
   const verdicts = mixVerdicts(input, shares, life, vocGPerL);
   const facts = {
@@ -101,7 +107,7 @@ export function vocOf(shares: readonly Share[], vocGPerL?: Record<string, number
 function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, vocGPerL?: number): Verdict[] {
   const verdicts = [
     ...(input.sheet ? sheetVerdicts(shares, input.sheet) : []),
-    ...materialVerdicts(input.temperatureC, undefined, 'temperatureC'),
+    ...materialVerdictsOf(input.temperatureC, { class: input.class }, 'temperatureC'),
   ];
   const chemistry = hardenerChemistry(input.hardener, shares);
   if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));
@@ -135,9 +141,11 @@ function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
 
 function notesOf(shares: readonly Share[]): Advice[] {
   const has = (role: string) => shares.some((share) => share.role === role);
+  const isReduced = has('reducer') || has('adjuster');
   return [
     { code: 'stir-paint-first' },
-    ...(has('hardener') ? [{ code: 'hardener-before-reducer' }, { code: 'stir-and-rest' }] : []),
+    ...(has('hardener') && isReduced ? [{ code: 'hardener-before-reducer' }] : []),
+    ...(has('hardener') ? [{ code: 'stir-and-rest' }] : []),
     { code: 'strain-into-cup' },
   ];
 }

@@ -5,8 +5,7 @@
  *
  * Source  volume balance; transfer shares are practice on large flat panels (MODEL 16.1), edges and wheels lose more
  */
-import type { GunClass } from '../gun/gun.ts';
-import { GUN_CLASSES } from '../gun/gunClasses.ts';
+import { type GunClass, GUNS } from '../trade/gunClasses.ts';
 
 const WASTE = 0.1;
 const CUP_AND_LINE_ML = 30;
@@ -19,9 +18,7 @@ export type Need = { areaM2: number; coats: number; wetFilmUm: number; gunClass:
 /** Ready millilitres, rounded up to what a cup can show. 1 µm on 1 m² is 1 ml. [need-1] */
 export function readyNeedMl({ areaM2, coats, wetFilmUm, gunClass }: Need): number {
   const landedMl = areaM2 * coats * wetFilmUm;
-  return (
-    Math.ceil(((landedMl / GUN_CLASSES[gunClass].transferFraction) * (1 + WASTE) + CUP_AND_LINE_ML) / POUR_STEP_ML) * POUR_STEP_ML
-  );
+  return Math.ceil(((landedMl / GUNS[gunClass].transferFraction) * (1 + WASTE) + CUP_AND_LINE_ML) / POUR_STEP_ML) * POUR_STEP_ML;
 }
 
 /**

@@ -1,13 +1,15 @@
 /**
- * Pot life runs from mixing and shortens with heat:  t(T) = t_sheet / Q10^((T − T_sheet)/10)      [pot-1]
+ * Pot life runs from mixing and shortens with heat and a quicker hardener:  t = t_sheet / (Q10^((T − T_sheet)/10) · max(1, speed))   [pot-1]
  *
- * Source  Arrhenius 1889 in its Q10 form; 2.1 is the card's value for two-pack films (MODEL 5)
+ * A slower hardener is not taken to lengthen what the sheet prints.
+ * Source  inForce/cure.ts
  */
+import { cureFactor, HARDENER_SPEED } from '../inForce/cure.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
+import type { Speed } from '../trade/vocabulary.ts';
 
 export type PotLife = { minutes: number; atC: number };
-export const CURE_Q10 = 2.1;
 const POT_LIFE_LOG_SD = 0.25;
 
-export const potLifeMinutes = ({ minutes, atC }: PotLife, temperatureC: number): Spread =>
-  logNormalSpread(minutes / CURE_Q10 ** ((temperatureC - atC) / 10), POT_LIFE_LOG_SD);
+export const potLifeMinutes = ({ minutes, atC }: PotLife, temperatureC: number, hardenerSpeed: Speed = 'medium'): Spread =>
+  logNormalSpread(minutes / (cureFactor(temperatureC, atC) * Math.max(1, HARDENER_SPEED[hardenerSpeed])), POT_LIFE_LOG_SD);

@@ -11,11 +11,15 @@ export type PourCheckInput = {
   densitiesGPerMl?: Densities;
   tolerancePercent?: number;
   cup?: Cup;
+  /** What else the shop has to mix in: a mended mix may go into a larger one. */
+  pots?: { name: string; capacityMl: number }[];
   sheet?: MixSheet;
 };
 export type PourCheckAnswer = Told & {
   ratio: { name: string; wantedParts: number; pouredParts: number; errorPercent: number }[];
   correct?: { name: string; addMl: number; addGrams?: number }[];
+  /** The pot to move to before adding, where this one is too small. */
+  moveTo?: string;
   pouredMl: number;
   readyMl: number;
   effects: Reason[];
@@ -33,21 +37,29 @@ export function pourCheckOf(input: PourCheckInput): PourCheckAnswer {
   const mendedMl = totalMl + additions.reduce((sum, a) => sum + a.addMl, 0);
   const worst = ratio.reduce((a, b) => (Math.abs(b.errorPercent) > Math.abs(a.errorPercent) ? b : a));
   const isRight = Math.abs(worst.errorPercent) <= tolerancePercent + 1e-9;
-  const overfills = input.cup !== undefined && mendedMl > input.cup.capacityMl;
+  const isTooMuch = input.cup !== undefined && mendedMl > input.cup.capacityMl;
+  const pot = isTooMuch ? smallestHolding(input.pots ?? [], mendedMl) : undefined;
+  const overfills = isTooMuch && !pot;
   const verdicts = input.sheet && totalMl > 0 ? sheetVerdicts(pouredShares(wanted, pouredMl, totalMl), input.sheet) : [];
   if (isRight && !isStopped(verdicts)) verdicts.push(go('pour-good', { tolerancePercent }));
   else if (overfills) verdicts.push(stop('pour-lost'));
+  else if (pot)
+    verdicts.push(caution('pour-off-larger-pot', { name: worst.name, errorPercent: worst.errorPercent, pot: pot.name }));
   else verdicts.push(caution('pour-off', { name: worst.name, errorPercent: worst.errorPercent }));
-  const isMended = !overfills && verdicts.some(({ code }) => code === 'pour-off');
+  const isMended = !overfills && verdicts.some(({ code }) => code === 'pour-off' || code === 'pour-off-larger-pot');
   return {
     ratio,
     ...(isMended ? { correct: withGrams(additions, input.densitiesGPerMl) } : {}),
+    ...(isMended && pot ? { moveTo: pot.name } : {}),
     pouredMl: totalMl,
     readyMl: isMended ? mendedMl : totalMl,
     effects: effectsOf(wanted, ratio, tolerancePercent),
     verdicts: verdicts as Verdict[],
   };
 }
+
+const smallestHolding = (pots: NonNullable<PourCheckInput['pots']>, ml: number) =>
+  [...pots].sort((a, b) => a.capacityMl - b.capacityMl).find(({ capacityMl }) => capacityMl >= ml);
 
 function amountMl({ poured, densitiesGPerMl }: PourCheckInput, name: string): number {
   return poured

@@ -6,9 +6,8 @@
  *
  * Source  ours: linear balance
  */
-import type { Basis } from '../reducer/reducer.ts';
+import type { Basis, Role } from '../trade/vocabulary.ts';
 
-export type Role = 'paint' | 'hardener' | 'reducer' | 'adjuster' | 'additive';
 export type RecipePart = { name: string; parts: number; role?: Role };
 export type Addition = { name: string; percent: number; of: Basis; role?: Role };
 export type Recipe = { parts: RecipePart[]; additions?: Addition[] } | { paint: string; additions: Addition[] };

@@ -2,12 +2,14 @@
  * What every calculation tells beside its figures: codes and numbers, never sentences.
  * The contract turns them into words, once for the command line, the API and the screen.
  */
-export type Level = 'go' | 'caution' | 'stop';
+export const LEVELS = ['go', 'caution', 'stop'] as const;
+export type Level = (typeof LEVELS)[number];
 export type Path = (string | number)[];
 export type Params = Record<string, number | string>;
 
 export type Verdict = { level: Level; code: string; path?: Path; params?: Params };
-export type ReasonSource = 'dataSheet' | 'model' | 'rule' | 'record';
+export const REASON_SOURCES = ['dataSheet', 'model', 'rule', 'record'] as const;
+export type ReasonSource = (typeof REASON_SOURCES)[number];
 export type Reason = { code: string; source: ReasonSource; params?: Params };
 export type Ask = { field: string; code: string; options?: string[] };
 export type Advice = { code: string; params?: Params };

@@ -40,12 +40,15 @@ function along(points: [x: number, y: number][], at: number): number {
   return x1 === x0 ? y1 : y0 + ((y1 - y0) * clamp(at - x0, 0, x1 - x0)) / (x1 - x0);
 }
 
+/** A point of the grid is on it, whatever a reading's last digits say. */
+const HAIR = 1e-6;
+
 /** A grid with a single humidity (or temperature) says nothing against others. */
 function isOutside(grid: readonly AdjusterPoint[], of: (p: AdjusterPoint) => number, at: number): boolean {
   const values = grid.map(of);
   const low = Math.min(...values);
   const high = Math.max(...values);
-  return low !== high && (at < low || at > high);
+  return low !== high && (at < low - HAIR || at > high + HAIR);
 }
 
 /** Nearest point, with 1 °C weighing as much as 3 % humidity: which adjuster the sheet means here. */

@@ -1,6 +1,7 @@
 /** Which grade, or which quarters of two neighbours, dries as the job wants (MODEL 3.2, choice of grade). */
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
+import { bisect } from '../numerics/bisect.ts';
 import { toStep } from '../numerics/rounding.ts';
 import { designTemperatureC, type Grade } from './grade.ts';
 
@@ -18,6 +19,16 @@ export function slowFractionOf(parts: readonly BlendPart[], grades: readonly Gra
     return sum + part.fraction * slowFractionForDesign(designTemperatureC(grade));
   }, 0);
 }
+
+/** A blend as the one grade that leaves as it does: its slow share turned round. */
+export function gradeOfBlend(parts: readonly BlendPart[], grades: readonly Grade[]): Grade {
+  const wanted = slowFractionOf(parts, grades);
+  const designC = bisect((temperatureC) => slowFractionForDesign(temperatureC) - wanted, ...DESIGN_RANGE_C);
+  const name = parts.map((part) => part.name).join(' + ');
+  return { name, minC: designC - HALF_BAND_C, maxC: designC + HALF_BAND_C };
+}
+const DESIGN_RANGE_C: [number, number] = [-40, 90];
+const HALF_BAND_C = 3;
 
 export const evaporationOf = (parts: readonly BlendPart[], grades: readonly Grade[], where: Surroundings): number =>
   solventEvaporation({ slowFraction: slowFractionOf(parts, grades), ...where });

@@ -1,26 +1,34 @@
 /** Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL 3.2; WORK C073–C085). */
-import { airSpeedMPerSOf, type AirMovement } from '../air/airMovement.ts';
-import { airVerdicts, type Carrier } from '../air/climate.ts';
+import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
+import {
+  barsFastGrades,
+  type AirMovement,
+  type Basis,
+  type Carrier,
+  type Finish,
+  type JobSize,
+  type Stage,
+  type Substrate,
+  type Surface,
+} from '../trade/vocabulary.ts';
+import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import type { Limits } from '../air/limits.ts';
 import {
   effectiveTemperatureC,
   solventEvaporation,
   wantedEvaporation,
   waterEvaporation,
-  type Finish,
-  type JobSize,
   type Preference,
-  type Substrate,
 } from '../evaporation/evaporationIndex.ts';
-import { slowFractionForDesign } from '../evaporation/solvents.ts';
+import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
 import { adjusterDose, type AdjusterPoint } from './adjuster.ts';
-import { blendFor, bySpeed, evaporationOf, type BlendPart, type Surroundings } from './blend.ts';
+import { blendFor, bySpeed, evaporationOf, slowFractionOf, type BlendPart, type Surroundings } from './blend.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
 import { designTemperatureC, speedOf, type Grade } from './grade.ts';
 import { hardenerFor } from './hardener.ts';
 
-export type Basis = 'paint' | 'mixSoFar' | 'finalMix';
 export type Reduction = { sheetPercent: number; maxPercent: number; of: Basis };
 export type ReducerInput = {
   airTemperatureC: number;
@@ -31,17 +39,19 @@ export type ReducerInput = {
   airSpeedMPerS?: number;
   jobSize: JobSize;
   carrier: Carrier;
-  stage: string;
+  stage: Stage;
+  class?: MaterialClass;
   finish?: Finish;
   grades?: Grade[];
   hardeners?: Grade[];
   reduction?: Reduction;
   adjusterGrid?: AdjusterPoint[];
   substrate?: Substrate;
-  surface?: 'vertical' | 'horizontal' | 'both';
+  surface?: Surface;
   preference?: Preference;
   limits?: Limits;
-  wanted?: { parts: BlendPart[]; reductionPercent?: number };
+  /** The painter's own pick, judged beside ours: another blend, another hardener, or both. */
+  wanted?: { parts: BlendPart[]; reductionPercent?: number; hardener?: string };
 };
 export type ReducerChoice = {
   parts: BlendPart[];
@@ -57,7 +67,8 @@ export type ReducerAnswer = Explained & {
   evaporationIndex?: number;
   openTimeMinutes?: Spread;
   alternatives: ({ parts: BlendPart[] } & Judged)[];
-  wanted?: Judged;
+  /** `stepsSlower`: grades slower than ours, as the clock of waits counts them. */
+  wanted?: Judged & { stepsSlower: number };
 };
 
 const TOO_SLOW_INDEX = 1 / 1.5;
@@ -67,7 +78,6 @@ const EVAPORATION_LOG_SD = 0.3;
 const WET_EDGE_SECONDS = 240;
 /** Within a seventh of what is wanted a blend in quarters counts as right. */
 const NEAR_RIGHT_LOG = 0.14;
-const WITHOUT_FAST: Finish[] = ['silver', 'metallic', 'pearl'];
 
 /** Wet-edge time, minutes, of a film that evaporates at this rate. */
 const openTimeMinutes = (evaporation: number): Spread =>
@@ -77,13 +87,13 @@ type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: G
 
 export function reducerOf(input: ReducerInput): ReducerAnswer {
   const where = { effectiveC: effectiveTemperatureC(input), airSpeedMPerS: airSpeedMPerSOf(input) };
-  const air = airVerdicts(input, input.limits);
+  const air = airVerdictsOf(input, { limits: input.limits });
   return input.carrier === 'waterborne' ? waterborneAnswer(input, where, air) : solventAnswer(jobOf(input, where), air);
 }
 
 function jobOf(input: ReducerInput, where: Surroundings): Job {
   const grades = (input.grades ?? []).filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
-  const isFastBarred = input.finish !== undefined && WITHOUT_FAST.includes(input.finish);
+  const isFastBarred = barsFastGrades(input.finish);
   return {
     input,
     where,
@@ -101,13 +111,13 @@ function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
   const parts = isGraded ? blendFor(job.wanted, allowed, where) : [];
   const evaporation = isGraded ? evaporationOf(parts, allowed, where) : hardenerEvaporation(hardener?.hardener, where);
   const judged = evaporation === undefined ? undefined : judge(evaporation, job.wanted);
+  const wanted = judgeWanted(job, parts, hardener?.hardener);
   const verdicts = [
     ...air,
     ...(job.reduces ? gradeVerdicts(job, parts, judged) : []),
     ...(hardener?.verdicts ?? []),
-    ...wantedVerdicts(job),
+    ...wantedVerdicts(job, wanted),
   ];
-  const wanted = input.wanted && judgeWanted(job, input.wanted.parts);
   return {
     ...(isStopped(verdicts) || (job.reduces && grades.length > 0 && !isGraded)
       ? {}
@@ -146,12 +156,30 @@ function gradeVerdicts({ grades, allowed, where }: Job, parts: BlendPart[], judg
   return [];
 }
 
-function judgeWanted(job: Job, parts: BlendPart[]): Judged | undefined {
-  if (parts.length === 0 || parts.some(({ name }) => !job.grades.some((grade) => grade.name === name))) return undefined;
-  return judge(evaporationOf(parts, job.grades, job.where), job.wanted);
+/** Slow share of what sets the drying: the reducer's where there is one, else the hardener's. */
+function slowShareOf(job: Job, parts: readonly BlendPart[], hardener: Grade | undefined): number | undefined {
+  if (job.reduces && parts.length > 0) return slowFractionOf(parts, job.grades);
+  return hardener && slowFractionForDesign(designTemperatureC(hardener));
 }
 
-function wantedVerdicts(job: Job): Verdict[] {
+/** The painter's pick by what it does to the drying; what was not picked otherwise is ours. */
+function judgeWanted(job: Job, ours: BlendPart[], ourHardener: Grade | undefined): ReducerAnswer['wanted'] {
+  const { input, where, grades, wanted: wantedRate } = job;
+  const pick = input.wanted;
+  if (!pick || pick.parts.some(({ name }) => !grades.some((grade) => grade.name === name))) return undefined;
+  const parts = pick.parts.length > 0 ? pick.parts : ours;
+  const hardener = pickedHardener(input) ?? ourHardener;
+  const slowFraction = slowShareOf(job, parts, hardener);
+  if (slowFraction === undefined) return undefined;
+  const oursSlow = slowShareOf(job, ours, ourHardener) ?? slowFraction;
+  const evaporation = solventEvaporation({ slowFraction, ...where });
+  return { ...judge(evaporation, wantedRate), stepsSlower: (slowFraction - oursSlow) / SLOW_FRACTION_PER_STEP };
+}
+
+const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined =>
+  hardeners?.find(({ name }) => name === wanted?.hardener);
+
+function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { wanted, reduction, finish } = job.input;
   if (!wanted) return [];
   const verdicts: Verdict[] = wanted.parts
@@ -162,10 +190,14 @@ function wantedVerdicts(job: Job): Verdict[] {
   else if (reduction && percent > reduction.maxPercent)
     verdicts.push(caution('reducer-over-sheet', { percent, maxPercent: reduction.maxPercent }, ['wanted', 'reductionPercent']));
   const chosen = job.grades.filter((grade) => wanted.parts.some(({ name, fraction }) => name === grade.name && fraction > 0));
-  if (finish && WITHOUT_FAST.includes(finish) && chosen.some((grade) => speedOf(grade) === 'fast'))
+  if (barsFastGrades(finish) && chosen.some((grade) => speedOf(grade) === 'fast'))
     verdicts.push(stop('silver-needs-slower', undefined, ['wanted', 'parts']));
-  const judged = judgeWanted(job, wanted.parts);
-  const named = { grade: wanted.parts.map(({ name }) => name).join(' + '), effectiveC: job.where.effectiveC };
+  const hardener = pickedHardener(job.input);
+  if (wanted.hardener !== undefined && !hardener)
+    verdicts.push(stop('wrong-system', { name: wanted.hardener }, ['wanted', 'hardener']));
+  if (hardener) verdicts.push(...hardenerFor([hardener], job.where.effectiveC).verdicts);
+  const grade = [...wanted.parts.map(({ name }) => name), ...(hardener ? [hardener.name] : [])].join(' + ');
+  const named = { grade, effectiveC: job.where.effectiveC };
   if (judged && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', named, ['wanted']));
   if (judged && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', named, ['wanted']));
   return verdicts;
@@ -204,8 +236,7 @@ function circumstances({ input, reduces }: Job): Reason[] {
   if (!reduces) reasons.push(because('clear-not-reduced', input.reduction ? 'dataSheet' : 'rule'));
   if (input.jobSize === 'side' || input.jobSize === 'overall') reasons.push(because('large-job-slower', 'rule'));
   if (input.jobSize === 'spot') reasons.push(because('spot-quicker', 'rule'));
-  if (input.finish && WITHOUT_FAST.includes(input.finish))
-    reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
+  if (input.finish && barsFastGrades(input.finish)) reasons.push(because('effect-never-fast', 'rule', { finish: input.finish }));
   if (input.preference) reasons.push(because(`preference-${input.preference}`, 'rule'));
   if (input.relativeHumidityPercent > 65 && reduces)
     reasons.push(because('damp-air-slower', 'rule', { rhPercent: input.relativeHumidityPercent }));

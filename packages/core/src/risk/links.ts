@@ -40,11 +40,11 @@ export type MottleInput = {
   landedPaS: number;
   /** Reducer parts over the standard mix's. */
   reducerShare: number;
-  isWaterborne: boolean;
+  /** The skin and the viscosity that this base's flake wants. */
+  usual: { skinSeconds: number; landedPaS: number };
 };
 /** How far from even the flake lies: clouds or dry stripes, the worse. [link-3] */
-export function mottleIndex({ filmShare, skinSeconds, landedPaS, reducerShare, isWaterborne }: MottleInput): number {
-  const usual = isWaterborne ? { skinSeconds: 600, landedPaS: 0.105 } : { skinSeconds: 258, landedPaS: 0.111 };
+export function mottleIndex({ filmShare, skinSeconds, landedPaS, reducerShare, usual }: MottleInput): number {
   // Far beyond any paint the logarithms would run away.
   const skin = clamp(skinSeconds, 1, 1e5);
   const thick = clamp(landedPaS, 1e-4, 1e6);

@@ -1,11 +1,10 @@
 /** The popping risk of a job: its coats against their sheets, and what two runs of the film say the stack still holds (MODEL 14). */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
-import { FLASH_FIT } from '../film/flashToday.ts';
 import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, runFilm, type Mesh, COARSE } from '../film/filmRun.ts';
 import { effectiveCOf, landingSeconds, type Job, type JobCoat } from '../film/job.ts';
-import { MATERIALS, type MaterialClass } from '../material/classes.ts';
 import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
 import { climateNeed, popTerms, type PopCoat, type PopInput, type PopTerm } from './pop.ts';
 
@@ -15,13 +14,13 @@ const SHEET_ROOM = { airTemperatureC: 21, relativeHumidityPercent: 50 };
 export type PopJob = Job & { hardenerSpeed?: number | undefined; sheetCoats?: number | undefined };
 
 export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
-  const fit = FLASH_FIT[coat.materialClass];
+  const { flashFit: fit, carrier } = MATERIALS[coat.materialClass];
   const evaporation = (slowFraction: number, effectiveC: number) =>
     solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S });
   const sheetAir = { airTemperatureC: coat.sheet.atC, relativeHumidityPercent: coat.sheet.atHumidityPercent };
   return {
     isTopMaterial: coat.isTopMaterial,
-    isWaterborne: fit.carrier === 'waterborne',
+    isWaterborne: carrier === 'waterborne',
     filmShare: coat.wetFilmM / coat.sheet.wetFilmM,
     sheetFilm: coat.sheet.wetFilmM,
     flashMinutes: coat.flashMinutes,

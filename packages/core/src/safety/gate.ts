@@ -2,20 +2,24 @@
  * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or legal advice:
  * the product's safety sheet, the local code and licensed practice come first (WORK F01–F20; design ruling 2).
  */
-import type { Carrier } from '../air/climate.ts';
-import type { Place } from '../gun/gun.ts';
-import type { Chemistry } from '../mix/mix.ts';
+import type { Carrier, Chemistry, Extraction, Place } from '../trade/vocabulary.ts';
 import { caution, go, isStopped, stop, type Advice, type Ask, type Told, type Verdict } from '../outcome/told.ts';
 
-export type GateStep = 'mix' | 'spray' | 'after' | 'bake' | 'clean';
-export type Breathing = 'airFed' | 'cartridge' | 'dust' | 'none';
+export const GATE_STEPS = ['mix', 'spray', 'after', 'bake', 'clean'] as const;
+export type GateStep = (typeof GATE_STEPS)[number];
+export const BREATHINGS = ['airFed', 'cartridge', 'dust', 'none'] as const;
+export type Breathing = (typeof BREATHINGS)[number];
+/** What the painter found out about two-pack in a place like this. */
+export const HOME_RULES = ['prohibited', 'permitted', 'unknown'] as const;
 export type GateInput = {
   product: { hardener: Chemistry; carrier: Carrier; vocGPerL?: number };
   place: Place;
   region?: string;
-  regionRules?: { twoPackAtHome?: 'prohibited' | 'permitted' | 'unknown'; vocLimitGPerL?: number };
+  regionRules?: { twoPackAtHome?: (typeof HOME_RULES)[number]; vocLimitGPerL?: number };
   protection?: { breathing: Breathing; skin?: boolean; eyes?: boolean };
-  extraction?: 'on' | 'off' | 'ratedFan' | 'householdFan';
+  extraction?: Extraction;
+  /** What the room has by itself: an answer cannot be more than that. */
+  roomExtraction?: Extraction;
   ignition?: string[];
   bystanders?: boolean;
   step: GateStep;
@@ -110,6 +114,7 @@ function roomVerdicts(input: GateInput): Verdict[] {
   const verdicts: Verdict[] = [];
   const isOpenAir = input.place === 'outdoors' && !isTwoPackHazard(input);
   if (input.extraction === 'off' && !isOpenAir) verdicts.push(stop('extraction-off', undefined, ['extraction']));
+  if (claimsMore(input)) verdicts.push(stop('extraction-not-there', undefined, ['extraction']));
   if (input.extraction === 'householdFan' && input.product.carrier === 'solvent')
     verdicts.push(stop('fan-not-rated', undefined, ['extraction']));
   if (input.ignition && input.ignition.length > 0 && input.product.carrier === 'solvent')
@@ -122,6 +127,10 @@ function roomVerdicts(input: GateInput): Verdict[] {
   return verdicts;
 }
 
+/** Nobody can run what the room does not have. */
+const claimsMore = ({ extraction, roomExtraction }: GateInput): boolean =>
+  (extraction === 'on' || extraction === 'ratedFan') && (roomExtraction === 'off' || roomExtraction === 'householdFan');
+
 function stepVerdicts({ step }: GateInput): Verdict[] {
   if (step === 'after') return [caution('extraction-run-on')];
   return step === 'clean' ? [caution('cleaning-solvents')] : [];
@@ -132,7 +141,9 @@ function alternativesOf(verdicts: Verdict[]): Advice[] {
   const codes = new Set(verdicts.filter((v) => v.level === 'stop').map((v) => v.code));
   const has = (...wanted: string[]) => wanted.some((code) => codes.has(code));
   return [
-    ...(has('place-unfit', 'breathing-not-enough', 'fan-not-rated', 'extraction-off') ? [{ code: 'hire-a-booth' }] : []),
+    ...(has('place-unfit', 'breathing-not-enough', 'fan-not-rated', 'extraction-off', 'extraction-not-there')
+      ? [{ code: 'hire-a-booth' }]
+      : []),
     ...(has('place-unfit', 'breathing-not-enough')
       ? [{ code: 'have-a-shop-spray-it' }, { code: 'product-without-isocyanate' }]
       : []),

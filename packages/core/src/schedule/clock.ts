@@ -1,11 +1,11 @@
 /** Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time of day: nought is the caller's. */
+import { factorsToday } from '../film/wait.ts';
+import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
+import { windowOf } from '../inForce/windowOf.ts';
+import type { ScheduleInput, ScheduleStage, ScheduleStep } from './job.ts';
 import { airAt, type ForecastPoint } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
-import { flashFactors } from '../film/flashToday.ts';
-import { FALLBACK_MINUTES } from '../film/flashToday.ts';
-import { latestMinutesOf, materialClassOf, type Layer } from '../film/wait.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
-import type { ScheduleInput, ScheduleStage, ScheduleStep } from './schedule.ts';
 
 export type MixTime = { stage: ScheduleStage; mix: number; startMinute: number; lastMinute: number };
 export type RecoatWindow = { stage: string; opensMinute: number; closesMinute?: number };
@@ -18,9 +18,6 @@ export type Laid = {
   endMinute: number;
 };
 
-/** How steeply a booth warms a panel, and what it takes where the sheet does not say. */
-const RAMP_C_PER_MIN = 4;
-const USUAL_BAKE = { toC: 60, minutes: 30 } as const;
 const LEAST_PREP_MINUTES = 0;
 /** A day of waiting in minute steps is enough for any flash. */
 const LONGEST_MINUTES = 3000;
@@ -28,47 +25,25 @@ const LONGEST_MINUTES = 3000;
 export const airOf = ({ forecast, climate }: ScheduleInput): ((minute: number) => Climate) =>
   forecast ? (minute) => airAt(forecast as ForecastPoint[], minute) : () => climate!;
 
-const layerOf = ({ stage, carrier, activated, sheet }: ScheduleStage): Layer => ({
+const layerOf = ({ stage, carrier, class: materialClass, activated, sheet }: ScheduleStage): Layer => ({
   stage,
   carrier,
+  class: materialClass,
   sheet,
-  ...(activated ? { activated } : {}),
+  activated,
 });
 
-/** When a wait that began now is served: each minute counts by what the air of that minute makes of the sheet's. */
-function servedAt(
-  stage: ScheduleStage,
-  sheetMinutes: number,
-  floorMinutes: number,
-  from: number,
-  air: (minute: number) => Climate,
-): number {
+/** When a wait that began now is served: each minute counts by what the air of that minute makes of the minutes in force. */
+function servedAt(layer: Layer, { minutes, floorMinutes }: Minutes, from: number, air: (minute: number) => Climate): number {
   let served = 0;
   for (let passed = 0; passed < LONGEST_MINUTES;) {
-    const { total } = flashFactors({
-      materialClass: materialClassOf(layerOf(stage)),
-      climate: air(from + passed),
-      sheet: stage.sheet,
-    });
-    const left = (sheetMinutes - served) * total;
+    const { total } = factorsToday(layer, { climate: air(from + passed) });
+    const left = (minutes - served) * total;
     if (left <= 1) return from + Math.max(floorMinutes, passed + left);
     served += 1 / total;
     passed += 1;
   }
   return from + LONGEST_MINUTES;
-}
-
-function waitsOf(stage: ScheduleStage): { flash: number; floor: number; floorShare: number; toNext: number; beforeBake: number } {
-  const fallback = FALLBACK_MINUTES[materialClassOf(layerOf(stage))];
-  const flash = stage.sheet.flashMinutes ?? fallback.flash;
-  const floor = stage.sheet.minFlashMinutes ?? flash / 2;
-  return {
-    flash,
-    floor,
-    floorShare: flash > 0 ? floor / flash : 0,
-    toNext: stage.sheet.toNextMinutes ?? stage.sheet.flashMinutes ?? fallback.last,
-    beforeBake: stage.sheet.beforeBakeMinutes ?? fallback.last,
-  };
 }
 
 /** Share of a coat's spraying that the largest panel takes: its own end is that much after its own start. */
@@ -101,7 +76,8 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
     }
     if (closesMinute !== undefined && now > closesMinute + 1e-6)
       laid.closed.push({ minutesSince: now - coatedMinute, latestMinutes: closesMinute - coatedMinute });
-    const waits = waitsOf(stage);
+    const layer = layerOf(stage);
+    const { before } = timesOf(layer);
     const mixes = Math.max(1, Math.ceil(stage.mixes ?? 1));
     const coats = Math.ceil(stage.coats);
     for (let coat = 1; coat <= coats; coat++) {
@@ -117,16 +93,10 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
       laid.steps.push({ name: `${name}, coat ${coat}`, stage: name, coat, startMinute: now, endMinute: end, kind: 'spray' });
       const isLast = coat === coats;
       const next = input.stages[s + 1];
-      const [minutes, floor] = isLast
-        ? stage.bake
-          ? [waits.beforeBake, waits.beforeBake]
-          : next
-            ? [waits.toNext, waits.toNext * waits.floorShare]
-            : [waits.flash, waits.floor]
-        : [waits.flash, waits.floor];
+      const then = isLast && stage.bake ? 'bake' : isLast && next ? 'clear' : 'coat';
       // Each panel waits from its own end; the same order of panels makes that one panel's spraying longer than the wait.
       const ownEnd = now + panelMinutes;
-      const ready = Math.max(end, servedAt(stage, minutes, floor, ownEnd, air));
+      const ready = Math.max(end, servedAt(layer, before[then].value, ownEnd, air));
       laid.steps.push({
         name: `Flash ${name}, coat ${coat}`,
         stage: name,
@@ -149,7 +119,7 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
       now = ready;
     }
     const climate = air(coatedMinute);
-    const latest = latestMinutesOf(layerOf(stage), effectiveTemperatureC(climate));
+    const latest = windowOf(layer, effectiveTemperatureC(climate))?.value;
     closesMinute = latest === undefined ? undefined : coatedMinute + latest;
     laid.windows.push({ stage: name, opensMinute: now, ...(closesMinute === undefined ? {} : { closesMinute }) });
     if (stage.bake) now = bakeFrom(laid, stage, now, air(now));
@@ -174,9 +144,9 @@ const mixesBegunAt = (coat: number, coats: number, mixes: number): number[] =>
     .map((mix) => mix + 1);
 
 function bakeFrom(laid: Laid, stage: ScheduleStage, from: number, climate: Climate): number {
-  const toC = stage.sheet.bakeC ?? USUAL_BAKE.toC;
-  const warmMinutes = Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / RAMP_C_PER_MIN;
-  const endMinute = from + warmMinutes + (stage.sheet.bakeMinutes ?? USUAL_BAKE.minutes);
+  const { toC, holdMinutes, rampCPerMin } = heatOf(stage);
+  const warmMinutes = Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
+  const endMinute = from + warmMinutes + holdMinutes;
   laid.steps.push({ name: `Bake ${stage.name}`, stage: stage.name, startMinute: from, endMinute, kind: 'bake' });
   return endMinute;
 }

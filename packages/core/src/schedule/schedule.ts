@@ -1,50 +1,11 @@
 /** The day on a clock: what is sprayed when, what waits how long in the air of that minute, which mix wants which grade (WORK C061, C162). */
-import { airVerdicts, type Carrier, type Climate } from '../air/climate.ts';
-import type { ForecastPoint } from '../air/forecast.ts';
-import type { Finish, JobSize } from '../evaporation/evaporationIndex.ts';
-import type { SheetTimes } from '../film/wait.ts';
-import type { Stage } from '../gun/gun.ts';
-import { potLifeMinutes, type PotLife } from '../mix/potLife.ts';
+import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
+import { potLifeMinutes } from '../mix/potLife.ts';
 import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import type { Grade } from '../reducer/grade.ts';
 import { reducerOf, type ReducerChoice } from '../reducer/reducer.ts';
+import type { ScheduleInput, ScheduleStep } from './job.ts';
 import { airOf, layOut, type Laid, type RecoatWindow } from './clock.ts';
 
-export type ScheduleStage = {
-  name: string;
-  stage: Stage;
-  carrier: Carrier;
-  coats: number;
-  sheet: SheetTimes;
-  activated?: boolean;
-  prepMinutes?: number;
-  bake?: boolean;
-  mixes?: number;
-  potLife?: PotLife;
-};
-export type ScheduleInput = {
-  stages: ScheduleStage[];
-  climate?: Climate;
-  forecast?: ForecastPoint[];
-  startMinute?: number;
-  panels: { name: string; areaM2?: number }[];
-  spraySeconds: number;
-  grades?: Grade[];
-  finish?: Finish;
-  jobSize?: JobSize;
-  deadlineMinute?: number;
-  sunriseMinute?: number;
-  heated?: boolean;
-};
-export type ScheduleStep = {
-  name: string;
-  stage?: string;
-  coat?: number;
-  startMinute: number;
-  endMinute: number;
-  kind: 'prep' | 'spray' | 'flash' | 'test' | 'bake' | 'cure';
-  readyTest?: string;
-};
 export type ScheduleAnswer = Explained & {
   steps: ScheduleStep[];
   potLifeEnds: { stage: string; mix: number; minute: number }[];
@@ -54,7 +15,6 @@ export type ScheduleAnswer = Explained & {
   bestStart?: { startMinute: number; why: string };
 };
 
-const DAWN_MINUTES = 120;
 const START_STEP_MINUTES = 15;
 const POT_SHARE = 0.8;
 
@@ -99,6 +59,7 @@ function mixesOf(input: ScheduleInput, { mixes }: Laid): Mixed[] {
           stage: stage.stage,
           ...(input.finish && stage.stage !== 'clear' ? { finish: input.finish } : {}),
           grades: input.grades!,
+          ...(stage.limits ? { limits: stage.limits } : {}),
         })
       : undefined;
     return {
@@ -139,8 +100,7 @@ function verdictsOf(input: ScheduleInput, laid: Laid, startMinute: number): Verd
   const verdicts = airAlong(input, laid);
   if (deadlineMinute !== undefined && laid.endMinute > deadlineMinute + 1e-9)
     verdicts.push(caution('does-not-fit', { endMinute: laid.endMinute, deadlineMinute }));
-  if (sunriseMinute !== undefined && !heated && Math.abs(startMinute - sunriseMinute) <= DAWN_MINUTES)
-    verdicts.push(caution('dawn-dew'));
+  verdicts.push(...dawnVerdicts(startMinute, { sunriseMinute, heated }));
   for (const { minutesSince, latestMinutes } of laid.closed) verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
   const air = airOf(input);
   for (const { stage, startMinute: mixed, lastMinute } of laid.mixes) {
@@ -161,8 +121,10 @@ function airAlong(input: ScheduleInput, { steps }: Laid): Verdict[] {
   const all = steps
     .filter(({ kind }) => kind === 'spray')
     .flatMap((step) => {
-      const carrier = input.stages.find(({ name }) => name === step.stage)?.carrier;
-      return airVerdicts(air(step.startMinute), undefined, carrier);
+      return airVerdictsOf(
+        air(step.startMinute),
+        input.stages.find(({ name }) => name === step.stage),
+      );
     })
     .filter(({ code }) => code !== 'panel-unread');
   return [...all.filter(({ level }) => level === 'stop'), ...all.filter(({ level }) => level !== 'stop')];

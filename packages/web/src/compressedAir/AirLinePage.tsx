@@ -1,10 +1,10 @@
 /** One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the compressor keeps up. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select } from '@mantine/core';
 import { capLimitOf } from '@orthochrom/contract/plan/planInputs.ts';
 import { lineOf, type AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useSetup } from '../api/hooks.ts';

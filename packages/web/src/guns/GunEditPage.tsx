@@ -1,10 +1,11 @@
 /** A gun and its nozzle sets; changing one part of a set asks about the others, for they belong together. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Checkbox, CloseButton, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { GunCreate, type StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { doubtText } from '@orthochrom/contract/words/adviceWords.ts';
 import { USUAL_INTERVALS, type CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { doubtsAbout } from '@orthochrom/core/gun/doubts.ts';
-import type { Gun, Stage } from '@orthochrom/core/gun/gun.ts';
+import type { Gun } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { mutate } from 'swr';

@@ -1,4 +1,4 @@
-import type { GunClass } from '@orthochrom/core/gun/gun.ts';
+import type { GunClass } from '@orthochrom/core/trade/gunClasses.ts';
 
 export const CLASS_NAME: Record<GunClass, string> = {
   hvlp: 'HVLP',

@@ -1,6 +1,6 @@
 /** Air and paint: what the day and the tin give. */
+import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { Select } from '@mantine/core';
-import type { MaterialClass } from '@orthochrom/core/material/classes.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';

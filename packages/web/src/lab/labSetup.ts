@@ -1,8 +1,8 @@
 /** One set-up of the lab: the input of `coat`, and where each control writes into it. Pure. */
+import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { ChangeKnob } from '@orthochrom/core/coat/changes.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from '@orthochrom/core/gun/gun.ts';
-import { MATERIALS, type MaterialClass } from '@orthochrom/core/material/classes.ts';
 import { designTemperatureC } from '@orthochrom/core/reducer/grade.ts';
 
 export type LabSetup = InputOf<'coat'>;

@@ -1,7 +1,7 @@
 /** Every coat sprayed, found by what it was and how it went. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';

@@ -1,9 +1,9 @@
 /** What this painter found on a test panel for the same product and set: offered, never imposed. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button } from '@mantine/core';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
 import { turnsText } from '../units/format.ts';
 
 const KNOBS: SettingName[] = ['fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'inletKPa'];

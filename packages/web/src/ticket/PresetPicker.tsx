@@ -1,6 +1,6 @@
 /** The work this coat is: fan and fluid are set together for it, and to be set back after. */
+import type { PartKind } from '@orthochrom/core/trade/vocabulary.ts';
 import { Checkbox, SegmentedControl } from '@mantine/core';
-import type { PartKind } from '@orthochrom/core/gun/gun.ts';
 import type { Wishes } from './useCoatPlan.ts';
 
 const PARTS: [PartKind, string][] = [

@@ -1,6 +1,5 @@
 /** The words a painter reads for the contract's names. */
-import type { Chemistry } from '@orthochrom/core/mix/mix.ts';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
+import type { Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import type { CoatState, Seen, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {

@@ -1,9 +1,9 @@
 /** First thing in the morning: the day's air against the grades, what waits, what runs. */
+import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Select, Slider } from '@mantine/core';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { Coat, Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
-import { climateOf } from '@orthochrom/core/air/climate.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMemo } from 'react';

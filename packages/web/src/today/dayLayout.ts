@@ -1,9 +1,10 @@
 /** The day in pixels: air, panel and dew point against the grades' bands, and where it is too cold or too damp to spray. Pure. */
+import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { CAUTION_FROM, DEFAULT_LIMITS } from '@orthochrom/core/air/limits.ts';
 import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
-import { designTemperatureC, speedOf, type Grade, type Speed } from '@orthochrom/core/reducer/grade.ts';
+import { designTemperatureC, speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';
 
 export type GradeBand = { name: string; speed: Speed; fromC: number; toC: number };

@@ -1,8 +1,9 @@
 /** A pattern's one next change, in this gun's own turns and pressure; or the fault that no knob mends. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { Seen, Pattern } from '@orthochrom/core/gun/seen.ts';
-import type { Settings, Stage } from '@orthochrom/core/gun/gun.ts';
+import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { usePainter } from '../../frame/painter.ts';
 import { formatFor, turnsText, type Format } from '../../units/format.ts';
 import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';

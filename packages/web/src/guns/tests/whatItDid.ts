@@ -1,9 +1,9 @@
 /** What a test does to a gun's figures: the same set-up worked out without it and with it. Pure. */
+import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { filmExpected } from '@orthochrom/core/coat/filmExpected.ts';
 import { materialClassOf } from '@orthochrom/core/material/classes.ts';
-import type { Stage } from '@orthochrom/core/gun/gun.ts';
 
 type GunTest = NonNullable<NonNullable<StoredGun['gun']['nozzleSets']>[number]['tests']>[number];
 export type Figure = { value: number; low: number; high: number };

@@ -1,0 +1,33 @@
+/** What the forward simulation answers. */
+import type { Settings } from '../gun/gun.ts';
+import type { Spread } from '../outcome/spread.ts';
+import type { Explained } from '../outcome/told.ts';
+import type { Change } from './changes.ts';
+import type { Risks } from './spreads.ts';
+
+export type CoatAnswer = Explained & {
+  film: { wetUm: Spread; dryUm: Spread; profileUm: number[]; ripplePercent: Spread };
+  dropletUm: Spread;
+  fanWidthMm: Spread;
+  transferEfficiencyPercent: Spread;
+  oversprayGPerMin: Spread;
+  fluidMlPerMin: number;
+  airFlowLPerMin: number;
+  capKPa: number;
+  stepMm: number;
+  dropWindowUm: [number, number];
+  /** Shape of one pass, for who draws it: see fan.ts. */
+  pass: { beta: number; split: number; landedMlPerMin: number; fanHeightMm: number; wanderMm: number };
+  wetness: Spread;
+  peelIndex: Spread;
+  sagMm: Spread;
+  drySprayIndex: Spread;
+  mottleIndex: Spread;
+  risks: Risks;
+  flashReadyMinutes: Spread[];
+  solventLeft: { minutes: number; byCoat: number[] }[];
+  trace: { minutes: number; surfacePaS: number; sagMm: number; panelC: number; peelIndex: number }[];
+  popLayer?: { coat: number };
+  changes?: Change[];
+  settings: Settings;
+};

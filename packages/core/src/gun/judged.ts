@@ -1,0 +1,69 @@
+/** Settings held against everything in force for the coat: ours and the painter's own by the same rules. */
+import { filmOf } from '../inForce/filmOf.ts';
+import { nozzleBandOf } from '../inForce/nozzleBandOf.ts';
+import { because, caution, type Reason, type Verdict } from '../outcome/told.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import type { AsSet, SetKnobs } from './asSet.ts';
+import { HAND_M_PER_S } from './hand.ts';
+import { coatOfGun, inletBandFor } from './inletPressure.ts';
+import { limitVerdicts } from './limits.ts';
+import type { GunModel } from './gunModel.ts';
+import { nozzleVerdicts } from './nozzle.ts';
+import { leastOverlapPercent, PINCHED_FAN_MM } from './overlap.ts';
+import type { SetupInput } from './setupInput.ts';
+import { dropWindowUm } from './spray.ts';
+
+export type SetJudged = SetKnobs & { nozzleMm: number };
+
+export function verdictsOfSet(
+  input: SetupInput,
+  materialClass: MaterialClass,
+  model: GunModel,
+  set: SetJudged,
+  figures: Pick<AsSet, 'capKPa' | 'fanWidthMm' | 'fluidMlPerMin'>,
+): Verdict[] {
+  const { gun, sheet, part, stage, finish, capLimitKPa } = input;
+  const { isBuild } = MATERIALS[materialClass];
+  const { inletKPa, fanTurnsOut, overlapPercent, wetFilmUm } = set;
+  const band = inletBandFor({ ...input, model, fanTurnsOut, isBuild });
+  const wanted = nozzleBandOf(coatOfGun({ ...input, isBuild }), sheet?.nozzleMm);
+  const film = filmOf({ class: materialClass, sheet });
+  const verdicts = [
+    ...limitVerdicts(gun, model, { inletKPa, capKPa: figures.capKPa, fanTurnsOut }, { capLimitKPa, bandKPa: band.value }),
+    ...nozzleVerdicts(set.nozzleMm, wanted.value),
+  ];
+  if (film.source === 'sheet' && wetFilmUm > film.value.mostUm * ROUNDED)
+    verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
+  if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
+  const isNarrowWork = part === 'jamb' || part === 'spot' || GUNS[gun.class].isSmall;
+  if (figures.fanWidthMm < PINCHED_FAN_MM && !isNarrowWork)
+    verdicts.push(caution('fan-pinched', { fanWidthMm: figures.fanWidthMm }));
+  if (figures.fluidMlPerMin <= 0)
+    verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
+  return verdicts;
+}
+/** Aims are whole µm. */
+const ROUNDED = 1.02;
+
+/** Whether the drops suit this paint, and whether an arm can hold the hand. */
+export function reasonsOfSet(
+  { gun }: Pick<SetupInput, 'gun'>,
+  materialClass: MaterialClass,
+  { dropletUm, gunSpeedMPerS }: Pick<AsSet, 'dropletUm' | 'gunSpeedMPerS'>,
+): Reason[] {
+  return [...handReasons(gunSpeedMPerS), ...dropReasons(dropletUm?.value, dropWindowUm(materialClass, gun.class))];
+}
+
+/** A hand that no arm holds steady is told, not hidden. */
+function handReasons(gunSpeedMPerS: number): Reason[] {
+  if (gunSpeedMPerS > HAND_M_PER_S.quickest) return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
+  return gunSpeedMPerS < HAND_M_PER_S.slowest ? [because('hand-too-slow', 'model', { gunSpeedMPerS })] : [];
+}
+
+function dropReasons(dropletUm: number | undefined, [lowUm, highUm]: readonly [number, number]): Reason[] {
+  if (dropletUm === undefined) return [];
+  const params = { dropletUm, lowUm, highUm };
+  if (dropletUm > highUm) return [because('drops-coarse', 'model', params)];
+  return [dropletUm < lowUm ? because('drops-fine', 'model', params) : because('drops-right', 'model', params)];
+}

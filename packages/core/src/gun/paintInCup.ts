@@ -1,0 +1,30 @@
+/** The paint that a coat is sprayed with, as much as is known of it: for the gun, the hand and the forecast alike. */
+import type { HumidAir } from '../air/humidAir.ts';
+import { classOf, type ClassAsked } from '../inForce/classOf.ts';
+import { paintOf, type MixedFrom, type Paint } from '../mix/paint.ts';
+
+export type PaintOfCoat = Omit<ClassAsked, 'wetFilmUm'> & {
+  sheet?: { wetFilmUm?: number | undefined } | undefined;
+  material?: Omit<MixedFrom, 'viscosityMm2PerS'> | undefined;
+  viscosityMm2PerS?: number | undefined;
+  airTemperatureC?: number | undefined;
+  materialTemperatureC?: number | undefined;
+  climate?: { airTemperatureC: number; relativeHumidityPercent: number; materialTemperatureC?: number } | undefined;
+};
+
+/** Where nobody told, of air and paint. */
+export const USUAL_C = 20;
+const USUAL_HUMIDITY_PERCENT = 50;
+
+export const coatClassOf = (coat: PaintOfCoat) => classOf({ ...coat, wetFilmUm: coat.sheet?.wetFilmUm });
+
+export const roomOf = ({ climate, airTemperatureC }: PaintOfCoat): HumidAir => ({
+  airTemperatureC: climate?.airTemperatureC ?? airTemperatureC ?? USUAL_C,
+  relativeHumidityPercent: climate?.relativeHumidityPercent ?? USUAL_HUMIDITY_PERCENT,
+});
+
+export const paintInCup = (coat: PaintOfCoat): Paint =>
+  paintOf(
+    { class: coatClassOf(coat).value, ...coat.material, viscosityMm2PerS: coat.viscosityMm2PerS },
+    coat.climate?.materialTemperatureC ?? coat.materialTemperatureC ?? roomOf(coat).airTemperatureC,
+  );

@@ -1,0 +1,46 @@
+/** Go, caution or stop in this air: the booth's air and the panel decide, the street does not (MODEL 2; WORK C057–C064). */
+import { panelMarginCOf, type Climate } from '../air/climate.ts';
+import { dewPointC, humidityRatioGPerKg, wetBulbC } from '../air/humidAir.ts';
+import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
+import { caution, go, type Told } from '../outcome/told.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
+import type { Carrier, Stage } from '../trade/vocabulary.ts';
+import { airVerdictsOf, materialVerdictsOf } from './airVerdictsOf.ts';
+import { classOf } from './classOf.ts';
+
+export type ClimateInput = Climate & {
+  limits?: Limits;
+  next?: { carrier: Carrier; stage?: Stage; class?: MaterialClass };
+  wettingFloor?: boolean;
+};
+export type ClimateAnswer = Told & {
+  dewPointC: number;
+  wetBulbC: number;
+  humidityRatioGPerKg: number;
+  panelMarginC?: number;
+  /** What was judged by. */
+  limits: Required<Limits>;
+};
+
+/** Go, caution or stop for spraying, with the dew point and the panel's margin over it. */
+export function climateOf(input: ClimateInput): ClimateAnswer {
+  const { next, limits } = input;
+  const marginC = panelMarginCOf(input);
+  const materialClass = next?.stage && classOf({ ...next, stage: next.stage }).value;
+  const sprayed = { limits, carrier: next?.carrier, class: materialClass };
+  const verdicts = [...airVerdictsOf(input, sprayed), ...materialVerdictsOf(input.materialTemperatureC, sprayed)];
+  const floorHarms =
+    next?.carrier === 'waterborne' ||
+    input.relativeHumidityPercent > CAUTION_FROM.humidityPercent ||
+    (marginC !== undefined && marginC < CAUTION_FROM.marginC);
+  if (input.wettingFloor && floorHarms) verdicts.push(caution('floor-wetting'));
+  if (verdicts.length === 0) verdicts.push(go('air-good', { marginC: marginC ?? 0 }));
+  return {
+    dewPointC: dewPointC(input),
+    wetBulbC: wetBulbC(input),
+    humidityRatioGPerKg: humidityRatioGPerKg(input),
+    ...(marginC === undefined ? {} : { panelMarginC: marginC }),
+    limits: limitsInForce(limits),
+    verdicts,
+  };
+}

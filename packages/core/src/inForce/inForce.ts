@@ -1,0 +1,11 @@
+/**
+ * Whose word rules a coat. Each quantity is decided once, in this room, and everyone else reads it:
+ * a safety stop, then the law, then the data sheet, the gun maker's leaflet, the practice of the trade, the model (ruling 1).
+ */
+import type { Reason } from '../outcome/told.ts';
+
+export const WORDS_BY_RANK = ['safety', 'law', 'sheet', 'leaflet', 'practice', 'model'] as const;
+export type Word = (typeof WORDS_BY_RANK)[number];
+
+/** A quantity with whose word it is and why. */
+export type InForce<T> = { value: T; source: Word; reason: Reason };
