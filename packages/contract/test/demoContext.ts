@@ -68,6 +68,7 @@ export function contextFor(sheetId: string, airC: number, changes: Partial<PlanC
     },
     gun: guns[0]!,
     coatsLeft: 2,
+    ordinal: 1,
     isLastStage: false,
     cup: { id: ID, version: 1, name: 'Cup', capacityMl: 600, marksMl: [100, 200], scales: [{ ratio: [4, 1, 1], mlPerPart: 10 }] },
     ...rest,

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planCoat, type CoatPlan } from '../src/plan/planCoat.ts';
-import { cupFor } from '../src/plan/planInputs.ts';
+import { cupFor } from '../src/plan/amounts.ts';
 import { shortName, type PlanContext } from '../src/plan/planContext.ts';
 import { VERDICTS } from '../src/words/verdictWords.ts';
 import { contextFor, guns, paints, products } from './demoContext.ts';

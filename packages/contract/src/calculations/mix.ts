@@ -1,4 +1,4 @@
-import { Chemistry, MaterialClass, Speed } from '../shapes/trade.ts';
+import { Chemistry, MaterialClass } from '../shapes/trade.ts';
 import { mixOf } from '@orthochrom/core/mix/mix.ts';
 import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
@@ -24,7 +24,7 @@ export const mix = defineCalculation('mix', {
       ...optional('temperatureC', 'sprayMinutes'),
       sheet: MixSheet.optional(),
       hardener: Chemistry.optional(),
-      hardenerSpeed: Speed.optional(),
+      hardenerSpeedFactor: z.number().min(0.1).max(10).optional(),
       class: MaterialClass.optional(),
     })
     .superRefine(exactlyOneOf('readyMl', 'have'))

@@ -38,7 +38,7 @@ export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
   const reducerQuestion = { ...reducerInput(context), risks: false };
   const reducer = ask('reducer', reducerQuestion);
-  const inUse = gradeInUse(context, reducerQuestion, reducer);
+  const inUse = gradeInUse(reducerQuestion, reducer);
   const parts = inUse && takenRecipe(context, inUse);
   // The best other plans cost a search: the gun card asks for them by itself.
   const setupQuestion = { ...setupInput(context, inUse, parts), plans: false };
@@ -102,7 +102,7 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number, i
     sprayMinutes: context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
-    ...(inUse?.hardenerSpeed ? { hardenerSpeed: inUse.hardenerSpeed } : {}),
+    ...(inUse?.hardenerSpeedFactor === undefined ? {} : { hardenerSpeedFactor: inUse.hardenerSpeedFactor }),
     ...(context.sheet.materialClass ? { class: context.sheet.materialClass } : {}),
   };
 }

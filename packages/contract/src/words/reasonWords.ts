@@ -23,6 +23,7 @@ export const REASONS: Record<string, string> = {
   'ratio-as-given': 'The ratio is as it was given here; no sheet was held against it.',
   'pot-life-by-temperature':
     '{sheetMinutes} at {atC} by the sheet; halved for about every 9 °C more, counted from mixing, here at {temperatureC}.',
+  'pot-life-by-hardener': 'The hardener you took cures {quickerFactor} times as quickly as the one for this temperature: so much less.',
   'hardener-over': '{name} {errorPercent} over: brittle, may crack, yellow or lose gloss.',
   'hardener-under': '{name} {errorPercent} under: stays soft, marks, will not polish.',
   'reducer-over': '{name} {errorPercent} over: thinner film, more runs, stripes in metallic.',

@@ -2,7 +2,7 @@
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
-import type { Chemistry, Speed } from '../trade/vocabulary.ts';
+import type { Chemistry } from '../trade/vocabulary.ts';
 import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/told.ts';
 import { batchesOf, pourList, type Batch, type Component, type Cup, type Densities } from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
@@ -24,7 +24,8 @@ export type MixInput = {
   sprayMinutes?: number;
   sheet?: MixSheet;
   hardener?: Chemistry;
-  hardenerSpeed?: Speed;
+  /** How many times quicker the hardener cures than the sheet's for this temperature. */
+  hardenerSpeedFactor?: number;
   class?: MaterialClass;
 };
 export type MixAnswer = Explained & {
@@ -52,7 +53,7 @@ export function mixOf(input: MixInput): MixAnswer {
   const { readyMl, limitedBy } = amountOf(input, shares);
   const life =
     input.potLife && input.temperatureC !== undefined
-      ? potLifeMinutes(input.potLife, input.temperatureC, input.hardenerSpeed)
+      ? potLifeMinutes(input.potLife, input.temperatureC, input.hardenerSpeedFactor)
       : undefined;
   const vocGPerL = vocOf(shares, input.vocGPerL);
   const verdicts = mixVerdicts(input, shares, life, vocGPerL);
@@ -134,6 +135,9 @@ function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
             sheetMinutes: input.potLife!.minutes,
             atC: input.potLife!.atC,
           }),
+          ...((input.hardenerSpeedFactor ?? 1) > 1
+            ? [because('pot-life-by-hardener', 'model', { quickerFactor: input.hardenerSpeedFactor! })]
+            : []),
         ]
       : []),
   ];
