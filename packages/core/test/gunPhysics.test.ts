@@ -13,8 +13,7 @@ import { rippleOf } from '../src/gun/ripple.ts';
 
 const PSI = 6.894757;
 const CLASSES = Object.keys(GUNS) as GunClass[];
-const areasOf = (kind: GunClass) =>
-  areasFromRating({ ...GUNS[kind], airFlowM3PerS: m3PerS(GUNS[kind].airFlowLPerMin) });
+const areasOf = (kind: GunClass) => areasFromRating({ ...GUNS[kind], airFlowM3PerS: m3PerS(GUNS[kind].airFlowLPerMin) });
 const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyClass = fc.constantFrom(...CLASSES);

@@ -33,7 +33,7 @@ function pop(stack: Stack): number {
   const coats = layers.map(({ material, share, minutes, isTop }, i): JobCoat => {
     const { flash, last } = MATERIALS[material].usualMinutes;
     const isLastOfMaterial = layers[i + 1]?.material !== material;
-    const sheetFilm = (MATERIALS[material].film.wetFilmUm * 1e-6);
+    const sheetFilm = MATERIALS[material].film.wetFilmUm * 1e-6;
     return {
       materialClass: material,
       mixture: mixtureOf(MATERIALS[material]),
@@ -82,7 +82,13 @@ describe("the card's reference vectors", () => {
     expect(normalShare(runDeviations(9))).toBeCloseTo(0.2613, 3);
     expect(normalShare(dryDeviations(0.9))).toBeCloseTo(0.2329, 3);
     expect(normalShare(stripeDeviations(1, 'effectBase'))).toBeCloseTo(0.1909, 3);
-    const asIs = mottleIndex({ filmShare: 1, landedPaS: 0.111, skinSeconds: 258, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
+    const asIs = mottleIndex({
+      filmShare: 1,
+      landedPaS: 0.111,
+      skinSeconds: 258,
+      reducerShare: 1,
+      usual: MATERIALS.solventBase.flake!,
+    });
     expect(logistic(mottleLogit(asIs))).toBeCloseTo(0.06661, 4);
   });
 });

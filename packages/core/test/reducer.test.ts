@@ -128,7 +128,7 @@ describe('the choice of reducer', () => {
   });
 
   it('gives a clear no reducer unless its sheet lists one', () => {
-    const clear = { ...base, stage: 'clear', hardeners: HARDENERS };
+    const clear = { ...base, stage: 'clear' as const, hardeners: HARDENERS };
     expect(reducerOf(clear).choice).toMatchObject({ parts: [], reductionPercent: 0, hardener: 'H-2' });
     expect(
       reducerOf({ ...clear, reduction: { sheetPercent: 5, maxPercent: 10, of: 'finalMix' } }).choice?.parts.length,

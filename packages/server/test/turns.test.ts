@@ -36,8 +36,14 @@ const pour = (batchNo = 1, changes: object = {}): Promise<Reply<TicketWhole & Fa
     ...changes,
   });
 };
-const sprayStart = (mixId: string): Promise<Reply<TicketWhole & Fault>> =>
-  shop.post(`/coats/${first().id}/spray-start`, { version: first().version, painterId, mixId, unchangedSinceGate: true });
+const sprayStart = (mixId: string, more: object = {}): Promise<Reply<TicketWhole & Fault>> =>
+  shop.post(`/coats/${first().id}/spray-start`, {
+    version: first().version,
+    painterId,
+    mixId,
+    unchangedSinceGate: true,
+    ...more,
+  });
 const toTaken = async () => {
   await shop.passGate(whole, painterId);
   whole = (await take()).body;
@@ -121,11 +127,14 @@ describe('a mix', () => {
     expect(reply.body.error).toMatchObject({ code: 'not-in-recipe', path: ['poured', 0, 'name'] });
     expect((await shop.get<TicketWhole>(`/tickets/${whole.ticket.id}`)).body.mixes).toEqual([]);
   });
-  it('is not sprayed once its pot life is over', async () => {
+  it('past its pot life is sprayed only with a word why, which stands beside the plan', async () => {
     await toTaken();
     whole = (await pour()).body;
     await shop.database.query(`update mix set pot_life_ends_at = now() - interval '1 minute'`);
-    expect((await sprayStart(whole.mixes[0]!.id)).body.error.message).toContain('pot life of this mix is over');
+    expect((await sprayStart(whole.mixes[0]!.id)).body.error.message).toMatch(/min old and lasts .* say in a word why/);
+    expect((await sprayStart(whole.mixes[0]!.id, { whyOldMix: 'last door handle' })).status).toBe(200);
+    whole = (await shop.get<TicketWhole>(`/tickets/${whole.ticket.id}`)).body;
+    expect(first()).toMatchObject({ state: 'spraying', overrides: { potLife: { why: 'last door handle' } } });
   });
   it('of another stage is not sprayed here', async () => {
     await toTaken();

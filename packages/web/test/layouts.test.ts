@@ -4,7 +4,7 @@ import { layOutCup } from '../src/ticket/cupLayout.ts';
 import { layOutGauge, layOutKnob } from '../src/ticket/instrumentLayout.ts';
 import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
 import { layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
-import { dayWindows, layOutDay } from '../src/today/dayLayout.ts';
+import { dayWindows, layOutDay, type DayWindow } from '../src/today/dayLayout.ts';
 
 const STACK = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
 const layer = fc
@@ -113,15 +113,30 @@ describe('the day', () => {
     { minute: 540, airTemperatureC: 21, relativeHumidityPercent: 52, panelTemperatureC: 19 },
     { minute: 900, airTemperatureC: 34, relativeHumidityPercent: 40, panelTemperatureC: 34 },
   ];
+  const codes = (window: DayWindow | undefined) => window!.why.map(({ code }) => code);
+  it('stops a hot panel in mild air, and tells of a dawn where nothing is heated', () => {
+    const hot = [300, 900].map((minute) => ({
+      minute,
+      airTemperatureC: 24,
+      relativeHumidityPercent: 40,
+      panelTemperatureC: 45,
+    }));
+    expect(codes(dayWindows(hot)[0])).toEqual(['too-hot-to-spray']);
+    const mild = hot.map((point) => ({ ...point, panelTemperatureC: 24 }));
+    const day = (heated: boolean) => dayWindows(mild, undefined, 300, { sunriseMinute: 360, heated });
+    expect(day(true).map(({ level }) => level)).toEqual(['go']);
+    expect(codes(day(false)[0])).toEqual(['dawn-dew']);
+  });
   it('is cut into stretches that meet and say why', () => {
     const windows = dayWindows(forecast);
-    expect(windows[0]).toMatchObject({ kind: 'stop', fromMinute: 360 });
-    expect(windows[0]!.why).toEqual(expect.arrayContaining(['panel-cold', 'dew']));
+    expect(windows[0]).toMatchObject({ level: 'stop', fromMinute: 360 });
+    expect(codes(windows[0])).toEqual(expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin']));
     expect(windows.every((window, i) => i === 0 || window.fromMinute === windows[i - 1]!.toMinute)).toBe(true);
-    expect(windows.at(-1)).toMatchObject({ toMinute: 900, kind: 'care', why: ['hot'] });
+    expect(windows.at(-1)).toMatchObject({ toMinute: 900, level: 'caution' });
+    expect(codes(windows.at(-1))).toEqual(['air-warm']);
   });
   it('tells of the reasons that lie ahead, not of those that are over', () => {
-    expect(dayWindows(forecast, undefined, 500)[0]!.why).not.toContain('humid');
+    expect(codes(dayWindows(forecast, undefined, 500)[0])).not.toContain('air-too-humid');
   });
   it('names slower grades as it warms', () => {
     const grades = dayWindows(forecast).map(({ grade }) => ['fast', 'medium', 'slow', 'very slow'].indexOf(grade));

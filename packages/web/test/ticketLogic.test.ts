@@ -2,7 +2,9 @@ import type { Coat, GateRecord, Mix, TicketWhole, Timer } from '@orthochrom/cont
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { describe, expect, it } from 'vitest';
 import { differences } from '../src/api/clash.ts';
-import { blockingCoat, currentStep, gateToday, isLastOfStage, liveMix, nextCoat } from '../src/ticket/coatSteps.ts';
+import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
+import { GATE_VERSION, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { currentStep, isLastOfStage, liveMix } from '../src/ticket/coatSteps.ts';
 import { countdownText } from '../src/ticket/countdown.ts';
 import { panelName } from '../src/ticket/names.ts';
 import { ribbonBlocks } from '../src/ticket/ribbonLayout.ts';
@@ -81,10 +83,11 @@ describe('the order of a coat', () => {
     expect(of('sprayed', { gatePassed: false })).toBe('flash');
   });
   it('takes the first coat not looked at, and waits for the one before', () => {
+    const stages = [{ id: 'a' }, { id: 'b' }];
     const coats = [coat('1', 'a', 1, 'looked'), coat('2', 'a', 2, 'sprayed'), coat('3', 'b', 1, 'planned')];
-    expect(nextCoat(coats)?.id).toBe('2');
-    expect(blockingCoat(coats, coats[2]!)?.id).toBe('2');
-    expect(blockingCoat(coats, coats[1]!)).toBeUndefined();
+    expect(nextCoat(stages, coats)?.id).toBe('2');
+    expect(blockingCoat(stages, coats, coats[2]!)?.id).toBe('2');
+    expect(blockingCoat(stages, coats, coats[1]!)).toBeUndefined();
     expect(isLastOfStage({ coats }, coats[1]!)).toBe(true);
   });
 });
@@ -100,12 +103,13 @@ describe('the gate', () => {
     verdicts: [],
     passed: true,
     answeredAt: iso(NOW - 60 * MINUTE),
+    gateVersion: GATE_VERSION,
     ...changes,
   });
   const asked = { stageId: 'a', roomId: 'r', painterId: 'n', nowMs: NOW, timeZone: 'Europe/London' };
   it('is good for its stage, room and painter', () => {
     expect(gateToday([gate({})], asked)?.passed).toBe(true);
-    for (const other of [{ stageId: 'b' }, { roomId: 'q' }, { painterId: 'm' }])
+    for (const other of [{ stageId: 'b' }, { roomId: 'q' }, { painterId: 'm' }, { gateVersion: GATE_VERSION - 1 }])
       expect(gateToday([gate(other)], asked)).toBeUndefined();
   });
   it('is asked again the next day, in the shop’s own zone', () => {

@@ -1,5 +1,8 @@
 /** Whether the safety gate counts as asked: for this room and painter (and stage), today by the shop's clock. */
-type Answered = { stageId: string; roomId: string; painterId: string; answeredAt: string; passed: boolean };
+type Answered = { stageId: string; roomId: string; painterId: string; answeredAt: string; passed: boolean; gateVersion: number };
+
+/** Raised when the gate asks more than before: answers to an older gate do not open it. */
+export const GATE_VERSION = 1;
 
 const dayOf = (at: number, timeZone: string): string => new Date(at).toLocaleDateString('en-CA', { timeZone });
 
@@ -11,7 +14,10 @@ export function gateToday<G extends Answered>(
   const newest = gates
     .filter(
       (gate) =>
-        (of.stageId === undefined || gate.stageId === of.stageId) && gate.roomId === of.roomId && gate.painterId === of.painterId,
+        gate.gateVersion === GATE_VERSION &&
+        (of.stageId === undefined || gate.stageId === of.stageId) &&
+        gate.roomId === of.roomId &&
+        gate.painterId === of.painterId,
     )
     .reduce<G | undefined>(
       (last, gate) => (last && Date.parse(last.answeredAt) > Date.parse(gate.answeredAt) ? last : gate),

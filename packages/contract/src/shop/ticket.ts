@@ -147,8 +147,6 @@ const planWishes = {
   part: PartKind.optional(),
   mist: z.boolean().optional(),
 };
-const PlanWishes = z.strictObject(planWishes);
-export type PlanWishes = z.infer<typeof PlanWishes>;
 export const TakePlan = z.strictObject({
   ...edited,
   painterId: Id,
@@ -157,6 +155,7 @@ export const TakePlan = z.strictObject({
   ...planWishes,
   cupId: Id.optional(),
 });
+export type PlanWishes = Pick<z.infer<typeof TakePlan>, keyof typeof planWishes>;
 export const OverridePlan = z.strictObject({ ...edited, painterId: Id, overrides: Overrides });
 export const SprayStart = z.strictObject({
   ...edited,
@@ -202,6 +201,7 @@ export type GateRecord = {
   verdicts: z.infer<typeof Verdict>[];
   passed: boolean;
   answeredAt: string;
+  gateVersion: number;
 };
 
 export const MixCreate = z.strictObject({

@@ -23,7 +23,8 @@ export const REASONS: Record<string, string> = {
   'ratio-as-given': 'The ratio is as it was given here; no sheet was held against it.',
   'pot-life-by-temperature':
     '{sheetMinutes} at {atC} by the sheet; halved for about every 9 °C more, counted from mixing, here at {temperatureC}.',
-  'pot-life-by-hardener': 'The hardener you took cures {quickerFactor} times as quickly as the one for this temperature: so much less.',
+  'pot-life-by-hardener':
+    'The hardener you took cures {quickerFactor} times as quickly as the one for this temperature: so much less.',
   'hardener-over': '{name} {errorPercent} over: brittle, may crack, yellow or lose gloss.',
   'hardener-under': '{name} {errorPercent} under: stays soft, marks, will not polish.',
   'reducer-over': '{name} {errorPercent} over: thinner film, more runs, stripes in metallic.',
@@ -46,7 +47,8 @@ export const REASONS: Record<string, string> = {
   'usual-minutes': 'No sheet: {sheetMinutes} is usual.',
   'class-from-sheet': 'The sheet says what it is: {materialName}.',
   'class-by-stage': 'Taken as what this stage usually is: {materialName}.',
-  'class-stands-in': 'No figures of its own are known for such a paint: {materialName} stands in for it. Keep close to the sheet.',
+  'class-stands-in':
+    'No figures of its own are known for such a paint: {materialName} stands in for it. Keep close to the sheet.',
   'film-from-sheet': 'The sheet aims at {wetUm} wet.',
   'film-from-practice': 'Practice aims at {wetUm} wet.',
   'nozzle-from-sheet': 'The sheet wants a tip of {lowMm} to {highMm}.',

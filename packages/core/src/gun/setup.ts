@@ -123,7 +123,8 @@ function ownJudged(input: SetupInput, materialClass: MaterialClass, ours: SetJud
     ...figures,
     verdicts: [
       ...verdictsOfSet(input, materialClass, modelFor(input, own.nozzleMm), own, figures),
-      ...(line?.verdicts ?? []).filter(({ level }) => level === 'stop'),
+      ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
+      ...circumstances(input, own.nozzleMm),
     ],
     reasons: reasonsOfSet(input, materialClass, figures),
   };

@@ -120,7 +120,7 @@ export const TICKETS: TicketSketch[] = [
       {
         kind: 'base',
         sheet: 'tarnside-wb-base',
-        recipeName: '10 % adjuster',
+        recipeName: 'adjuster by the grid',
         coats: 3,
         gun: 'Curlew',
         finish: 'solid',

@@ -1,4 +1,5 @@
 /** The demo's past: a job done, coat by coat, in the air of its day, with believable scatter. */
+import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import type { Coat, StagePlan, TakenPlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
@@ -27,11 +28,9 @@ export async function layPast(
   const whole = await wholeTicket(manager, ticketId);
   const setup = await shopSetup(manager);
   const latest = await latestSheets(manager);
-  const products = new Map(latest.map(({ sheet }) => [sheet.id, sheet]));
   const { ticket } = whole;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
   const painter = setup.painters.find(({ id }) => id === ticket.painterId)!;
-  const airLine = setup.airLines.find(({ roomId }) => roomId === room.id);
   const [airC, rhPercent, panelC] = sketch.air!;
   const daysAgo = sketch.rushed ? fridayBefore(sketch.daysAgo!) : sketch.daysAgo!;
   let atMs = Math.floor((Date.now() - daysAgo * DAY_MS) / DAY_MS) * DAY_MS + 9.5 * 60 * MINUTE_MS;
@@ -43,25 +42,15 @@ export async function layPast(
       const warmC = airC + (atMs % DAY_MS) / DAY_MS + random() - 0.5;
       const at = new Date(atMs).toISOString();
       const reading = (value: number) => ({ value, at, by: 'probe' as const });
-      const context = {
-        ticket,
-        stage,
-        sheet: whole.sheets.find(({ id }) => id === stage.sheetVersionId)!.sheet,
-        products,
-        painter,
-        room,
-        gun: setup.guns.find(({ id }) => id === stage.gunId)!,
-        air: {
-          roomId: room.id,
-          air: reading(warmC),
-          humidity: reading(rhPercent + random() * 4 - 2),
-          panel: reading(panelC + random()),
-          material: reading(21 + random()),
-        },
-        ...(airLine ? { airLine } : {}),
-        coatsLeft: stage.coats - coat.ordinal + 1,
-        isLastStage: ticket.stages.at(-1)!.id === stage.id,
+      const air = {
+        roomId: room.id,
+        air: reading(warmC),
+        humidity: reading(rhPercent + random() * 4 - 2),
+        panel: reading(panelC + random()),
+        material: reading(21 + random()),
       };
+      const context = contextOf({ whole, setup: { ...setup, knobs: {} }, latest, air }, coat, painter.id, {});
+      if (isMissing(context)) throw new Error(`the demo's ${ticket.vehicle} lacks its ${context.missing}`);
       const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
       if (coat.ordinal === 1)
         await layGateAndMix(manager, { ticket, stage, mixId, at: new Date(atMs - 15 * MINUTE_MS), plan: { inputs, mix } });
@@ -106,10 +95,10 @@ export async function layPast(
         overlapPercentDone: settings.overlapPercent,
         wetUmDone: wetFilmUm,
         ...flowing.coat,
-        airC: context.air.air.value,
-        rhPercent: context.air.humidity.value,
-        panelC: context.air.panel.value,
-        materialC: context.air.material.value,
+        airC: air.air.value,
+        rhPercent: air.humidity.value,
+        panelC: air.panel.value,
+        materialC: air.material.value,
       } as never);
       await manager.insert(
         CoatAirTable,
@@ -117,10 +106,10 @@ export async function layPast(
           id: newId(),
           coatId: coat.id,
           at: new Date(tapMs),
-          airC: context.air.air.value,
-          rhPercent: context.air.humidity.value,
-          panelC: context.air.panel.value,
-          materialC: context.air.material.value,
+          airC: air.air.value,
+          rhPercent: air.humidity.value,
+          panelC: air.panel.value,
+          materialC: air.material.value,
         })),
       );
       await manager.insert(

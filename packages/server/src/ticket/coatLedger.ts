@@ -16,9 +16,10 @@ import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
+import { settingStops } from './planLedger.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { ticketById } from './ticketReader.ts';
-import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type TimerRow } from './ticketTables.ts';
+import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type MixRow, type TimerRow } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
@@ -26,7 +27,7 @@ export const startSpraying = (
   ledger: Ledger,
   probe: StandInProbe,
   coatId: string,
-  { version, painterId, mixId }: z.infer<typeof SprayStart>,
+  { version, painterId, mixId, whyOldMix }: z.infer<typeof SprayStart>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
@@ -34,12 +35,15 @@ export const startSpraying = (
     await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId });
     const mix = await manager.findOneBy(MixTable, { id: mixId, stageId: coat.stageId });
     if (!mix) throw BadInput.at(['mixId'], 'not-one-of', 'This mix does not belong to the stage.');
-    if (mix.potLifeEndsAt && mix.potLifeEndsAt.getTime() < Date.now())
-      throw new OutOfTurn('The pot life of this mix is over: clean the gun and mix again.');
+    const oldMix = oldMixOf(mix, whyOldMix);
+    const context = await planContextOf(manager, probe, coat, { painterId });
+    const [stop] = context.own ? settingStops(context, context.own) : [];
+    if (stop) throw new OutOfTurn(stop.message);
     const now = await airNow(manager, probe, coat.roomId!);
     const changes = {
       state: 'spraying',
       mixId,
+      ...(oldMix ? { overrides: { ...coat.overrides, potLife: oldMix } } : {}),
       painterId,
       startedAt: new Date(),
       airC: now.air.value,
@@ -50,6 +54,19 @@ export const startSpraying = (
     await changeCoat(manager, trace, coat, { kind: 'spraying', version, painterId, changes, mine: { mixId } });
     await keepCoatAir(manager, probe, coat.id, coat.roomId!);
   });
+
+/** @throws OutOfTurn for a mix past its pot life, unless the painter says in a word why; then that stands beside the plan */
+function oldMixOf({ mixedAt, potLifeEndsAt }: MixRow, why: string | undefined): Overrides['potLife'] {
+  const nowMs = Date.now();
+  if (!potLifeEndsAt || potLifeEndsAt.getTime() >= nowMs) return undefined;
+  const minutes = (untilMs: number) => Math.round((untilMs - mixedAt.getTime()) / MINUTE_MS);
+  const [recommended, chosen] = [minutes(potLifeEndsAt.getTime()), minutes(nowMs)];
+  if (!why)
+    throw new OutOfTurn(
+      `This mix is ${chosen} min old and lasts ${recommended}: clean the gun and mix again, or say in a word why it must be this one.`,
+    );
+  return { recommended, chosen, why };
+}
 
 const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefined) => ({
   lowestInletKPa: spell?.lowestKPa ?? null,
@@ -128,7 +145,7 @@ async function startFlash(
   painterId: string,
   endedAt: Date,
 ): Promise<void> {
-  const context = await planContextOf(manager, probe, coat, { painterId, gunId: coat.gunId! });
+  const context = await planContextOf(manager, probe, coat, { painterId });
   const { recoat } = planCoat(context);
   const row = {
     id: newId(),

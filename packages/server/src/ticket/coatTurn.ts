@@ -1,5 +1,5 @@
 /** What every step of a coat shares: it has its turn, its version and its trace. */
-import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
+import { blockingCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import type { CoatState } from '@orthochrom/contract/shop/ticket.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import { changeVersioned, type Trace } from '../event/ledger.ts';
@@ -42,10 +42,7 @@ export function mustBe(coat: CoatRow, ...states: CoatState[]): void {
 /** Earlier coats of the stage, and earlier stages, come first. */
 export async function mustBeNext(manager: EntityManager, coat: CoatRow): Promise<void> {
   const ticket = await ticketById(manager, coat.ticketId);
-  const inOrder = coatOrder(ticket.stages);
-  const before = (await manager.findBy(CoatTable, { ticketId: coat.ticketId, archivedAt: IsNull() })).filter(
-    (other) => inOrder(other, coat) < 0,
-  );
-  if (before.some(({ state }) => state !== 'flashed' && state !== 'looked'))
+  const coats = await manager.findBy(CoatTable, { ticketId: coat.ticketId, archivedAt: IsNull() });
+  if (blockingCoat(ticket.stages, coats, coat))
     throw new OutOfTurn('The coat before this one has not passed its touch test yet.');
 }

@@ -1,5 +1,6 @@
 /** The gate of a stage: its answers are kept, and recipe and settings wait until it has passed for this stage, room and painter today. */
 import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
+import { GATE_VERSION, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { GateAnswers } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
@@ -10,11 +11,8 @@ import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { roomOf, shopSetup } from '../shop/shopReader.ts';
 import { RoomTable } from '../shop/shopTables.ts';
-import { ticketById } from './ticketReader.ts';
+import { gatesOf, ticketById } from './ticketReader.ts';
 import { GateAnswerTable, type GateAnswerRow } from './ticketTables.ts';
-
-/** Raised when the gate asks more than before: answers to an older gate do not open it. */
-export const GATE_VERSION = 1;
 
 export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<typeof GateAnswers>): Promise<void> =>
   ledger.write(async (manager, trace) => {
@@ -30,6 +28,7 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
       product: gateProduct(pinned.sheet, stage.recipeName),
       place: room.place,
       region: room.region,
+      roomExtraction: room.extraction,
       ...answers,
       regionRules: { ...room.regionRules, ...answers.regionRules },
       step,
@@ -58,20 +57,14 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
       });
   });
 
-const dayIn = (at: Date, timeZone: string): string => at.toLocaleDateString('en-CA', { timeZone });
-
 /** @throws GateOpen unless the newest answer for this stage, room and painter, given today, passed */
 export async function mustHavePassedGate(
   manager: EntityManager,
   of: { ticketId: string; stageId: string; painterId: string },
 ): Promise<void> {
-  const ticket = await ticketById(manager, of.ticketId);
+  const { roomId } = await ticketById(manager, of.ticketId);
   const { shop } = await shopSetup(manager);
-  const [newest] = await manager.find(GateAnswerTable, {
-    where: { stageId: of.stageId, roomId: ticket.roomId, painterId: of.painterId, gateVersion: GATE_VERSION },
-    order: { answeredAt: 'DESC' },
-    take: 1,
-  });
-  if (newest?.passed && dayIn(newest.answeredAt, shop.timeZone) === dayIn(new Date(), shop.timeZone)) return;
+  const gates = await gatesOf(manager, of.ticketId);
+  if (gateToday(gates, { ...of, roomId, nowMs: Date.now(), timeZone: shop.timeZone })?.passed) return;
   throw new GateOpen('The safety gate of this stage comes first: answer it for this room and painter, today.');
 }

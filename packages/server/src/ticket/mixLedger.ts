@@ -23,13 +23,15 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
     if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
-    const cup = mix.cupId ? (await shopSetup(manager)).cups.find(({ id }) => id === mix.cupId) : undefined;
+    const { cups } = await shopSetup(manager);
+    const cup = cups.find(({ id }) => id === mix.cupId);
     const check = ask('pourCheck', {
       recipe: asked.recipe,
       poured: mix.poured,
       ...(asked.densitiesGPerMl ? { densitiesGPerMl: asked.densitiesGPerMl } : {}),
       ...(asked.sheet ? { sheet: asked.sheet } : {}),
       ...(cup ? { cup: { capacityMl: cup.capacityMl } } : {}),
+      pots: cups.map(({ name, capacityMl }) => ({ name, capacityMl })),
     });
     const against = check.verdicts.find(({ level }) => level === 'stop');
     if (against) throw BadInput.at(['poured'], 'contradiction', against.message);

@@ -1,8 +1,10 @@
-/** Taking a plan, and overriding it. */
-import { planCoat, stopsOf } from '@orthochrom/contract/plan/planCoat.ts';
-import { ownPressure, pressureStops } from '@orthochrom/contract/plan/ownPressure.ts';
+/** Taking a plan, and overriding it. Whatever is chosen is judged here again by the rules that judge ours. */
+import { planCoat, stopsOf, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import { CALCULATION_VERSION, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
+import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
+import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
 import type { OverridePlan, Overrides, TakenPlan, TakePlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
@@ -19,21 +21,15 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     mustBe(coat, 'planned', 'taken');
     await mustBeNext(manager, coat);
     await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId: wish.painterId });
-    const { version, painterId, gunId, overrides, wantedParts, hardenerId, cupId, readyMl, part, mist } = wish;
-    const context = await planContextOf(manager, probe, coat, {
-      painterId,
-      gunId,
-      ...(cupId ? { cupId } : {}),
-      ...(readyMl === undefined ? {} : { readyMl }),
-      ...(wantedParts ? { wantedParts } : {}),
-      ...(hardenerId ? { hardenerId } : {}),
-      ...(part ? { part } : {}),
-      ...(mist ? { mist } : {}),
-    });
+    const { version, painterId, gunId, cupId, overrides, ...asked } = wish;
+    // A plan taken anew is worked out anew: what was taken before no longer counts.
+    const context = await planContextOf(manager, probe, { ...coat, state: 'planned', planned: null, overrides: {} }, wish);
+    const wishes = present(asked);
     const plan = planCoat(context);
     const [stop] = stopsOf(plan);
     if (stop) throw new OutOfTurn(stop.message);
-    mustKeepLimits(context, overrides, setupFan(plan.setup, overrides));
+    mustSayWhy(plan, context, overrides);
+    mustBeAllowed(context, settingsNow(plan.setup, overrides), overrides);
     const { inputs, climate, reducer, mix, setup, recoat } = plan;
     const planned: TakenPlan = {
       at: new Date().toISOString(),
@@ -41,6 +37,7 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
       sheetVersionIds: context.sheetVersionIds,
       inputs,
       answers: { climate, reducer, ...(mix ? { mix } : {}), setup, recoat },
+      wishes,
     };
     const { air, humidity, panel, material } = context.air;
     const changes = {
@@ -59,6 +56,15 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     await changeCoat(manager, trace, coat, { kind: 'plan-taken', version, painterId, changes, mine: wish });
   });
 
+type Asked = Omit<z.infer<typeof TakePlan>, 'version' | 'painterId' | 'gunId' | 'cupId' | 'overrides'>;
+const present = ({ wantedParts, hardenerId, readyMl, part, mist }: Asked): NonNullable<TakenPlan['wishes']> => ({
+  ...(wantedParts ? { wantedParts } : {}),
+  ...(hardenerId ? { hardenerId } : {}),
+  ...(readyMl === undefined ? {} : { readyMl }),
+  ...(part ? { part } : {}),
+  ...(mist ? { mist } : {}),
+});
+
 /** An override keeps the recommendation beside it, with a word why; the plan that was taken stays as it was. */
 export const overrideSettings = (
   ledger: Ledger,
@@ -69,8 +75,8 @@ export const overrideSettings = (
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'taken');
-    const context = await planContextOf(manager, probe, coat, { painterId, gunId: coat.gunId! });
-    mustKeepLimits(context, overrides, setupFan(coat.planned!.answers['setup'] as AnswerOf<'setup'>, overrides));
+    const context = await planContextOf(manager, probe, coat, { painterId });
+    mustBeAllowed(context, settingsNow(takenSetup({ planned: coat.planned! })!, overrides), overrides);
     await changeCoat(manager, trace, coat, {
       kind: 'overridden',
       version,
@@ -80,12 +86,28 @@ export const overrideSettings = (
     });
   });
 
-const setupFan = (setup: Pick<AnswerOf<'setup'>, 'fanTurnsOut'>, { fanTurnsOut }: Overrides): number =>
-  typeof fanTurnsOut?.chosen === 'number' ? fanTurnsOut.chosen : setup.fanTurnsOut;
+/** @throws BadInput where more coats than the sheet's were asked for without a word why */
+function mustSayWhy(plan: ReturnType<typeof planCoat>, context: PlanContext, { coats }: Overrides): void {
+  const wanted = wordWanted(plan, context);
+  if (wanted && !coats)
+    throw BadInput.at(
+      ['overrides', 'coats'],
+      'needs-field',
+      `This is coat ${context.ordinal}; the sheet has ${wanted.most} at most. Say in a word why.`,
+    );
+}
 
-/** @throws BadInput when the painter's own pressure is one that must never be */
-function mustKeepLimits(context: PlanContext, { inletKPa }: Overrides, fanTurnsOut: number): void {
-  if (typeof inletKPa?.chosen !== 'number') return;
-  const [stop] = pressureStops(ownPressure(context, { valueKPa: inletKPa.chosen, at: 'inlet', fanTurnsOut }));
-  if (stop) throw BadInput.at(['overrides', 'inletKPa', 'chosen'], 'contradiction', stop.message);
+/** All that stops a coat with these settings in it. */
+export function settingStops(context: PlanContext, own: SetNow) {
+  const { setup } = planCoat({ ...context, own });
+  return (setup.own ?? setup).verdicts.filter(({ level }) => level === 'stop');
+}
+
+/** @throws BadInput when what the painter set is something that must never be, told at the setting that was changed */
+export function mustBeAllowed(context: PlanContext, own: SetNow, overrides: Overrides): void {
+  const changed = settingNames.filter((name) => overrides[name] !== undefined);
+  const [stop] = changed.length > 0 ? settingStops(context, own) : [];
+  if (!stop) return;
+  const at = changed.includes('inletKPa') ? 'inletKPa' : changed.includes('fanTurnsOut') ? 'fanTurnsOut' : changed[0]!;
+  throw BadInput.at(['overrides', at, 'chosen'], 'contradiction', stop.message);
 }

@@ -92,8 +92,34 @@ export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
 export const mixOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, painterId: _p, asked: _asked, ...mix }: MixRow): Mix =>
   present({ ...mix, mixedAt: mix.mixedAt.toISOString(), potLifeEndsAt: iso(mix.potLifeEndsAt) }) as Mix;
 
-const gateOf = ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt }: GateAnswerRow): GateRecord =>
-  ({ id, stageId, step, painterId, roomId, answers, verdicts, passed, answeredAt: answeredAt.toISOString() }) as GateRecord;
+const gateOf = ({
+  id,
+  stageId,
+  step,
+  painterId,
+  roomId,
+  answers,
+  verdicts,
+  passed,
+  answeredAt,
+  gateVersion,
+}: GateAnswerRow): GateRecord =>
+  ({
+    id,
+    stageId,
+    step,
+    painterId,
+    roomId,
+    answers,
+    verdicts,
+    passed,
+    answeredAt: answeredAt.toISOString(),
+    gateVersion,
+  }) as GateRecord;
+
+/** Every answer the gate was given on a ticket, the newest last. */
+export const gatesOf = async (manager: EntityManager, ticketId: string): Promise<GateRecord[]> =>
+  (await manager.find(GateAnswerTable, { where: { ticketId }, order: { answeredAt: 'ASC' } })).map(gateOf);
 
 export const timerOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, tests: _t, ...timer }: TimerRow): Timer =>
   present({
@@ -154,7 +180,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     order: { ordinal: 'ASC' },
   });
   const mixes = await manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } });
-  const gates = await manager.find(GateAnswerTable, { where: { ticketId: id }, order: { answeredAt: 'ASC' } });
+  const gates = await gatesOf(manager, id);
   const timers = await manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } });
   const sheets = await sheetVersions(
     manager,
@@ -166,7 +192,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     ticket,
     coats: coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),
     mixes: mixes.map(mixOf),
-    gates: gates.map(gateOf),
+    gates,
     timers: timers.map(timerOf),
     sheets,
     serverNow: new Date().toISOString(),

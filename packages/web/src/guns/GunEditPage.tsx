@@ -18,7 +18,8 @@ import { STAGE_NAME } from '../ticket/names.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import type { Kind } from '../units/typed.ts';
-import { CLASS_NAME, TRUST_NAME } from './names.ts';
+import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
+import { TRUST_NAME } from './names.ts';
 
 type Draft = Omit<GunCreate, 'id' | 'intervals'> & { intervals: CareIntervals };
 const EMPTY: Draft = {
@@ -71,7 +72,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
     });
   return (
     <>
-      <PageHead title={stored ? stored.name : 'New gun'} line={CLASS_NAME[draft.gun.class]} />
+      <PageHead title={stored ? stored.name : 'New gun'} line={GUNS[draft.gun.class].name} />
       <div className="page stack">
         <div className="card grid2">
           <TextInput
@@ -83,7 +84,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           <Select
             label="Kind"
             value={draft.gun.class}
-            data={Object.entries(CLASS_NAME).map(([value, label]) => ({ value, label }))}
+            data={Object.entries(GUNS).map(([value, { name }]) => ({ value, label: name }))}
             onChange={(next) => next && changeGun({ class: next as Draft['gun']['class'] })}
           />
           <Select

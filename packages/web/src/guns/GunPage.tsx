@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import type { GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
-import { paintFor } from '@orthochrom/core/gun/atWork.ts';
+import { paintInCup } from '@orthochrom/core/gun/paintInCup.ts';
 import { gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
 import { Link, useParams } from 'react-router';
 import { useGunStory, useNowMs, useSetup } from '../api/hooks.ts';
@@ -16,7 +16,8 @@ import { ROUND_NAME } from './care/careWords.ts';
 import { agoText } from './dates.ts';
 import { DueBadges } from './DueBadges.tsx';
 import { FlowingOverTime, TestsOverTime } from './GunHistory.tsx';
-import { CLASS_NAME, TRUST_NAME } from './names.ts';
+import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
+import { TRUST_NAME } from './names.ts';
 import { SetupCards } from './SetupCards.tsx';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
 import { setName } from './tests/TestPage.tsx';
@@ -43,7 +44,7 @@ export function GunPage() {
     <>
       <PageHead
         title={gun.name}
-        line={`${CLASS_NAME[gun.gun.class]} · for ${gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · ${TRUST_NAME[gun.gaugeTrust]}`}
+        line={`${GUNS[gun.gun.class].name} · for ${gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · ${TRUST_NAME[gun.gaugeTrust]}`}
       >
         <div className="row">
           <Button component={Link} to={`/guns/${gun.id}/care/cleaned`} variant="default">
@@ -107,7 +108,7 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
   const format = formatFor(painter.units);
   const own = story.tests.filter(({ nozzleSetId }) => nozzleSetId === set.id);
   const newest = (kind: StoredTest['test']['kind']) => own.findLast(({ test }) => test.kind === kind);
-  const model = gunModelOf(gun.gun, set.nozzleMm, paintFor({ stage: 'clear', carrier: 'solvent' }));
+  const model = gunModelOf(gun.gun, set.nozzleMm, paintInCup({ stage: 'clear', carrier: 'solvent' }));
   const says = (kind: (typeof TESTS)[number][0]): string => {
     const test = newest(kind)?.test;
     if (test?.kind === 'pattern') return PATTERN_NAME[test.seen as keyof typeof PATTERN_NAME].toLowerCase();

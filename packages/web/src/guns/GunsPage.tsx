@@ -12,7 +12,8 @@ import { STAGE_NAME } from '../ticket/names.ts';
 import { formatFor } from '../units/format.ts';
 import { DueBadges } from './DueBadges.tsx';
 import styles from './GunsPage.module.css';
-import { CLASS_NAME, TRUST_NAME } from './names.ts';
+import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
+import { TRUST_NAME } from './names.ts';
 
 export function GunsPage() {
   const { data: setup } = useSetup();
@@ -73,7 +74,7 @@ function GunTile({ gun, care, nowMs }: { gun: StoredGun; care: GunCareNow | unde
     <Link to={`/guns/${gun.id}`} className={`card stack ${styles['tile']}`}>
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <span className="figure mid">{gun.name}</span>
-        <span className="quiet">{CLASS_NAME[gun.gun.class]}</span>
+        <span className="quiet">{GUNS[gun.gun.class].name}</span>
       </div>
       {care && <DueBadges care={care} nowMs={nowMs} />}
       <div>

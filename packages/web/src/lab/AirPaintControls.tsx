@@ -1,10 +1,10 @@
 /** Air and paint: what the day and the tin give. */
-import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
+import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { Select } from '@mantine/core';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
-import { CLASS_NAME, gradeC, hasHardener, hasReducer, withClimate, withGrade, type LabSetup } from './labSetup.ts';
+import { gradeC, hasHardener, hasReducer, withClimate, withGrade, type LabSetup } from './labSetup.ts';
 
 export function AirPaintControls({ setup, other, onChange }: GroupProps) {
   const { painter } = usePainter();
@@ -62,7 +62,7 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
           label="Kind"
           value={material.class}
           allowDeselect={false}
-          data={Object.entries(CLASS_NAME).map(([value, label]) => ({ value, label }))}
+          data={Object.entries(MATERIALS).map(([value, { name }]) => ({ value, label: name }))}
           onChange={(value) =>
             value &&
             onChange({

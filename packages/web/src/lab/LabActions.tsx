@@ -5,7 +5,6 @@ import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { LabFile, LAB_FORMAT } from '@orthochrom/contract/shop/labFile.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { stageOfClass } from '@orthochrom/core/coat/material.ts';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { mutate } from 'swr';
@@ -14,8 +13,8 @@ import { getJson, postJson } from '../api/client.ts';
 import { isOf, useSetup, useTickets, useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { overridesFrom } from './overrides.ts';
-import { CLASS_NAME, type LabSetup } from './labSetup.ts';
-import type { LabVisit } from './LabPage.tsx';
+import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
+import type { LabSetup, LabVisit } from './labSetup.ts';
 
 type Pair = { a: LabSetup; b?: LabSetup };
 type LabActionsProps = {
@@ -41,17 +40,23 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   const taken = (list?.coats ?? []).filter(({ state }) => state === 'taken');
   const saveToGun = () =>
     write(async () => {
-      const { stage } = stageOfClass(shown.material.class);
+      const { stage } = MATERIALS[shown.material.class];
       await postJson<ShopSetup>('/api/tests', {
         id: newId(),
         painterId: painter.id,
         nozzleSetId: set!.id,
-        test: { kind: 'baseline', stage, product: CLASS_NAME[shown.material.class], byEar: false, settings: keptSettings(shown) },
+        test: {
+          kind: 'baseline',
+          stage,
+          product: MATERIALS[shown.material.class].name,
+          byEar: false,
+          settings: keptSettings(shown),
+        },
         note: 'from the spray lab',
       });
       await mutate('/api/tests');
       notifications.show({
-        message: `Kept with ${stored!.name} as a baseline for ${CLASS_NAME[shown.material.class].toLowerCase()}.`,
+        message: `Kept with ${stored!.name} as a baseline for ${MATERIALS[shown.material.class].name.toLowerCase()}.`,
       });
     });
   const sendTo = (coatId: string, ticketId: string) =>

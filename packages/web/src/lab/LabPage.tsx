@@ -18,13 +18,12 @@ import { Headline } from './Headline.tsx';
 import { LabActions } from './LabActions.tsx';
 import styles from './LabPage.module.css';
 import { Levers } from './Levers.tsx';
-import { startSetup, withDefaults, type LabSetup } from './labSetup.ts';
+import { startSetup, withDefaults, type LabSetup, type LabVisit } from './labSetup.ts';
 import { DropsPicture, ProfilePicture, RunPicture, TimePicture, WavePicture, type Side } from './Pictures.tsx';
 import { RiskBars } from './RiskBars.tsx';
 import { SeenHere } from './SeenHere.tsx';
 
 /** What a ticket hands over: its coat's input, and the coat to send it back to. */
-export type LabVisit = { setup: LabSetup; coatId: string; ticketId: string; title: string };
 
 export function LabPage() {
   const { data: setup } = useSetup();

@@ -1,22 +1,13 @@
 /** One set-up of the lab: the input of `coat`, and where each control writes into it. Pure. */
-import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
+import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { ChangeKnob } from '@orthochrom/core/coat/changes.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from '@orthochrom/core/gun/gun.ts';
 import { designTemperatureC } from '@orthochrom/core/reducer/grade.ts';
 
 export type LabSetup = InputOf<'coat'>;
-export const CLASS_NAME: Record<MaterialClass, string> = {
-  solventBase: 'Base, solvent',
-  waterborneBase: 'Base, waterborne',
-  clearMediumSolids: 'Clear, medium solids',
-  clearHighSolids: 'Clear, high solids',
-  singleStage: 'Single stage',
-  solventSealer: 'Sealer, solvent',
-  waterborneSealer: 'Sealer, waterborne',
-  epoxyPrimer: 'Epoxy primer',
-  buildPrimer: 'Filling primer',
-};
+/** Where a set-up came from, and may be sent back to. */
+export type LabVisit = { setup: LabSetup; coatId: string; ticketId: string; title: string };
 const GRADE_HALF_BAND_C = 3;
 
 export const startSetup = (gun: Gun): LabSetup => ({

@@ -92,13 +92,6 @@ const WAY = {
       ['far', 'far'],
     ],
   ],
-  baseCover: [
-    'Base covers',
-    [
-      ['coats', 'in two or three coats'],
-      ['oneAndHalf', 'in one and a half'],
-    ],
-  ],
   clearReduction: [
     'Reducer in clear',
     [

@@ -25,10 +25,20 @@ const CHOICES = {
       ['fan', 'a fan at the door'],
     ],
   ],
-  extraction: [
-    'Extraction',
+  airflow: [
+    'The air goes',
     [
-      ['on', 'running'],
+      ['downdraft', 'down, through the floor'],
+      ['rearToFront', 'from the rear to the front'],
+      ['frontToRear', 'from the front to the rear'],
+      ['fanAtDoor', 'towards a fan at the door'],
+      ['still', 'nowhere in particular'],
+    ],
+  ],
+  extraction: [
+    'Extraction it has',
+    [
+      ['on', 'a booth’s own'],
       ['off', 'none'],
       ['ratedFan', 'fan with a rated motor'],
       ['householdFan', 'household fan'],
@@ -86,7 +96,7 @@ export function RoomSettings({ room }: { room: Room }) {
         />
         <Checkbox
           size="md"
-          label="Heated"
+          label="Heated: no dew at dawn"
           checked={draft.heated}
           onChange={(event) => setDraft({ ...draft, heated: event.currentTarget.checked })}
           style={{ alignSelf: 'end', paddingBottom: 12 }}

@@ -10,6 +10,7 @@ import { postJson } from '../api/client.ts';
 import { useSheets, useWrite } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
+import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
 import { CHEMISTRY_NAME } from '../ticket/names.ts';
 import { formatFor, minutesText, type Format } from '../units/format.ts';
 
@@ -74,7 +75,7 @@ export function SheetPage() {
           </dl>
         </div>
         {sheet.recipes?.map((recipe) => (
-          <Recipe key={recipe.name} recipe={recipe} format={format} />
+          <Recipe key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
         ))}
         <NewIssue key={sheet.number} sheet={sheet} />
       </div>
@@ -82,8 +83,16 @@ export function SheetPage() {
   );
 }
 
-function Recipe({ recipe, format }: { recipe: SheetRecipe; format: Format }) {
+function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; format: Format }) {
   const { times } = recipe;
+  const { before } = timesOf({
+    stage: sheet.stages?.[0] ?? 'base',
+    carrier: sheet.carrier,
+    class: sheet.materialClass,
+    activated: recipe.parts.some(({ role }) => role === 'hardener'),
+    sheet: times,
+  });
+  const [flash, heat] = [before.coat, before.bake];
   const cells: [string, string | undefined][] = [
     ['Coats', recipe.coats.join(' to ')],
     ['Wet film', `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`],
@@ -96,11 +105,10 @@ function Recipe({ recipe, format }: { recipe: SheetRecipe; format: Format }) {
     ],
     [
       'Flash',
-      times.flashMinutes === undefined
-        ? undefined
-        : `${times.flashMinutes} min, at least ${times.minFlashMinutes ?? times.flashMinutes / 2}`,
+      `${minutesText(flash.value.minutes)}, at least ${minutesText(flash.value.floorMinutes)}${flash.source === 'sheet' ? '' : ': usual, not the sheet’s'}`,
     ],
     ['To the next product', times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes)],
+    ['Before heat', `${minutesText(heat.value.minutes)}${heat.source === 'sheet' ? '' : ': usual, not the sheet’s'}`],
     ['Sand first after', times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes)],
     [
       'Bake',

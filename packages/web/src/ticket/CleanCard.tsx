@@ -1,4 +1,5 @@
 /** Clean the gun at once, before the pot life ends. */
+import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button } from '@mantine/core';
 import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
@@ -9,7 +10,6 @@ import { CareChecklist } from '../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { NotBefore } from './NotBefore.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
-import { nextCoat } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
 import type { CardProps } from './cardProps.ts';
 
@@ -17,6 +17,7 @@ export function CleanCard({
   whole,
   coat,
   stage,
+  plan,
   context,
   painter,
   keep,
@@ -47,7 +48,7 @@ export function CleanCard({
           }),
         );
     });
-  const upcoming = nextCoat(whole.coats);
+  const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
   return (
     <div className="card stack">
@@ -58,7 +59,7 @@ export function CleanCard({
         </div>
       )}
       <VerdictList verdicts={verdicts.filter(({ code }) => code === 'cleaning-solvents')} />
-      <NotBefore coat={coat} context={context} nowMs={now} />
+      <NotBefore coat={coat} context={context} plan={plan} nowMs={now} />
       {isClean && running.length === 0 ? (
         <p>
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.

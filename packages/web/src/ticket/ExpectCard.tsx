@@ -4,34 +4,32 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { coatInput, layersBelow } from '@orthochrom/contract/plan/coatInput.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import type { InputOf } from '@orthochrom/contract/registry.ts';
 import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useNowMs } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy } from '../heavy/heavy.ts';
-import type { LabVisit } from '../lab/LabPage.tsx';
+import type { LabVisit } from '../lab/labSetup.ts';
 import { RiskBars } from '../lab/RiskBars.tsx';
 import { formatFor } from '../units/format.ts';
 
 type ExpectCardProps = {
   context: PlanContext;
   plan: CoatPlan;
-  settings: InputOf<'coat'>['settings'];
   coatId: string;
   whole: TicketWhole;
   title: string;
 };
 
-export function ExpectCard({ context, plan, settings, coatId, whole, title }: ExpectCardProps) {
+export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardProps) {
   const { painter } = usePainter();
   const { film, joined, inWords } = formatFor(painter.units);
   const navigate = useNavigate();
   const nowMs = useNowMs(600_000);
   const input = useMemo(
-    () => coatInput(context, plan, settings, layersBelow(whole, context.stage.id, nowMs)),
-    [context, plan, settings, whole, nowMs],
+    () => coatInput(context, plan, layersBelow(whole, context.stage.id, nowMs)),
+    [context, plan, whole, nowMs],
   );
   const { answer, error, isStale } = useHeavy('coat', input);
   const toLab = () =>
@@ -58,11 +56,12 @@ export function ExpectCard({ context, plan, settings, coatId, whole, title }: Ex
             />
             {ready && (
               <Figure
-                label="Ready to go on"
+                label="Ready, says the model"
                 value={{ text: ready.value.toFixed(0), unit: 'min' }}
                 range={[ready.low.toFixed(0), ready.high.toFixed(0)]}
               />
             )}
+            <ClockFigure plan={plan} />
             <Figure
               label="Drops"
               value={{ text: answer.dropletUm.value.toFixed(0), unit: 'µm' }}
@@ -78,11 +77,28 @@ export function ExpectCard({ context, plan, settings, coatId, whole, title }: Ex
           )}
           <p className="quiet">
             The model’s word, four times in five within the ranges; the sheet and your test panel go before it. Aimed at{' '}
-            {joined(film(plan.setup.wetFilmUm))} wet.
+            {joined(film((plan.setup.own ?? plan.setup).wetFilmUm))} wet.
           </p>
         </>
       )}
     </section>
+  );
+}
+
+/** The clock that rules, beside the model's own word for the same thing. */
+function ClockFigure({ plan }: { plan: CoatPlan }) {
+  const { earliestMinutes, sheetMinutes, floorMinutes, reasons } = plan.recoat;
+  const isSheet = reasons[0]?.source === 'dataSheet';
+  return (
+    <div>
+      <div className="label">The flash clock: this rules</div>
+      <div className="figure mid">
+        {earliestMinutes.value.toFixed(0)} <small>min</small>
+      </div>
+      <div className="quiet">
+        {isSheet ? 'sheet' : 'usual'} {sheetMinutes.toFixed(0)}, never under {floorMinutes.toFixed(0)}
+      </div>
+    </div>
   );
 }
 

@@ -13,12 +13,12 @@ import styles from './FlashCard.module.css';
 import { panelName } from './names.ts';
 import { NotBefore } from './NotBefore.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
-import { gateProduct, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
 import type { CardProps } from './cardProps.ts';
 
 type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
 
-export function FlashCard({ whole, coat, stage, context, painter, keep, timer }: CardProps & { timer: Timer | undefined }) {
+export function FlashCard({ whole, coat, stage, context, plan, painter, keep, timer }: CardProps & { timer: Timer | undefined }) {
   const now = useNowMs();
   const [touch, setTouch] = useState<Touch>();
   const [edge, setEdge] = useState<Touch>();
@@ -28,13 +28,11 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
   const isUp = leftMs <= 0;
   const isConfirmed = timer.confirmedAt !== undefined;
   const minutesSince = Math.max(0, (now - Date.parse(timer.startedAt)) / 60_000);
-  const recoat = ask(
-    'recoat',
-    recoatInput(context, {
-      minutesSince,
-      ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
-    }),
-  );
+  const recoat = ask('recoat', {
+    ...plan.inputs.recoat,
+    minutesSince,
+    ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
+  });
   const runOn = ask('gate', {
     product: gateProduct(context.sheet, stage.recipeName),
     place: context.room.place,
@@ -71,7 +69,8 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
         <div className="quiet">
           <PanelTimes {...{ whole, coat, stage, now }} />
           <p>
-            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min in this air
+            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min in this air, never under{' '}
+            {Math.round(recoat.floorMinutes)}
             {timer.latestAt
               ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
               : ''}
@@ -86,8 +85,8 @@ export function FlashCard({ whole, coat, stage, context, painter, keep, timer }:
         verdicts={isUp ? verdicts : [...verdicts, ...runOn.verdicts.filter(({ code }) => code === 'extraction-run-on')]}
         hideGo
       />
-      <NotBefore coat={coat} context={context} nowMs={now} />
-      {!isConfirmed && <Blower context={context} minutesSince={minutesSince} />}
+      <NotBefore coat={coat} context={context} plan={plan} nowMs={now} />
+      {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
       {!isConfirmed && (
         <>
           <p>
@@ -143,7 +142,7 @@ function TouchChoice({ label, value, onChange }: { label: string; value: Touch |
 }
 
 /** A hand-held blower has limits, and no place on a base with hardener in it. */
-function Blower({ context, minutesSince }: { context: CardProps['context']; minutesSince: number }) {
+function Blower({ context, plan, minutesSince }: Pick<CardProps, 'context' | 'plan'> & { minutesSince: number }) {
   const [inletKPa, setInletKPa] = useState<number>();
   const [distanceMm, setDistanceMm] = useState<number>();
   const [angled, setAngled] = useState(true);
@@ -151,7 +150,7 @@ function Blower({ context, minutesSince }: { context: CardProps['context']; minu
   const verdicts =
     inletKPa === undefined || distanceMm === undefined
       ? []
-      : ask('recoat', { ...recoatInput(context, { minutesSince }), blower: { inletKPa, distanceMm, angled } }).verdicts.filter(
+      : ask('recoat', { ...plan.inputs.recoat, minutesSince, blower: { inletKPa, distanceMm, angled } }).verdicts.filter(
           ({ code }) => code.startsWith('blower'),
         );
   return (

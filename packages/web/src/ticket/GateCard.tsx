@@ -54,6 +54,7 @@ export function GateCard({
     product,
     place: room.place,
     region: room.region,
+    roomExtraction: room.extraction,
     ...answers,
     regionRules: { ...room.regionRules, ...answers.regionRules },
     step,

@@ -4,9 +4,8 @@ import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
 import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
 import type { Overrides, SettingName, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
-import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
-import { useMemo } from 'react';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { postJson } from '../api/client.ts';
 import { useTests, useWrite } from '../api/hooks.ts';
 import { formatFor, turnsText, type Figure } from '../units/format.ts';
@@ -17,16 +16,16 @@ import { BaselineOffer } from './BaselineOffer.tsx';
 import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from './cardProps.ts';
 import { ComesOut } from './ComesOut.tsx';
-import { chosenValue, figuresNow, knobsOf } from './gunFigures.ts';
+import { chosenValue } from '@orthochrom/contract/plan/settingsNow.ts';
 import { ExpectCard } from './ExpectCard.tsx';
 import { OtherPlans } from './OtherPlans.tsx';
 import { GaugePicture, KnobPicture } from './Instruments.tsx';
 import { STAGE_NAME, WETNESS_NAME } from './names.ts';
 import { PresetPicker } from './PresetPicker.tsx';
 import { Setting } from './Setting.tsx';
-import { takenSetup } from './takenPlan.ts';
+import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { TunePanel } from './TunePanel.tsx';
-import type { Wishes } from './useCoatPlan.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 import { WallCard } from './WallCard.tsx';
 
 const TEST_PANEL = [
@@ -104,17 +103,14 @@ function OpenGunCard({
   const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
   const fullFluid = fullFluidTurnsOf(gun);
   const fullFan = fullFanTurnsOf(gun);
-  const knobs = knobsOf(setup, coat.overrides);
-  const figures = figuresNow(plan, setup, coat.overrides);
-  const nozzleMm = chosenValue(setup, coat.overrides, 'nozzleMm');
+  // As it is set: ours, or the painter's own, judged and worked out by the same rules.
+  const now = plan.setup.own ?? plan.setup;
+  const { nozzleMm } = now;
   const nozzleSet = context.gun.sets.find((set) => set.nozzleMm === nozzleMm && !set.retiredAt);
-  const band = plan.inputs.setup.sheet?.inletKPa ?? inletBandKPa(gun.class, stage.kind, context.sheet.carrier);
   const isByEar = painter.way.gauge === 'byEar';
   const isByWall = painter.way.gauge === 'atWall' || (!isByEar && context.gun.gaugeTrust === 'none');
   const { panelLengthM, capLimitKPa } = plan.inputs.setup;
-  const set = settingsOf(knobs, nozzleMm, figures);
-  const expected = useSame({ ...set, gunSpeedMPerS: figures.gunSpeedMPerS });
-  const wall = <WallCard figures={figures} airLine={context.airLine} units={painter.units} isMain={isByWall} />;
+  const wall = <WallCard figures={now} airLine={context.airLine} units={painter.units} isMain={isByWall} />;
   return (
     <>
       <div className="row">
@@ -130,8 +126,8 @@ function OpenGunCard({
           onChange={(id) => id && pickGun(id)}
         />
         <span className="quiet">
-          {setup.nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
-          {format.joined(format.film(setup.wetFilmUm))} wet
+          {nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
+          {format.joined(format.film(now.wetFilmUm))} wet
         </span>
       </div>
       {coat.state === 'planned' && <PresetPicker usual={stage.part} wishes={wishes} setWishes={setWishes} />}
@@ -141,16 +137,16 @@ function OpenGunCard({
           {context.gun.note}
         </p>
       )}
-      <VerdictList verdicts={setup.verdicts.filter(({ code }) => code !== 'test-panel-first')} hideGo />
+      <VerdictList verdicts={now.verdicts.filter(({ code }) => code !== 'test-panel-first')} hideGo />
       <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}>
         {isByWall && wall}
         <Setting
           label="At the gun, trigger pulled"
           kind="pressure"
           {...setting('inletKPa', format.pressure)}
-          check={(valueKPa, at) => ownPressure(context, { valueKPa, at, fanTurnsOut: knobs.fanTurnsOut })}
-          picture={<GaugePicture inletKPa={knobs.inletKPa} bandKPa={band} units={painter.units} />}
-          note={`${inOtherUnits(knobs.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
+          check={(valueKPa, at) => ownPressure(context, { valueKPa, at, fanTurnsOut: now.fanTurnsOut, nozzleMm })}
+          picture={<GaugePicture inletKPa={now.inletKPa} bandKPa={plan.setup.inletBandKPa} units={painter.units} />}
+          note={`${inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
         />
         {!isByWall && wall}
         <Setting
@@ -158,16 +154,16 @@ function OpenGunCard({
           kind="turns"
           {...setting('fluidTurnsOut', turns)}
           fullTurns={fullFluid}
-          picture={<KnobPicture turnsOut={knobs.fluidTurnsOut} fullTurns={fullFluid} />}
-          note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - knobs.fluidTurnsOut))} in`}
+          picture={<KnobPicture turnsOut={now.fluidTurnsOut} fullTurns={fullFluid} />}
+          note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - now.fluidTurnsOut))} in`}
         />
         <Setting
           label="Fan out, from closed"
           kind="turns"
           {...setting('fanTurnsOut', turns)}
           fullTurns={fullFan}
-          picture={<KnobPicture turnsOut={knobs.fanTurnsOut} fullTurns={fullFan} />}
-          note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - knobs.fanTurnsOut))} from open`}
+          picture={<KnobPicture turnsOut={now.fanTurnsOut} fullTurns={fullFan} />}
+          note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - now.fanTurnsOut))} from open`}
         />
         <Setting label="Distance" kind="length" {...setting('distanceMm', format.length)} note="gun square to the panel" />
         <Setting
@@ -177,12 +173,12 @@ function OpenGunCard({
           note="of the fan on the pass before"
         />
         <ComesOut
-          figures={figures}
+          figures={now}
           units={painter.units}
           capLimitKPa={capLimitKPa}
           gunId={context.gun.id}
           panelLengthM={panelLengthM}
-          overlapPercent={knobs.overlapPercent}
+          overlapPercent={now.overlapPercent}
         />
       </div>
       <KeepTo coatId={coat.id} />
@@ -197,7 +193,6 @@ function OpenGunCard({
       <ExpectCard
         context={context}
         plan={plan}
-        settings={expected}
         coatId={coat.id}
         whole={whole}
         title={`${whole.ticket.number}, ${STAGE_NAME[stage.kind].toLowerCase()}`}
@@ -205,6 +200,7 @@ function OpenGunCard({
       <OtherPlans
         input={plan.inputs.setup}
         setup={setup}
+        isOurs={Object.keys(coat.overrides).length === 0}
         {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}
       />
       <BaselineOffer
@@ -215,7 +211,7 @@ function OpenGunCard({
         setup={setup}
         {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}
       />
-      <VerdictList verdicts={setup.verdicts.filter(({ code }) => code === 'test-panel-first')} />
+      <VerdictList verdicts={now.verdicts.filter(({ code }) => code === 'test-panel-first')} />
       <details className="card">
         <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Find it on a test panel, step by step</summary>
         <ol style={{ margin: '0.5rem 0 0', paddingLeft: '1.3rem', lineHeight: 1.6 }}>
@@ -230,19 +226,13 @@ function OpenGunCard({
         </Button>
       </div>
       {isByEar && (
-        <ByEarCard
-          context={context}
-          stage={stage}
-          painter={painter}
-          settings={baselineOf(knobs, nozzleMm)}
-          nozzleSetId={nozzleSet?.id}
-        />
+        <ByEarCard context={context} stage={stage} painter={painter} settings={baselineOf(now)} nozzleSetId={nozzleSet?.id} />
       )}
       <TunePanel
         context={context}
         stage={stage}
         plan={plan}
-        settings={set}
+        settings={settingsOf(now)}
         overrides={coat.overrides}
         panelLengthM={panelLengthM}
         {...(canOverride
@@ -255,19 +245,20 @@ function OpenGunCard({
   );
 }
 
-/** The same figures are the same object: what depends on them is not asked again. */
-function useSame<T>(value: T): T {
-  const key = JSON.stringify(value);
-  return useMemo(() => JSON.parse(key) as T, [key]);
-}
+type Now = AnswerOf<'setup'> | NonNullable<AnswerOf<'setup'>['own']>;
+const settingsOf = ({
+  nozzleMm,
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  fanWidthMm,
+  stepMm,
+  gunSpeedMPerS,
+}: Now) => ({ nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, fanWidthMm, stepMm, gunSpeedMPerS });
 
-const settingsOf = (
-  { inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent }: ReturnType<typeof knobsOf>,
-  nozzleMm: number,
-  { fanWidthMm, stepMm, gunSpeedMPerS }: ReturnType<typeof figuresNow>,
-) => ({ nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, fanWidthMm, stepMm, gunSpeedMPerS });
-
-const baselineOf = ({ fluidTurnsOut, fanTurnsOut, distanceMm, inletKPa }: ReturnType<typeof knobsOf>, nozzleMm: number) => ({
+const baselineOf = ({ nozzleMm, fluidTurnsOut, fanTurnsOut, distanceMm, inletKPa }: Now) => ({
   nozzleMm,
   inletKPa,
   fluidTurnsOut,

@@ -1,4 +1,5 @@
 /** Log what was done where it differed, and what is to be seen. What was planned is already there. */
+import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
 import { Rating, Seen, settingNames, type Coat, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
@@ -9,9 +10,8 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import { benchOf } from '../faults/benchOf.ts';
 import { FoundHere } from '../faults/FoundHere.tsx';
-import { nextCoat } from './coatSteps.ts';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';
-import { takenSetup } from './takenPlan.ts';
+import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
@@ -61,7 +61,7 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
     const kind = KIND[name];
     return kind === 'pressure' || kind === 'length' || kind === 'film' ? format[kind](value).text : String(value);
   };
-  const upcoming = nextCoat(whole.coats);
+  const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   return (
     <div className="card stack">
       <strong>What do you see? Booth light, side light, every edge.</strong>

@@ -1,6 +1,6 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
-import { Button, Select } from '@mantine/core';
-import { stopsOf } from '@orthochrom/contract/plan/planCoat.ts';
+import { Button, Select, TextInput } from '@mantine/core';
+import { stopsOf, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -17,9 +17,9 @@ import { FromTheTins } from './FromTheTins.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
-import { takenMix } from './takenPlan.ts';
+import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
-import type { Wishes } from './useCoatPlan.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
 type MixCardProps = CardProps & {
   gatePassed: boolean;
@@ -45,13 +45,18 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
   const format = formatFor(painter.units);
   const { reducer } = plan;
   const stops = stopsOf(plan);
+  const [whyCoats, setWhyCoats] = useState('');
+  const beyond = wordWanted(plan, context);
   const take = () =>
     write(async () => {
       const body = {
         version: coat.version,
         painterId: painter.id,
         gunId: context.gun.id,
-        overrides: overridesOf(plan, wishes),
+        overrides: {
+          ...overridesOf(plan, wishes),
+          ...(beyond ? { coats: { recommended: beyond.most, chosen: beyond.coats, why: whyCoats.trim() } } : {}),
+        },
         ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}),
         ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
         ...(context.cup ? { cupId: context.cup.id } : {}),
@@ -63,19 +68,17 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
     });
   return (
     <>
-      {reducer.choice && <Choice plan={plan} context={context} wishes={wishes} />}
+      {reducer.choice && <Choice plan={plan} context={context} />}
       <VerdictList
-        verdicts={[...reducer.verdicts, ...(plan.mix?.verdicts ?? [])].concat(reducer.choice ? [] : plan.climate.verdicts)}
+        verdicts={[
+          ...reducer.verdicts,
+          ...(plan.mix?.verdicts ?? []),
+          ...plan.setup.verdicts.filter(({ code }) => code === 'coats-over-sheet'),
+        ].concat(reducer.choice ? [] : plan.climate.verdicts)}
         hideGo
       />
       {plan.mix?.components && context.cup && (
-        <PourList
-          sheet={context.sheet}
-          mix={plan.mix}
-          cup={context.cup}
-          blend={wishes.wantedParts ?? reducer.choice?.parts ?? []}
-          units={painter.units}
-        />
+        <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={plan.inUse?.parts ?? []} units={painter.units} />
       )}
       {reducer.choice && (
         <div className="grid2">
@@ -103,8 +106,20 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
       )}
       <FromTheTins plan={plan} units={painter.units} onTake={(readyMl) => setWishes({ ...wishes, readyMl })} />
       <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
+      {beyond && (
+        <TextInput
+          label={`This is coat ${context.ordinal}, the sheet has ${beyond.most} at most: a word why`}
+          value={whyCoats}
+          maxLength={200}
+          onChange={(event) => setWhyCoats(event.currentTarget.value)}
+        />
+      )}
       <div className="row">
-        <Button onClick={() => void take()} loading={busy} disabled={stops.length > 0 || blocked || !reducer.choice}>
+        <Button
+          onClick={() => void take()}
+          loading={busy}
+          disabled={stops.length > 0 || blocked || !reducer.choice || (beyond !== undefined && whyCoats.trim() === '')}
+        >
           {stops.length > 0 ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
         </Button>
         <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
@@ -116,57 +131,68 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
 const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes =>
   readyMl === undefined ? rest : { ...rest, readyMl };
 
-function overridesOf(plan: MixCardProps['plan'], wishes: Wishes) {
-  const { choice } = plan.reducer;
+/** The painter's own picks, ours beside them. */
+function overridesOf({ reducer: { choice }, inUse }: MixCardProps['plan'], wishes: Wishes) {
+  const why = 'painter’s own pick';
   return {
-    ...(wishes.wantedParts && choice
-      ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why: 'painter’s own pick' } }
+    ...(wishes.wantedParts && choice && choice.parts.length > 0
+      ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why } }
+      : {}),
+    ...(wishes.hardenerId && choice?.hardener && inUse?.hardener && inUse.hardener !== choice.hardener
+      ? { hardener: { recommended: choice.hardener, chosen: inUse.hardener, why } }
       : {}),
   };
 }
 
 const THREE_ACROSS = { gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))' } as const;
 
-function Choice({ plan, context, wishes }: Pick<MixCardProps, 'plan' | 'context' | 'wishes'>) {
-  const { choice, openTimeMinutes } = plan.reducer;
+function Choice({ plan, context }: Pick<MixCardProps, 'plan' | 'context'>) {
+  const { choice, wanted } = plan.reducer;
+  const { parts, hardener, openTimeMinutes } = plan.inUse!;
   const life = plan.mix?.potLifeMinutes;
   const ratio = plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe ? plan.inputs.mix.recipe.parts : [];
-  const adjuster = plan.inputs.mix?.recipe.additions?.[0];
+  const additions = plan.parts?.recipe.additions ?? [];
   return (
     <div className="grid2" style={THREE_ACROSS}>
-      {choice!.parts.length > 0 && (
+      {parts.length > 0 && (
         <div className="card">
-          <div className="label">Reducer for now</div>
-          <div className={choice!.parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
-            <Blend text={blendText(wishes.wantedParts ?? choice!.parts)} />
+          <div className="label">{wanted && parts !== choice!.parts ? 'Reducer, your pick' : 'Reducer for now'}</div>
+          <div className={parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
+            <Blend text={blendText(parts)} />
           </div>
           {openTimeMinutes && (
-            <div className="quiet">
+            <div className="quiet" data-open-time>
               edge open {openTimeMinutes.low.toFixed(1)} to {openTimeMinutes.high.toFixed(1)} min
             </div>
           )}
         </div>
       )}
-      {choice!.parts.length === 0 && context.sheet.carrier === 'solvent' && (
+      {parts.length === 0 && context.sheet.carrier === 'solvent' && (
         <div className="card">
           <div className="label">Reducer</div>
           <div className="figure">none</div>
-          <div className="quiet">the sheet gives none for this</div>
+          <div className="quiet">this recipe has none</div>
         </div>
       )}
-      {choice!.adjusterPercentOfPaint !== undefined && (
-        <div className="card">
-          <div className="label">Adjuster, of the paint</div>
-          <div className="figure">
-            {choice!.adjusterPercentOfPaint.toFixed(0)} <small>% {adjuster?.name}</small>
+      {additions.map(({ name, percent, of, role }) => (
+        <div key={name} className="card">
+          <div className="label">
+            {role}, of {of === 'paint' ? 'the paint' : of === 'finalMix' ? 'the finished mix' : 'the mix so far'}
           </div>
-          <div className="quiet">by the sheet’s grid; never a solvent reducer</div>
+          <div className="figure">
+            {Number(percent.toFixed(1))} <small>% {name}</small>
+          </div>
+          {role === 'adjuster' && (
+            <div className="quiet">
+              {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent reducer
+            </div>
+          )}
         </div>
-      )}
-      {choice!.hardener && (
+      ))}
+      {hardener && (
         <div className="card">
-          <div className="label">Hardener</div>
-          <div className="figure">{choice!.hardener}</div>
+          <div className="label">{hardener === choice!.hardener ? 'Hardener' : 'Hardener, your pick'}</div>
+          <div className="figure">{hardener}</div>
           {life && (
             <div className="quiet">
               pot life {minutesText(life.low)} to {minutesText(life.high)}

@@ -1,5 +1,4 @@
 /** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold. */
-import { layerOf, climateFrom } from '@orthochrom/contract/plan/planInputs.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
 import { minutesText } from '../units/format.ts';
@@ -15,7 +14,7 @@ const WORD: Record<Later, string> = {
   polish: 'Polish',
 };
 
-export function NotBefore({ coat, context, nowMs }: Pick<CardProps, 'coat' | 'context'> & { nowMs: number }) {
+export function NotBefore({ coat, context, plan, nowMs }: Pick<CardProps, 'coat' | 'context' | 'plan'> & { nowMs: number }) {
   if (!coat.endedAt) return null;
   const endedMs = Date.parse(coat.endedAt);
   const minutesSince = Math.max(0, (nowMs - endedMs) / 60_000);
@@ -32,7 +31,7 @@ export function NotBefore({ coat, context, nowMs }: Pick<CardProps, 'coat' | 'co
     .filter((next) => printed[next] !== undefined)
     .map((next) => ({
       next,
-      answer: ask('recoat', { layer: layerOf(context), climate: climateFrom(context.room, context.air), minutesSince, next }),
+      answer: ask('recoat', { ...plan.inputs.recoat, minutesSince, next }),
     }));
   if (rows.length === 0) return null;
   return (

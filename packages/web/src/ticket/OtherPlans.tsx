@@ -3,33 +3,64 @@ import { Button } from '@mantine/core';
 import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
 import { riskWord, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
-import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/spreads.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy } from '../heavy/heavy.ts';
 import { formatFor, turnsText } from '../units/format.ts';
 
-type OtherPlansProps = { input: InputOf<'setup'>; setup: AnswerOf<'setup'>; onUse?: (chosen: Overrides) => void };
+type OtherPlansProps = {
+  input: InputOf<'setup'>;
+  setup: AnswerOf<'setup'>;
+  /** Nothing was set otherwise: then ours is what is judged. */
+  isOurs: boolean;
+  onUse?: (chosen: Overrides) => void;
+};
 const KNOBS = ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const;
 
-export function OtherPlans({ input, setup, onUse }: OtherPlansProps) {
+export function OtherPlans({ input, setup, isOurs, onUse }: OtherPlansProps) {
   const { painter } = usePainter();
   const { pressure, length, joined } = formatFor(painter.units);
   const { answer } = useHeavy(
     'setup',
-    useMemo(() => ({ ...input, plans: true }), [input]),
+    useMemo(() => {
+      const { own: _, ...ours } = input;
+      return { ...ours, plans: true };
+    }, [input]),
   );
-  const plans = answer && 'plans' in answer ? answer.plans : undefined;
+  const found = answer && 'plans' in answer ? answer : undefined;
+  const plans = found?.plans;
+  const better = found?.better === undefined ? undefined : plans?.[found.better - 1];
+  const named = (settings: Settings) =>
+    `${joined(pressure(settings.inletKPa!))}, needle ${turnsText(settings.fluidTurnsOut!)}, fan ${turnsText(settings.fanTurnsOut!)}, ${joined(length(settings.distanceMm!))}, overlap ${settings.overlapPercent!.toFixed(0)} %, hand ${settings.gunSpeedMPerS!.toFixed(2)} m/s`;
   return (
-    <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-        Other good ways to set it{plans ? ` (${plans.length})` : ''}
-      </summary>
-      {!plans && <p className="quiet">Searching …</p>}
-      <ol style={{ listStyle: 'none', margin: '0.5rem 0 0', padding: 0, display: 'grid', gap: '0.6rem' }}>
-        {plans?.map(({ settings, trades, risks }, i) => {
-          const high = (Object.entries(risks) as [RiskName, { value: number }][]).filter(([, { value }]) => value > 0.1);
-          return (
+    <>
+      {isOurs && better && (
+        <section className="card stack" aria-label="A better way" data-better>
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            Better than ours here
+          </h2>
+          <p>
+            Ours is likely to fail: {highOf(found!.risks ?? {}, LIKELY)}. <strong>{named(better.settings)}</strong>
+            {highOf(better.risks, LIKELY) ? ` leaves ${highOf(better.risks, LIKELY)}` : ' makes all of it less likely'}. It costs:{' '}
+            {better.trades}.
+          </p>
+          <div className="row">
+            {onUse ? (
+              <Button onClick={() => onUse(overridesOf(better.settings, setup))}>Use the better one</Button>
+            ) : (
+              <span className="quiet">Take the plan on the mix card, then it can be used.</span>
+            )}
+          </div>
+        </section>
+      )}
+      <details className="card">
+        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+          Other good ways to set it{plans ? ` (${plans.length})` : ''}
+        </summary>
+        {!plans && <p className="quiet">Searching …</p>}
+        <ol style={{ listStyle: 'none', margin: '0.5rem 0 0', padding: 0, display: 'grid', gap: '0.6rem' }}>
+          {plans?.map(({ settings, trades, risks }, i) => (
             <li
               key={i}
               className="row"
@@ -41,16 +72,11 @@ export function OtherPlans({ input, setup, onUse }: OtherPlansProps) {
               }}
             >
               <span>
-                <strong>
-                  {joined(pressure(settings.inletKPa!))}, needle {turnsText(settings.fluidTurnsOut!)}, fan{' '}
-                  {turnsText(settings.fanTurnsOut!)}, {joined(length(settings.distanceMm!))}, overlap{' '}
-                  {settings.overlapPercent!.toFixed(0)} %, hand {settings.gunSpeedMPerS!.toFixed(2)} m/s
-                </strong>
+                <strong>{named(settings)}</strong>
                 <br />
                 <span className="quiet">
                   {trades}
-                  {high.length > 0 &&
-                    `; ${high.map(([name, { value }]) => `${RISK_NAME[name].toLowerCase()}: ${riskWord(value)}`).join(', ')}`}
+                  {highOf(risks, WATCHED) && `; ${highOf(risks, WATCHED)}`}
                 </span>
               </span>
               {onUse && (
@@ -59,14 +85,24 @@ export function OtherPlans({ input, setup, onUse }: OtherPlansProps) {
                 </Button>
               )}
             </li>
-          );
-        })}
-      </ol>
-    </details>
+          ))}
+        </ol>
+      </details>
+    </>
   );
 }
 
-const overridesOf = (settings: InputOf<'coat'>['settings'], setup: AnswerOf<'setup'>): Overrides =>
+const WATCHED = 0.1;
+const LIKELY = HIGH_RISK;
+/** The risks over a level, in words. */
+const highOf = (risks: Partial<Record<RiskName, { value: number }>>, over: number): string =>
+  (Object.entries(risks) as [RiskName, { value: number }][])
+    .filter(([, { value }]) => value > over)
+    .map(([name, { value }]) => `${RISK_NAME[name].toLowerCase()}: ${riskWord(value)}`)
+    .join(', ');
+
+type Settings = InputOf<'coat'>['settings'];
+const overridesOf = (settings: Settings, setup: AnswerOf<'setup'>): Overrides =>
   Object.fromEntries(
     KNOBS.flatMap((name) => {
       const chosen = settings[name];

@@ -2,7 +2,7 @@
 import { Select } from '@mantine/core';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { CardProps } from './cardProps.ts';
-import type { Wishes } from './useCoatPlan.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
 const OURS = 'ours';
 
@@ -45,7 +45,15 @@ export function OwnGrade({
           <Select
             label="Hardener"
             value={hardenerNames.find((name) => productId(name) === wishes.hardenerId) ?? OURS}
-            data={[{ value: OURS, label: 'As recommended' }, ...hardenerNames.map((name) => ({ value: name, label: name }))]}
+            data={[
+              { value: OURS, label: `As recommended${plan.reducer.choice?.hardener ? `: ${plan.reducer.choice.hardener}` : ''}` },
+              ...hardenerNames.map((name) => ({ value: name, label: name })),
+            ]}
+            description={
+              wanted
+                ? 'pot life, edge, flash and forecast are worked out with it'
+                : 'a quicker one shortens the pot life and the flash'
+            }
             onChange={(name) => {
               const id = name && productId(name);
               setWishes(id ? { ...wishes, hardenerId: id } : without(wishes, 'hardenerId'));

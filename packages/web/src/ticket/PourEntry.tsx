@@ -12,10 +12,10 @@ import { formatFor } from '../units/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import { PourList } from './PourList.tsx';
-import { takenMix, takenMixInput, takenReducer } from './takenPlan.ts';
+import { takenMix, takenMixInput, takenReducer } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
 
-export function PourEntry({ whole, coat, context, painter, keep, cups }: CardProps & { cups: StoredCup[] }) {
+export function PourEntry({ whole, coat, context, plan, painter, keep, cups }: CardProps & { cups: StoredCup[] }) {
   const mix = takenMix(coat);
   const asked = takenMixInput(coat);
   const cup = cups.find(({ capacityMl }) => capacityMl === asked?.cup?.capacityMl) ?? context.cup;
@@ -43,6 +43,7 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
         densitiesGPerMl: asked.densitiesGPerMl,
         sheet: asked.sheet,
         cup: { capacityMl: cup.capacityMl },
+        pots: cups.map(({ name, capacityMl }) => ({ name, capacityMl })),
       })
     : undefined;
   const isShut = !check || isStopped(check.verdicts);
@@ -62,7 +63,13 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
     });
   return (
     <>
-      <PourList sheet={context.sheet} mix={mix} cup={cup} blend={takenReducer(coat)?.choice?.parts ?? []} units={painter.units} />
+      <PourList
+        sheet={context.sheet}
+        mix={mix}
+        cup={cup}
+        blend={plan.inUse?.parts ?? takenReducer(coat)?.choice?.parts ?? []}
+        units={painter.units}
+      />
       <div className="card stack">
         <div className="row">
           <strong>What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?</strong>
@@ -110,7 +117,7 @@ export function PourEntry({ whole, coat, context, painter, keep, cups }: CardPro
         {check && <VerdictList verdicts={check.verdicts} />}
         {check?.correct && (
           <div className="card" role="status">
-            <strong>Add, and do not take any out:</strong>
+            <strong>{check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take any out:</strong>
             <ul style={{ margin: '0.3rem 0 0' }}>
               {check.correct.map(({ name, addMl, addGrams }) => (
                 <li key={name} className="figure mid">

@@ -83,7 +83,7 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
           ))}
         </ol>
       </div>
-      <CupPicture cup={cup} components={batch.components} />
+      <CupPicture cup={cup} components={batch.components} units={units} />
     </div>
   );
 }

@@ -1,7 +1,7 @@
 /** The work this coat is: fan and fluid are set together for it, and to be set back after. */
 import type { PartKind } from '@orthochrom/core/trade/vocabulary.ts';
 import { Checkbox, SegmentedControl } from '@mantine/core';
-import type { Wishes } from './useCoatPlan.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
 const PARTS: [PartKind, string][] = [
   ['largePanel', 'Large panel'],

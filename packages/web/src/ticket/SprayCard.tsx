@@ -1,20 +1,17 @@
 /** Spraying: the gate once more if something changed, then panel by panel until the coat is on. */
-import { Button, Checkbox } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
-import { formatFor, turnsText } from '../units/format.ts';
+import { formatFor, minutesText, turnsText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
-import { inletBandKPa } from '@orthochrom/core/gun/practiceBands.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { countdownText } from './countdown.ts';
 import { FlowingGauge } from './FlowingGauge.tsx';
-import { chosenValue } from './gunFigures.ts';
-import { panelName, WETNESS_NAME } from './names.ts';
+import { AIRFLOW_WORDS, panelName, SPRAY_WORDS, WETNESS_NAME } from './names.ts';
 import styles from './SprayCard.module.css';
-import { takenSetup } from './takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
 
 type SprayCardProps = CardProps & { mix: Mix | undefined; gatePassed: boolean; askGate: () => void };
@@ -27,11 +24,15 @@ export function SprayCard(props: SprayCardProps) {
   return <p className="card">{coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}</p>;
 }
 
-function ReadyToSpray({ coat, plan, painter, keep, mix, askGate }: SprayCardProps) {
+function ReadyToSpray({ coat, stage, context, plan, painter, keep, mix, askGate }: SprayCardProps) {
   const [isUnchanged, setIsUnchanged] = useState(false);
+  const [whyOld, setWhyOld] = useState('');
   const [busy, write] = useWrite();
-  const setup = takenSetup(coat);
+  const nowMs = useNowMs(15_000);
+  const now = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
+  const isOld = mix?.potLifeEndsAt !== undefined && Date.parse(mix.potLifeEndsAt) < nowMs;
+  const stops = now.verdicts.filter(({ level }) => level === 'stop');
   const start = () =>
     write(async () =>
       keep(
@@ -40,45 +41,60 @@ function ReadyToSpray({ coat, plan, painter, keep, mix, askGate }: SprayCardProp
           painterId: painter.id,
           mixId: mix!.id,
           unchangedSinceGate: true,
+          ...(isOld ? { whyOldMix: whyOld.trim() } : {}),
         }),
       ),
     );
   return (
     <div className="card stack">
-      {setup && (
-        <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
-          <strong>{WETNESS_NAME[setup.wetness]}</strong>, {format.joined(format.film(setup.wetFilmUm))} wet. Do not chase hiding
-          in one coat. {format.joined(format.pressure(Number(coat.overrides.inletKPa?.chosen ?? setup.inletKPa)))} at the gun,
-          needle {turnsText(Number(coat.overrides.fluidTurnsOut?.chosen ?? setup.fluidTurnsOut))} out,{' '}
-          {format.joined(format.length(Number(coat.overrides.distanceMm?.chosen ?? setup.distanceMm)))} away. Trigger to air at
-          the turns.
-        </p>
-      )}
-      <VerdictList verdicts={plan.climate.verdicts} hideGo />
+      <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
+        <strong>{WETNESS_NAME[plan.setup.wetness]}</strong>, {format.joined(format.film(now.wetFilmUm))} wet.{' '}
+        {SPRAY_WORDS[stage.kind]} {format.joined(format.pressure(now.inletKPa))} at the gun, needle {turnsText(now.fluidTurnsOut)}{' '}
+        out, {format.joined(format.length(now.distanceMm))} away. Trigger to air at the turns.
+      </p>
+      {stage.panelIds.length > 1 && <p>{AIRFLOW_WORDS[context.room.airflow]}</p>}
+      <VerdictList verdicts={[...plan.climate.verdicts, ...stops]} hideGo />
       <Checkbox
         size="lg"
         checked={isUnchanged}
         onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
         label="Room, people and protection are as they were at the gate"
       />
+      {isOld && (
+        <>
+          <p role="alert">
+            This mix is past its pot life since {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens,
+            lies rough and may not cure as it should. Better: clean the gun and mix again.
+          </p>
+          <TextInput
+            label="Spray it all the same: a word why"
+            value={whyOld}
+            maxLength={200}
+            onChange={(event) => setWhyOld(event.currentTarget.value)}
+          />
+        </>
+      )}
       <div className="row">
-        <Button size="lg" onClick={() => void start()} loading={busy} disabled={!isUnchanged || !mix}>
+        <Button
+          size="lg"
+          onClick={() => void start()}
+          loading={busy}
+          disabled={!isUnchanged || !mix || stops.length > 0 || (isOld && whyOld.trim() === '')}
+        >
           Start spraying
         </Button>
         <Button variant="default" onClick={askGate}>
           Something changed: ask again
         </Button>
       </div>
-      {!mix && <p role="alert">There is no mix of this stage that is still good.</p>}
+      {!mix && <p role="alert">There is no mix of this stage yet.</p>}
     </div>
   );
 }
 
-function Spraying({ whole, coat, stage, plan, context, painter, keep }: SprayCardProps) {
+function Spraying({ whole, coat, stage, plan, painter, keep }: SprayCardProps) {
   const [lowest, setLowest] = useState<number>();
   const [highest, setHighest] = useState<number>();
-  const setup = takenSetup(coat) ?? plan.setup;
-  const band = plan.inputs.setup.sheet?.inletKPa ?? inletBandKPa(context.gun.gun.class, stage.kind, context.sheet.carrier);
   const isSwapped = lowest !== undefined && highest !== undefined && lowest > highest;
   const [busy, write] = useWrite();
   const now = useNowMs();
@@ -95,8 +111,8 @@ function Spraying({ whole, coat, stage, plan, context, painter, keep }: SprayCar
       </p>
       <FlowingGauge
         coatId={coat.id}
-        setInletKPa={chosenValue(setup, coat.overrides, 'inletKPa')}
-        bandKPa={band}
+        setInletKPa={(plan.setup.own ?? plan.setup).inletKPa}
+        bandKPa={plan.setup.inletBandKPa}
         units={painter.units}
       />
       <div className={styles['panels']}>

@@ -1,5 +1,9 @@
 /** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
+import { gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import type { AirNow } from '@orthochrom/contract/shop/air.ts';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { Coat, SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -9,7 +13,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { AirCard } from './AirCard.tsx';
-import { blockingCoat, currentStep, flashTimer, gateToday, liveMix, nextCoat, type Step } from './coatSteps.ts';
+import { currentStep, flashTimer, liveMix, newestMix, type Step } from './coatSteps.ts';
 import { CleanCard } from './CleanCard.tsx';
 import { FilmStack } from './FilmStack.tsx';
 import { FlashCard } from './FlashCard.tsx';
@@ -22,7 +26,8 @@ import { SprayCard } from './SprayCard.tsx';
 import { StepTabs } from './StepTabs.tsx';
 import styles from './TicketPage.module.css';
 import { TimeRibbon } from './TimeRibbon.tsx';
-import { inWarmerAir, usePlan, usePlanContext, type Wishes } from './useCoatPlan.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
+import { inWarmerAir, usePlan, usePlanContext } from './useCoatPlan.ts';
 import { WhyPanel } from './WhyPanel.tsx';
 
 export function TicketPage() {
@@ -37,16 +42,24 @@ export function TicketPage() {
   return (
     <OpenTicket
       key={id}
-      sources={{ whole, setup, sheets, air: air.rooms.find(({ roomId }) => roomId === whole.ticket.roomId)! }}
+      whole={whole}
+      setup={setup}
+      latest={sheets}
+      air={air.rooms.find(({ roomId }) => roomId === whole.ticket.roomId)!}
       keep={keep}
     />
   );
 }
 
-type Sources = Parameters<typeof usePlanContext>[0];
+type OpenTicketProps = {
+  whole: TicketWhole;
+  setup: ShopSetup;
+  latest: SheetVersion[];
+  air: AirNow;
+  keep: (whole: TicketWhole) => void;
+};
 
-function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketWhole) => void }) {
-  const { whole, setup } = sources;
+function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const { ticket, coats } = whole;
   const { painter } = usePainter();
   const nowMs = useNowMs(5000);
@@ -56,9 +69,9 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
   const [wishes, setWishes] = useState<Wishes>({});
   const [deltaC, setDeltaC] = useState(0);
   const top = useRef<HTMLDivElement>(null);
-  const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(coats) ?? coats.at(-1)!;
+  const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
-  const context = usePlanContext(sources, coat, wishes);
+  const context = usePlanContext({ whole, setup, latest, air }, coat, wishes);
   const plan = usePlan(context);
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
@@ -80,7 +93,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
     hasMix: mix !== undefined,
   });
   const shown = pickedStep ?? step;
-  const isBlocked = blockingCoat(coats, coat);
+  const isBlocked = blockingCoat(ticket.stages, coats, coat);
   const goOn = (next: TicketWhole) => {
     keep(next);
     // A late answer must not pull the painter back from a coat picked meanwhile.
@@ -101,7 +114,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
         title={`${ticket.number} · ${ticket.vehicle}`}
         line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}
       >
-        <AirStrip air={sources.air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
+        <AirStrip air={air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
       </PageHead>
       <div className={styles['columns']}>
         <aside className={styles['spine']}>
@@ -129,9 +142,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
             </p>
           )}
           {shown === 'gate' && <GateCard {...shared} room={room} latest={gate ?? earlier} />}
-          {shown === 'air' && (
-            <AirCard {...shared} room={room} air={sources.air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />
-          )}
+          {shown === 'air' && <AirCard {...shared} room={room} air={air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
           {shown === 'mix' && (
             <MixCard
               {...shared}
@@ -158,7 +169,12 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
             />
           )}
           {shown === 'spray' && (
-            <SprayCard {...shared} mix={mix} gatePassed={gate?.passed ?? false} askGate={() => pickStep('gate')} />
+            <SprayCard
+              {...shared}
+              mix={mix ?? newestMix(whole.mixes, stage.id)}
+              gatePassed={gate?.passed ?? false}
+              askGate={() => pickStep('gate')}
+            />
           )}
           {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} />}
           {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
@@ -175,7 +191,7 @@ function OpenTicket({ sources, keep }: { sources: Sources; keep: (whole: TicketW
           />
         </aside>
       </div>
-      <TimeRibbon whole={whole} context={context} nowMs={nowMs} />
+      <TimeRibbon whole={whole} context={context} plan={plan} coatId={coat.id} nowMs={nowMs} />
     </div>
   );
 }

@@ -1,10 +1,9 @@
-import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
+import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSetup, useTickets } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { nextCoat } from './coatSteps.ts';
 import { panelName, STAGE_NAME, STATE_NAME } from './names.ts';
 
 export function TicketsPage() {
@@ -48,9 +47,8 @@ export function TicketsPage() {
             </thead>
             <tbody>
               {tickets.map((ticket) => {
-                const coat = nextCoat(
-                  (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id).sort(coatOrder(ticket.stages)),
-                );
+                const coats = (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id);
+                const coat = nextCoat(ticket.stages, coats);
                 const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
                 return (
                   <tr key={ticket.id} onClick={() => void navigate(`/tickets/${ticket.id}`)} style={{ cursor: 'pointer' }}>

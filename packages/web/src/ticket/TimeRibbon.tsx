@@ -1,8 +1,8 @@
-import { sprayMinutes } from '@orthochrom/contract/plan/planCoat.ts';
-import { middle, recipeOf, type PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import { recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import { sprayMinutes, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
+import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import { gunSheetOf, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { liveMix } from './coatSteps.ts';
@@ -12,10 +12,12 @@ import styles from './TimeRibbon.module.css';
 const FALLBACK = { spray: 5, flash: 12 };
 
 /** What was done when, and what is left, at today's waits. */
-export function TimeRibbon({ whole, context, nowMs }: { whole: TicketWhole; context: PlanContext; nowMs: number }) {
+type TimeRibbonProps = { whole: TicketWhole; context: PlanContext; plan: CoatPlan; coatId: string; nowMs: number };
+
+export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonProps) {
   const { ref, width } = useElementSize();
   const widthPx = Math.max(320, width);
-  const minutesOf = useStageMinutes(whole, context);
+  const minutesOf = useStageMinutes(whole, context, { plan, coatId });
   const layout = useMemo(
     () => layOutRibbon(ribbonBlocks(whole, nowMs, minutesOf), nowMs, { widthPx, padPx: 12 }),
     [whole, nowMs, minutesOf, widthPx],
@@ -56,35 +58,47 @@ export function TimeRibbon({ whole, context, nowMs }: { whole: TicketWhole; cont
   );
 }
 
-/** Waits of each stage in the air as it is. */
-function useStageMinutes(whole: TicketWhole, context: PlanContext): StageMinutes {
+/** Waits of each stage in the air as it is; of the coat at hand as it is planned, the painter's picks in it. */
+function useStageMinutes(
+  whole: TicketWhole,
+  context: PlanContext,
+  { plan, coatId }: { plan: CoatPlan; coatId: string },
+): StageMinutes {
   return useMemo(() => {
+    const { stages } = whole.ticket;
+    const sheetOf = (stage: StagePlan | undefined) => whole.sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
     const worked = new Map(
-      whole.ticket.stages.map((stage, i) => {
-        const sheet = whole.sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+      stages.map((stage, i) => {
+        const sheet = sheetOf(stage);
+        const over = sheetOf(stages[i + 1]);
         const flashOf = (coatsLeft: number): number => {
           if (!sheet) return FALLBACK.flash;
-          const of = { ...context, stage, sheet, coatsLeft, isLastStage: i === whole.ticket.stages.length - 1 };
+          const { own: _o, mist: _m, part: _p, wantedParts: _w, hardenerId: _h, over: _v, ...shared } = context;
+          const of = {
+            ...shared,
+            stage,
+            sheet,
+            coatsLeft,
+            ordinal: stage.coats - coatsLeft + 1,
+            isLastStage: i === stages.length - 1,
+            ...(over ? { over } : {}),
+          };
           // The wait alone: nothing else of a plan is wanted here.
-          const { earliestMinutes } = ask(
-            'recoat',
-            recoatInput(of, { minutesSince: 0, wetFilmUm: middle(recipeOf(of).wetFilmUm) }),
-          );
-          return earliestMinutes.value;
+          return ask('recoat', recoatInput(of, { minutesSince: 0, wetFilmUm: gunSheetOf(of).wetFilmUm! })).earliestMinutes.value;
         };
-        return [
-          stage.id,
-          {
-            spray: Math.max(2, sprayMinutes({ ticket: whole.ticket, stage })),
-            between: flashOf(2),
-            last: flashOf(1),
-          },
-        ] as const;
+        const minutes = {
+          spray: Math.max(2, sprayMinutes({ ticket: whole.ticket, stage })),
+          between: flashOf(2),
+          last: flashOf(1),
+        };
+        return [stage.id, minutes] as const;
       }),
     );
-    return (stageId, isLastCoat) => {
+    return ({ id, stageId }, isLastCoat) => {
       const minutes = worked.get(stageId);
-      return minutes ? { spray: minutes.spray, flash: isLastCoat ? minutes.last : minutes.between } : FALLBACK;
+      if (!minutes) return FALLBACK;
+      const flash = id === coatId ? plan.recoat.earliestMinutes.value : isLastCoat ? minutes.last : minutes.between;
+      return { spray: minutes.spray, flash };
     };
-  }, [whole, context]);
+  }, [whole, context, plan, coatId]);
 }

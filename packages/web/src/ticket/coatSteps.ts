@@ -1,24 +1,12 @@
 /** Where a coat stands in the ruled order: gate, air, mix, gun, spray, flash, look, clean. Pure. */
-import type { Coat, GateRecord, Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STEPS = ['gate', 'air', 'mix', 'gun', 'spray', 'flash', 'look', 'clean'] as const;
 export type Step = (typeof STEPS)[number];
 
-const dayOf = (at: number, timeZone: string): string => new Date(at).toLocaleDateString('en-CA', { timeZone });
-
-/** The newest answer for this room and painter (and this stage, where one is named), if it was given today. */
-export function gateToday(
-  gates: GateRecord[],
-  of: { stageId?: string; roomId: string; painterId: string; nowMs: number; timeZone: string },
-): GateRecord | undefined {
-  const newest = gates
-    .filter(
-      (gate) =>
-        (of.stageId === undefined || gate.stageId === of.stageId) && gate.roomId === of.roomId && gate.painterId === of.painterId,
-    )
-    .at(-1);
-  return newest && dayOf(Date.parse(newest.answeredAt), of.timeZone) === dayOf(of.nowMs, of.timeZone) ? newest : undefined;
-}
+/** The newest mix of the stage, past its pot life or not. */
+export const newestMix = (mixes: Mix[], stageId: string): Mix | undefined =>
+  mixes.filter((mix) => mix.stageId === stageId).at(-1);
 
 /** The newest mix of the stage that has not outlived its pot life. */
 export const liveMix = (mixes: Mix[], stageId: string, nowMs: number): Mix | undefined =>
@@ -26,21 +14,6 @@ export const liveMix = (mixes: Mix[], stageId: string, nowMs: number): Mix | und
 
 export const flashTimer = (timers: Timer[], coatId: string): Timer | undefined =>
   timers.find((timer) => timer.coatId === coatId && timer.kind === 'flash');
-
-const isOn = ({ state }: Coat): boolean => state === 'flashed' || state === 'looked';
-
-/** The coat to work on: the first that has not been looked at. */
-export const nextCoat = (coats: Coat[]): Coat | undefined => coats.find(({ state }) => state !== 'looked');
-
-/** The coat before this one on the ticket, if it is not touch-dry yet. */
-export function blockingCoat(coats: Coat[], coat: Coat): Coat | undefined {
-  return coats
-    .slice(
-      0,
-      coats.findIndex(({ id }) => id === coat.id),
-    )
-    .find((before) => !isOn(before));
-}
 
 /** The step that is next for this coat. */
 export function currentStep(

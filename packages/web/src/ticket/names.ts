@@ -1,5 +1,5 @@
 /** The words a painter reads for the contract's names. */
-import type { Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
+import type { Airflow, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import type { CoatState, Seen, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
@@ -58,3 +58,21 @@ const PANEL_WORDS: Record<string, string> = {
 /** "leftFrontDoor" → "left front door"; free names stay as they are. */
 export const panelName = (name: string): string => PANEL_WORDS[name] ?? name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
 export const WETNESS_NAME = { light: 'light', medium: 'medium, not glassy', mediumWet: 'medium wet', wet: 'full wet' } as const;
+/** What matters while this coat goes on. */
+export const SPRAY_WORDS: Record<Stage, string> = {
+  primer: 'Build by coats, not by one heavy one; let each go matt.',
+  sealer: 'One closed, even coat, no more: it is not there to fill.',
+  ground: 'Even cover; do not chase hiding in one coat.',
+  base: 'Do not chase hiding in one coat.',
+  effect: 'Every coat counts: the same hand and the same count on every part.',
+  clear: 'Wet enough to flow, the same on every panel; look along the light for a closed film.',
+  singleStage: 'The first coat sets the texture; gloss comes with the last.',
+};
+/** Where to begin, by the way the room's air goes: fog should drift over what is still to come, not over what is wet. */
+export const AIRFLOW_WORDS: Record<Airflow, string> = {
+  rearToFront: 'The air goes from the rear to the front: begin at the rear, so that the fog drifts over what is still to come.',
+  frontToRear: 'The air goes from the front to the rear: begin at the front, so that the fog drifts over what is still to come.',
+  downdraft: 'The air goes down: what lies flat and high first, then the sides.',
+  fanAtDoor: 'The air goes to the fan at the door: begin at the far end, and work towards the fan.',
+  still: 'No air carries the fog away: smaller sections, and wait until it has settled.',
+};

@@ -12,8 +12,8 @@ export type RibbonBlock = {
   fromMs: number;
   toMs: number;
 };
-/** Minutes that a coat of this stage takes to spray and then to flash. */
-export type StageMinutes = (stageId: string, isLastCoat: boolean) => { spray: number; flash: number };
+/** Minutes that a coat takes to spray and then to flash. */
+export type StageMinutes = (coat: Pick<Coat, 'id' | 'stageId'>, isLastCoat: boolean) => { spray: number; flash: number };
 
 const MINUTE_MS = 60_000;
 /** Half of a clock text: nearer to the end it would be cut. */
@@ -29,7 +29,7 @@ export function ribbonBlocks(
   return coats.flatMap((coat) => {
     const stage = ticket.stages.find(({ id }) => id === coat.stageId);
     if (!stage) return [];
-    const { spray, flash } = minutesOf(stage.id, coat.ordinal === stage.coats);
+    const { spray, flash } = minutesOf(coat, coat.ordinal === stage.coats);
     const timer = timers.find((t: Timer) => t.coatId === coat.id && t.kind === 'flash');
     const startedMs = coat.startedAt ? Date.parse(coat.startedAt) : cursorMs;
     const endedMs = coat.endedAt ? Date.parse(coat.endedAt) : Math.max(startedMs + spray * MINUTE_MS, coat.startedAt ? nowMs : 0);

@@ -4,14 +4,16 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '../units/format.ts';
 import styles from './DayChart.module.css';
-import { clockText, layOutDay, type ChartBox, type GradeBand } from './dayLayout.ts';
+import { clockText, layOutDay, type ChartBox, type DayRoom, type GradeBand } from './dayLayout.ts';
 
 const BOX: ChartBox = { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 24, topPx: 12, bottomPx: 30 };
 
-export function DayChart({ forecast, nowMinute, bands }: { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[] }) {
+type DayChartProps = { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[]; room: DayRoom };
+
+export function DayChart({ forecast, nowMinute, bands, room }: DayChartProps) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const layout = useMemo(() => layOutDay(forecast, BOX, bands), [forecast, bands]);
+  const layout = useMemo(() => layOutDay(forecast, BOX, bands, room), [forecast, bands, room]);
   const { x, y } = layout;
   const [startPx, endPx] = [BOX.leftPx, BOX.widthPx - BOX.rightPx];
   const nowPx = Math.min(Math.max(x(nowMinute), startPx), endPx);
@@ -41,7 +43,7 @@ export function DayChart({ forecast, nowMinute, bands }: { forecast: ForecastPoi
         </g>
       ))}
       {layout.windows
-        .filter(({ kind }) => kind === 'stop')
+        .filter(({ level }) => level === 'stop')
         .map((window) => (
           <rect
             key={window.fromMinute}
@@ -66,7 +68,7 @@ export function DayChart({ forecast, nowMinute, bands }: { forecast: ForecastPoi
         </text>
       ))}
       <path d={layout.dewLimitPath} className={styles['dewLimit']} />
-      {labelled(layout.dewPath, 'dew', -8, 'dew point · 3 °C over it, dotted')}
+      {labelled(layout.dewPath, 'dew', -8, `dew point · ${format.joined(format.difference(layout.minMarginC))} over it, dotted`)}
       {labelled(layout.panelPath, 'panel', 20, 'panel')}
       {labelled(layout.airPath, 'air', -10, 'air')}
       <g className={styles['now']}>

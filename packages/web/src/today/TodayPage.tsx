@@ -1,6 +1,6 @@
 /** First thing in the morning: the day's air against the grades, what waits, what runs. */
 import { climateOf } from '@orthochrom/core/inForce/climate.ts';
-import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
+import { coatOrder, isOn } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Select, Slider } from '@mantine/core';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { Coat, Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
@@ -42,6 +42,7 @@ export function TodayPage() {
       ...(now.material ? { materialTemperatureC: now.material.value } : {}),
     }).verdicts,
   );
+  const dayRoom = { sunriseMinute: day.sunriseMinute, heated: room.heated };
   const minute = now.standIn?.minute ?? minuteOfDay(setup.shop.timeZone);
   return (
     <>
@@ -62,9 +63,9 @@ export function TodayPage() {
               onChange={(id) => id && pickRoom(id)}
             />
           </div>
-          <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} />
+          <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
-          <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} />
+          <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
         </section>
         <OpenTickets />
       </div>
@@ -153,7 +154,7 @@ function OpenTickets() {
 
 function OpenTicket({ ticket, coats, timer }: { ticket: Ticket; coats: Coat[]; timer: Timer | undefined }) {
   const now = useNowMs();
-  const next = [...coats].sort(coatOrder(ticket.stages)).find(({ state }) => state !== 'looked' && state !== 'flashed');
+  const next = [...coats].sort(coatOrder(ticket.stages)).find((coat) => !isOn(coat));
   const stage = ticket.stages.find(({ id }) => id === next?.stageId);
   const left = timer && Date.parse(timer.dueAt) - now;
   return (

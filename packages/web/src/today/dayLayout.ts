@@ -1,17 +1,20 @@
 /** The day in pixels: air, panel and dew point against the grades' bands, and where it is too cold or too damp to spray. Pure. */
-import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
-import { CAUTION_FROM, DEFAULT_LIMITS } from '@orthochrom/core/air/limits.ts';
+import { limitsInForce } from '@orthochrom/core/air/limits.ts';
 import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
+import { airVerdictsOf, dawnVerdicts } from '@orthochrom/core/inForce/airVerdictsOf.ts';
+import { worstLevel, type Level, type Verdict } from '@orthochrom/core/outcome/told.ts';
 import { designTemperatureC, speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
+import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';
 
 export type GradeBand = { name: string; speed: Speed; fromC: number; toC: number };
 export type ChartBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
-export type DayWhy = 'panel-cold' | 'dew' | 'humid' | 'hot';
-/** A stretch of one verdict; `grade` is the speed whose band the film's temperature lies in. */
-export type DayWindow = { fromMinute: number; toMinute: number; kind: 'stop' | 'care' | 'go'; why: DayWhy[]; grade: string };
+/** A stretch of one level by the rule of every card; `grade` is the speed whose band the film's temperature lies in. */
+export type DayWindow = { fromMinute: number; toMinute: number; level: Level; why: Verdict[]; grade: string };
+/** What of the room counts for the day: an unheated one has a dawn. */
+export type DayRoom = { sunriseMinute?: number; heated?: boolean };
 
 const STEP_MINUTES = 10;
 /** The shop's own grades side by side: where two overlap, the middle of the overlap parts them. */
@@ -41,54 +44,50 @@ function stateAt(
   forecast: readonly ForecastPoint[],
   minute: number,
   bands: readonly GradeBand[],
-): Pick<DayWindow, 'kind' | 'why' | 'grade'> {
+  room: DayRoom,
+): Pick<DayWindow, 'level' | 'why' | 'grade'> {
   const air = airAt(forecast, minute);
-  const panelC = air.panelTemperatureC ?? air.airTemperatureC;
-  const marginC = panelC - dewPointC(air);
+  const all = [...airVerdictsOf(air), ...dawnVerdicts(minute, room)].filter(({ code }) => code !== 'panel-unread');
+  const level = worstLevel(all);
   const effectiveC = effectiveTemperatureC(air);
-  const grade = bands.find(({ toC }) => effectiveC < toC)!.name;
-  const holds = (tests: [DayWhy, boolean][]) => tests.filter(([, isSo]) => isSo).map(([why]) => why);
-  const stops = holds([
-    ['panel-cold', panelC < DEFAULT_LIMITS.minPanelC],
-    ['dew', marginC < DEFAULT_LIMITS.minMarginC],
-    ['humid', air.relativeHumidityPercent > DEFAULT_LIMITS.maxHumidityPercent],
-    ['hot', air.airTemperatureC > DEFAULT_LIMITS.maxAirC],
-  ]);
-  if (stops.length > 0) return { kind: 'stop', why: stops, grade };
-  const cares = holds([
-    ['dew', marginC < CAUTION_FROM.marginC],
-    ['humid', air.relativeHumidityPercent > CAUTION_FROM.humidityPercent],
-    ['hot', air.airTemperatureC > CAUTION_FROM.airC],
-  ]);
-  return { kind: cares.length > 0 ? 'care' : 'go', why: cares, grade };
+  const grade = (bands.find(({ toC }) => effectiveC < toC) ?? bands.at(-1)!).name;
+  return { level, why: all.filter((verdict) => verdict.level === level), grade };
 }
 
-/** The day from a minute on, cut into stretches of one verdict each; the reasons are those that still lie ahead. */
+const codesOf = (why: readonly Verdict[]): string => why.map(({ code }) => code).join();
+
+/** The day from a minute on, cut into stretches of one level each; the reasons are those that still lie ahead. */
 export function dayWindows(
   forecast: readonly ForecastPoint[],
   bands: readonly GradeBand[] = USUAL_BANDS,
   fromMinute = 0,
+  room: DayRoom = {},
 ): DayWindow[] {
   const last = forecast.at(-1)!.minute;
   const first = Math.min(last, Math.max(forecast[0]!.minute, Math.floor(fromMinute / STEP_MINUTES) * STEP_MINUTES));
   const windows: DayWindow[] = [];
   for (let minute = first; minute < last; minute += STEP_MINUTES) {
-    const state = stateAt(forecast, minute, bands);
+    const state = stateAt(forecast, minute, bands, room);
     const open = windows.at(-1);
     const toMinute = Math.min(minute + STEP_MINUTES, last);
     const isSame =
       open &&
-      open.kind === state.kind &&
-      (state.kind === 'stop' || (open.grade === state.grade && open.why.join() === state.why.join()));
+      open.level === state.level &&
+      (state.level === 'stop' || (open.grade === state.grade && codesOf(open.why) === codesOf(state.why)));
     if (isSame) {
       open.toMinute = toMinute;
-      open.why = [...new Set([...open.why, ...state.why])];
+      open.why = [...open.why, ...state.why.filter(({ code }) => !open.why.some((known) => known.code === code))];
     } else windows.push({ fromMinute: minute, toMinute, ...state });
   }
   return windows;
 }
 
-export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox, grades: readonly GradeBand[] = USUAL_BANDS) {
+export function layOutDay(
+  forecast: readonly ForecastPoint[],
+  box: ChartBox,
+  grades: readonly GradeBand[] = USUAL_BANDS,
+  room: DayRoom = {},
+) {
   const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
   const minutes = Array.from({ length: Math.floor((last - first) / STEP_MINUTES) + 1 }, (_, i) => first + i * STEP_MINUTES);
   const points = minutes.map((minute) => ({ minute, ...airAt(forecast, minute) }));
@@ -108,6 +107,7 @@ export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox, gra
     .map((band) => ({ ...band, fromC: Math.max(band.fromC, bottomC), toC: Math.min(band.toC, topC) }))
     .filter((band) => band.toC > band.fromC)
     .map((band) => ({ name: band.name, speed: band.speed, yPx: y(band.toC), heightPx: y(band.fromC) - y(band.toC) }));
+  const { minMarginC } = limitsInForce();
   return {
     x,
     y,
@@ -115,11 +115,12 @@ export function layOutDay(forecast: readonly ForecastPoint[], box: ChartBox, gra
     airPath: draw(air),
     panelPath: draw(panel),
     dewPath: draw(dew),
-    dewLimitPath: draw(dew.map((c) => c + DEFAULT_LIMITS.minMarginC)),
+    dewLimitPath: draw(dew.map((c) => c + minMarginC)),
+    minMarginC,
     ends: { air: air.at(-1)!, panel: panel.at(-1)!, dew: dew.at(-1)! },
     hours: minutes.filter((minute) => minute % 60 === 0),
     ticksC: y.ticks(6),
-    windows: dayWindows(forecast, grades),
+    windows: dayWindows(forecast, grades, 0, room),
   };
 }
 

@@ -3,7 +3,7 @@ import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { filmExpected } from '@orthochrom/core/coat/filmExpected.ts';
-import { materialClassOf } from '@orthochrom/core/material/classes.ts';
+import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 
 type GunTest = NonNullable<NonNullable<StoredGun['gun']['nozzleSets']>[number]['tests']>[number];
 export type Figure = { value: number; low: number; high: number };
@@ -31,7 +31,7 @@ export function whatItDid({ gun, usedFor }: Pick<StoredGun, 'gun' | 'usedFor'>, 
     });
   const [before, after] = [setup([]), setup([test])];
   const settings = test.kind === 'comb' ? { ...test.settings, nozzleMm } : { nozzleMm };
-  const film = (more: GunTest[]) => filmExpected(withTests(more), materialClassOf(stage, 'solvent'), settings);
+  const film = (more: GunTest[]) => filmExpected(withTests(more), classOf({ stage, carrier: 'solvent' }).value, settings);
   const [filmBefore, filmAfter] = [film([]), film([test])];
   return [
     ...(['fluidMlPerMin', 'fanWidthMm', 'capKPa'] as const).map((name) => ({
