@@ -9,7 +9,8 @@ test('the morning says wait, and why', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Today, Harbour booth' })).toBeVisible();
   await expect(page.getByLabel('Air in Harbour booth').getByText('Wait')).toBeVisible();
-  await expect(page.getByText(/panel is too cold.*near the dew point/)).toBeVisible();
+  await expect(page.getByText(/The panel is at .*it must have/)).toBeVisible();
+  await expect(page.getByText(/from the dew point/)).toBeVisible();
   await expectAccessible(page);
 });
 

@@ -74,7 +74,7 @@ test('a ticket tells what to expect, tries it in the lab, and takes it back as t
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   const expected = page.getByRole('region', { name: 'What to expect' });
-  await expect(expected.getByText('Ready to go on')).toBeVisible();
+  await expect(expected.getByText('Ready, says the model')).toBeVisible();
   await page.getByText(/Other good ways to set it/).click();
   await expect(page.getByRole('button', { name: 'Use it' }).first()).toBeVisible();
   await expectAccessible(page);

@@ -5,7 +5,7 @@ import { recoatOf, TOUCHES, LOOKS, CLEANERS, READY_TESTS } from '@orthochrom/cor
 import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { Climate } from '../shapes/climate.ts';
-import { Layer } from '../shapes/film.ts';
+import { Layer, StepsSlower } from '../shapes/film.ts';
 import { explained, Spread } from '../shapes/told.ts';
 import { defineCalculation } from './define.ts';
 
@@ -23,7 +23,7 @@ export const recoat = defineCalculation('recoat', {
     climate: Climate,
     ...wanted('minutesSince'),
     ...optional('wetFilmUm'),
-    reducer: z.strictObject({ stepsSlower: z.number().min(-10).max(10) }).optional(),
+    reducer: StepsSlower.optional(),
     next: z.enum(NEXT_STEPS),
     mistCoat: z.boolean().optional(),
     tests: TouchTests.optional(),

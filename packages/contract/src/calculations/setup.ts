@@ -1,5 +1,5 @@
 import { Grade, Recipe } from '../shapes/mixing.ts';
-import { SheetTimes } from '../shapes/film.ts';
+import { SheetTimes, StepsSlower } from '../shapes/film.ts';
 import { Climate } from '../shapes/climate.ts';
 import { Carrier, Chemistry, Finish, MaterialClass, PartKind, Place, Speed, StageName, Wetness } from '../shapes/trade.ts';
 import { setupForeseen, type SetupForeseen } from '@orthochrom/core/coat/setupForeseen.ts';
@@ -88,7 +88,8 @@ export const setup = defineCalculation('setup', {
       hardener: Chemistry.optional(),
       highSolids: z.boolean().optional(),
       limitFog: z.boolean().optional(),
-      ...optional('panelLengthM'),
+      ...optional('panelLengthM', 'slopeDeg'),
+      reducer: StepsSlower.optional(),
       plans: z.boolean().optional(),
       knobsNow: z
         .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })

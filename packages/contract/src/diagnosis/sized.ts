@@ -2,6 +2,7 @@
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import { panelOf, slopeDegOf } from '../plan/planInputs.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
@@ -26,7 +27,7 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
   if (!sheet || !recipe || !setupInput || !setup || !climate || !recoat) return undefined;
   const { limits: _l, next: _n, wettingFloor: _w, ...air } = climate as typeof climate & { wettingFloor?: boolean };
   const waits = waitsOf(whole, coat.stageId);
-  const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+  const panel = panelOf({ ticket, stage });
   const { gun } = setupInput;
   const { wetFilmUm: _f, ...settings } = Object.fromEntries(
     settingNames.map((name) => [name, coat.done[name]?.value ?? setup[name]]),
@@ -35,9 +36,14 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
     climate: air,
     material: {
       class: classOf({ stage: stage.kind, carrier: sheet.carrier, class: sheet.materialClass }).value,
-      ...(mix ? { recipe: mix.recipe } : {}),
+      ...(setupInput.material ?? (mix ? { recipe: mix.recipe } : {})),
+      ...(setupInput.viscosityMm2PerS === undefined ? {} : { viscosityMm2PerS: setupInput.viscosityMm2PerS }),
       ...(stage.finish ? { finish: stage.finish } : {}),
-      sheet: { times: recipe.times, ...(setupInput.sheet ? { gun: setupInput.sheet } : {}) },
+      sheet: {
+        times: recipe.times,
+        ...(setupInput.sheet ? { gun: setupInput.sheet } : {}),
+        ...(sheet.limits ? { limits: sheet.limits } : {}),
+      },
     },
     gun,
     settings: {
@@ -45,7 +51,7 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
       fluidTurnsOut: Math.min(settings.fluidTurnsOut, fullFluidTurnsOf(gun)),
       fanTurnsOut: Math.min(settings.fanTurnsOut, fullFanTurnsOf(gun)),
     },
-    panel: { slopeDeg: panel?.orientation === 'flat' ? 0 : 90, ...(panel ? { substrate: panel.substrate } : {}) },
+    panel: { slopeDeg: slopeDegOf({ ticket, stage }), ...(panel ? { substrate: panel.substrate } : {}) },
     // The waits that were really kept; after the last coat, the one that was planned.
     coats: Array.from({ length: Math.max(1, coat.ordinal) }, (_, i) => ({
       flashMinutes: (i < coat.ordinal - 1 ? waits[i]?.minutes : undefined) ?? recoat.earliestMinutes.value,

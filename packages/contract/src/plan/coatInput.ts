@@ -4,9 +4,7 @@ import type { InputOf } from '../registry.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
-import { layerOf } from './planInputs.ts';
-
-const SLOPE_DEG = { upright: 90, slope: 60, flat: 0 } as const;
+import { layerOf, panelOf, slopeDegOf } from './planInputs.ts';
 
 /** The coats of this stage that are still to come, at the settings as they stand: what the set-up was worked out from, no other. */
 export function coatInput(
@@ -14,9 +12,9 @@ export function coatInput(
   plan: CoatPlan,
   below: NonNullable<InputOf<'coat'>['below']> = [],
 ): InputOf<'coat'> {
-  const { stage, ticket, coatsLeft, isLastStage, sheet } = context;
+  const { stage, coatsLeft, isLastStage, sheet } = context;
   const { setup: asked, recoat: wait } = plan.inputs;
-  const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+  const panel = panelOf(context);
   const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS } =
     plan.setup.own ?? plan.setup;
   const flashMinutes = plan.recoat.earliestMinutes.value;
@@ -32,8 +30,12 @@ export function coatInput(
       sheet: { times, ...(asked.sheet ? { gun: asked.sheet } : {}), ...(sheet.limits ? { limits: sheet.limits } : {}) },
     },
     gun: asked.gun,
-    settings: { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS },
-    panel: { slopeDeg: SLOPE_DEG[panel?.orientation ?? 'upright'], ...(panel ? { substrate: panel.substrate } : {}) },
+    settings: {
+      ...{ nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent },
+      // A shut needle lays nothing at any speed.
+      ...(gunSpeedMPerS > 0 ? { gunSpeedMPerS } : {}),
+    },
+    panel: { slopeDeg: slopeDegOf(context), ...(panel ? { substrate: panel.substrate } : {}) },
     coats: Array.from({ length: coatsLeft }, () => ({ flashMinutes })),
     ...(isBaked
       ? {

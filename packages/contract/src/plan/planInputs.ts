@@ -79,7 +79,7 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
     ...(hardeners.length > 0 ? { hardeners } : {}),
     ...(beyond.sheetPercent > 0 || !reduced ? { reduction: beyond } : sheet.reduction ? { reduction: sheet.reduction } : {}),
   };
-  const panel = ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+  const panel = panelOf(context);
   const wanted = wantedOf(context, reduced);
   return {
     airTemperatureC,
@@ -105,6 +105,13 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
     ...(wanted ? { wanted } : {}),
   };
 }
+
+/** The panel that stands for the stage: its first. */
+export const panelOf = ({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>) =>
+  ticket.panels.find(({ id }) => stage.panelIds.includes(id));
+const SLOPE_DEG = { upright: 90, slope: 60, flat: 0 } as const;
+export const slopeDegOf = (context: Pick<PlanContext, 'ticket' | 'stage'>): number =>
+  SLOPE_DEG[panelOf(context)?.orientation ?? 'upright'];
 
 /** The painter's own pick, held beside ours. */
 function wantedOf(context: PlanContext, reduced: boolean): InputOf<'reducer'>['wanted'] {
@@ -185,6 +192,8 @@ export function setupInput(context: PlanContext, inUse?: GradeInUse, parts?: Mix
     ...(flowCup ? { viscosityMm2PerS: viscosityNow(flowCup, sheet, materialC) } : {}),
     ...(airLine ? { airline: lineOf(airLine) } : {}),
     panelLengthM: panelLengthM(context),
+    slopeDeg: slopeDegOf(context),
+    ...(inUse?.stepsSlower === undefined ? {} : { reducer: { stepsSlower: inUse.stepsSlower } }),
     sheet: gunSheetOf(context),
     times: recipeOf(context).times,
     way: { ...painter.way, skill: painter.skill },

@@ -4,6 +4,9 @@ import { contradiction, optional, wanted } from '../quantity/fields.ts';
 
 const ASCENDING = ['minFlashMinutes', 'flashMinutes', 'toNextMinutes', 'maxRecoatMinutes'] as const;
 
+/** The grade in the cup, in steps slower than the one that suits. */
+export const StepsSlower = z.strictObject({ stepsSlower: z.number().min(-10).max(10) });
+
 /** As printed: at atC, atHumidityPercent (default 50) and wetFilmUm, in booth air. */
 export const SheetTimes = z
   .strictObject({

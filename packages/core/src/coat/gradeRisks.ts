@@ -7,7 +7,7 @@ import { nozzleBandOf } from '../inForce/nozzleBandOf.ts';
 import { gradeOfBlend, type BlendPart } from '../reducer/blend.ts';
 import type { Grade } from '../reducer/grade.ts';
 import { reducerOf, type ReducerAnswer, type ReducerInput } from '../reducer/reducer.ts';
-import type { GunClass } from '../trade/gunClasses.ts';
+import { USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { foresee, type CoatPlan } from './foresee.ts';
 import { planOf } from './plan.ts';
@@ -21,8 +21,6 @@ export type ReducerForeseen = Omit<ReducerAnswer, 'alternatives' | 'wanted'> & {
   wanted?: NonNullable<ReducerAnswer['wanted']> & { risks?: Risks };
 };
 
-/** Where no gun is told. */
-const USUAL_GUN: GunClass = 'hvlp';
 const SLOPE_DEG = { vertical: 90, both: 90, horizontal: 0 } as const;
 
 /** The reducer's answer with what each grade risks. */
@@ -56,13 +54,13 @@ function planWith(input: ReducerInput, grade: Grade): CoatPlan {
   const { stage, finish, airTemperatureC, relativeHumidityPercent, panelTemperatureC, airMovement, airSpeedMPerS } = input;
   const { value: materialClass } = classOf({ stage, carrier: 'solvent', class: input.class });
   const [least, most] = nozzleBandOf({
-    gunClass: USUAL_GUN,
+    gunClass: USUAL_GUN_CLASS,
     stage,
     carrier: 'solvent',
     isBuild: MATERIALS[materialClass].isBuild,
   }).value;
   const setup: SetupInput = {
-    gun: { class: USUAL_GUN, nozzlesMm: [(least + most) / 2] },
+    gun: { class: USUAL_GUN_CLASS, nozzlesMm: [(least + most) / 2] },
     stage,
     carrier: 'solvent',
     class: materialClass,
@@ -78,7 +76,8 @@ function planWith(input: ReducerInput, grade: Grade): CoatPlan {
     place: 'booth',
     part: 'largePanel',
     hardener: 'none',
+    slopeDeg: SLOPE_DEG[input.surface ?? 'vertical'],
   };
-  const coat = coatOfSetup(setup, setupOf(setup), SLOPE_DEG[input.surface ?? 'vertical']);
+  const coat = coatOfSetup(setup, setupOf(setup));
   return planOf({ ...coat, panel: { ...coat.panel, ...(input.substrate ? { substrate: input.substrate } : {}) } }).plan;
 }

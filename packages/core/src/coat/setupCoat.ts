@@ -16,7 +16,7 @@ const climateOf = (input: SetupInput): CoatInput['climate'] => ({
   ...input.climate,
 });
 
-export function coatOfSetup(input: SetupInput, answer: SetupAnswer, slopeDeg = UPRIGHT_DEG): CoatInput {
+export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
   const climate = climateOf(input);
   const material: Material = {
     class: answer.class,
@@ -26,7 +26,8 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer, slopeDeg = U
     sheet: input.sheet || input.times ? { times: input.times, gun: input.sheet } : undefined,
   };
   const layer = layerOfMaterial(material, paintInCup(input).isTwoPack);
-  const flash = waitBefore('coat', layer, { climate, wetFilmUm: answer.wetFilmUm }, input.mist);
+  const today = { climate, wetFilmUm: answer.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower };
+  const flash = waitBefore('coat', layer, today, input.mist);
   return {
     climate,
     material,
@@ -40,7 +41,7 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer, slopeDeg = U
       overlapPercent: answer.overlapPercent,
       gunSpeedMPerS: answer.gunSpeedMPerS,
     },
-    panel: { slopeDeg },
+    panel: { slopeDeg: input.slopeDeg ?? UPRIGHT_DEG },
     coats: Array.from({ length: Math.max(1, Math.min(MOST_COATS, Math.round(answer.coats))) }, () => ({
       flashMinutes: flash.earliestMinutes.value,
     })),

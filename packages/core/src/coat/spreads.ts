@@ -32,10 +32,10 @@ const SCALED = { amplitude: 0, sag: 0 } as const;
 export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<RiskName, number>> {
   const last = foreseen.sprayed.at(-1)!;
   const { materialClass } = plan.bench.paint;
-  const { shows: on } = MATERIALS[materialClass];
+  const { shows: on, linesShow } = MATERIALS[materialClass];
   const isGlossy = on === 'gloss';
   const isBase = on === 'colour';
-  const shows: Shows = isBase && plan.isEffect ? 'effectBase' : isBase || materialClass === 'singleStage' ? 'solid' : 'covered';
+  const shows: Shows = isBase && plan.isEffect ? 'effectBase' : linesShow ? 'solid' : 'covered';
   return {
     ...(isGlossy ? { peel: peelDeviations(foreseen.peelIndex) } : {}),
     run: runDeviations(foreseen.sagMm),

@@ -1,8 +1,10 @@
 /** What a gun does as it is set, whoever set it: cap, paint, fan, step, hand, and what the wall must show. */
 import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
+import { clamp } from '../numerics/rounding.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { atWork, type AtWork } from './atWork.ts';
 import type { Gun } from './gun.ts';
+import { ARM_M_PER_S } from './hand.ts';
 import { stepMmOf } from './overlap.ts';
 import { paintInCup, roomOf, type PaintOfCoat } from './paintInCup.ts';
 import { sprayOf, type Spray } from './spray.ts';
@@ -53,7 +55,8 @@ export function asSet(input: AsSetInput, knobs: SetKnobs): { figures: AsSet; lin
   const stepMm = stepMmOf(knobs, work.fanWidthMm);
   const spray = sprayOf({ ...knobs, model, materialClass: paint.materialClass, paint, room });
   // The film falls as the hand speeds up: turned round, the hand that lays the wanted film.
-  const gunSpeedMPerS = spray.landing.landedM3PerS / ((knobs.wetFilmUm / 1e6) * (stepMm / 1000));
+  const speedMPerS = spray.landing.landedM3PerS / ((knobs.wetFilmUm / 1e6) * (stepMm / 1000));
+  const gunSpeedMPerS = speedMPerS > 0 ? clamp(speedMPerS, ARM_M_PER_S.slowest, ARM_M_PER_S.quickest) : 0;
   const line = airline && airlineOf({ ...airline, wantedInletKPa: knobs.inletKPa, airFlowLPerMin: work.airFlowLPerMin });
   const { ranges, ...figures } = work;
   return {

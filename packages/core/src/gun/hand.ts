@@ -23,6 +23,8 @@ export type HandInput = {
 
 /** What an arm can hold steady over a panel, m/s. */
 export const HAND_M_PER_S = { slowest: 0.25, quickest: 0.8 } as const;
+/** No arm moves a gun slower or quicker: what an aim would ask beyond it is not laid. */
+export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
 export const QUARTER = 0.25;
 const HIGH_SOLIDS_NEEDLE = 0.25;
 const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;

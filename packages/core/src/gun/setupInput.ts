@@ -37,6 +37,10 @@ export type SetupInput = {
   hardener?: Chemistry;
   limitFog?: boolean;
   panelLengthM?: number;
+  /** Upright where it is not told. */
+  slopeDeg?: number;
+  /** The grade in the cup against the one that suits: how the flash is moved. */
+  reducer?: { stepsSlower: number };
   /** Coats the job is to have, held against the sheet's. */
   coatsWanted?: number;
   knobsNow?: { fanTurnsOut: number; fluidTurnsOut: number; part?: PartKind; mist?: boolean };

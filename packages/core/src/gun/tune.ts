@@ -4,7 +4,7 @@
  */
 import type { Carrier, Finish, Place, Stage } from '../trade/vocabulary.ts';
 import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { GUNS } from '../trade/gunClasses.ts';
+import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Gun, KnownSettings, Settings } from './gun.ts';
 import { atWork } from './atWork.ts';
@@ -50,7 +50,7 @@ const USUAL_ROOM = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 const UNDER_FOOT = 0.85;
 
 export function tuneOf(input: TuneInput): TuneAnswer {
-  const { seen, gun = { class: 'hvlp', nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } = input;
+  const { seen, gun = { class: USUAL_GUN_CLASS, nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } = input;
   const { settings, defaulted } = completed(input, gun);
   const room = roomFor(input, gun, settings);
   const fault = seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, room);

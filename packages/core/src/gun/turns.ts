@@ -1,7 +1,7 @@
 /** A knob's place as turns from closed; painters count from either end (WORK C119, C120, C134). */
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { caution, type Ask, type Told } from '../outcome/told.ts';
-import { GUNS } from '../trade/gunClasses.ts';
+import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 
 export const COUNTED_FROM = ['closed', 'open', 'unknown'] as const;
 export type TurnsInput = {
@@ -24,7 +24,7 @@ export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): 
     };
   const turnsOut = countedFrom === 'closed' ? value : fullTurns - value;
   if (!forGun) return { turnsOut, asks: [], verdicts: [] };
-  const otherFull = forGun.fullTurns ?? GUNS.hvlp.fullFluidTurns;
+  const otherFull = forGun.fullTurns ?? GUNS[USUAL_GUN_CLASS].fullFluidTurns;
   const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, QUARTER), Math.min(0.5, otherFull), otherFull);
   return { turnsOut, start, asks: [], verdicts: [caution('turns-not-portable')] };
 }

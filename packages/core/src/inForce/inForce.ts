@@ -4,8 +4,7 @@
  */
 import type { Reason } from '../outcome/told.ts';
 
-export const WORDS_BY_RANK = ['safety', 'law', 'sheet', 'leaflet', 'practice', 'model'] as const;
-export type Word = (typeof WORDS_BY_RANK)[number];
+export type Word = 'safety' | 'law' | 'sheet' | 'leaflet' | 'practice' | 'model';
 
 /** A quantity with whose word it is and why. */
 export type InForce<T> = { value: T; source: Word; reason: Reason };

@@ -87,7 +87,7 @@ type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: G
 
 export function reducerOf(input: ReducerInput): ReducerAnswer {
   const where = { effectiveC: effectiveTemperatureC(input), airSpeedMPerS: airSpeedMPerSOf(input) };
-  const air = airVerdictsOf(input, { limits: input.limits });
+  const air = airVerdictsOf(input, { limits: input.limits, carrier: input.carrier });
   return input.carrier === 'waterborne' ? waterborneAnswer(input, where, air) : solventAnswer(jobOf(input, where), air);
 }
 

@@ -20,5 +20,5 @@ export const GUNS = {
 export type GunClass = keyof typeof GUNS;
 export const GUN_CLASSES = Object.keys(GUNS) as [GunClass, ...GunClass[]];
 
-/** Everything known of a class. */
-export const gunFactsOf = (gunClass: GunClass): GunFacts => GUNS[gunClass];
+/** What is taken where nobody says which gun it is. */
+export const USUAL_GUN_CLASS: GunClass = 'hvlp';

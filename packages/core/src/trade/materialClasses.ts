@@ -23,8 +23,3 @@ export const MATERIALS = {
 } as const satisfies Record<string, MaterialFacts>;
 export type MaterialClass = keyof typeof MATERIALS;
 export const MATERIAL_CLASSES = Object.keys(MATERIALS) as [MaterialClass, ...MaterialClass[]];
-
-/** Everything known of a class. */
-export const factsOf = (materialClass: MaterialClass): MaterialFacts => MATERIALS[materialClass];
-
-export const isWaterborneClass = (materialClass: MaterialClass): boolean => factsOf(materialClass).carrier === 'waterborne';

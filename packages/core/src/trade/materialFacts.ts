@@ -11,8 +11,12 @@ export type MaterialFacts = {
   /** Where it is used most, and what carries it. */
   stage: Stage;
   carrier: Carrier;
+  /** Stages of the same carrier that have no class of their own yet and are nearest to this one. */
+  standsInFor?: Stage[];
   /** What shows on it: flatness on what is glossy, flake and stripes on a base, little on what is covered. */
   shows: 'gloss' | 'colour' | 'covered';
+  /** Colour that dries as it landed: a pass too few is seen as a line. */
+  linesShow: boolean;
   /** Fills: thick films, large tips. */
   isBuild: boolean;
   isHighSolids: boolean;

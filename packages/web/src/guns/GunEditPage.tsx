@@ -18,7 +18,7 @@ import { STAGE_NAME } from '../ticket/names.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '../units/format.ts';
 import type { Kind } from '../units/typed.ts';
-import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
+import { GUNS, USUAL_GUN_CLASS } from '@orthochrom/core/trade/gunClasses.ts';
 import { TRUST_NAME } from './names.ts';
 
 type Draft = Omit<GunCreate, 'id' | 'intervals'> & { intervals: CareIntervals };
@@ -27,7 +27,7 @@ const EMPTY: Draft = {
   usedFor: [],
   gaugeTrust: 'good',
   note: '',
-  gun: { class: 'hvlp', nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' },
+  gun: { class: USUAL_GUN_CLASS, nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' },
   intervals: USUAL_INTERVALS,
 };
 

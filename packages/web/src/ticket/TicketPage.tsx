@@ -96,9 +96,9 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const isBlocked = blockingCoat(ticket.stages, coats, coat);
   const goOn = (next: TicketWhole) => {
     keep(next);
-    // A late answer must not pull the painter back from a coat picked meanwhile.
+    // A late answer must not pull the painter back from a coat or a card picked meanwhile.
     pickCoat((picked) => picked ?? coat.id);
-    pickStep(undefined);
+    pickStep((picked) => (picked === pickedStep ? undefined : picked));
     setDeltaC(0);
   };
   const selectCoat = (coatId: string) => {

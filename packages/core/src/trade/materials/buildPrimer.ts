@@ -5,6 +5,7 @@ export const buildPrimer: MaterialFacts = {
   stage: 'primer',
   carrier: 'solvent',
   shows: 'covered',
+  linesShow: false,
   isBuild: true,
   isHighSolids: false,
   coolUnderC: 18,

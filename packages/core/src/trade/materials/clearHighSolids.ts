@@ -5,6 +5,7 @@ export const clearHighSolids: MaterialFacts = {
   stage: 'clear',
   carrier: 'solvent',
   shows: 'gloss',
+  linesShow: false,
   isBuild: false,
   isHighSolids: true,
   coolUnderC: 21,

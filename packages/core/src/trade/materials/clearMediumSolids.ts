@@ -5,6 +5,7 @@ export const clearMediumSolids: MaterialFacts = {
   stage: 'clear',
   carrier: 'solvent',
   shows: 'gloss',
+  linesShow: false,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 21,

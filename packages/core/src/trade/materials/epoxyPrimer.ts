@@ -5,6 +5,7 @@ export const epoxyPrimer: MaterialFacts = {
   stage: 'primer',
   carrier: 'solvent',
   shows: 'covered',
+  linesShow: false,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 18,

@@ -5,6 +5,7 @@ export const singleStage: MaterialFacts = {
   stage: 'singleStage',
   carrier: 'solvent',
   shows: 'gloss',
+  linesShow: true,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 21,

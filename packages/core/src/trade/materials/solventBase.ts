@@ -5,6 +5,7 @@ export const solventBase: MaterialFacts = {
   stage: 'base',
   carrier: 'solvent',
   shows: 'colour',
+  linesShow: true,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 18,

@@ -5,6 +5,7 @@ export const solventSealer: MaterialFacts = {
   stage: 'sealer',
   carrier: 'solvent',
   shows: 'covered',
+  linesShow: false,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 18,

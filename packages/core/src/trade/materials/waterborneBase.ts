@@ -5,6 +5,7 @@ export const waterborneBase: MaterialFacts = {
   stage: 'base',
   carrier: 'waterborne',
   shows: 'colour',
+  linesShow: true,
   isBuild: false,
   isHighSolids: false,
   coolUnderC: 18,

@@ -1,0 +1,63 @@
+/** Facts of a class of paint or gun stand in core/trade, a file a class; a table of them anywhere else is a second word. */
+import { readdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { GUN_CLASSES } from '@orthochrom/core/trade/gunClasses.ts';
+import { MATERIAL_CLASSES } from '@orthochrom/core/trade/materialClasses.ts';
+import { STAGES } from '@orthochrom/core/trade/vocabulary.ts';
+import { describe, expect, it } from 'vitest';
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../..');
+const HOME = 'packages/core/src/trade/';
+const sources = ['core', 'contract', 'server', 'web'].flatMap((name) => {
+  const folder = path.join(root, 'packages', name, 'src');
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((file) => /\.tsx?$/.test(file))
+    .map((file) => path.join('packages', name, 'src', file));
+});
+const elsewhere = sources.filter((file) => !file.startsWith(HOME));
+
+/** Single stage is a stage of the job as well: what is said of that is no table of classes. */
+const isStage = (name: string) => (STAGES as readonly string[]).includes(name);
+const CLASSES = [...MATERIAL_CLASSES, ...GUN_CLASSES].filter((name) => !isStage(name));
+const anyClass = `(${CLASSES.join('|')})`;
+const TABLE = /\bRecord<\s*(MaterialClass|GunClass)\b/;
+/** `=== 'airbrush'`, `case 'airbrush':` and a table by hand, `airbrush: 3`. */
+const CHOICE = new RegExp(`[!=]==? '${anyClass}'|'${anyClass}' [!=]==?|case '${anyClass}'`);
+const ENTRY = new RegExp(`^\\s*'?${anyClass}'?: `);
+
+const linesWith = (files: string[], pattern: RegExp) =>
+  files.flatMap((file) =>
+    readFileSync(path.join(root, file), 'utf8')
+      .split('\n')
+      .map((line, i) => ({ at: `${file}:${i + 1}`, line }))
+      .filter(({ line }) => pattern.test(line))
+      .map(({ at, line }) => `${at} ${line.trim()}`),
+  );
+
+describe('a class of paint or gun', () => {
+  it('has no table outside its home', () => expect(linesWith(elsewhere, TABLE)).toEqual([]));
+  it('decides nothing by its name outside its home', () => expect(linesWith(elsewhere, CHOICE)).toEqual([]));
+  it('has no entry in a table written by hand', () => expect(linesWith(elsewhere, ENTRY)).toEqual([]));
+
+  it('has a file of its own', () => {
+    for (const [folder, classes] of [
+      ['materials', MATERIAL_CLASSES],
+      ['guns', GUN_CLASSES],
+    ] as const)
+      expect(readdirSync(path.join(root, HOME, folder)).sort()).toEqual(classes.map((name) => `${name}.ts`).sort());
+  });
+
+  it('would be caught: the guard knows what it looks for', () => {
+    expect(CHOICE.test(`if (gun.class === 'airbrush') return 1;`)).toBe(true);
+    expect(TABLE.test('const X: Record<GunClass, number> = {')).toBe(true);
+    expect(ENTRY.test('  solventBase: 0.4,')).toBe(true);
+  });
+});
+
+describe('the vocabulary', () => {
+  const anyStage = `'(${STAGES.join('|')})'`;
+  /** A union written out again is a second list: `'primer' | 'sealer' | …`. */
+  const UNION = new RegExp(`${anyStage} \\| ${anyStage} \\| `);
+  it('of stages is written once', () => expect(linesWith(elsewhere, UNION)).toEqual([]));
+});
