@@ -66,7 +66,7 @@ function contextOfDrawn({
   return {
     ...context,
     sheet: made,
-    room: { ...room, airMovement, ...(capLimitKPa === undefined ? {} : { capLimitKPa }) },
+    room: { ...room, airMovement: airMovement!, ...(capLimitKPa === undefined ? {} : { capLimitKPa }) },
     air: { ...context.air, panel },
     ticket: { ...context.ticket, panels: context.ticket.panels.map((one) => ({ ...one, orientation })) },
   };

@@ -155,7 +155,7 @@ describe('the painter’s own', () => {
   it('fast grade in the heat has its own short edge, flash and cautions', () => {
     const context = contextFor('tarnside-sb-solid', 34, { rh: 40 });
     const [ours, own] = [planCoat(context), picked(context, 'T-10')];
-    expect(own.reducer.wanted!.openTimeMinutes.value).toBeLessThan(ours.reducer.openTimeMinutes.value * 0.7);
+    expect(own.reducer.wanted!.openTimeMinutes.value).toBeLessThan(ours.reducer.openTimeMinutes!.value * 0.7);
     expect(own.recoat.earliestMinutes.value).toBeLessThan(ours.recoat.earliestMinutes.value);
     expect(coatInput(context, own).material.grade?.name).toBe('T-10');
     expect(coatInput(context, ours).material.grade?.name).not.toBe('T-10');

@@ -16,7 +16,6 @@ import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
-import { settingStops } from './planLedger.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { ticketById } from './ticketReader.ts';
 import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type MixRow, type TimerRow } from './ticketTables.ts';
@@ -37,7 +36,9 @@ export const startSpraying = (
     if (!mix) throw BadInput.at(['mixId'], 'not-one-of', 'This mix does not belong to the stage.');
     const oldMix = oldMixOf(mix, whyOldMix);
     const context = await planContextOf(manager, probe, coat, { painterId });
-    const [stop] = context.own ? settingStops(context, context.own) : [];
+    // The air of this minute and the settings as they stand: what stopped the plan stops the gun.
+    const { climate, setup } = planCoat(context);
+    const stop = [...climate.verdicts, ...(setup.own ?? setup).verdicts].find(({ level }) => level === 'stop');
     if (stop) throw new OutOfTurn(stop.message);
     const now = await airNow(manager, probe, coat.roomId!);
     const changes = {

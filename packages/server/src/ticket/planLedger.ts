@@ -97,16 +97,12 @@ function mustSayWhy(plan: ReturnType<typeof planCoat>, context: PlanContext, { c
     );
 }
 
-/** All that stops a coat with these settings in it. */
-export function settingStops(context: PlanContext, own: SetNow) {
-  const { setup } = planCoat({ ...context, own });
-  return (setup.own ?? setup).verdicts.filter(({ level }) => level === 'stop');
-}
-
 /** @throws BadInput when what the painter set is something that must never be, told at the setting that was changed */
 export function mustBeAllowed(context: PlanContext, own: SetNow, overrides: Overrides): void {
   const changed = settingNames.filter((name) => overrides[name] !== undefined);
-  const [stop] = changed.length > 0 ? settingStops(context, own) : [];
+  if (changed.length === 0) return;
+  const { setup } = planCoat({ ...context, own });
+  const stop = (setup.own ?? setup).verdicts.find(({ level }) => level === 'stop');
   if (!stop) return;
   const at = changed.includes('inletKPa') ? 'inletKPa' : changed.includes('fanTurnsOut') ? 'fanTurnsOut' : changed[0]!;
   throw BadInput.at(['overrides', at, 'chosen'], 'contradiction', stop.message);

@@ -1,6 +1,7 @@
 /** Spraying: the gate once more if something changed, then panel by panel until the coat is on. */
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
@@ -32,7 +33,7 @@ function ReadyToSpray({ coat, stage, context, plan, painter, keep, mix, askGate 
   const now = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
   const isOld = mix?.potLifeEndsAt !== undefined && Date.parse(mix.potLifeEndsAt) < nowMs;
-  const stops = now.verdicts.filter(({ level }) => level === 'stop');
+  const said = [...plan.climate.verdicts, ...now.verdicts.filter(({ level }) => level === 'stop')];
   const start = () =>
     write(async () =>
       keep(
@@ -53,7 +54,7 @@ function ReadyToSpray({ coat, stage, context, plan, painter, keep, mix, askGate 
         out, {format.joined(format.length(now.distanceMm))} away. Trigger to air at the turns.
       </p>
       {stage.panelIds.length > 1 && <p>{AIRFLOW_WORDS[context.room.airflow]}</p>}
-      <VerdictList verdicts={[...plan.climate.verdicts, ...stops]} hideGo />
+      <VerdictList verdicts={said} hideGo />
       <Checkbox
         size="lg"
         checked={isUnchanged}
@@ -79,7 +80,7 @@ function ReadyToSpray({ coat, stage, context, plan, painter, keep, mix, askGate 
           size="lg"
           onClick={() => void start()}
           loading={busy}
-          disabled={!isUnchanged || !mix || stops.length > 0 || (isOld && whyOld.trim() === '')}
+          disabled={!isUnchanged || !mix || worstLevel(said) === 'stop' || (isOld && whyOld.trim() === '')}
         >
           Start spraying
         </Button>
