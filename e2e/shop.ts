@@ -52,18 +52,22 @@ export async function expectAccessible(page: Page): Promise<void> {
 
 type Named = { id: string };
 type Bare = { vehicle: string; panels: Named[]; stages: (Named & { kind: string; panelIds: string[] })[] };
-/** A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those of one kind. */
-export async function ownTicket(vehicle: string, kind?: string): Promise<string> {
-  const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
+const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
+type StageChanges = { sheetId?: string; recipeName?: string; coats?: number };
+
+/** A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those of one kind, of another paint. */
+export async function ownTicket(vehicle: string, kind?: string, { sheetId, ...changes }: StageChanges = {}): Promise<string> {
   const { tickets } = await get<{ tickets: (Bare & Named)[] }>('/tickets');
   const { id } = tickets.find((ticket) => ticket.vehicle.startsWith('Linnet hatchback, left side'))!;
   const { ticket } = await get<{ ticket: Bare & Record<string, unknown> }>(`/tickets/${id}`);
   const { version: _v, number: _n, state: _s, createdAt: _c, ...like } = ticket;
   const panels = like.panels.map((panel) => ({ ...panel, id: newId() }));
   const idOf = (panelId: string) => panels[like.panels.findIndex((panel) => panel.id === panelId)]!.id;
+  const sheets = await get<(Named & { sheet: Named })[]>('/sheets');
+  const paint = sheetId ? { sheetVersionId: sheets.find(({ sheet }) => sheet.id === sheetId)!.id } : {};
   const stages = like.stages
     .filter((stage) => kind === undefined || stage.kind === kind)
-    .map((stage) => ({ ...stage, id: newId(), panelIds: stage.panelIds.map(idOf) }));
+    .map((stage) => ({ ...stage, id: newId(), panelIds: stage.panelIds.map(idOf), ...changes, ...paint }));
   const own = { ...like, id: newId(), vehicle, panels, stages };
   const reply = await fetch(`${ADDRESS}/api/tickets`, {
     method: 'POST',

@@ -90,7 +90,7 @@ function ClockFigure({ plan }: { plan: CoatPlan }) {
   const { earliestMinutes, sheetMinutes, floorMinutes, reasons } = plan.recoat;
   const isSheet = reasons[0]?.source === 'dataSheet';
   return (
-    <div>
+    <div data-clock>
       <div className="label">The flash clock: this rules</div>
       <div className="figure mid">
         {earliestMinutes.value.toFixed(0)} <small>min</small>

@@ -11,9 +11,9 @@ import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor, minutesText } from '../units/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
-import { Blend } from './Blend.tsx';
 import { FlowCupCard } from './FlowCupCard.tsx';
 import { FromTheTins } from './FromTheTins.tsx';
+import { MixChoice } from './MixChoice.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
@@ -68,7 +68,7 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
     });
   return (
     <>
-      {reducer.choice && <Choice plan={plan} context={context} />}
+      {reducer.choice && <MixChoice plan={plan} context={context} />}
       <VerdictList
         verdicts={[
           ...reducer.verdicts,
@@ -142,71 +142,6 @@ function overridesOf({ reducer: { choice }, inUse }: MixCardProps['plan'], wishe
       ? { hardener: { recommended: choice.hardener, chosen: inUse.hardener, why } }
       : {}),
   };
-}
-
-const THREE_ACROSS = { gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))' } as const;
-
-function Choice({ plan, context }: Pick<MixCardProps, 'plan' | 'context'>) {
-  const { choice, wanted } = plan.reducer;
-  const { parts, hardener, openTimeMinutes } = plan.inUse!;
-  const life = plan.mix?.potLifeMinutes;
-  const ratio = plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe ? plan.inputs.mix.recipe.parts : [];
-  const additions = plan.parts?.recipe.additions ?? [];
-  return (
-    <div className="grid2" style={THREE_ACROSS}>
-      {parts.length > 0 && (
-        <div className="card">
-          <div className="label">{wanted && parts !== choice!.parts ? 'Reducer, your pick' : 'Reducer for now'}</div>
-          <div className={parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
-            <Blend text={blendText(parts)} />
-          </div>
-          {openTimeMinutes && (
-            <div className="quiet" data-open-time>
-              edge open {openTimeMinutes.low.toFixed(1)} to {openTimeMinutes.high.toFixed(1)} min
-            </div>
-          )}
-        </div>
-      )}
-      {parts.length === 0 && context.sheet.carrier === 'solvent' && (
-        <div className="card">
-          <div className="label">Reducer</div>
-          <div className="figure">none</div>
-          <div className="quiet">this recipe has none</div>
-        </div>
-      )}
-      {additions.map(({ name, percent, of, role }) => (
-        <div key={name} className="card">
-          <div className="label">
-            {role}, of {of === 'paint' ? 'the paint' : of === 'finalMix' ? 'the finished mix' : 'the mix so far'}
-          </div>
-          <div className="figure">
-            {Number(percent.toFixed(1))} <small>% {name}</small>
-          </div>
-          {role === 'adjuster' && (
-            <div className="quiet">
-              {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent reducer
-            </div>
-          )}
-        </div>
-      ))}
-      {hardener && (
-        <div className="card">
-          <div className="label">{hardener === choice!.hardener ? 'Hardener' : 'Hardener, your pick'}</div>
-          <div className="figure">{hardener}</div>
-          {life && (
-            <div className="quiet">
-              pot life {minutesText(life.low)} to {minutesText(life.high)}
-            </div>
-          )}
-        </div>
-      )}
-      <div className="card">
-        <div className="label">Ratio by volume</div>
-        <div className="figure">{ratio.map(({ parts }) => (parts === 0.5 ? '½' : parts)).join(' : ')}</div>
-        <div className="quiet">{ratio.map(({ role }) => role).join(' : ')}</div>
-      </div>
-    </div>
-  );
 }
 
 /** A mix of this stage is still good: the next coat uses it. */
