@@ -10,7 +10,7 @@ import { patternDots } from '../src/guns/tests/patternLayout.ts';
 import { whatItDid } from '../src/guns/tests/whatItDid.ts';
 import { afterShot, START } from '../src/ticket/byEar.ts';
 import { layOutOverlap } from '../src/ticket/overlapLayout.ts';
-import { formatFor, secondsText } from '../src/units/format.ts';
+import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { readTyped } from '../src/units/typed.ts';
 
 const BOX = { widthPx: 800, heightPx: 300, leftPx: 50, rightPx: 50, topPx: 20, bottomPx: 60 };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
-import { formatFor, minutesText, turnsText } from '../src/units/format.ts';
+import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
 import { readTyped, type Kind } from '../src/units/typed.ts';
 
 const metric: Units = {

@@ -17,6 +17,7 @@ import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow, planContextOf } from './planReader.ts';
+import { stopSaid } from './stopSaid.ts';
 import { ticketById } from './ticketReader.ts';
 import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type MixRow, type TimerRow } from './ticketTables.ts';
 
@@ -39,7 +40,7 @@ export const startSpraying = (
     // The air of this minute and the settings as they stand: what stopped the plan stops the gun.
     const { climate, setup } = planCoat(context);
     const stop = [...climate.verdicts, ...(setup.own ?? setup).verdicts].find(({ level }) => level === 'stop');
-    if (stop) throw new OutOfTurn(stop.message);
+    if (stop) throw new OutOfTurn(stopSaid(stop, context.painter));
     const now = await airNow(manager, probe, coat.roomId!);
     const changes = {
       state: 'spraying',

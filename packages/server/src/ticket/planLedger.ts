@@ -13,6 +13,7 @@ import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { changeCoat, mustBe, mustBeNext } from './coatTurn.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow, planContextOf } from './planReader.ts';
+import { stopSaid } from './stopSaid.ts';
 
 /** "Take it": the plan as it is now is worked out here, frozen with its inputs, and kept beside whatever is overridden. */
 export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wish: z.infer<typeof TakePlan>): Promise<void> =>
@@ -27,7 +28,7 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     const wishes = present(asked);
     const plan = planCoat(context);
     const [stop] = stopsOf(plan);
-    if (stop) throw new OutOfTurn(stop.message);
+    if (stop) throw new OutOfTurn(stopSaid(stop, context.painter));
     mustSayWhy(plan, context, overrides);
     mustBeAllowed(context, settingsNow(plan.setup, overrides), overrides);
     const { inputs, climate, reducer, mix, setup, recoat } = plan;
@@ -105,5 +106,5 @@ export function mustBeAllowed(context: PlanContext, own: SetNow, overrides: Over
   const stop = (setup.own ?? setup).verdicts.find(({ level }) => level === 'stop');
   if (!stop) return;
   const at = changed.includes('inletKPa') ? 'inletKPa' : changed.includes('fanTurnsOut') ? 'fanTurnsOut' : changed[0]!;
-  throw BadInput.at(['overrides', at, 'chosen'], 'contradiction', stop.message);
+  throw BadInput.at(['overrides', at, 'chosen'], 'contradiction', stopSaid(stop, context.painter));
 }

@@ -11,7 +11,7 @@ import { useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { ChainPicture } from './ChainPicture.tsx';
 import { CompressorOverJob } from './CompressorOverJob.tsx';

@@ -2,7 +2,7 @@
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { layOutChain, type ChainBox, type Station } from './chainLayout.ts';
 import styles from './ChainPicture.module.css';
 

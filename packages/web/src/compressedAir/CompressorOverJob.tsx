@@ -4,7 +4,7 @@ import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts'
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor, secondsText } from '../units/format.ts';
+import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge, VerdictList } from '../verdict/Verdicts.tsx';
 import { TankPicture } from './TankPicture.tsx';
 

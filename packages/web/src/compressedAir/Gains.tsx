@@ -2,7 +2,7 @@
 import { gainsOf, type Gain } from '@orthochrom/core/compressedAir/gains.ts';
 import type { AirlineInput, Line } from '@orthochrom/core/compressedAir/airline.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 export function Gains({ input, hose }: { input: AirlineInput; hose: Line['hose'] }) {
   const { painter } = usePainter();

@@ -11,7 +11,7 @@ import { useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { useStopwatch } from '../guns/useStopwatch.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor, secondsText } from '../units/format.ts';
+import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 
 export function PumpUpCard({ compressor }: { compressor: Compressor }) {
   const { painter } = usePainter();

@@ -1,5 +1,5 @@
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, secondsText } from '../units/format.ts';
+import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { layOutTank, type TankBox } from './tankLayout.ts';
 import styles from './TankPicture.module.css';
 

@@ -13,7 +13,7 @@ import { useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { dayText } from '../guns/dates.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 /** Only the air is asked of this model. */
 const ANY_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };

@@ -1,5 +1,5 @@
 import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 
 export const hoseWord = ({ line }: Pick<AirLine, 'line'>, { bore, metres, joined }: Format): string =>
   line.hose ? `${joined(bore(line.hose.innerDiameterMm))} hose, ${joined(metres(line.hose.lengthM))}` : 'no hose described';

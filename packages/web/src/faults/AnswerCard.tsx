@@ -7,7 +7,7 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Sized } from '@orthochrom/contract/diagnosis/sized.ts';
 import { LAYER_WORDS, stepWords } from '@orthochrom/contract/words/faultWords.ts';
 import type { ReactNode } from 'react';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { percentText } from './rankingLayout.ts';
 import { RepairCard } from './RepairCard.tsx';

@@ -18,7 +18,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { panelName, STAGE_NAME } from '../ticket/names.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { AnswerCard } from './AnswerCard.tsx';
 import { Answered } from './Answered.tsx';
 import styles from './BenchPage.module.css';

@@ -9,7 +9,7 @@ import { getJson, postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { SETTING_NAME } from '../ticket/names.ts';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 
 type OfferedChangesProps = {
   coat: Coat;

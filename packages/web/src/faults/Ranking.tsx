@@ -4,7 +4,7 @@ import type { Log } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { Lean } from '@orthochrom/core/diagnosis/pushes.ts';
 import { answerLabel, faultName, faultWords, questionWords, readingName } from '@orthochrom/contract/words/faultWords.ts';
 import { useState, type ReactNode } from 'react';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 import { BAR_WIDTH, barOf, beliefWord, drawnPush, percentText, PUSH_WIDTH } from './rankingLayout.ts';
 import { readingText } from './readingText.ts';
 import styles from './Ranking.module.css';

@@ -5,7 +5,7 @@ import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { LoggedReading } from '@orthochrom/contract/shop/finding.ts';
 import { readingName } from '@orthochrom/contract/words/faultWords.ts';
 import { useState } from 'react';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 import type { Draft } from './draft.ts';
 import { readingText } from './readingText.ts';
 import styles from './ReadingsCard.module.css';

@@ -1,7 +1,7 @@
 /** Leave it, polish it, coat it again, respray or strip: the rung, the film that may come off, and the ladder step by step. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 import styles from './AnswerCard.module.css';
 
 type Repair = NonNullable<AnswerOf<'diagnose'>['repair']>;

@@ -3,7 +3,7 @@ import type { ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { readingValueText } from '@orthochrom/contract/words/faultWords.ts';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 
 const MM_PER_INCH = 25.4;
 

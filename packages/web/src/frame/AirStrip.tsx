@@ -3,7 +3,7 @@ import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Level } from '@orthochrom/core/outcome/told.ts';
 import { useNowMs } from '../api/hooks.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
 import styles from './AirStrip.module.css';
 import { usePainter } from './painter.ts';

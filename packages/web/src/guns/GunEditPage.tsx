@@ -16,7 +16,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../units/typed.ts';
 import { GUNS, USUAL_GUN_CLASS } from '@orthochrom/core/trade/gunClasses.ts';
 import { TRUST_NAME } from './names.ts';

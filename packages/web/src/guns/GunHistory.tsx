@@ -4,7 +4,7 @@ import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { dayText } from './dates.ts';
 import styles from './GunHistory.module.css';
 import { layOutFlowing, layOutTests, shortfallByWeekday, type HistoryBox } from './historyLayout.ts';

@@ -11,7 +11,7 @@ import { GunBench } from '../faults/GunBench.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
-import { formatFor, turnsText } from '../units/format.ts';
+import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { ROUND_NAME } from './care/careWords.ts';
 import { agoText } from './dates.ts';
 import { DueBadges } from './DueBadges.tsx';

@@ -9,7 +9,7 @@ import { couplerWord, hoseWord } from '../compressedAir/lineWords.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { DueBadges } from './DueBadges.tsx';
 import styles from './GunsPage.module.css';
 import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';

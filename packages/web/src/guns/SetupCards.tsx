@@ -4,7 +4,7 @@ import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { Link } from 'react-router';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../ticket/names.ts';
-import { formatFor, turnsText } from '../units/format.ts';
+import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { agoText } from './dates.ts';
 
 const HEADS = ['product', 'nozzle', 'air at the gun', 'needle', 'fan', 'distance', 'overlap', 'in air of', 'how it went'];

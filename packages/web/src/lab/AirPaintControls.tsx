@@ -2,7 +2,7 @@
 import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { Select } from '@mantine/core';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
 import { gradeC, hasHardener, hasReducer, withClimate, withGrade, type LabSetup } from './labSetup.ts';
 

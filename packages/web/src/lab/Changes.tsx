@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { changed, type LabSetup } from './labSetup.ts';
 
 type ChangesProps = {

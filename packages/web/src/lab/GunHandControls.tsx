@@ -3,7 +3,7 @@ import { Select, Switch } from '@mantine/core';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, turnsText } from '../units/format.ts';
+import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
 import { withGun, withSettings, type LabSetup } from './labSetup.ts';
 

@@ -1,6 +1,6 @@
 /** The figures a painter asks for first, A large, B beside it with which way it moved. */
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './Headline.module.css';
 import type { Side } from './Pictures.tsx';
 

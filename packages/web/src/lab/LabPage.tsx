@@ -9,7 +9,7 @@ import { useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy, type HeavyState } from '../heavy/heavy.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { Changes } from './Changes.tsx';
 import { Controls } from './Controls.tsx';

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { LabSetup } from './labSetup.ts';
 
 type FilmTest = NonNullable<LabSetup['material']['tests']>[number];

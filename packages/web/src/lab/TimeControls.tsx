@@ -1,7 +1,7 @@
 /** Time: coats, flashes and heat. */
 import { Switch } from '@mantine/core';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
 import { withFlash, type LabSetup } from './labSetup.ts';
 

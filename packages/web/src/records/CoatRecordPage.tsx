@@ -15,7 +15,7 @@ import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME, SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.ts';
 import { takenMix, takenRecoat, takenReducer, takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
-import { formatFor, minutesText, turnsText, type Format } from '../units/format.ts';
+import { formatFor, minutesText, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK, whenText } from './recordWords.ts';
 

@@ -2,7 +2,7 @@
 import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
 import { panelName } from '../ticket/names.ts';
-import type { Format } from '../units/format.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 
 type FlowingRecordProps = { coat: Coat; nameOf: (panelId: string) => string; format: Format };
 

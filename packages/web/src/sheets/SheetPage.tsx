@@ -12,7 +12,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
 import { CHEMISTRY_NAME } from '../ticket/names.ts';
-import { formatFor, minutesText, type Format } from '../units/format.ts';
+import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 
 export function SheetPage() {
   const { id = '' } = useParams();

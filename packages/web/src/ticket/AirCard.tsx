@@ -11,7 +11,7 @@ import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { clockText } from '../today/dayLayout.ts';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import type { CardProps } from './cardProps.ts';
 

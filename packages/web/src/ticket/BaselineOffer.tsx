@@ -4,7 +4,7 @@ import { Button } from '@mantine/core';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
-import { turnsText } from '../units/format.ts';
+import { turnsText } from '@orthochrom/contract/words/format.ts';
 
 const KNOBS: SettingName[] = ['fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'inletKPa'];
 

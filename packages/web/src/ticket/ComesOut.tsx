@@ -2,7 +2,7 @@
 import type { AsSet } from '@orthochrom/core/gun/asSet.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { Link } from 'react-router';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { OverlapPicture } from './OverlapPicture.tsx';
 
 type ComesOutProps = {

@@ -1,7 +1,7 @@
 import type { Component } from '@orthochrom/core/mix/cup.ts';
 import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
 import { useMemo } from 'react';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './CupPicture.module.css';
 import { layOutCup, type CupBox } from './cupLayout.ts';
 

@@ -12,7 +12,7 @@ import { usePainter } from '../frame/painter.ts';
 import { useHeavy } from '../heavy/heavy.ts';
 import type { LabVisit } from '../lab/labSetup.ts';
 import { RiskBars } from '../lab/RiskBars.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 type ExpectCardProps = {
   context: PlanContext;

@@ -3,7 +3,7 @@ import { Select } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './FilmStack.module.css';
 import { panelName } from './names.ts';
 import { layOutStack, stackLayers, type StackBox } from './stackLayout.ts';

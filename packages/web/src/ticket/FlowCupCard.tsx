@@ -8,7 +8,7 @@ import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { useStopwatch } from '../guns/useStopwatch.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor, secondsText } from '../units/format.ts';
+import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import type { CardProps } from './cardProps.ts';
 

@@ -3,7 +3,7 @@ import type { FlowingNow } from '@orthochrom/contract/shop/air.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import useSWR from 'swr';
 import { getJson } from '../api/client.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { GaugePicture } from './Instruments.tsx';
 
 /** Three psi under what was set: the painter is told. */

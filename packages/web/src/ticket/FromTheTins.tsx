@@ -5,7 +5,7 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { useState } from 'react';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 export function FromTheTins({ plan, units, onTake }: { plan: CoatPlan; units: Units; onTake: (readyMl: number) => void }) {
   const [tins, setTins] = useState<Record<string, number>>({});

@@ -8,7 +8,7 @@ import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { postJson } from '../api/client.ts';
 import { useTests, useWrite } from '../api/hooks.ts';
-import { formatFor, turnsText, type Figure } from '../units/format.ts';
+import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { KeepTo } from '../faults/KeepTo.tsx';
 import { OfferedChanges } from '../faults/OfferedChanges.tsx';

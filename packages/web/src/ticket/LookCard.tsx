@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { benchOf } from '../faults/benchOf.ts';
 import { FoundHere } from '../faults/FoundHere.tsx';
 import { SEEN_NAME, SETTING_NAME } from './names.ts';

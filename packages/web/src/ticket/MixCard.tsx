@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor, minutesText } from '../units/format.ts';
+import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { FlowCupCard } from './FlowCupCard.tsx';
 import { FromTheTins } from './FromTheTins.tsx';

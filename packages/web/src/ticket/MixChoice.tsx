@@ -1,6 +1,6 @@
 /** What goes into the cup, large: the painter's pick with ours beside it, and the recipe's ratio. */
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
-import { minutesText } from '../units/format.ts';
+import { minutesText } from '@orthochrom/contract/words/format.ts';
 import { Blend } from './Blend.tsx';
 import type { CardProps } from './cardProps.ts';
 
@@ -44,7 +44,8 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
       {additions.map(({ name, percent, of, role }) => (
         <div key={name} className="card">
           <div className="label">
-            {role[0]!.toUpperCase() + role.slice(1)}, of {of === 'paint' ? 'the paint' : of === 'finalMix' ? 'the finished mix' : 'the mix so far'}
+            {role[0]!.toUpperCase() + role.slice(1)}, of{' '}
+            {of === 'paint' ? 'the paint' : of === 'finalMix' ? 'the finished mix' : 'the mix so far'}
           </div>
           <div className="figure">
             {Number(percent.toFixed(1))} <small>% {name}</small>

@@ -1,7 +1,7 @@
 /** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold. */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
-import { minutesText } from '../units/format.ts';
+import { minutesText } from '@orthochrom/contract/words/format.ts';
 import type { CardProps } from './cardProps.ts';
 
 type Later = Exclude<InputOf<'recoat'>['next'], 'coat' | 'clear'>;

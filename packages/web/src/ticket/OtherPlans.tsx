@@ -7,7 +7,7 @@ import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/spreads.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy } from '../heavy/heavy.ts';
-import { formatFor, turnsText } from '../units/format.ts';
+import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 
 type OtherPlansProps = {
   input: InputOf<'setup'>;

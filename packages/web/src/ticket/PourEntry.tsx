@@ -8,7 +8,7 @@ import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import { PourList } from './PourList.tsx';

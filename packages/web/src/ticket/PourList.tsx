@@ -3,7 +3,7 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { CupPicture } from './CupPicture.tsx';
 import styles from './PourList.module.css';
 

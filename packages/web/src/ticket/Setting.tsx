@@ -6,7 +6,7 @@ import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, turnsText, type Figure } from '../units/format.ts';
+import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';

@@ -6,7 +6,7 @@ import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
 import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
-import { formatFor, minutesText, turnsText } from '../units/format.ts';
+import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { countdownText } from './countdown.ts';

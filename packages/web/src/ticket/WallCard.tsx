@@ -3,7 +3,7 @@ import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { AsSet } from '@orthochrom/core/gun/asSet.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { Link } from 'react-router';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 export function WallCard({
   figures,

@@ -5,7 +5,7 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, minutesText, type Format } from '../units/format.ts';
+import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList } from '../verdict/Verdicts.tsx';
 import { Blend } from './Blend.tsx';
 import type { Step } from './coatSteps.ts';

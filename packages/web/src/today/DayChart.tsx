@@ -2,7 +2,7 @@
 import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './DayChart.module.css';
 import { clockText, layOutDay, type ChartBox, type DayRoom, type GradeBand } from './dayLayout.ts';
 

@@ -3,7 +3,7 @@ import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, type Format } from '../units/format.ts';
+import { formatFor, type Format } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
 import { clockText, dayWindows, type DayRoom, type DayWindow, type GradeBand } from './dayLayout.ts';
 import styles from './DayWindows.module.css';

@@ -4,7 +4,7 @@ import type { UnitName } from '@orthochrom/core/units/convert.ts';
 import { rangeOf } from '@orthochrom/contract/quantity/ranges.ts';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor, type Figure } from './format.ts';
+import { formatFor, type Figure } from '@orthochrom/contract/words/format.ts';
 import { readTyped, unitOf, type Kind } from './typed.ts';
 
 export type Entered = { canonical: number; enteredValue: number; enteredUnit: UnitName | undefined };

@@ -4,7 +4,7 @@ import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
-import { formatFor } from '../units/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './Verdicts.module.css';
 
 const WORD: Record<Level, string> = { go: 'Go', caution: 'Care', stop: 'Stop' };

@@ -4,7 +4,7 @@ import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Pattern } from '@orthochrom/core/gun/seen.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
-import { secondsText, turnsText } from '../../units/format.ts';
+import { secondsText, turnsText } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../../units/typed.ts';
 import { useStopwatch } from '../useStopwatch.ts';
 import { PatternPicker } from './PatternPicker.tsx';

@@ -5,7 +5,7 @@ import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { Seen, Pattern } from '@orthochrom/core/gun/seen.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { usePainter } from '../../frame/painter.ts';
-import { formatFor, turnsText, type Format } from '../../units/format.ts';
+import { formatFor, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';
 
 type TuneStep = AnswerOf<'tune'>['steps'][number];

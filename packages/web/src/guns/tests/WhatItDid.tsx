@@ -1,7 +1,7 @@
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { scaleLinear } from 'd3';
 import { usePainter } from '../../frame/painter.ts';
-import { formatFor, type Format } from '../../units/format.ts';
+import { formatFor, type Format } from '@orthochrom/contract/words/format.ts';
 import { surenessPercent, whatItDid, type Did } from './whatItDid.ts';
 import styles from './WhatItDid.module.css';
 

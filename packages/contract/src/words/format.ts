@@ -1,7 +1,7 @@
 /** Figures in the painter's own units, rounded as the tool in the hand can show them. */
 import { convert } from '@orthochrom/core/units/convert.ts';
-import { canonicalFigure, type FigureWriter } from '@orthochrom/contract/words/say.ts';
-import type { Units } from '@orthochrom/contract/shop/setup.ts';
+import type { Units } from '../shop/setup.ts';
+import { canonicalFigure, type FigureWriter } from './say.ts';
 
 export type Figure = { text: string; unit: string };
 
