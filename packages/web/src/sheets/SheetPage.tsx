@@ -11,7 +11,7 @@ import { useSheets, useWrite } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
-import { CHEMISTRY_NAME } from '../ticket/names.ts';
+import { BASIS_NAME, CHEMISTRY_NAME } from '../ticket/names.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 
 export function SheetPage() {
@@ -42,7 +42,7 @@ export function SheetPage() {
       sheet.reduction
         ? sheet.reduction.maxPercent === 0
           ? 'none'
-          : `up to ${sheet.reduction.maxPercent} % of ${sheet.reduction.of}`
+          : `up to ${sheet.reduction.maxPercent} % of ${BASIS_NAME[sheet.reduction.of]}`
         : undefined,
     ],
     [

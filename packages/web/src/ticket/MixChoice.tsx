@@ -3,6 +3,7 @@ import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
 import { Blend } from './Blend.tsx';
 import type { CardProps } from './cardProps.ts';
+import { BASIS_NAME, capital } from './names.ts';
 
 const THREE_ACROSS = { gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))' } as const;
 
@@ -44,8 +45,7 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
       {additions.map(({ name, percent, of, role }) => (
         <div key={name} className="card">
           <div className="label">
-            {role[0]!.toUpperCase() + role.slice(1)}, of{' '}
-            {of === 'paint' ? 'the paint' : of === 'finalMix' ? 'the finished mix' : 'the mix so far'}
+            {capital(role)}, of {BASIS_NAME[of]}
           </div>
           <div className="figure">
             {Number(percent.toFixed(1))} <small>% {name}</small>

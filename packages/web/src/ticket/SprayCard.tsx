@@ -11,7 +11,7 @@ import { VerdictList } from '../verdict/Verdicts.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { countdownText } from './countdown.ts';
 import { FlowingGauge } from './FlowingGauge.tsx';
-import { AIRFLOW_WORDS, panelName, SPRAY_WORDS, WETNESS_NAME } from './names.ts';
+import { AIRFLOW_WORDS, capital, panelName, SPRAY_WORDS, WETNESS_NAME } from './names.ts';
 import styles from './SprayCard.module.css';
 import type { CardProps } from './cardProps.ts';
 
@@ -49,7 +49,7 @@ function ReadyToSpray({ coat, stage, context, plan, painter, keep, mix, askGate 
   return (
     <div className="card stack">
       <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
-        <strong>{WETNESS_NAME[plan.setup.wetness]}</strong>, {format.joined(format.film(now.wetFilmUm))} wet.{' '}
+        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}</strong>, {format.joined(format.film(now.wetFilmUm))} wet.{' '}
         {SPRAY_WORDS[stage.kind]} {format.joined(format.pressure(now.inletKPa))} at the gun, needle {turnsText(now.fluidTurnsOut)}{' '}
         out, {format.joined(format.length(now.distanceMm))} away. Trigger to air at the turns.
       </p>

@@ -1,5 +1,5 @@
 /** The words a painter reads for the contract's names. */
-import type { Airflow, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
+import type { Airflow, Basis, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import type { CoatState, Seen, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
@@ -57,6 +57,13 @@ const PANEL_WORDS: Record<string, string> = {
 
 /** "leftFrontDoor" → "left front door"; free names stay as they are. */
 export const panelName = (name: string): string => PANEL_WORDS[name] ?? name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
+/** What a per cent is of. */
+export const BASIS_NAME: Record<Basis, string> = {
+  paint: 'the paint',
+  mixSoFar: 'the mix so far',
+  finalMix: 'the finished mix',
+};
 export const WETNESS_NAME = { light: 'light', medium: 'medium, not glassy', mediumWet: 'medium wet', wet: 'full wet' } as const;
 /** What matters while this coat goes on. */
 export const SPRAY_WORDS: Record<Stage, string> = {
