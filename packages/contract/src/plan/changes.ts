@@ -41,7 +41,8 @@ export function changesBetween(before: CoatPlan, after: CoatPlan): Change[] {
       : []),
     ...(was && is ? words('hardener', was.hardener, is.hardener, reason('hardener-for-temperature')) : []),
     ...figures('adjuster', was?.adjusterPercentOfPaint, is?.adjusterPercentOfPaint, 0.5, reason('adjuster-from-grid')),
-    ...figures('openTime', before.reducer.openTimeMinutes?.value, after.reducer.openTimeMinutes?.value, 0.3),
+    // The edge is that of what is in the cup: the painter's pick where there is one.
+    ...figures('openTime', before.inUse?.openTimeMinutes?.value, after.inUse?.openTimeMinutes?.value, 0.3),
     ...figures(
       'potLife',
       before.mix?.potLifeMinutes?.value,
