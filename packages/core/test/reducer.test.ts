@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { slowFractionOf } from '../src/reducer/blend.ts';
 import type { Grade } from '../src/reducer/grade.ts';
 import { hardenerFor } from '../src/reducer/hardener.ts';
-import { reducerOf, type ReducerInput } from '../src/reducer/reducer.ts';
+import type { ReducerInput } from '../src/reducer/asked.ts';
+import { reducerOf } from '../src/reducer/reducer.ts';
 
 const GRADES: Grade[] = [
   { name: 'T-10', minC: 13, maxC: 19, speed: 'fast' },

@@ -1,7 +1,7 @@
 /** A recipe held against the product's own sheet: roles, shares, and what the sheet does not name (WORK C080–C082, C105). */
 import type { Role } from '../trade/vocabulary.ts';
 import { caution, stop, type Verdict } from '../outcome/told.ts';
-import type { Reduction } from '../reducer/reducer.ts';
+import type { Reduction } from '../reducer/asked.ts';
 import { paintShare, sharesOf, type RecipePart, type Share } from './recipe.ts';
 
 export type MixSheet = { parts: (RecipePart & { role: Role })[]; reduction?: Reduction; tolerancePercent?: number };

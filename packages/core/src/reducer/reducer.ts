@@ -1,87 +1,21 @@
 /** Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL 3.2; WORK C073–C085). */
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
-import {
-  barsFastGrades,
-  type AirMovement,
-  type Basis,
-  type Carrier,
-  type Finish,
-  type JobSize,
-  type Stage,
-  type Substrate,
-  type Surface,
-} from '../trade/vocabulary.ts';
+import { barsFastGrades } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
-import type { Limits } from '../air/limits.ts';
-import {
-  effectiveTemperatureC,
-  solventEvaporation,
-  wantedEvaporation,
-  waterEvaporation,
-  type Preference,
-} from '../evaporation/evaporationIndex.ts';
+import { effectiveTemperatureC, solventEvaporation, wantedEvaporation } from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
-import { logNormalSpread, type Spread } from '../outcome/spread.ts';
-import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { adjusterDose, type AdjusterPoint } from './adjuster.ts';
+import { because, caution, isStopped, stop, type Reason, type Verdict } from '../outcome/told.ts';
 import { blendFor, bySpeed, evaporationOf, slowFractionOf, type BlendPart, type Surroundings } from './blend.ts';
-import type { MaterialClass } from '../trade/materialClasses.ts';
 import { designTemperatureC, speedOf, type Grade } from './grade.ts';
+import type { Judged, ReducerAnswer, ReducerChoice, ReducerInput } from './asked.ts';
 import { hardenerFor } from './hardener.ts';
-
-export type Reduction = { sheetPercent: number; maxPercent: number; of: Basis };
-export type ReducerInput = {
-  airTemperatureC: number;
-  relativeHumidityPercent: number;
-  panelTemperatureC?: number;
-  outdoorTemperatureC?: number;
-  airMovement: AirMovement;
-  airSpeedMPerS?: number;
-  jobSize: JobSize;
-  carrier: Carrier;
-  stage: Stage;
-  class?: MaterialClass;
-  finish?: Finish;
-  grades?: Grade[];
-  hardeners?: Grade[];
-  reduction?: Reduction;
-  adjusterGrid?: AdjusterPoint[];
-  substrate?: Substrate;
-  surface?: Surface;
-  preference?: Preference;
-  limits?: Limits;
-  /** The painter's own pick, judged beside ours: another blend, another hardener, or both. */
-  wanted?: { parts: BlendPart[]; reductionPercent?: number; hardener?: string };
-};
-export type ReducerChoice = {
-  parts: BlendPart[];
-  hardener?: string;
-  reductionPercent?: number;
-  of?: Basis;
-  adjusterPercentOfPaint?: number;
-  adjuster?: string;
-};
-type Judged = { evaporationIndex: number; openTimeMinutes: Spread };
-export type ReducerAnswer = Explained & {
-  choice?: ReducerChoice;
-  evaporationIndex?: number;
-  openTimeMinutes?: Spread;
-  alternatives: ({ parts: BlendPart[] } & Judged)[];
-  /** `stepsSlower`: grades slower than ours, as the clock of waits counts them. */
-  wanted?: Judged & { stepsSlower: number };
-};
+import { openTimeMinutes } from './openTime.ts';
+import { waterborneAnswer } from './waterborne.ts';
 
 const TOO_SLOW_INDEX = 1 / 1.5;
 const TOO_QUICK_INDEX = 1.5;
-/** Prior log-deviation of the evaporation rate on an unknown shop (MODEL 15). */
-const EVAPORATION_LOG_SD = 0.3;
-const WET_EDGE_SECONDS = 240;
 /** Within a seventh of what is wanted a blend in quarters counts as right. */
 const NEAR_RIGHT_LOG = 0.14;
-
-/** Wet-edge time, minutes, of a film that evaporates at this rate. */
-const openTimeMinutes = (evaporation: number): Spread =>
-  logNormalSpread(WET_EDGE_SECONDS / 60 / Math.max(evaporation, 0.02), EVAPORATION_LOG_SD);
 
 type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: Grade[]; allowed: Grade[]; reduces: boolean };
 
@@ -246,42 +180,3 @@ function circumstances({ input, reduces }: Job): Reason[] {
 }
 
 const quarters = (fraction: number): string => ({ 0.25: '¼', 0.5: '½', 0.75: '¾' })[fraction] ?? String(fraction);
-
-function waterborneAnswer(input: ReducerInput, where: Surroundings, air: Verdict[]): ReducerAnswer {
-  const dose = input.adjusterGrid?.length ? adjusterDose(input.adjusterGrid, input) : undefined;
-  const index = waterEvaporation(input, where.airSpeedMPerS);
-  const verdicts = [...air];
-  if (dose?.beyondGrid)
-    verdicts.push(
-      caution('adjuster-beyond-grid', {
-        airC: input.airTemperatureC,
-        rhPercent: input.relativeHumidityPercent,
-        percent: dose.percentOfPaint,
-      }),
-    );
-  for (const part of input.wanted?.parts ?? []) verdicts.push(stop('wrong-system', { name: part.name }, ['wanted', 'parts']));
-  const adjuster = dose && {
-    adjusterPercentOfPaint: dose.percentOfPaint,
-    of: 'paint' as const,
-    ...(dose.name ? { adjuster: dose.name } : {}),
-  };
-  return {
-    ...(isStopped(verdicts)
-      ? {}
-      : { choice: { parts: [], ...(adjuster ?? {}) }, evaporationIndex: index, openTimeMinutes: openTimeMinutes(index) }),
-    alternatives: [],
-    verdicts,
-    reasons: [
-      ...(dose
-        ? [
-            because('adjuster-from-grid', 'dataSheet', {
-              percent: dose.percentOfPaint,
-              airC: input.airTemperatureC,
-              rhPercent: input.relativeHumidityPercent,
-            }),
-          ]
-        : []),
-      because('waterborne-moving-air', 'rule', { speedMPerS: where.airSpeedMPerS }),
-    ],
-  };
-}

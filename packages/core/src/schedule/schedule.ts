@@ -2,7 +2,8 @@
 import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
 import { potLifeMinutes } from '../mix/potLife.ts';
 import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
-import { reducerOf, type ReducerChoice } from '../reducer/reducer.ts';
+import type { ReducerChoice } from '../reducer/asked.ts';
+import { reducerOf } from '../reducer/reducer.ts';
 import type { ScheduleInput, ScheduleStep } from './job.ts';
 import { airOf, layOut, type Laid, type RecoatWindow } from './clock.ts';
 
