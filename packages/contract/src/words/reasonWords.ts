@@ -54,7 +54,7 @@ export const REASONS: Record<string, string> = {
   'nozzle-from-sheet': 'The sheet wants a tip of {lowMm} to {highMm}.',
   'nozzle-from-practice': 'A tip of {lowMm} to {highMm} is usual for this coat.',
   'window-from-sheet': 'The sheet keeps the window open for {sheetMinutes}; here that is {latestMinutes}.',
-  'cap-as-meant': 'Such a gun is meant to have {capKPa} at the cap; no limit is set for this place.',
+  'cap-as-meant': 'Begun where such a gun has {capKPa} at the cap, as it is meant to; no limit of this place asks for less.',
   'never-under-sheet': 'Curing is never taken as quicker than the sheet, however warm it is; cold makes it longer.',
   'mist-coat-at-floor': "A mist coat may follow at the sheet's least, {floorMinutes}.",
   'moved-by-climate': 'Times {factor} for {airC} and {rhPercent} at the panel.',

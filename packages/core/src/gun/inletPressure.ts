@@ -2,6 +2,7 @@
  * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the cap, with the fan and the
  * work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged by the rule that judges the painter's own.
  */
+import { capLimitOf } from '../inForce/capLimitOf.ts';
 import type { InForce } from '../inForce/inForce.ts';
 import { inletBandOf } from '../inForce/inletBandOf.ts';
 import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
@@ -82,6 +83,14 @@ export function inletPressureFor(input: InletInput): InletChoice {
   return { ...free, inletKPa: clear.inletKPa, reasons: [...free.reasons, reason] };
 }
 
+/** Where no limit is tighter, we start within what the kind of gun is meant for, as far as the band goes down to it. */
+function asMeant({ gun, model, fanTurnsOut, capLimitKPa }: InletInput, wantedKPa: number, lowKPa: number): number {
+  const meant = capLimitOf(gun.class, undefined);
+  return meant && meant.value < (capLimitKPa ?? Infinity)
+    ? Math.min(wantedKPa, Math.max(lowKPa, inletAtCap(model, meant.value, fanTurnsOut)))
+    : wantedKPa;
+}
+
 function inletWithoutClear(input: InletInput): InletChoice {
   const { gun, airShare = 1 } = input;
   const band = inletBandFor(input);
@@ -92,7 +101,9 @@ function inletWithoutClear(input: InletInput): InletChoice {
   const [from, to] = band.source === 'leaflet' ? practiceOf(coatOfGun(input)).inletKPa : band.value;
   const place = input.limitFog ? FOG_PLACE : ABILITY_PLACE[gun.ability ?? 'good'];
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
-  const wanted = clamp((from + place * (to - from)) * airShare, low, high);
+  const usual = clamp((from + place * (to - from)) * airShare, low, high);
+  const wanted = asMeant(input, usual, low);
+  if (wanted < usual && wanted > low) reasons.push(capLimitOf(gun.class, undefined)!.reason);
   const most = mostInletKPa(input);
   if (input.capLimitKPa !== undefined && wanted > most && most < (gun.maxInletKPa ?? Infinity))
     reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa }));
