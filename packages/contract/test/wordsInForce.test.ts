@@ -188,11 +188,14 @@ describe('a recipe', () => {
     expect(poured!.ml / mix!.readyMl!).toBeCloseTo(0.03, 3);
   });
 
-  it('of a clear without reducer names none, though one was picked', () => {
-    const plan = planCoat({ ...contextFor('tarnside-clear-ms', 27), wantedParts: [{ name: 'T-40', fraction: 1 }] });
+  it('of a clear without reducer names none, and a reducer picked for it is stopped with why', () => {
+    const context = contextFor('tarnside-clear-ms', 27);
+    const plan = planCoat(context);
     expect(plan.mix!.components!.map(({ role }) => role)).toEqual(['paint', 'hardener']);
-    expect(plan.reducer.choice!.parts).toEqual([]);
     expect(plan.inputs.reducer.grades ?? []).toEqual([]);
+    const picked = planCoat({ ...context, wantedParts: [{ name: 'T-40', fraction: 1 }] });
+    expect(picked.mix).toBeUndefined();
+    expect(stopsOf(picked)[0]!.message).toMatch(/gives no reducer/);
   });
 
   it('of the grid is met at its points, to the last digit but one', () => {

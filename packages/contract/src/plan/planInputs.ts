@@ -80,7 +80,7 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
     ...(beyond.sheetPercent > 0 || !reduced ? { reduction: beyond } : sheet.reduction ? { reduction: sheet.reduction } : {}),
   };
   const panel = panelOf(context);
-  const wanted = wantedOf(context, reduced);
+  const wanted = wantedOf(context);
   return {
     airTemperatureC,
     relativeHumidityPercent,
@@ -114,11 +114,11 @@ export const slopeDegOf = (context: Pick<PlanContext, 'ticket' | 'stage'>): numb
   SLOPE_DEG[panelOf(context)?.orientation ?? 'upright'];
 
 /** The painter's own pick, held beside ours. */
-function wantedOf(context: PlanContext, reduced: boolean): InputOf<'reducer'>['wanted'] {
+function wantedOf(context: PlanContext): InputOf<'reducer'>['wanted'] {
   const { sheet, products, wantedParts, hardenerId } = context;
   if (sheet.carrier !== 'solvent') return undefined;
   const hardener = hardenerId === undefined ? undefined : products.get(hardenerId)?.grade?.name;
-  const parts = reduced ? (wantedParts ?? []) : [];
+  const parts = wantedParts ?? [];
   return parts.length > 0 || hardener ? { parts, ...(hardener ? { hardener } : {}) } : undefined;
 }
 
