@@ -59,7 +59,7 @@ await page.getByRole('textbox', { name: 'H-2' }).fill('45');
 await press('Added: now it is right');
 await press('Mixed: the pot life runs');
 await shoot('ticket-gun');
-await page.getByRole('region', { name: 'What to expect' }).getByText('Ready to go on').waitFor();
+await page.getByRole('region', { name: 'What to expect' }).getByText('Ready, says the model').waitFor();
 await page.getByRole('region', { name: 'What to expect' }).scrollIntoViewIfNeeded();
 await shoot('ticket-expect');
 await press(/Pattern even/);
