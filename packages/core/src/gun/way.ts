@@ -35,6 +35,7 @@ export type Way = {
   overlapPercentByStage?: Partial<Record<Stage, number>>;
   distance?: Habit<'distance'>;
   distanceMm?: number;
+  /** How base covers and primer builds: taken and kept as told, nothing goes by them. */
   baseCover?: Habit<'baseCover'>;
   primer?: Habit<'primer'>;
   clearReduction?: Habit<'clearReduction'>;

@@ -92,6 +92,9 @@ function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
         min={1}
         max={12}
         allowDecimal={false}
+        {...(recipe && stage.coats > recipe.coats[1]
+          ? { error: `Over the sheet’s ${recipe.coats[1]}: each coat beyond wants a word why.` }
+          : {})}
         onChange={(coats) => typeof coats === 'number' && onChange({ coats })}
       />
       {sheet.finishes && (
