@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { ask } from '@orthochrom/contract/registry.ts';
+import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { describe, expect, it } from 'vitest';
 import { layOutCup } from '../src/ticket/cupLayout.ts';
 import { layOutGauge, layOutKnob } from '../src/ticket/instrumentLayout.ts';
@@ -126,6 +128,28 @@ describe('the day', () => {
     const day = (heated: boolean) => dayWindows(mild, undefined, 300, { sunriseMinute: 360, heated });
     expect(day(true).map(({ level }) => level)).toEqual(['go']);
     expect(codes(day(false)[0])).toEqual(['dawn-dew']);
+  });
+  it('judges every minute as the climate calculation does', () => {
+    const anyAir = fc.record({
+      airC: fc.double({ min: 5, max: 45, noNaN: true }),
+      rh: fc.double({ min: 15, max: 95, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(anyAir, fc.double({ min: -9, max: 12, noNaN: true }), ({ airC, rh }, offC) => {
+        const air = { airTemperatureC: airC, relativeHumidityPercent: rh, panelTemperatureC: airC + offC };
+        const [window] = dayWindows([600, 900].map((minute) => ({ minute, ...air })));
+        const { verdicts } = ask('climate', air);
+        const level = worstLevel(verdicts);
+        expect(window!.level).toBe(level);
+        if (level !== 'go')
+          expect(codes(window).sort()).toEqual(
+            verdicts
+              .filter((said) => said.level === level)
+              .map(({ code }) => code)
+              .sort(),
+          );
+      }),
+    );
   });
   it('is cut into stretches that meet and say why', () => {
     const windows = dayWindows(forecast);
