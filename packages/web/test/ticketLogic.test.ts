@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { differences } from '../src/api/clash.ts';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { GATE_VERSION, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
-import { currentStep, isLastOfStage, liveMix } from '../src/ticket/coatSteps.ts';
+import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/coatSteps.ts';
 import { countdownText } from '../src/ticket/countdown.ts';
 import { panelName } from '../src/ticket/names.ts';
 import { ribbonBlocks } from '../src/ticket/ribbonLayout.ts';
@@ -139,6 +139,11 @@ it('a mix is at hand until its pot life ends', () => {
   expect(liveMix([mix('x', NOW + 1), mix('y', NOW + 2)], 'a', NOW)?.id).toBe('y');
   expect(liveMix([mix('never')], 'a', NOW)?.id).toBe('never');
   expect(liveMix([mix('x', NOW + 1)], 'b', NOW)).toBeUndefined();
+  // The next coat out of the same cup starts from what was picked for it; a new cup from ours.
+  const wishes = { wantedParts: [{ name: 'T-10', fraction: 1 }], part: 'spot' };
+  const coats = [{ stageId: 'a', planned: { wishes } }, { stageId: 'a' }] as unknown as TicketWhole['coats'];
+  expect(wishesOfCup({ coats }, mix('x'))).toEqual({ wantedParts: wishes.wantedParts });
+  expect(wishesOfCup({ coats }, undefined)).toEqual({});
 });
 
 describe('the film stack of a panel', () => {

@@ -5,7 +5,7 @@ import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Coat, SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { worstLevel } from '@orthochrom/core/outcome/told.ts';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
@@ -13,7 +13,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { AirCard } from './AirCard.tsx';
-import { currentStep, flashTimer, liveMix, newestMix, type Step } from './coatSteps.ts';
+import { currentStep, flashTimer, liveMix, newestMix, wishesOfCup, type Step } from './coatSteps.ts';
 import { CleanCard } from './CleanCard.tsx';
 import { FilmStack } from './FilmStack.tsx';
 import { FlashCard } from './FlashCard.tsx';
@@ -66,11 +66,14 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const [pickedCoatId, pickCoat] = useState<string>();
   const [pickedStep, pickStep] = useState<Step>();
   const [seenAirOf, setSeenAirOf] = useState<string>();
-  const [wishes, setWishes] = useState<Wishes>({});
+  const [ownWishes, setWishes] = useState<Wishes>();
   const [deltaC, setDeltaC] = useState(0);
   const top = useRef<HTMLDivElement>(null);
   const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
+  const mix = liveMix(whole.mixes, coat.stageId, nowMs);
+  const inCup = useMemo(() => wishesOfCup(whole, mix), [whole, mix]);
+  const wishes = ownWishes ?? inCup;
   const context = usePlanContext({ whole, setup, latest, air }, coat, wishes);
   const plan = usePlan(context);
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
@@ -86,7 +89,6 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
     timeZone: setup.shop.timeZone,
   });
   const earlier = gateToday(whole.gates, { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
-  const mix = liveMix(whole.mixes, stage.id, nowMs);
   const step = currentStep(whole, coat, {
     gatePassed: gate?.passed ?? false,
     airSeen: seenAirOf === coat.id,
@@ -104,7 +106,7 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const selectCoat = (coatId: string) => {
     pickCoat(coatId);
     pickStep(undefined);
-    setWishes({});
+    setWishes(undefined);
   };
   const follow = (next: Coat | undefined) => selectCoat(next?.id ?? '');
   const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
