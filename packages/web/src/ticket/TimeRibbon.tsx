@@ -83,8 +83,15 @@ function useStageMinutes(
             isLastStage: i === stages.length - 1,
             ...(over ? { over } : {}),
           };
+          // One cup serves the stage: what was picked for the coat at hand is in the others too.
+          const stepsSlower = stage.id === context.stage.id ? plan.inUse?.stepsSlower : undefined;
+          const now = {
+            minutesSince: 0,
+            wetFilmUm: gunSheetOf(of).wetFilmUm!,
+            ...(stepsSlower === undefined ? {} : { stepsSlower }),
+          };
           // The wait alone: nothing else of a plan is wanted here.
-          return ask('recoat', recoatInput(of, { minutesSince: 0, wetFilmUm: gunSheetOf(of).wetFilmUm! })).earliestMinutes.value;
+          return ask('recoat', recoatInput(of, now)).earliestMinutes.value;
         };
         const minutes = {
           spray: Math.max(2, sprayMinutes({ ticket: whole.ticket, stage })),
