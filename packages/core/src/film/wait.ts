@@ -28,23 +28,27 @@ export type Wait = {
 
 const TIMES_LOG_SD = 0.25;
 
-/** How today moves a layer's minutes, factor by factor. */
-export const factorsToday = (layer: Layer, { climate, wetFilmUm, gradeStepsSlower, substrate }: Today): FlashFactors =>
-  flashFactors({
-    materialClass: layerClassOf(layer).value,
-    climate,
-    sheet: timesOf(layer),
-    ...(wetFilmUm === undefined ? {} : { wetFilmUm }),
-    ...(gradeStepsSlower === undefined ? {} : { gradeStepsSlower }),
-    ...(substrate ? { substrate } : {}),
-  });
+/** How the air moves a layer's minutes, factor by factor; what is in force is looked up once, however often the air is asked. */
+export function factorsOf(layer: Layer): (today: Today) => FlashFactors {
+  const { value: materialClass } = layerClassOf(layer);
+  const sheet = timesOf(layer);
+  return ({ climate, wetFilmUm, gradeStepsSlower, substrate }) =>
+    flashFactors({
+      materialClass,
+      climate,
+      sheet,
+      ...(wetFilmUm === undefined ? {} : { wetFilmUm }),
+      ...(gradeStepsSlower === undefined ? {} : { gradeStepsSlower }),
+      ...(substrate ? { substrate } : {}),
+    });
+}
 
 /** The wait before `next`, counted from the end of the last coat; after a mist coat the floor is enough. */
 export function waitBefore(next: NextStep, layer: Layer, today: Today, mistCoat = false): Wait {
   const { atC, before } = timesOf(layer);
   const { value, source, reason } = before[next];
   const { minutes, floorMinutes, isCure } = value;
-  const factors = factorsToday(layer, today);
+  const factors = factorsOf(layer)(today);
   const effectiveC = effectiveTemperatureC({ ...today.climate, ...(today.substrate ? { substrate: today.substrate } : {}) });
   // Curing and the wait before heat are never shorter than the sheet's, however warm it is.
   const cold = layer.activated && next !== 'bake' ? cureFactor(atC, effectiveC) : factors.total;

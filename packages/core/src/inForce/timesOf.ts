@@ -4,6 +4,7 @@
  */
 import { because } from '../outcome/told.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
+import type { MaterialFacts } from '../trade/materialFacts.ts';
 import { NEXT_STEPS, type NextStep } from '../trade/vocabulary.ts';
 import { classOf, type ClassAsked } from './classOf.ts';
 import type { InForce } from './inForce.ts';
@@ -52,17 +53,18 @@ export const layerClassOf = (layer: Layer) => classOf({ ...layer, wetFilmUm: lay
 
 export function timesOf(layer: Layer): Times {
   const { sheet } = layer;
+  const facts = MATERIALS[layerClassOf(layer).value];
   return {
     atC: sheet?.atC ?? USUAL_SHEET_C,
     atHumidityPercent: sheet?.atHumidityPercent ?? USUAL_SHEET_HUMIDITY_PERCENT,
-    wetFilmUm: sheet?.wetFilmUm ?? MATERIALS[layerClassOf(layer).value].film.wetFilmUm,
-    before: Object.fromEntries(NEXT_STEPS.map((next) => [next, minutesBefore(next, layer)])) as Times['before'],
+    wetFilmUm: sheet?.wetFilmUm ?? facts.film.wetFilmUm,
+    before: Object.fromEntries(NEXT_STEPS.map((next) => [next, minutesBefore(next, layer, facts)])) as Times['before'],
   };
 }
 
-function minutesBefore(next: NextStep, layer: Layer): InForce<Minutes> {
+function minutesBefore(next: NextStep, layer: Layer, facts: MaterialFacts): InForce<Minutes> {
   const own = layer.sheet && sheetMinutes(next, layer.sheet);
-  const minutes = own ?? usualMinutes(next, layer);
+  const minutes = own ?? usualMinutes(next, layer, facts);
   const isCure = next !== 'coat' && next !== 'clear';
   const floorMinutes = isCure ? minutes : minutes * floorShare(layer);
   return {
@@ -86,8 +88,8 @@ function sheetMinutes(next: NextStep, sheet: SheetTimes): number | undefined {
   }[next];
 }
 
-function usualMinutes(next: NextStep, layer: Layer): number {
-  const { flash, last } = MATERIALS[layerClassOf(layer).value].usualMinutes;
+function usualMinutes(next: NextStep, layer: Layer, facts: MaterialFacts): number {
+  const { flash, last } = facts.usualMinutes;
   if (next === 'coat') return flash;
   if (next === 'clear') return last;
   // Heat never comes sooner than the next coat might.

@@ -1,5 +1,5 @@
 /** Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time of day: nought is the caller's. */
-import { factorsToday } from '../film/wait.ts';
+import { factorsOf } from '../film/wait.ts';
 import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import type { ScheduleInput, ScheduleStage, ScheduleStep } from './job.ts';
@@ -35,9 +35,10 @@ const layerOf = ({ stage, carrier, class: materialClass, activated, sheet }: Sch
 
 /** When a wait that began now is served: each minute counts by what the air of that minute makes of the minutes in force. */
 function servedAt(layer: Layer, { minutes, floorMinutes }: Minutes, from: number, air: (minute: number) => Climate): number {
+  const factors = factorsOf(layer);
   let served = 0;
   for (let passed = 0; passed < LONGEST_MINUTES;) {
-    const { total } = factorsToday(layer, { climate: air(from + passed) });
+    const { total } = factors({ climate: air(from + passed) });
     const left = (minutes - served) * total;
     if (left <= 1) return from + Math.max(floorMinutes, passed + left);
     served += 1 / total;
