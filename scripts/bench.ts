@@ -43,6 +43,8 @@ const [plans, trips] = [perSecond(plan), perSecond(roundTrip)];
 console.log(`live plan of one coat    ${plans.toFixed(0)} per second`);
 console.log(`JSON round trip of it    ${trips.toFixed(0)} per second`);
 console.log(`ratio                    ${(trips / plans).toFixed(1)} round trips a plan`);
+const day = example('schedule', 'a shop that warms: each mix its own grade');
+console.log(`a day on the clock       ${(plans / perSecond(() => answerOrRefuse('schedule', day))).toFixed(1)} live plans`);
 benchFilm(example('coat', 'two coats of clear as the trade does them') as Record<string, unknown>, {
   ...(PLAN.setup as object),
   plans: true,
