@@ -213,7 +213,7 @@ describe('a recipe', () => {
         limits: { minPanelC: 10 },
       } as InputOf<'reducer'>);
       expect(verdicts.map(({ code }) => code)).not.toContain('adjuster-beyond-grid');
-      if (choice) expect(choice.adjusterPercentOfPaint).toBeCloseTo(percentOfPaint, 6);
+      expect(choice!.adjusterPercentOfPaint).toBeCloseTo(percentOfPaint, 6);
     }
   });
 

@@ -2,7 +2,7 @@
 import { ask, type AnswerOf } from '../registry.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import type { PlanContext } from './planContext.ts';
-import { capLimitOf, gunSheetOf } from './planInputs.ts';
+import { limitOfPlace, gunSheetOf } from './planInputs.ts';
 import { lineOf } from '../shop/compressedAir.ts';
 
 type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number; nozzleMm?: number };
@@ -25,7 +25,7 @@ export function ownPressure(
     ...(nozzleMm === undefined ? {} : { nozzleMm }),
     fanTurnsOut: Math.min(fanTurnsOut, gun.gun.fullFanTurns ?? fanTurnsOut),
     ...(airLine ? { airline: lineOf(airLine) } : {}),
-    ...capLimitOf(gun, room),
+    ...limitOfPlace(gun, room),
   });
 }
 

@@ -123,7 +123,7 @@ function wantedOf(context: PlanContext): InputOf<'reducer'>['wanted'] {
 }
 
 /** The limit at the cap that is set for this room, for the kinds of gun it is meant for. */
-export function capLimitOf(gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } {
+export function limitOfPlace(gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } {
   const capLimitKPa = placeLimitFor(gun.gun.class, room?.capLimitKPa);
   return capLimitKPa === undefined ? {} : { capLimitKPa };
 }
@@ -198,7 +198,7 @@ export function setupInput(context: PlanContext, inUse?: GradeInUse, parts?: Mix
     times: recipeOf(context).times,
     way: { ...painter.way, skill: painter.skill },
     hardener: sheet.hardenerChemistry,
-    ...capLimitOf(gun, room),
+    ...limitOfPlace(gun, room),
     ...(room.place === 'booth' ? {} : { limitFog: true }),
     coatsWanted: stage.coats,
     ...(context.knobsLeft ? { knobsNow: context.knobsLeft } : {}),

@@ -2,7 +2,7 @@
  * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the cap, with the fan and the
  * work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged by the rule that judges the painter's own.
  */
-import { capLimitOf } from '../inForce/capLimitOf.ts';
+import { meantAtCapOf } from '../inForce/capLimitOf.ts';
 import type { InForce } from '../inForce/inForce.ts';
 import { inletBandOf } from '../inForce/inletBandOf.ts';
 import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
@@ -85,7 +85,7 @@ export function inletPressureFor(input: InletInput): InletChoice {
 
 /** Where no limit is tighter, we start within what the kind of gun is meant for, as far as the band goes down to it. */
 function asMeant({ gun, model, fanTurnsOut, capLimitKPa }: InletInput, wantedKPa: number, lowKPa: number): number {
-  const meant = capLimitOf(gun.class, undefined);
+  const meant = meantAtCapOf(gun.class);
   return meant && meant.value < (capLimitKPa ?? Infinity)
     ? Math.min(wantedKPa, Math.max(lowKPa, inletAtCap(model, meant.value, fanTurnsOut)))
     : wantedKPa;
@@ -103,7 +103,7 @@ function inletWithoutClear(input: InletInput): InletChoice {
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
   const usual = clamp((from + place * (to - from)) * airShare, low, high);
   const wanted = asMeant(input, usual, low);
-  if (wanted < usual && wanted > low) reasons.push(capLimitOf(gun.class, undefined)!.reason);
+  if (wanted < usual && wanted > low) reasons.push(meantAtCapOf(gun.class)!.reason);
   const most = mostInletKPa(input);
   if (input.capLimitKPa !== undefined && wanted > most && most < (gun.maxInletKPa ?? Infinity))
     reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa }));

@@ -10,6 +10,11 @@ export const MEANT_AT_CAP_KPA = 69;
 export function capLimitOf(gunClass: GunClass, limitKPa: number | undefined): InForce<number> | undefined {
   if (limitKPa !== undefined)
     return { value: limitKPa, source: 'law', reason: because('cap-bounds-inlet', 'rule', { capKPa: limitKPa }) };
+  return meantAtCapOf(gunClass);
+}
+
+/** What a kind of gun is meant for, whatever limit is set. */
+export function meantAtCapOf(gunClass: GunClass): InForce<number> | undefined {
   if (!GUNS[gunClass].isBoundAtCap) return undefined;
   return { value: MEANT_AT_CAP_KPA, source: 'practice', reason: because('cap-as-meant', 'rule', { capKPa: MEANT_AT_CAP_KPA }) };
 }

@@ -10,6 +10,7 @@ import { shopSetup } from '../shop/shopReader.ts';
 import { mustHavePassedGate } from './gateKeeper.ts';
 import { coatRow } from './planReader.ts';
 import { mixOf } from './ticketReader.ts';
+import { stopSaid } from './stopSaid.ts';
 import { MixTable, StageTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
@@ -23,7 +24,7 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
     if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
-    const { cups } = await shopSetup(manager);
+    const { cups, painters } = await shopSetup(manager);
     const cup = cups.find(({ id }) => id === mix.cupId);
     const check = ask('pourCheck', {
       recipe: asked.recipe,
@@ -34,7 +35,8 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
       pots: cups.map(({ name, capacityMl }) => ({ name, capacityMl })),
     });
     const against = check.verdicts.find(({ level }) => level === 'stop');
-    if (against) throw BadInput.at(['poured'], 'contradiction', against.message);
+    const painter = painters.find(({ id }) => id === mix.painterId);
+    if (against) throw BadInput.at(['poured'], 'contradiction', painter ? stopSaid(against, painter) : against.message);
     const mixedAt = new Date();
     const potLifeEndsAt = answer.potLifeMinutes ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS) : null;
     const row = {

@@ -1,7 +1,7 @@
 /** One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the compressor keeps up. */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select } from '@mantine/core';
-import { capLimitOf } from '@orthochrom/contract/plan/planInputs.ts';
+import { limitOfPlace } from '@orthochrom/contract/plan/planInputs.ts';
 import { lineOf, type AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
@@ -103,7 +103,7 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
     hardener: 'none',
     way: painter.way,
     airline,
-    ...capLimitOf(gun, room),
+    ...limitOfPlace(gun, room),
     plans: false,
   });
   const input = { ...airline, wantedInletKPa: setupAnswer.inletKPa, airFlowLPerMin: setupAnswer.airFlowLPerMin };
