@@ -92,30 +92,8 @@ export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
 export const mixOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, painterId: _p, asked: _asked, ...mix }: MixRow): Mix =>
   present({ ...mix, mixedAt: mix.mixedAt.toISOString(), potLifeEndsAt: iso(mix.potLifeEndsAt) }) as Mix;
 
-const gateOf = ({
-  id,
-  stageId,
-  step,
-  painterId,
-  roomId,
-  answers,
-  verdicts,
-  passed,
-  answeredAt,
-  gateVersion,
-}: GateAnswerRow): GateRecord =>
-  ({
-    id,
-    stageId,
-    step,
-    painterId,
-    roomId,
-    answers,
-    verdicts,
-    passed,
-    answeredAt: answeredAt.toISOString(),
-    gateVersion,
-  }) as GateRecord;
+const gateOf = ({ ticketId: _t, answeredAt, ...gate }: GateAnswerRow): GateRecord =>
+  ({ ...gate, answeredAt: answeredAt.toISOString() }) as GateRecord;
 
 /** Every answer the gate was given on a ticket, the newest last. */
 export const gatesOf = async (manager: EntityManager, ticketId: string): Promise<GateRecord[]> =>
