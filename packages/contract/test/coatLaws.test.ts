@@ -120,9 +120,10 @@ describe('small guns and big tips', () => {
 describe('what it says', () => {
   it('a high risk is said with what would help, in words', () => {
     const { verdicts } = ask('coat', { ...CLEAR, spread: true, coats: [{ flashMinutes: 2 }, { flashMinutes: 2 }] });
-    const message = verdicts.find(({ code }) => code === 'risk-high')!.message;
-    expect(message).toMatch(/^[A-Z].*likely as planned\. What would help most: /);
-    expect(message).not.toContain('undefined');
+    const { message, instead } = verdicts.find(({ code }) => code === 'risk-high')!;
+    expect(message).toMatch(/^[A-Z].*likely as planned\.$/);
+    expect(instead!.text).toMatch(/^What would help most: \S/);
+    expect(message + instead!.text).not.toContain('undefined');
   });
   it('sheet and model that part are both told, and the film that is over the sheet', () => {
     const { verdicts } = ask('coat', {

@@ -5,8 +5,9 @@ import { describe, expect, it } from 'vitest';
 import { calculationNames } from '../src/registry.ts';
 import { ADVICE, DOUBTS, QUESTIONS } from '../src/words/adviceWords.ts';
 import { REASONS } from '../src/words/reasonWords.ts';
+import { FOLLOWS, INSTEAD } from '../src/words/leadWords.ts';
 import { canonicalFigure, say } from '../src/words/say.ts';
-import { VERDICTS, verdictMessage } from '../src/words/verdictWords.ts';
+import { leadOf, VERDICTS, verdictMessage } from '../src/words/verdictWords.ts';
 
 const coreFolder = path.join(import.meta.dirname, '../../core/src');
 const core = readdirSync(coreFolder, { recursive: true, withFileTypes: true })
@@ -59,6 +60,34 @@ it('every reason has words, and every word a reason', () => {
 it('every piece of advice and every question that core names has words', () => {
   const codes = said(/code: '([a-z-]+)'/g);
   expect(codes.filter((code) => !(code in ADVICE) && !(code in QUESTIONS) && !(code in DOUBTS))).toEqual([]);
+});
+
+describe('what leads on', () => {
+  const against = [...VERDICTS.values()].filter(({ level }) => level !== 'go');
+  const fits = (template: string, words: Record<string, string>): string[] => {
+    const pattern = new RegExp(`^${template.replaceAll(/\{\w+\}/g, '[a-z]+')}$`);
+    return Object.keys(words).filter((code) => pattern.test(code));
+  };
+
+  it.each(against.map(({ code }) => [code]))('%s says what would follow and what to do instead', (code) => {
+    const { follows, instead } = VERDICTS.get(code)!;
+    expect(fits(follows ?? '', FOLLOWS).length, 'follows').toBeGreaterThan(0);
+    expect(fits(instead ?? '', INSTEAD).length, 'instead').toBeGreaterThan(0);
+  });
+  it('is in one line, and used', () => {
+    for (const text of [...Object.values(FOLLOWS), ...Object.values(INSTEAD)]) expect(text.length, text).toBeLessThanOrEqual(125);
+    const used = (key: 'follows' | 'instead', words: Record<string, string>) =>
+      new Set(against.flatMap((verdict) => fits(verdict[key] ?? '', words)));
+    expect(Object.keys(FOLLOWS).filter((code) => !used('follows', FOLLOWS).has(code))).toEqual([]);
+    expect(Object.keys(INSTEAD).filter((code) => !used('instead', INSTEAD).has(code))).toEqual([]);
+  });
+  it('speaks the figures of the painter', () => {
+    const { instead } = leadOf('inlet-outside-band', { inletKPa: 60, lowKPa: 131, highKPa: 179, side: 'low' });
+    expect(instead).toEqual({ code: 'inlet-low', text: 'Up to about 131 kPa, read at the gun with the trigger pulled.' });
+    expect(leadOf('inlet-outside-band', { inletKPa: 260, lowKPa: 131, highKPa: 179, side: 'high' }).follows!.text).toMatch(
+      /Bounce-back/,
+    );
+  });
 });
 
 describe('a sentence', () => {

@@ -1,6 +1,7 @@
 /** The gate over its whole table: every hardener, place, mask, extraction and carrier, against the rules said in one line each. */
 import { describe, expect, it } from 'vitest';
-import { gateOf, type GateInput } from '../src/safety/gate.ts';
+import { gateOf } from '../src/safety/gate.ts';
+import type { GateInput } from '../src/safety/gateInput.ts';
 
 const HARDENERS = ['isocyanate', 'unknown', 'other', 'none'] as const;
 const PLACES = ['booth', 'closedGarage', 'openGarage', 'outdoors'] as const;
@@ -41,8 +42,9 @@ const answer = ({ hardener, place, mask, extraction, carrier, rule }: Row) =>
 
 /** Rule by rule, apart from the code: true where it stands in the way. */
 const RULE: Record<string, (row: Row) => boolean> = {
-  'breathing-not-enough': ({ hardener, mask }) =>
-    hardener === 'isocyanate' || hardener === 'unknown' ? mask !== 'airFed' : mask === 'dust' || mask === 'none',
+  'breathing-not-enough': ({ hardener, mask }) => (hardener === 'isocyanate' || hardener === 'unknown') && mask !== 'airFed',
+  'vapour-not-filtered': ({ hardener, mask }) =>
+    (hardener === 'other' || hardener === 'none') && (mask === 'dust' || mask === 'none'),
   'place-unfit': ({ hardener, place, rule }) =>
     (hardener === 'isocyanate' || hardener === 'unknown') &&
     place !== 'booth' &&

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gateOf, type GateInput } from '../src/safety/gate.ts';
+import { gateOf, PURGE_MINUTES, RUN_ON_MINUTES } from '../src/safety/gate.ts';
+import type { GateInput } from '../src/safety/gateInput.ts';
 
 const inOrder: GateInput = {
   product: { hardener: 'isocyanate', carrier: 'solvent' },
@@ -81,7 +82,9 @@ describe('the gate', () => {
           { ...input, bystanders: true },
           { ...input, ignition: ['heater'] },
           { ...input, extraction: 'householdFan' },
-          { ...input, protection: { ...input.protection!, skin: h === 'none' } },
+          { ...input, protection: { ...input.protection!, skin: false } },
+          { ...input, breathingAirChecked: false },
+          { ...input, roomExtraction: 'off' },
         ];
         return worse.every((w) => gateOf(w).passed <= gateOf(input).passed);
       }),
@@ -111,6 +114,84 @@ describe('the gate', () => {
     expect(gateOf({ ...inOrder, place: 'closedGarage' }).alternatives.map(({ code }) => code)).toEqual(
       expect.arrayContaining(['hire-a-booth', 'product-without-isocyanate']),
     );
+  });
+
+  it.each(['solvent', 'waterborne'] as const)('asks for skin and eyes where a %s product harms them', (carrier) => {
+    const bare = gateOf({ ...inOrder, product: { hardener: 'none', carrier }, protection: { breathing: 'cartridge' } });
+    expect(bare.asks.map(({ field }) => field)).toEqual(carrier === 'solvent' ? ['protection.skin', 'protection.eyes'] : []);
+  });
+
+  it('refuses a dust mask for what it does: by isocyanate where there is some, else by vapour', () => {
+    const behind = (product: GateInput['product']) =>
+      gateOf({ ...inOrder, product, protection: { breathing: 'dust', skin: true, eyes: true } }).verdicts.map(({ code }) => code);
+    expect(behind({ hardener: 'isocyanate', carrier: 'solvent' })).toContain('breathing-not-enough');
+    expect(behind({ hardener: 'none', carrier: 'solvent' })).toContain('vapour-not-filtered');
+    expect(behind({ hardener: 'none', carrier: 'solvent' })).not.toContain('breathing-not-enough');
+  });
+
+  it('tells every reason at once', () => {
+    const codes = gateOf({
+      ...inOrder,
+      place: 'closedGarage',
+      regionRules: { twoPackAtHome: 'prohibited' },
+      protection: { breathing: 'cartridge', skin: false, eyes: false },
+      extraction: 'householdFan',
+      roomExtraction: 'off',
+      ignition: ['heater'],
+      bystanders: true,
+    }).verdicts.filter(({ level }) => level === 'stop');
+    expect(codes.map(({ code }) => code).sort()).toEqual(
+      [
+        'place-unfit',
+        'place-unfit',
+        'breathing-not-enough',
+        'skin-or-eyes-bare',
+        'extraction-not-there',
+        'fan-not-rated',
+        'ignition-near',
+        'bystanders-near',
+      ].sort(),
+    );
+    expect(codes.find(({ code }) => code === 'skin-or-eyes-bare')!.params).toEqual({ what: 'skin and eyes' });
+  });
+
+  it('holds the breathing air, and is silent once it was looked at', () => {
+    const codes = (breathingAirChecked?: boolean) =>
+      gateOf({ ...inOrder, ...(breathingAirChecked === undefined ? {} : { breathingAirChecked }) }).verdicts.map(
+        ({ code }) => code,
+      );
+    expect(codes(false)).toContain('breathing-air-doubtful');
+    expect(codes()).toContain('breathing-air-unchecked');
+    expect(codes(true)).toEqual(['gate-passed']);
+  });
+
+  it('after spraying counts the minutes: extraction on until the fog is out, then it may rest', () => {
+    const after = (minutesSinceSpray: number, extraction: 'on' | 'off') =>
+      gateOf({ ...inOrder, breathingAirChecked: true, step: 'after', minutesSinceSpray, extraction });
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: RUN_ON_MINUTES - 0.01, noNaN: true }), (minutes) => {
+        const [running, off] = [after(minutes, 'on'), after(minutes, 'off')];
+        const runOn = running.verdicts.find(({ code }) => code === 'extraction-run-on');
+        return running.passed && runOn?.params?.['remainingMinutes'] === RUN_ON_MINUTES - minutes && !off.passed;
+      }),
+    );
+    expect(after(RUN_ON_MINUTES, 'off').passed).toBe(true);
+  });
+
+  it('lets nothing be heated before the vapour is out', () => {
+    const heat = (minutesSinceSpray?: number, vapourCleared?: boolean, extraction: 'on' | 'off' = 'on') =>
+      gateOf({
+        ...inOrder,
+        step: 'bake',
+        extraction,
+        ...(minutesSinceSpray === undefined ? {} : { minutesSinceSpray }),
+        ...(vapourCleared === undefined ? {} : { vapourCleared }),
+      });
+    expect(heat().asks.map(({ field }) => field)).toEqual(['minutesSinceSpray', 'vapourCleared']);
+    expect(heat(PURGE_MINUTES - 1, true).passed).toBe(false);
+    expect(heat(60, false).passed).toBe(false);
+    expect(heat(60, true, 'off').passed).toBe(false);
+    expect(heat(60, true).passed).toBe(true);
   });
 
   it('says at each step what belongs there', () => {

@@ -50,6 +50,7 @@ describe('a comb reading', () => {
       nozzleSetId: set.id,
       test: { kind: 'comb', wetUm: reading, settings },
       note: '',
+      gate: await shop.testGate(),
     });
     expect(status).toBe(201);
     const after = await foreseen(body.guns.find(({ id }) => id === heron.id)!.gun);
@@ -67,6 +68,7 @@ describe('a comb reading', () => {
         nozzleSetId: set.id,
         test: { kind: 'comb', wetUm, settings },
         note: '',
+        gate: await shop.testGate(),
       });
       expect(reply.status).toBe(422);
       expect(reply.body.error.path).toEqual(['test', 'wetUm']);

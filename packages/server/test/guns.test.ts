@@ -38,7 +38,15 @@ describe('a gun', () => {
     expect(now.gun.nozzleSets![1]!.tests).toEqual([]);
     const gone = now.sets.find(({ nozzleMm }) => nozzleMm === 1.4)!;
     expect(gone.retiredAt).toBeDefined();
-    const refused = await shop.post<Fault>('/tests', { id: newId(), painterId, nozzleSetId: gone.id, test: caught, note: '' });
+    const gate = await shop.testGate();
+    const refused = await shop.post<Fault>('/tests', {
+      id: newId(),
+      painterId,
+      nozzleSetId: gone.id,
+      test: caught,
+      note: '',
+      gate,
+    });
     expect(refused.status).toBe(422);
     expect(refused.body.error.message).toContain('retired');
   });
@@ -73,6 +81,7 @@ describe('a test', () => {
       nozzleSetId: set.id,
       test: { ...caught, fanTurnsOut: 1.5 },
       note: 'after the new filter',
+      gate: await shop.testGate(),
     };
     await shop.post('/tests', body);
     const again = await shop.post<ShopSetup>('/tests', body);
@@ -95,7 +104,8 @@ describe('a test', () => {
       ['test', 'toKPa'],
     ],
   ])('%s is refused where it stands', async (_, given, path) => {
-    const reply = await shop.post<Fault>('/tests', { id: newId(), painterId, note: '', ...given });
+    const gate = await shop.testGate();
+    const reply = await shop.post<Fault>('/tests', { id: newId(), painterId, note: '', gate, ...given });
     expect(reply.status).toBe(422);
     expect(reply.body.error.path).toEqual(path);
   });
@@ -157,7 +167,7 @@ describe('care', () => {
   it('wants every item done, or skipped with a word why', async () => {
     const { id } = await gunNamed('Wren');
     const all = CARE_ITEMS.cleaned.map((key) => ({ key, answer: 'done' }));
-    expect((await shop.post<Fault>('/care', round(all.slice(1), id))).body.error.message).toContain('air-off');
+    expect((await shop.post<Fault>('/care', round(all.slice(1), id))).body.error.message).toContain('empty-cup');
     expect(
       (
         await shop.post<Fault>(

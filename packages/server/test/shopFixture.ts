@@ -2,6 +2,7 @@
 import type { AddressInfo } from 'node:net';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { request, type Server } from 'node:http';
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -12,8 +13,26 @@ import { newDataSource } from '../src/database/dataSource.ts';
 import { demoDays } from '../src/demo/demoDays.ts';
 
 export type Reply<T = unknown> = { status: number; body: T };
-export type Fault = { error: { code: string; message: string; path: (string | number)[]; mine?: unknown; theirs?: unknown } };
+export type Fault = {
+  error: {
+    code: string;
+    message: string;
+    path: (string | number)[];
+    mine?: unknown;
+    theirs?: unknown;
+    verdicts?: WordedVerdict[];
+  };
+};
 export const TEN_O_CLOCK = 600;
+/** Every answer at the gate as it should be. */
+export const IN_ORDER = {
+  protection: { breathing: 'airFed', skin: true, eyes: true },
+  breathingAirChecked: true,
+  extraction: 'on',
+  ignition: [],
+  bystanders: false,
+  floor: 'clear',
+} as const;
 
 export class ShopFixture {
   readonly database: DataSource;
@@ -141,17 +160,24 @@ export class ShopFixture {
   }
 
   /** Everything in order at the gate. */
-  passGate(whole: TicketWhole, painterId: string, stage = 0): Promise<Reply<TicketWhole>> {
+  passGate(whole: TicketWhole, painterId: string, stage = 0, changes: object = {}): Promise<Reply<TicketWhole>> {
     return this.post(`/tickets/${whole.ticket.id}/gate-answers`, {
       id: newId(),
       stageId: whole.ticket.stages[stage]!.id,
       step: 'mix',
       painterId,
-      protection: { breathing: 'airFed', skin: true, eyes: true },
-      extraction: 'on',
-      ignition: [],
-      bystanders: false,
+      ...IN_ORDER,
+      ...changes,
     });
+  }
+
+  /** In order for a test that puts the real mix through the gun: a sheet that is sprayed, in a booth. */
+  async testGate(changes: object = {}): Promise<object> {
+    const { rooms } = await this.setup();
+    const { body: sheets } = await this.get<{ id: string; sheet: { recipes?: { name: string }[] } }[]>('/sheets');
+    const { id, sheet } = sheets.find((version) => version.sheet.recipes?.length)!;
+    const roomId = rooms.find(({ place }) => place === 'booth')!.id;
+    return { roomId, sheetVersionId: id, recipeName: sheet.recipes![0]!.name, ...IN_ORDER, ...changes };
   }
 
   /** Puts the clock of the running timers back, as if so many minutes had gone by. */

@@ -1,9 +1,10 @@
-import type { Coat, GateRecord, Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { GateAbout, GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import type { Coat, Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { describe, expect, it } from 'vitest';
 import { differences } from '../src/api/clash.ts';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
-import { GATE_VERSION, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { GATE_VERSION, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
 import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/coatSteps.ts';
 import { countdownText } from '../src/ticket/countdown.ts';
 import { panelName } from '../src/ticket/names.ts';
@@ -92,6 +93,18 @@ describe('the order of a coat', () => {
   });
 });
 
+const ABOUT: GateAbout = {
+  place: 'booth',
+  extraction: 'on',
+  twoPackAtHome: 'unknown',
+  hardener: 'isocyanate',
+  carrier: 'solvent',
+  sheetVersionId: 's',
+  recipeName: '2:1',
+  vocGPerL: 400,
+  vocLimitGPerL: 420,
+};
+
 describe('the gate', () => {
   const gate = (changes: Partial<GateRecord>): GateRecord => ({
     id: 'g',
@@ -99,6 +112,7 @@ describe('the gate', () => {
     step: 'mix',
     painterId: 'n',
     roomId: 'r',
+    about: ABOUT,
     answers: {},
     verdicts: [],
     passed: true,
@@ -107,6 +121,16 @@ describe('the gate', () => {
     ...changes,
   });
   const asked = { stageId: 'a', roomId: 'r', painterId: 'n', nowMs: NOW, timeZone: 'Europe/London' };
+  it.each(Object.keys(ABOUT) as (keyof GateAbout)[])('is open again once %s is another', (key) => {
+    const about = { ...ABOUT, [key]: 'another' } as GateAbout;
+    expect(gateStateOf([gate({})], { ...asked, about: ABOUT }).state).toBe('passed');
+    const { state, changed } = gateStateOf([gate({})], { ...asked, about });
+    expect(state).toBe('changed');
+    expect(changed).toHaveLength(1);
+  });
+  it('does not go by an answer that lies ahead: a clock was put back', () => {
+    expect(gateToday([gate({ answeredAt: iso(NOW + 10 * MINUTE) })], asked)).toBeUndefined();
+  });
   it('is good for its stage, room and painter', () => {
     expect(gateToday([gate({})], asked)?.passed).toBe(true);
     for (const other of [{ stageId: 'b' }, { roomId: 'q' }, { painterId: 'm' }, { gateVersion: GATE_VERSION - 1 }])

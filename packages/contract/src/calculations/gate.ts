@@ -1,5 +1,6 @@
 import { Carrier, Chemistry, Extraction, Place } from '../shapes/trade.ts';
-import { gateOf, GATE_STEPS, BREATHINGS, HOME_RULES } from '@orthochrom/core/safety/gate.ts';
+import { gateOf } from '@orthochrom/core/safety/gate.ts';
+import { BREATHINGS, FLOORS, GATE_STEPS, HOME_RULES } from '@orthochrom/core/safety/gateInput.ts';
 import { z } from 'zod';
 import { listOf, optional, text } from '../quantity/fields.ts';
 import { Advice, Ask, told } from '../shapes/told.ts';
@@ -15,9 +16,12 @@ export const RegionRules = z.strictObject({
 export const gateAnswersShape = {
   regionRules: RegionRules.optional(),
   protection: z.strictObject({ breathing: Breathing, skin: z.boolean().optional(), eyes: z.boolean().optional() }).optional(),
+  breathingAirChecked: z.boolean().optional(),
   extraction: Extraction.optional(),
   ignition: listOf(text()).optional(),
   bystanders: z.boolean().optional(),
+  floor: z.enum(FLOORS).optional(),
+  vapourCleared: z.boolean().optional(),
 };
 
 export const gate = defineCalculation('gate', {

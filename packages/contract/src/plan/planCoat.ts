@@ -73,7 +73,8 @@ export function stopsOf({ climate, reducer, mix, setup }: CoatPlan): WordedVerdi
   const all = [climate, reducer, mix, setup.own ?? setup]
     .flatMap((answer) => answer?.verdicts ?? [])
     .filter(({ level }) => level === 'stop');
-  return all.filter(({ code }, i) => all.findIndex((other) => other.code === code) === i);
+  const key = ({ code, params }: WordedVerdict) => `${code}${JSON.stringify(params ?? {})}`;
+  return all.filter((verdict, i) => all.findIndex((other) => key(other) === key(verdict)) === i);
 }
 
 /** Beyond what the sheet allows, and not stopped: the painter may, with a word why. */

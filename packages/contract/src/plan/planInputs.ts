@@ -39,15 +39,6 @@ export const climateInput = ({
   next: { carrier: sheet.carrier, stage: stage.kind, ...classOfSheet(sheet) },
 });
 
-export const gateProduct = (sheet: Sheet, recipeName: string): InputOf<'gate'>['product'] => {
-  const recipe = sheet.recipes?.find(({ name }) => name === recipeName);
-  return {
-    hardener: sheet.hardenerChemistry,
-    carrier: sheet.carrier,
-    ...(recipe ? { vocGPerL: recipe.vocLessWaterGPerL ?? recipe.vocGPerL } : {}),
-  };
-};
-
 /** The sheet's own word on the kind of paint, for whoever judges by it. */
 const classOfSheet = ({ materialClass }: Sheet) => (materialClass ? { class: materialClass } : {});
 

@@ -4,10 +4,14 @@ import { z } from 'zod';
 
 export const Params = z.record(z.string(), z.union([z.number(), z.string()]));
 const PathSchema = z.array(z.union([z.string(), z.number()]));
+const Lead = z.strictObject({ code: z.string(), text: z.string() });
 export const Verdict = z.strictObject({
   level: z.enum(LEVELS),
   code: z.string(),
   message: z.string(),
+  /** Which fault or harm would follow, and what to do instead: with every stop and caution. */
+  follows: Lead.optional(),
+  instead: Lead.optional(),
   path: PathSchema.optional(),
   params: Params.optional(),
 });

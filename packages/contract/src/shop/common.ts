@@ -1,5 +1,6 @@
 /** What every stored thing has: an id made by the client, so that a retried request makes no second row, and a version. */
 import { z } from 'zod';
+import type { WordedVerdict } from '../words/worded.ts';
 
 export const Id = z.uuid();
 export const Version = z.int().min(1);
@@ -15,5 +16,7 @@ export type ApiError = {
     more?: { code: string; message: string; path: (string | number)[] }[];
     mine?: unknown;
     theirs?: unknown;
+    /** With `stopped`: everything that stands against it. */
+    verdicts?: WordedVerdict[];
   };
 };

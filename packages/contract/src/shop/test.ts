@@ -1,7 +1,8 @@
 /** What a shop measures on its own guns and air: append-only, each belonging to a nozzle set, a line or a compressor. */
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
-import { contradiction, moreThanZero, quantity, text, wanted } from '../quantity/fields.ts';
+import { gateAnswersShape } from '../calculations/gate.ts';
+import { contradiction, moreThanZero, name, quantity, text, wanted } from '../quantity/fields.ts';
 import { GunTest, Seen, Settings } from '../shapes/gun.ts';
 import { Id } from './common.ts';
 
@@ -62,9 +63,23 @@ const ABOUT: Record<TestKind, keyof typeof about> = {
   twoGauges: 'airLineId',
   pumpUp: 'compressorId',
 };
+/** What is in the cup and where it is shot: the same gate as before a coat. */
+export const TestGate = z.strictObject({ roomId: Id, sheetVersionId: Id, recipeName: name(), ...gateAnswersShape });
+export type TestGate = z.infer<typeof TestGate>;
+/** Tests that put the real mix through the gun. */
+const SHOOTS_MIX: ReadonlySet<TestKind> = new Set(['catch', 'fan', 'comb', 'lines', 'pattern'] as const);
+export const shootsMix = (kind: TestKind): boolean => SHOOTS_MIX.has(kind);
+
 export const TestCreate = z
-  .strictObject({ id: Id, painterId: Id, ...about, test: ShopTest, note: text() })
+  .strictObject({ id: Id, painterId: Id, ...about, test: ShopTest, note: text(), gate: TestGate.optional() })
   .superRefine((given, ctx) => {
+    if (shootsMix(given.test.kind) && !given.gate)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['gate'],
+        message: 'the real mix goes through the gun: the safety gate is answered first',
+        params: { code: 'needs-field' },
+      });
     const wantedField = ABOUT[given.test.kind];
     if (given[wantedField] === undefined)
       ctx.addIssue({

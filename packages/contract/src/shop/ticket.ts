@@ -1,14 +1,14 @@
 /** A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done coat by coat. */
 import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
 import { z } from 'zod';
-import { gateAnswersShape, GateStep } from '../calculations/gate.ts';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
 import { contradiction, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
-import { Verdict } from '../shapes/told.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
+import type { GateRecord } from './gateRecord.ts';
+import type { FoundOnCoat, LayerWork } from './layerWork.ts';
 
 export const Panel = z.strictObject({
   id: Id,
@@ -92,7 +92,7 @@ const Override = z.strictObject({
   chosen: z.union([z.number(), z.string()]),
   why: z.string().min(1).max(200),
 });
-export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife']), Override);
+export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife', 'stop']), Override);
 export type Overrides = z.infer<typeof Overrides>;
 
 export type Done = Partial<Record<string, { value: number; source: 'confirmed' | 'changed' | 'instrument' }>>;
@@ -165,9 +165,19 @@ export const SprayStart = z.strictObject({
   whyOldMix: z.string().min(1).max(200).optional(),
 });
 export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
-/** Lowest and highest as the painter read them; left out, the gauge's own. */
+/**
+ * Lowest and highest as the painter read them; left out, the gauge's own. `stoppedBecause`: a stop came up, and what is on stays
+ * on; panels neither tapped nor named in
+ * `panelsOn` were not sprayed.
+ */
 export const SprayEnd = z
-  .strictObject({ ...edited, painterId: Id, ...optional('lowestInletKPa', 'highestInletKPa') })
+  .strictObject({
+    ...edited,
+    painterId: Id,
+    ...optional('lowestInletKPa', 'highestInletKPa'),
+    stoppedBecause: z.string().min(1).max(200).optional(),
+    panelsOn: z.array(Id).max(64).optional(),
+  })
   .superRefine(({ lowestInletKPa, highestInletKPa }, ctx) => {
     if (lowestInletKPa !== undefined && highestInletKPa !== undefined && lowestInletKPa > highestInletKPa)
       ctx.addIssue(
@@ -182,27 +192,6 @@ export const Look = z.strictObject({
   rating: Rating,
   note: text(),
 });
-
-export const GateAnswers = z.strictObject({
-  id: Id,
-  stageId: Id,
-  step: GateStep,
-  painterId: Id,
-  ...gateAnswersShape,
-  ...optional('minutesSinceSpray'),
-});
-export type GateRecord = {
-  id: string;
-  stageId: string;
-  step: z.infer<typeof GateStep>;
-  painterId: string;
-  roomId: string;
-  answers: Record<string, unknown>;
-  verdicts: z.infer<typeof Verdict>[];
-  passed: boolean;
-  answeredAt: string;
-  gateVersion: number;
-};
 
 export const MixCreate = z.strictObject({
   id: Id,
@@ -284,6 +273,8 @@ export type TicketWhole = {
   mixes: Mix[];
   gates: GateRecord[];
   timers: Timer[];
+  works: LayerWork[];
+  found: FoundOnCoat[];
   sheets: SheetVersion[];
   serverNow: string;
 };

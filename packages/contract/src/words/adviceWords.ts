@@ -10,6 +10,7 @@ export const ADVICE: Record<string, string> = {
   'hire-a-booth': 'Hire a booth by the hour.',
   'have-a-shop-spray-it': 'Have a licensed shop spray it.',
   'product-without-isocyanate': 'Use a system without isocyanate for this part, if its sheet suits the job.',
+  'vapour-cartridge': 'A half or full mask with cartridges for organic vapour and particles, fit tested, changed in time.',
   'move-the-source': 'Put out, switch off at the main and carry away what could spark, and look again.',
   'ask-the-authority': 'Ask the local authority whether two-pack may be sprayed here, and note the answer.',
   'test-touch':
@@ -45,6 +46,7 @@ export const QUESTIONS: Record<string, string> = {
   'ask-regionRules.twoPackAtHome':
     'Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.',
   'ask-minutesSinceSpray': 'How long ago was the last coat sprayed?',
+  'ask-vapourCleared': 'Are fog and smell out of the room, with the extraction running?',
 };
 
 const wordsFrom =

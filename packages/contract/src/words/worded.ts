@@ -2,9 +2,11 @@
 import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
 import { adviceText, questionText } from './adviceWords.ts';
 import { reasonText } from './reasonWords.ts';
-import { verdictMessage } from './verdictWords.ts';
+import { leadOf, verdictMessage } from './verdictWords.ts';
 
-export type WordedVerdict = Verdict & { message: string };
+export type Lead = { code: string; text: string };
+/** `follows`: which fault or harm would come; `instead`: what to do. Both stand with every stop and caution. */
+export type WordedVerdict = Verdict & { message: string; follows?: Lead; instead?: Lead };
 export type WordedReason = Reason & { text: string };
 export type WordedAsk = Omit<Ask, 'code'> & { question: string };
 export type WordedAdvice = { text: string; code: string };
@@ -26,13 +28,19 @@ type Worded<K, V> = K extends 'verdicts'
           : V;
 export type WordedAnswer<A> = { [K in keyof A]: Worded<K, A[K]> };
 
+export const wordVerdict = (verdict: Verdict): WordedVerdict => ({
+  ...verdict,
+  message: verdictMessage(verdict.code, verdict.params),
+  ...leadOf(verdict.code, verdict.params),
+});
+
 const isAdvice = (list: unknown): list is Advice[] =>
   Array.isArray(list) && list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
 
 export function worded<A extends object>(answer: A): WordedAnswer<A> {
   const out: Record<string, unknown> = { ...(answer as Record<string, unknown>) };
   const { verdicts, reasons, effects, asks, alternatives, notes, test } = answer as Record<string, unknown>;
-  if (verdicts) out['verdicts'] = (verdicts as Verdict[]).map((v) => ({ ...v, message: verdictMessage(v.code, v.params) }));
+  if (verdicts) out['verdicts'] = (verdicts as Verdict[]).map(wordVerdict);
   for (const [key, list] of Object.entries({ reasons, effects }))
     if (list) out[key] = (list as Reason[]).map((reason) => ({ ...reason, text: reasonText(reason.code, reason.params) }));
   if (asks) out['asks'] = (asks as Ask[]).map(({ code, ...ask }) => ({ ...ask, question: questionText(code) }));

@@ -56,6 +56,7 @@ const NEXT_NAME: Record<NextStep, string> = {
   bake: 'heat',
   polish: 'polishing',
 };
+const isCoat = (next: NextStep): boolean => next === 'coat' || next === 'clear';
 const SLOW_ON_COLD_PANEL_C = 18;
 
 export function recoatOf(input: RecoatInput): RecoatAnswer {
@@ -66,7 +67,7 @@ export function recoatOf(input: RecoatInput): RecoatAnswer {
     { climate, wetFilmUm: input.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower },
     input.mistCoat,
   );
-  const isCoated = next === 'coat' || next === 'clear';
+  const isCoated = isCoat(next);
   const latestMinutes = isCoated ? windowOf(layer, effectiveTemperatureC(climate))?.value : undefined;
   const remainingMinutes = mapSpread(wait.earliestMinutes, (m) => Math.max(0, m - minutesSince));
   const isServed = remainingMinutes.value <= 0;
@@ -104,7 +105,7 @@ function timeVerdicts({ next, minutesSince }: RecoatInput, wait: Wait, remaining
     verdicts.push(
       next === 'bake'
         ? stop('bake-too-early', { remainingMinutes: remaining })
-        : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next] }),
+        : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next], kind: isCoat(next) ? 'coat' : 'work' }),
     );
   if (latestMinutes !== undefined && minutesSince > latestMinutes)
     verdicts.push(stop('window-over', { minutesSince, latestMinutes }));

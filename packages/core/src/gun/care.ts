@@ -7,12 +7,12 @@ export type CareIntervals = { pattern: Interval; service: Interval };
 export const USUAL_INTERVALS: CareIntervals = { pattern: { days: 7, coats: 12 }, service: { days: 30, coats: 60 } };
 
 export type CareKind = 'cleaned' | 'serviced' | 'firstUse' | 'reassembled';
-/** Item keys of a round, in the order of the work. Air off comes first whenever the gun is opened. */
+/** Item keys of a round, in the order of the work. Nothing is opened under pressure: what needs air comes before air off, or after the gun is together (WORK C228, F13). */
 export const CARE_ITEMS: Record<CareKind, readonly string[]> = {
   cleaned: [
-    'air-off',
     'empty-cup',
     'back-flush',
+    'air-off',
     'head-off',
     'holes',
     'vent',
@@ -22,6 +22,7 @@ export const CARE_ITEMS: Record<CareKind, readonly string[]> = {
     'together',
     'test-shot',
     'rags',
+    'waste',
   ],
   serviced: [
     'air-off',

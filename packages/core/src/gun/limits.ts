@@ -31,11 +31,18 @@ export function limitVerdicts(
             limitKPa: limit.value,
             inletKPa: Math.floor(inletAtCap(model, limit.value, fanTurnsOut)),
           })
-        : caution('cap-over-hvlp', { capKPa }),
+        : caution('cap-over-hvlp', { capKPa, meantKPa: limit.value }),
     );
   if (gun.maxInletKPa !== undefined && inletKPa > gun.maxInletKPa)
     verdicts.push(stop('inlet-over-gun', { inletKPa, maxKPa: gun.maxInletKPa }));
   if (bandKPa && (inletKPa <= bandKPa[0] - GAUGE_STEP_KPA || inletKPa >= bandKPa[1] + GAUGE_STEP_KPA))
-    verdicts.push(caution('inlet-outside-band', { inletKPa, lowKPa: bandKPa[0], highKPa: bandKPa[1] }));
+    verdicts.push(
+      caution('inlet-outside-band', {
+        inletKPa,
+        lowKPa: bandKPa[0],
+        highKPa: bandKPa[1],
+        side: inletKPa < bandKPa[0] ? 'low' : 'high',
+      }),
+    );
   return verdicts;
 }

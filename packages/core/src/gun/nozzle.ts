@@ -18,13 +18,8 @@ export function nozzleFor({ ownMm, coat, sheetMm }: NozzleInput): NozzleChoice {
   };
 }
 
-const WHY = {
-  small: 'Too small: only a spot, with the most reduction the sheet allows, and a test panel first.',
-  large: 'Too large: it builds too much and splashes. Close the needle, more air within the band, and a test panel first.',
-} as const;
-
 /** Any tip, ours or the painter's own, against what the coat wants. */
 export function nozzleVerdicts(nozzleMm: number, [lowMm, highMm]: Band): Verdict[] {
   if (nozzleMm >= lowMm - 1e-9 && nozzleMm <= highMm + 1e-9) return [];
-  return [caution('nozzle-outside-sheet', { nozzleMm, lowMm, highMm, why: nozzleMm < lowMm ? WHY.small : WHY.large })];
+  return [caution('nozzle-outside-sheet', { nozzleMm, lowMm, highMm, side: nozzleMm < lowMm ? 'small' : 'large' })];
 }

@@ -23,9 +23,11 @@ function panelVerdicts(climate: Climate, sheetLimits?: Limits): Verdict[] {
   if (panelC === undefined || marginC === undefined) return [caution('panel-unread', undefined, ['panelTemperatureC'])];
   const verdicts: Verdict[] = [];
   if (panelC < limits.minPanelC) verdicts.push(stop('panel-too-cold', { panelC, minC: limits.minPanelC }, ['panelTemperatureC']));
-  if (marginC < limits.minMarginC)
+  const dewC = dewPointC(climate);
+  const { minMarginC } = limits;
+  if (marginC < minMarginC)
     verdicts.push(
-      stop('panel-below-dew-margin', { marginC, dewC: dewPointC(climate), minMarginC: limits.minMarginC }, ['panelTemperatureC']),
+      stop('panel-below-dew-margin', { marginC, dewC, minMarginC, wantedC: dewC + minMarginC }, ['panelTemperatureC']),
     );
   else if (marginC < CAUTION_FROM.marginC) verdicts.push(caution('panel-near-dew-point', { marginC }, ['panelTemperatureC']));
   return verdicts;

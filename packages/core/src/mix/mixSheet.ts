@@ -1,4 +1,5 @@
 /** A recipe held against the product's own sheet: roles, shares, and what the sheet does not name (WORK C080–C082, C105). */
+import { FLOWS_WELL_C } from '../air/limits.ts';
 import type { Role } from '../trade/vocabulary.ts';
 import { caution, stop, type Verdict } from '../outcome/told.ts';
 import type { Reduction } from '../reducer/asked.ts';
@@ -52,18 +53,24 @@ function areSwapped(of: { hardener: number; reducer: number; sheetHardener: numb
   return cross < straight && cross < 0.3;
 }
 
+/** What the sheet has in the place of a part it does not name. */
+function namedOnSheet({ parts }: MixSheet, role: Role | undefined): string {
+  const same = parts.filter((part) => role !== undefined && part.role === role);
+  return (same.length > 0 ? same : parts).map(({ name }) => name).join(' or ');
+}
+
 function unnamedParts(shares: readonly Share[], sheet: MixSheet): Verdict[] {
   const hasOwnReducer = sheet.parts.some(({ role }) => role === 'reducer');
   return shares
     .filter(({ name }) => !sheet.parts.some((part) => part.name === name))
     .filter(({ role, share }) => share > 0 && (role !== 'reducer' || hasOwnReducer))
-    .map(({ name }) => stop('wrong-system', { name }));
+    .map(({ name, role }) => stop('wrong-system', { name, right: namedOnSheet(sheet, role) }));
 }
 
 function reducerVerdicts(shares: readonly Share[], sheet: MixSheet, sheetReducer: number): Verdict[] {
   const reducer = perPaint(shares, 'reducer');
   const extra = sheet.reduction ? reductionPerPaint(sheet.reduction, shares) : 0;
-  if (reducer > 0 && sheetReducer === 0 && extra === 0) return [stop('reducer-not-on-sheet')];
+  if (reducer > 0 && sheetReducer === 0 && extra === 0) return [stop('reducer-not-on-sheet', { warmC: FLOWS_WELL_C })];
   const most = sheetReducer + extra;
   if (reducer <= most * DROP) return [];
   return [caution('reducer-over-sheet', { percent: reducer * 100, maxPercent: most * 100 })];

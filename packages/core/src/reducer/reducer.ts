@@ -1,4 +1,5 @@
 /** Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL 3.2; WORK C073–C085). */
+import { FLOWS_WELL_C } from '../air/limits.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { barsFastGrades } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
@@ -15,6 +16,8 @@ import { waterborneAnswer } from './waterborne.ts';
 const TOO_SLOW_INDEX = 1 / 1.5;
 const TOO_QUICK_INDEX = 1.5;
 /** Within a seventh of what is wanted a blend in quarters counts as right. */
+/** No panel is warmed further for spraying. */
+const WARMEST_C = 40;
 const NEAR_RIGHT_LOG = 0.14;
 
 type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: Grade[]; allowed: Grade[]; reduces: boolean };
@@ -77,17 +80,27 @@ function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
   return input.reduction ? { reductionPercent: input.reduction.sheetPercent, of: input.reduction.of } : {};
 }
 
-function gradeVerdicts({ grades, allowed, where }: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
+function gradeVerdicts(job: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
+  const { grades, allowed, where } = job;
   if (grades.length > 0 && allowed.length === 0) return [stop('silver-needs-slower', undefined, ['grades'])];
   if (!judged || allowed.length === 0) return [];
   const sorted = bySpeed(allowed);
   const { effectiveC } = where;
   const isPure = (grade?: Grade) => parts.length === 1 && parts[0]!.name === grade?.name;
   if (judged.evaporationIndex < TOO_SLOW_INDEX && isPure(sorted[0]))
-    return [stop('no-grade-quick-enough', { grade: sorted[0]!.name, effectiveC })];
+    return [stop('no-grade-quick-enough', { grade: sorted[0]!.name, effectiveC, wantedC: warmEnoughC(sorted[0]!, job) })];
   if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(sorted.at(-1)))
     return [caution('grade-too-quick-for-heat', { grade: sorted.at(-1)!.name, effectiveC })];
   return [];
+}
+
+/** How warm the film must work for this grade to be quick enough, in half degrees. */
+function warmEnoughC(grade: Grade, { where, wanted }: Job): number {
+  const slowFraction = slowFractionForDesign(designTemperatureC(grade));
+  const isEnough = (effectiveC: number) => solventEvaporation({ slowFraction, ...where, effectiveC }) / wanted >= TOO_SLOW_INDEX;
+  let effectiveC = Math.ceil(where.effectiveC * 2) / 2;
+  while (!isEnough(effectiveC) && effectiveC < WARMEST_C) effectiveC += 0.5;
+  return effectiveC;
 }
 
 /** Slow share of what sets the drying: the reducer's where there is one, else the hardener's. */
@@ -113,14 +126,16 @@ function judgeWanted(job: Job, ours: BlendPart[], ourHardener: Grade | undefined
 const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined =>
   hardeners?.find(({ name }) => name === wanted?.hardener);
 
+const named = (grades: readonly Grade[]): string => grades.map(({ name }) => name).join(' or ') || 'nothing else';
+
 function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { wanted, reduction, finish } = job.input;
   if (!wanted) return [];
   const verdicts: Verdict[] = wanted.parts
     .filter(({ name }) => job.reduces && !job.grades.some((grade) => grade.name === name))
-    .map(({ name }) => stop('wrong-system', { name }, ['wanted', 'parts']));
+    .map(({ name }) => stop('wrong-system', { name, right: named(job.grades) }, ['wanted', 'parts']));
   const percent = wanted.reductionPercent ?? (wanted.parts.length > 0 && !job.reduces ? 1 : 0);
-  if (!job.reduces && percent > 0) verdicts.push(stop('reducer-not-on-sheet', undefined, ['wanted']));
+  if (!job.reduces && percent > 0) verdicts.push(stop('reducer-not-on-sheet', { warmC: FLOWS_WELL_C }, ['wanted']));
   else if (reduction && percent > reduction.maxPercent)
     verdicts.push(caution('reducer-over-sheet', { percent, maxPercent: reduction.maxPercent }, ['wanted', 'reductionPercent']));
   const chosen = job.grades.filter((grade) => wanted.parts.some(({ name, fraction }) => name === grade.name && fraction > 0));
@@ -128,12 +143,14 @@ function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
     verdicts.push(stop('silver-needs-slower', undefined, ['wanted', 'parts']));
   const hardener = pickedHardener(job.input);
   if (wanted.hardener !== undefined && !hardener)
-    verdicts.push(stop('wrong-system', { name: wanted.hardener }, ['wanted', 'hardener']));
+    verdicts.push(
+      stop('wrong-system', { name: wanted.hardener, right: named(job.input.hardeners ?? []) }, ['wanted', 'hardener']),
+    );
   if (hardener) verdicts.push(...hardenerFor([hardener], job.where.effectiveC).verdicts);
   const grade = [...wanted.parts.map(({ name }) => name), ...(hardener ? [hardener.name] : [])].join(' + ');
-  const named = { grade, effectiveC: job.where.effectiveC };
-  if (judged && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', named, ['wanted']));
-  if (judged && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', named, ['wanted']));
+  const told = { grade, effectiveC: job.where.effectiveC };
+  if (judged && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
+  if (judged && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
   return verdicts;
 }
 

@@ -18,7 +18,8 @@ export function waterborneAnswer(input: ReducerInput, where: Surroundings, air: 
         percent: dose.percentOfPaint,
       }),
     );
-  for (const part of input.wanted?.parts ?? []) verdicts.push(stop('wrong-system', { name: part.name }, ['wanted', 'parts']));
+  for (const part of input.wanted?.parts ?? [])
+    verdicts.push(stop('wrong-system', { name: part.name, right: dose?.name ?? 'the adjuster' }, ['wanted', 'parts']));
   const adjuster = dose && {
     adjusterPercentOfPaint: dose.percentOfPaint,
     of: 'paint' as const,

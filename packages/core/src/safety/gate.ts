@@ -1,31 +1,17 @@
 /**
  * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or legal advice:
- * the product's safety sheet, the local code and licensed practice come first (WORK F01–F20; design ruling 2).
+ * the product's safety sheet, the local code and licensed practice come first (WORK F01–F20, G07–G09; design ruling 2).
  */
-import type { Carrier, Chemistry, Extraction, Place } from '../trade/vocabulary.ts';
 import { caution, go, isStopped, stop, type Advice, type Ask, type Told, type Verdict } from '../outcome/told.ts';
+import { asksOf, ASK_NAME } from './gateAsks.ts';
+import type { Breathing, GateInput } from './gateInput.ts';
+import { isTwoPackHazard, needsCover } from './hazard.ts';
 
-export const GATE_STEPS = ['mix', 'spray', 'after', 'bake', 'clean'] as const;
-export type GateStep = (typeof GATE_STEPS)[number];
-export const BREATHINGS = ['airFed', 'cartridge', 'dust', 'none'] as const;
-export type Breathing = (typeof BREATHINGS)[number];
-/** What the painter found out about two-pack in a place like this. */
-export const HOME_RULES = ['prohibited', 'permitted', 'unknown'] as const;
-export type GateInput = {
-  product: { hardener: Chemistry; carrier: Carrier; vocGPerL?: number };
-  place: Place;
-  region?: string;
-  regionRules?: { twoPackAtHome?: (typeof HOME_RULES)[number]; vocLimitGPerL?: number };
-  protection?: { breathing: Breathing; skin?: boolean; eyes?: boolean };
-  extraction?: Extraction;
-  /** What the room has by itself: an answer cannot be more than that. */
-  roomExtraction?: Extraction;
-  ignition?: string[];
-  bystanders?: boolean;
-  step: GateStep;
-  minutesSinceSpray?: number;
-};
 export type GateAnswer = Told & { passed: boolean; asks: Ask[]; alternatives: Advice[] };
+
+/** So long the extraction runs on after the last pass, and before anything is heated. Rule of thumb; the safety sheet goes first. */
+export const RUN_ON_MINUTES = 15;
+export const PURGE_MINUTES = 10;
 
 const BREATHING_NAME: Record<Breathing, string> = {
   airFed: 'Air-fed breathing',
@@ -49,42 +35,6 @@ export function gateOf(input: GateInput): GateAnswer {
   return { passed, asks, alternatives: alternativesOf(verdicts), verdicts: passed ? [go('gate-passed'), ...verdicts] : verdicts };
 }
 
-const ASK_NAME: Record<string, string> = {
-  'protection.breathing': 'breathing',
-  'protection.skin': 'skin cover',
-  'protection.eyes': 'eye cover',
-  extraction: 'extraction',
-  bystanders: 'bystanders',
-  ignition: 'ignition sources',
-  'regionRules.twoPackAtHome': 'the local rule on two-pack',
-  minutesSinceSpray: 'minutes since spraying',
-};
-
-/** Isocyanate, or nobody knows: then it counts as isocyanate. */
-const isTwoPackHazard = ({ product }: GateInput): boolean => product.hardener === 'isocyanate' || product.hardener === 'unknown';
-const hasHardener = ({ product }: GateInput): boolean => product.hardener !== 'none';
-
-function asksOf(input: GateInput): Ask[] {
-  const asks: Ask[] = [];
-  const ask = (isOpen: boolean, field: string, options?: string[]) => {
-    if (isOpen) asks.push({ field, code: `ask-${field}`, ...(options ? { options } : {}) });
-  };
-  const { protection } = input;
-  ask(protection === undefined, 'protection.breathing', ['airFed', 'cartridge', 'dust', 'none']);
-  ask(hasHardener(input) && protection?.skin === undefined, 'protection.skin', ['true', 'false']);
-  ask(hasHardener(input) && protection?.eyes === undefined, 'protection.eyes', ['true', 'false']);
-  ask(input.extraction === undefined, 'extraction', ['on', 'off', 'ratedFan', 'householdFan']);
-  ask(input.product.carrier === 'solvent' && input.ignition === undefined, 'ignition');
-  ask(input.bystanders === undefined, 'bystanders', ['true', 'false']);
-  const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
-  ask(isTwoPackHazard(input) && input.place !== 'booth' && rule === 'unknown', 'regionRules.twoPackAtHome', [
-    'prohibited',
-    'permitted',
-  ]);
-  ask(input.step === 'after' && input.minutesSinceSpray === undefined, 'minutesSinceSpray');
-  return asks;
-}
-
 function placeVerdicts(input: GateInput): Verdict[] {
   if (!isTwoPackHazard(input) || input.place === 'booth') return [];
   const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
@@ -99,41 +49,65 @@ function placeVerdicts(input: GateInput): Verdict[] {
 function protectionVerdicts(input: GateInput): Verdict[] {
   const { protection } = input;
   if (!protection) return [];
-  const isEnough = isTwoPackHazard(input)
-    ? protection.breathing === 'airFed'
-    : protection.breathing === 'airFed' || protection.breathing === 'cartridge';
-  const verdicts: Verdict[] = [];
-  if (!isEnough)
-    verdicts.push(stop('breathing-not-enough', { breathing: BREATHING_NAME[protection.breathing] }, ['protection', 'breathing']));
-  if (hasHardener(input) && (protection.skin === false || protection.eyes === false))
-    verdicts.push(stop('skin-or-eyes-bare', undefined, ['protection']));
-  return verdicts;
+  return [...breathingVerdicts(input, protection.breathing), ...coverVerdicts(input, protection)];
+}
+
+/** What a mask cannot hold back differs: isocyanate goes unnoticed through a filter, solvent vapour through a dust mask. */
+function breathingVerdicts(input: GateInput, breathing: Breathing): Verdict[] {
+  const at = ['protection', 'breathing'];
+  const params = { breathing: BREATHING_NAME[breathing] };
+  if (isTwoPackHazard(input) && breathing !== 'airFed') return [stop('breathing-not-enough', params, at)];
+  if (breathing === 'dust' || breathing === 'none') return [stop('vapour-not-filtered', params, at)];
+  if (breathing !== 'airFed') return [];
+  if (input.breathingAirChecked === false) return [stop('breathing-air-doubtful', undefined, ['breathingAirChecked'])];
+  return input.breathingAirChecked === undefined ? [caution('breathing-air-unchecked')] : [];
+}
+
+function coverVerdicts(input: GateInput, { skin, eyes }: NonNullable<GateInput['protection']>): Verdict[] {
+  if (!needsCover(input)) return [];
+  const bare = [...(skin === false ? ['skin'] : []), ...(eyes === false ? ['eyes'] : [])];
+  return bare.length > 0 ? [stop('skin-or-eyes-bare', { what: bare.join(' and ') }, ['protection'])] : [];
 }
 
 function roomVerdicts(input: GateInput): Verdict[] {
   const verdicts: Verdict[] = [];
   const isOpenAir = input.place === 'outdoors' && !isTwoPackHazard(input);
-  if (input.extraction === 'off' && !isOpenAir) verdicts.push(stop('extraction-off', undefined, ['extraction']));
+  // Long after the last pass the room is clear and the extraction may rest.
+  const mayRest = input.step === 'after' && (input.minutesSinceSpray ?? 0) >= RUN_ON_MINUTES;
+  if (input.extraction === 'off' && !isOpenAir && !mayRest) verdicts.push(stop('extraction-off', undefined, ['extraction']));
   if (claimsMore(input)) verdicts.push(stop('extraction-not-there', undefined, ['extraction']));
   if (input.extraction === 'householdFan' && input.product.carrier === 'solvent')
     verdicts.push(stop('fan-not-rated', undefined, ['extraction']));
   if (input.ignition && input.ignition.length > 0 && input.product.carrier === 'solvent')
     verdicts.push(stop('ignition-near', { what: input.ignition.join(', ') }, ['ignition']));
   if (input.bystanders) verdicts.push(stop('bystanders-near', undefined, ['bystanders']));
-  const { vocGPerL } = input.product;
-  const limitGPerL = input.regionRules?.vocLimitGPerL;
-  if (vocGPerL !== undefined && limitGPerL !== undefined && vocGPerL > limitGPerL)
-    verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL }));
-  return verdicts;
+  if (input.floor === 'cluttered') verdicts.push(caution('floor-cluttered', undefined, ['floor']));
+  if (input.floor === 'wetted') verdicts.push(caution('floor-wetting', undefined, ['floor']));
+  return [...verdicts, ...vocVerdicts(input)];
+}
+
+function vocVerdicts({ product: { vocGPerL }, regionRules }: GateInput): Verdict[] {
+  const limitGPerL = regionRules?.vocLimitGPerL;
+  if (vocGPerL === undefined || limitGPerL === undefined || vocGPerL <= limitGPerL) return [];
+  return [caution('voc-over-limit', { vocGPerL, limitGPerL })];
 }
 
 /** Nobody can run what the room does not have. */
-const claimsMore = ({ extraction, roomExtraction }: GateInput): boolean =>
-  (extraction === 'on' || extraction === 'ratedFan') && (roomExtraction === 'off' || roomExtraction === 'householdFan');
+function claimsMore({ extraction, roomExtraction }: GateInput): boolean {
+  if (extraction === undefined || extraction === 'off' || roomExtraction === undefined) return false;
+  if (roomExtraction === 'off') return true;
+  return roomExtraction === 'householdFan' && extraction !== 'householdFan';
+}
 
-function stepVerdicts({ step }: GateInput): Verdict[] {
-  if (step === 'after') return [caution('extraction-run-on')];
-  return step === 'clean' ? [caution('cleaning-solvents')] : [];
+function stepVerdicts({ step, minutesSinceSpray, vapourCleared }: GateInput): Verdict[] {
+  const since = minutesSinceSpray;
+  if (step === 'clean') return [caution('cleaning-solvents')];
+  if (step === 'after' && (since === undefined || since < RUN_ON_MINUTES))
+    return [caution('extraction-run-on', { remainingMinutes: RUN_ON_MINUTES - (since ?? 0) })];
+  if (step !== 'bake') return [];
+  if (since !== undefined && since < PURGE_MINUTES)
+    return [stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES - since }, ['minutesSinceSpray'])];
+  return vapourCleared === false ? [stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES }, ['vapourCleared'])] : [];
 }
 
 /** Ways on that are lawful and safe, for whatever stands against going on here. */
@@ -147,6 +121,7 @@ function alternativesOf(verdicts: Verdict[]): Advice[] {
     ...(has('place-unfit', 'breathing-not-enough')
       ? [{ code: 'have-a-shop-spray-it' }, { code: 'product-without-isocyanate' }]
       : []),
+    ...(has('vapour-not-filtered') ? [{ code: 'vapour-cartridge' }] : []),
     ...(has('ignition-near') ? [{ code: 'move-the-source' }] : []),
     ...(has('answers-missing') && verdicts.some((v) => v.code === 'check-local-rules') ? [{ code: 'ask-the-authority' }] : []),
   ];

@@ -7,6 +7,7 @@ import { TestTable } from '../gun/testTable.ts';
 import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
 import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
+import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
 import {
   CoatPanelTable,
   CoatTable,
@@ -44,6 +45,7 @@ export const tables = [
   CareTable,
   ReadingTable,
   CoatAirTable,
+  LayerWorkTable,
   FindingTable,
   PlanChangeTable,
   PhotoTable,

@@ -162,6 +162,7 @@ const rowOf = (belongs: Belongs, daysAgo: number, test: ShopTest, random: () => 
   nozzleSetId: null,
   airLineId: null,
   compressorId: null,
+  gate: null,
   ...belongs,
   id: newId(),
   kind: test.kind,

@@ -1,7 +1,10 @@
 /** The demo's past: a job done, coat by coat, in the air of its day, with believable scatter. */
 import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
+import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import type { Room } from '@orthochrom/contract/shop/setup.ts';
+import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { Coat, StagePlan, TakenPlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -53,7 +56,15 @@ export async function layPast(
       if (isMissing(context)) throw new Error(`the demo's ${ticket.vehicle} lacks its ${context.missing}`);
       const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
       if (coat.ordinal === 1)
-        await layGateAndMix(manager, { ticket, stage, mixId, at: new Date(atMs - 15 * MINUTE_MS), plan: { inputs, mix } });
+        await layGateAndMix(manager, {
+          ticket,
+          stage,
+          room,
+          sheet: context.sheet,
+          mixId,
+          at: new Date(atMs - 15 * MINUTE_MS),
+          plan: { inputs, mix },
+        });
       const planned: TakenPlan = {
         at,
         calculationVersion: CALCULATION_VERSION,
@@ -176,12 +187,15 @@ function outcomeOf(
 type PastMix = {
   ticket: Ticket;
   stage: StagePlan;
+  room: Room;
+  sheet: Sheet;
   mixId: string;
   at: Date;
   plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'>;
 };
 
-async function layGateAndMix(manager: EntityManager, { ticket, stage, mixId, at, plan }: PastMix): Promise<void> {
+async function layGateAndMix(manager: EntityManager, { ticket, stage, room, sheet, mixId, at, plan }: PastMix): Promise<void> {
+  const about = gateAbout(room, stage, sheet);
   const answers = {
     protection: { breathing: 'airFed', skin: true, eyes: true },
     extraction: 'on',
@@ -194,9 +208,10 @@ async function layGateAndMix(manager: EntityManager, { ticket, stage, mixId, at,
     ...ids,
     step: 'mix',
     passed: true,
+    about,
     answers,
     verdicts: [],
-    gateVersion: 1,
+    gateVersion: GATE_VERSION,
     answeredAt: at,
   } as never);
   const components = plan.mix?.components ?? [];

@@ -65,6 +65,7 @@ export const addGun = (ledger: Ledger, gun: GunCreate): Promise<void> =>
           nozzleSetId: rows[i]!.id,
           airLineId: null,
           compressorId: null,
+          gate: null,
           kind: test.kind,
           input: test,
           note: '',

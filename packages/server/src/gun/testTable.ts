@@ -1,6 +1,6 @@
-import type { ShopTest } from '@orthochrom/contract/shop/test.ts';
+import type { ShopTest, TestGate } from '@orthochrom/contract/shop/test.ts';
 import { EntitySchema } from 'typeorm';
-import { ids, instants, key, optionalIds, refersTo, structures, texts } from '../database/columns.ts';
+import { ids, instants, key, optionalIds, optionalStructures, refersTo, structures, texts } from '../database/columns.ts';
 
 /** What was measured in the shop; append-only. Nobody need have signed what came with a gun. */
 export type TestRow = {
@@ -13,6 +13,8 @@ export type TestRow = {
   kind: string;
   input: ShopTest;
   note: string;
+  /** The gate it was shot behind; none where no mix is sprayed, or from before it was asked. */
+  gate: TestGate | null;
   takenAt: Date;
 };
 export const TestTable = new EntitySchema<TestRow>({
@@ -24,6 +26,7 @@ export const TestTable = new EntitySchema<TestRow>({
     ...optionalIds('painterId', 'nozzleSetId', 'airLineId', 'compressorId'),
     ...texts('kind', 'note'),
     ...structures('input'),
+    ...optionalStructures('gate'),
     ...instants('takenAt'),
   },
   indices: [{ name: 'calibration_taken_at', columns: ['takenAt'] }],

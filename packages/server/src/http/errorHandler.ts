@@ -1,6 +1,6 @@
 import { RefusedInput } from '@orthochrom/contract/registry.ts';
 import type { ErrorRequestHandler } from 'express';
-import { BadInput, GateOpen, NotFound, OutOfTurn, VersionClash } from './faults.ts';
+import { BadInput, GateOpen, NotFound, OutOfTurn, Stopped, VersionClash } from './faults.ts';
 
 const body = (code: string, message: string, extra: object = {}) => ({ error: { code, message, path: [], ...extra } });
 
@@ -17,6 +17,7 @@ export const errorHandler: ErrorRequestHandler = (fault: unknown, _req, res, _ne
   else if (fault instanceof VersionClash)
     res.status(409).json(body('version-clash', fault.message, { mine: fault.mine, theirs: fault.theirs }));
   else if (fault instanceof GateOpen) res.status(409).json(body('gate-open', fault.message));
+  else if (fault instanceof Stopped) res.status(409).json(body('stopped', fault.message, { verdicts: fault.verdicts }));
   else if (fault instanceof OutOfTurn) res.status(409).json(body('out-of-turn', fault.message));
   else if (fault instanceof NotFound) res.status(404).json(body('not-found', fault.message));
   else {

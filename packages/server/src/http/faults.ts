@@ -1,4 +1,5 @@
 /** What a request can run into, each with its status; anything else is our own fault and says nothing of the inside. */
+import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import type { Refusal, RefusalReport } from '@orthochrom/contract/quantity/refusal.ts';
 
 export class BadInput extends Error {
@@ -27,6 +28,15 @@ export class VersionClash extends Error {
 
 /** The ticket's safety gate has not passed for this stage, room and painter today. */
 export class GateOpen extends Error {}
+
+/** Something stands against going on: all of it is told, and nothing was moved. */
+export class Stopped extends Error {
+  readonly verdicts: WordedVerdict[];
+  constructor(message: string, verdicts: WordedVerdict[]) {
+    super(message);
+    this.verdicts = verdicts;
+  }
+}
 
 /** The thing is not in a state in which this may be done. */
 export class OutOfTurn extends Error {}

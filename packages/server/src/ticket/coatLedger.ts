@@ -1,5 +1,6 @@
 /** A coat as it is sprayed and looked at. Each step is its own write with its own version. */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
+import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { settingNames, type TakenPlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart } from '@orthochrom/contract/shop/ticket.ts';
@@ -14,10 +15,9 @@ import { insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
-import { changeCoat, mustBe } from './coatTurn.ts';
-import { mustHavePassedGate } from './gateKeeper.ts';
+import { changeCoat, mustBe, mustBeNext } from './coatTurn.ts';
+import { mustHavePassedGate, mustStandFree, standingNow } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
-import { stopSaid } from './stopSaid.ts';
 import { ticketById } from './ticketReader.ts';
 import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type MixRow, type TimerRow } from './ticketTables.ts';
 
@@ -32,15 +32,13 @@ export const startSpraying = (
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'taken');
+    await mustBeNext(manager, coat);
     await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId });
     const mix = await manager.findOneBy(MixTable, { id: mixId, stageId: coat.stageId });
     if (!mix) throw BadInput.at(['mixId'], 'not-one-of', 'This mix does not belong to the stage.');
     const oldMix = oldMixOf(mix, whyOldMix);
     const context = await planContextOf(manager, probe, coat, { painterId });
-    // The air of this minute and the settings as they stand: what stopped the plan stops the gun.
-    const { climate, setup } = planCoat(context);
-    const stop = [...climate.verdicts, ...(setup.own ?? setup).verdicts].find(({ level }) => level === 'stop');
-    if (stop) throw new OutOfTurn(stopSaid(stop, context.painter));
+    mustStandFree('spray', coat, context);
     const now = await airNow(manager, probe, coat.roomId!);
     const changes = {
       state: 'spraying',
@@ -85,6 +83,8 @@ export const panelSprayed = (
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
+    const isTold = await manager.existsBy(CoatPanelTable, { coatId, panelId });
+    if (!isTold) await mayGoOn(manager, probe, 'panel', coat, painterId);
     await flowingOf(manager, gauge, coat);
     const result = await manager
       .createQueryBuilder()
@@ -112,11 +112,13 @@ export const endSpraying = (
   ledger: Ledger,
   { probe, gauge }: { probe: StandInProbe; gauge: StandInGauge },
   coatId: string,
-  { version, painterId, lowestInletKPa, highestInletKPa }: z.infer<typeof SprayEnd>,
+  { version, painterId, lowestInletKPa, highestInletKPa, stoppedBecause, panelsOn = [] }: z.infer<typeof SprayEnd>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
+    const stopped = stoppedBecause && (await stopKept(manager, probe, coat, painterId, stoppedBecause));
+    if (!stopped) await mayGoOn(manager, probe, 'on', coat, painterId);
     const endedAt = new Date();
     await flowingOf(manager, gauge, coat);
     const lastPanel = spellColumns(gauge.takePanel(coatId));
@@ -126,18 +128,46 @@ export const endSpraying = (
       highestInletKPa: highestInletKPa ?? seen.highestInletKPa,
     };
     const stage = (await ticketById(manager, coat.ticketId)).stages.find(({ id }) => id === coat.stageId)!;
-    const rows = stage.panelIds.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt, ...lastPanel }));
-    await manager.createQueryBuilder().insert().into(CoatPanelTable).values(rows).orIgnore().execute();
+    const on = stopped ? stage.panelIds.filter((id) => panelsOn.includes(id)) : stage.panelIds;
+    const rows = on.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt, ...lastPanel }));
+    if (rows.length > 0) await manager.createQueryBuilder().insert().into(CoatPanelTable).values(rows).orIgnore().execute();
+    if (stopped && !(await manager.existsBy(CoatPanelTable, { coatId })))
+      throw BadInput.at(['panelsOn'], 'needs-field', 'Say which panels have paint on them; with none, there is no coat to keep.');
     await changeCoat(manager, trace, coat, {
       kind: 'sprayed',
       version,
       painterId,
-      changes: { state: 'sprayed', endedAt, ...flowing },
-      mine: flowing,
+      changes: { state: 'sprayed', endedAt, ...flowing, ...(stopped ? { overrides: { ...coat.overrides, stop: stopped } } : {}) },
+      mine: { ...flowing, ...(stopped ? { stoppedBecause, panelsOn } : {}) },
     });
     await keepCoatAir(manager, probe, coatId, coat.roomId!);
     await startFlash(manager, probe, coat, painterId, endedAt);
   });
+
+/** The same judge as before the trigger was pulled: a room, an air or a layer below may have changed since. */
+async function mayGoOn(
+  manager: EntityManager,
+  probe: StandInProbe,
+  tap: 'panel' | 'on',
+  coat: CoatRow,
+  painterId: string,
+): Promise<void> {
+  await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId });
+  mustStandFree(tap, coat, await planContextOf(manager, probe, coat, { painterId }));
+}
+
+/** Broken off: what is on stays on, and why, with the stops of that moment beside it. Nothing more is sprayed under them. */
+async function stopKept(
+  manager: EntityManager,
+  probe: StandInProbe,
+  coat: CoatRow,
+  painterId: string,
+  why: string,
+): Promise<NonNullable<Overrides['stop']>> {
+  const standing = standingNow('on', coat, await planContextOf(manager, probe, coat, { painterId }));
+  const stops = stopsIn(standing).map(({ code }) => code);
+  return { recommended: stops.length > 0 ? stops.join(', ') : 'go on', chosen: 'broken off', why };
+}
 
 /** Flash by the air at this moment, not by the air the plan was taken in. */
 async function startFlash(

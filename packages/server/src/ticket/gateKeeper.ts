@@ -1,17 +1,16 @@
-/** The gate of a stage: its answers are kept, and recipe and settings wait until it has passed for this stage, room and painter today. */
-import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
-import { GATE_VERSION, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+/** The gate of a stage: its answers are kept with what they were about; whether they still hold is judged at every tap. */
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
-import type { GateAnswers } from '@orthochrom/contract/shop/ticket.ts';
-import type { EntityManager } from 'typeorm';
+import type { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { z } from 'zod';
 import { insertOnce, type Ledger } from '../event/ledger.ts';
-import { BadInput, GateOpen, NotFound } from '../http/faults.ts';
+import { BadInput, NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
-import { roomOf, shopSetup } from '../shop/shopReader.ts';
+import { roomOf } from '../shop/shopReader.ts';
 import { RoomTable } from '../shop/shopTables.ts';
-import { gatesOf, ticketById } from './ticketReader.ts';
+import { ticketById } from './ticketReader.ts';
 import { GateAnswerTable, type GateAnswerRow } from './ticketTables.ts';
 
 export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<typeof GateAnswers>): Promise<void> =>
@@ -40,6 +39,7 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
       roomId: room.id,
       painterId,
       step,
+      about: gateAbout(room, stage, pinned.sheet),
       passed: verdict.passed,
       answers,
       verdicts: verdict.verdicts,
@@ -56,15 +56,3 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
         patch: { stageId, step, answers },
       });
   });
-
-/** @throws GateOpen unless the newest answer for this stage, room and painter, given today, passed */
-export async function mustHavePassedGate(
-  manager: EntityManager,
-  of: { ticketId: string; stageId: string; painterId: string },
-): Promise<void> {
-  const { roomId } = await ticketById(manager, of.ticketId);
-  const { shop } = await shopSetup(manager);
-  const gates = await gatesOf(manager, of.ticketId);
-  if (gateToday(gates, { ...of, roomId, nowMs: Date.now(), timeZone: shop.timeZone })?.passed) return;
-  throw new GateOpen('The safety gate of this stage comes first: answer it for this room and painter, today.');
-}

@@ -3,19 +3,21 @@ import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.
 import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
+import type { StandInProbe } from '../air/probe.ts';
 import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';
-import { mustHavePassedGate } from './gateKeeper.ts';
-import { coatRow } from './planReader.ts';
+import { mustBeNext } from './coatTurn.ts';
+import { mustHavePassedGate, mustStandFree } from './judge.ts';
+import { coatRow, planContextOf } from './planReader.ts';
 import { mixOf } from './ticketReader.ts';
 import { stopSaid } from './stopSaid.ts';
 import { MixTable, StageTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
-export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof MixCreate>): Promise<void> =>
+export const addMix = (ledger: Ledger, probe: StandInProbe, ticketId: string, mix: z.infer<typeof MixCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, mix.coatId);
     if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId)
@@ -24,6 +26,10 @@ export const addMix = (ledger: Ledger, ticketId: string, mix: z.infer<typeof Mix
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
     if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
+    // A request that comes again after its answer was lost has poured already: it is answered, not judged anew.
+    if (await manager.existsBy(MixTable, { id: mix.id })) return;
+    await mustBeNext(manager, coat);
+    mustStandFree('pour', coat, await planContextOf(manager, probe, coat, { painterId: mix.painterId }));
     const { cups, painters } = await shopSetup(manager);
     const cup = cups.find(({ id }) => id === mix.cupId);
     const check = ask('pourCheck', {

@@ -1,5 +1,5 @@
 /** Taking a plan, and overriding it. Whatever is chosen is judged here again by the rules that judge ours. */
-import { planCoat, stopsOf, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
+import { planCoat, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
@@ -9,9 +9,9 @@ import type { OverridePlan, Overrides, TakenPlan, TakePlan } from '@orthochrom/c
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
-import { BadInput, OutOfTurn } from '../http/faults.ts';
+import { BadInput } from '../http/faults.ts';
 import { changeCoat, mustBe, mustBeNext } from './coatTurn.ts';
-import { mustHavePassedGate } from './gateKeeper.ts';
+import { mustHavePassedGate, mustStandFree } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { stopSaid } from './stopSaid.ts';
 
@@ -27,8 +27,7 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     const context = await planContextOf(manager, probe, { ...coat, state: 'planned', planned: null, overrides: {} }, wish);
     const wishes = present(asked);
     const plan = planCoat(context);
-    const [stop] = stopsOf(plan);
-    if (stop) throw new OutOfTurn(stopSaid(stop, context.painter));
+    mustStandFree('take', coat, context, plan);
     mustSayWhy(plan, context, overrides);
     mustBeAllowed(context, settingsNow(plan.setup, overrides), overrides);
     const { inputs, climate, reducer, mix, setup, recoat } = plan;

@@ -1,7 +1,7 @@
 /** Gathers from the rows what the plan of one coat is worked out from; assembling and working out are the contract's. */
 import { contextOf, isMissing, type CoatAsked, type Missing, type Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
@@ -34,7 +34,7 @@ export async function planContextOf(
   probe: StandInProbe,
   coat: CoatRow,
   { painterId, ...wishes }: Wishes & { painterId: string },
-): Promise<PlanContext & { sheetVersionIds: string[] }> {
+): Promise<PlanContext & { sheetVersionIds: string[]; whole: TicketWhole }> {
   const [whole, setup, latest] = [
     await wholeTicket(manager, coat.ticketId),
     await shopSetup(manager),
@@ -46,6 +46,7 @@ export async function planContextOf(
   const companions = [...(context.sheet.grades ?? []), ...(context.sheet.hardeners ?? [])];
   return {
     ...context,
+    whole,
     sheetVersionIds: [
       context.stage.sheetVersionId,
       ...latest.filter(({ sheet }) => companions.includes(sheet.id)).map(({ id }) => id),

@@ -1,20 +1,14 @@
 /** Tickets as the contract shows them. */
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
-import type {
-  Coat,
-  GateRecord,
-  Mix,
-  Panel,
-  PanelDone,
-  StagePlan,
-  Ticket,
-  TicketWhole,
-  Timer,
-} from '@orthochrom/contract/shop/ticket.ts';
-import { In, IsNull, type EntityManager } from 'typeorm';
+import type { Coat, Mix, Panel, PanelDone, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import type { FoundOnCoat, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
+import { FindingTable } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
+import { LayerWorkTable } from './layerWorkTable.ts';
 import {
   CoatPanelTable,
   CoatTable,
@@ -149,6 +143,23 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
   return ticketOf(row, panels, stages, links);
 }
 
+/** What was done to the layers of a ticket, the newest last. */
+async function worksOf(manager: EntityManager, ticketId: string): Promise<LayerWork[]> {
+  const rows = await manager.find(LayerWorkTable, { where: { ticketId }, order: { at: 'ASC' } });
+  return rows.map(({ ticketId: _t, answers: _a, at, ...work }) => ({ ...work, at: at.toISOString() }));
+}
+
+/** What the bench was asked about coats of a ticket: by what it turned out to be, else by what leads. */
+async function foundOn(manager: EntityManager, ticketId: string): Promise<FoundOnCoat[]> {
+  const rows = await manager.find(FindingTable, { where: { ticketId, coatId: Not(IsNull()) }, order: { seenAt: 'ASC' } });
+  return rows.map(({ id, coatId, confirmedFault, result, seenAt }) => ({
+    id,
+    coatId: coatId!,
+    fault: confirmedFault ?? result.faults[0]?.id ?? '',
+    seenAt: seenAt.toISOString(),
+  }));
+}
+
 /** One ticket with everything that was planned and done on it. */
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
   const ticket = await ticketById(manager, id);
@@ -172,6 +183,8 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     mixes: mixes.map(mixOf),
     gates,
     timers: timers.map(timerOf),
+    works: await worksOf(manager, id),
+    found: await foundOn(manager, id),
     sheets,
     serverNow: new Date().toISOString(),
   };

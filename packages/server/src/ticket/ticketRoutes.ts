@@ -1,5 +1,4 @@
 import {
-  GateAnswers,
   Look,
   MixCreate,
   MixFlowCup,
@@ -12,6 +11,8 @@ import {
   TicketEdit,
   TimerConfirm,
 } from '@orthochrom/contract/shop/ticket.ts';
+import { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
+import { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
 import { RecordQuery } from '@orthochrom/contract/shop/record.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
@@ -21,6 +22,7 @@ import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, lookAt, panelSprayed, startSpraying } from './coatLedger.ts';
 import { answerGate } from './gateKeeper.ts';
+import { addLayerWork } from './layerWorkLedger.ts';
 import { addMix, noteFlowCup } from './mixLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
@@ -58,7 +60,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.status(201).json(await whole(idOf(req)));
   });
   routes.post('/tickets/:id/mixes', async (req, res) => {
-    await addMix(ledger, idOf(req), bodyOf(MixCreate, req));
+    await addMix(ledger, probe, idOf(req), bodyOf(MixCreate, req));
     res.status(201).json(await whole(idOf(req)));
   });
 
@@ -89,6 +91,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   routes.post('/coats/:id/look', async (req, res) => {
     await lookAt(ledger, idOf(req), bodyOf(Look, req));
     res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/works', async (req, res) => {
+    await addLayerWork(ledger, probe, idOf(req), bodyOf(LayerWorkCreate, req));
+    res.status(201).json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/timers/:id/confirm', async (req, res) => {
     await confirmTimer(ledger, probe, idOf(req), bodyOf(TimerConfirm, req));

@@ -1,4 +1,5 @@
 import type { Coat, Mix, Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import type { GateAbout } from '@orthochrom/contract/shop/gateRecord.ts';
 import { EntitySchema } from 'typeorm';
 import {
   doubles,
@@ -192,6 +193,7 @@ export type GateAnswerRow = {
   painterId: string;
   step: string;
   passed: boolean;
+  about: GateAbout;
   answers: Record<string, unknown>;
   verdicts: unknown[];
   gateVersion: number;
@@ -205,7 +207,7 @@ export const GateAnswerTable = new EntitySchema<GateAnswerRow>({
     ...ids('ticketId', 'stageId', 'roomId', 'painterId'),
     ...texts('step'),
     passed: { type: 'boolean' },
-    ...structures('answers', 'verdicts'),
+    ...structures('about', 'answers', 'verdicts'),
     ...integers('gateVersion'),
     ...instants('answeredAt'),
   },

@@ -132,10 +132,13 @@ function tellFault(fault: unknown, work: Work, again: (overVersion: number) => v
     showClash({ message, mine, theirs, ...(canPutMine ? { putMine: () => again(theirVersion) } : {}) });
     return;
   }
+  const isStop = fault instanceof ApiFault && (fault.error.code === 'stopped' || fault.error.code === 'gate-open');
+  // What stopped it was written elsewhere, or the air moved: the cards are asked anew.
+  if (isStop) void mutate(isOf('/api/'));
   notifications.show({
     color: 'red',
-    title: 'Not done',
+    title: isStop ? 'Stopped: nothing was changed' : 'Not done',
     message: fault instanceof Error ? fault.message : String(fault),
-    autoClose: 12_000,
+    autoClose: isStop ? false : 12_000,
   });
 }

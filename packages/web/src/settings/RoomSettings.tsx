@@ -1,4 +1,4 @@
-import { Button, Checkbox, Select, Textarea } from '@mantine/core';
+import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { mutate } from 'swr';
 import { putJson } from '../api/client.ts';
@@ -57,6 +57,11 @@ export function RoomSettings({ room }: { room: Room }) {
       await mutate('/api/setup', setup, { revalidate: false });
     });
   const rule = draft.regionRules.twoPackAtHome ?? 'unknown';
+  const { vocLimitGPerL } = draft.regionRules;
+  const limitSolvent = (limit: number | undefined) => {
+    const { vocLimitGPerL: _, ...rules } = draft.regionRules;
+    setDraft({ ...draft, regionRules: limit === undefined ? rules : { ...rules, vocLimitGPerL: limit } });
+  };
   const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room =>
     capLimitKPa === undefined ? rest : { ...rest, capLimitKPa };
   return (
@@ -93,6 +98,21 @@ export function RoomSettings({ room }: { room: Room }) {
           field="capLimitKPa"
           {...(draft.capLimitKPa === undefined ? {} : { value: draft.capLimitKPa })}
           onChange={(entered) => setDraft(withCapLimit(draft, entered?.canonical))}
+        />
+        <FigureInput
+          label="Solvent limit here, if any"
+          description="g/L, less water, as the authority has it: over it nothing is poured"
+          kind="solvent"
+          field="vocLimitGPerL"
+          {...(vocLimitGPerL === undefined ? {} : { value: vocLimitGPerL })}
+          onChange={(entered) => limitSolvent(entered?.canonical)}
+        />
+        <TextInput
+          label="Region"
+          description="kept with every gate; no law is read from it"
+          value={draft.region}
+          maxLength={80}
+          onChange={(event) => setDraft({ ...draft, region: event.currentTarget.value })}
         />
         <Checkbox
           size="md"

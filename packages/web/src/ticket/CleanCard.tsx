@@ -1,8 +1,9 @@
 /** Clean the gun at once, before the pot life ends. */
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button } from '@mantine/core';
-import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import { answersAgain, judgeGate } from '../safety/answers.ts';
+import { HeatCard } from './HeatCard.tsx';
 import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { postJson } from '../api/client.ts';
 import { useCare, useNowMs, useWrite } from '../api/hooks.ts';
@@ -10,6 +11,7 @@ import { CareChecklist } from '../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { NotBefore } from './NotBefore.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
+import { isLastOfStage } from './coatSteps.ts';
 import { countdownText } from './countdown.ts';
 import type { CardProps } from './cardProps.ts';
 
@@ -22,18 +24,17 @@ export function CleanCard({
   painter,
   keep,
   follow,
-}: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void }) {
+  gate,
+}: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void; gate: GateRecord | undefined }) {
   const now = useNowMs();
   const [busy, write] = useWrite();
   const mixIds = whole.mixes.filter(({ stageId }) => stageId === stage.id).map(({ id }) => id);
   const running = whole.timers.filter(
     ({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt,
   );
-  const { verdicts } = ask('gate', {
-    product: gateProduct(context.sheet, stage.recipeName),
-    place: context.room.place,
-    step: 'clean',
-  });
+  const cleaning = { room: context.room, sheet: context.sheet, recipeName: stage.recipeName, step: 'clean' } as const;
+  // Answers of today's gate: what they do not hold is asked on the card, not told as missing here.
+  const verdicts = judgeGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(({ code }) => code !== 'answers-missing');
   const { data: care } = useCare();
   const gunId = coat.gunId ?? context.gun.id;
   const isClean = care !== undefined && !care.find((gun) => gun.gunId === gunId)?.dirty;
@@ -58,8 +59,9 @@ export function CleanCard({
           <div className="figure huge">{countdownText(Math.abs(dueMs - now))}</div>
         </div>
       )}
-      <VerdictList verdicts={verdicts.filter(({ code }) => code === 'cleaning-solvents')} />
-      <NotBefore coat={coat} context={context} plan={plan} nowMs={now} />
+      <VerdictList verdicts={verdicts} hideGo />
+      <NotBefore {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+      {coat.endedAt && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
       {isClean && running.length === 0 ? (
         <p>
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.

@@ -9,16 +9,25 @@ import { KeepTo } from '../faults/KeepTo.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { countdownText } from './countdown.ts';
+import { isLastOfStage } from './coatSteps.ts';
 import styles from './FlashCard.module.css';
 import { panelName } from './names.ts';
 import { NotBefore } from './NotBefore.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
-import { gateProduct } from '@orthochrom/contract/plan/planInputs.ts';
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import { answersAgain } from '../safety/answers.ts';
+import { HeatCard } from './HeatCard.tsx';
 import type { CardProps } from './cardProps.ts';
+
+/** While the fog is there; after that the run-on is done and nothing more is said. */
+const RUN_ON: ReadonlySet<string> = new Set(['extraction-run-on', 'extraction-off']);
 
 type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
 
-export function FlashCard({ whole, coat, stage, context, plan, painter, keep, timer }: CardProps & { timer: Timer | undefined }) {
+type FlashCardProps = CardProps & { timer: Timer | undefined; gate: GateRecord | undefined };
+
+export function FlashCard({ whole, coat, stage, context, plan, painter, keep, timer, gate }: FlashCardProps) {
   const now = useNowMs();
   const [touch, setTouch] = useState<Touch>();
   const [edge, setEdge] = useState<Touch>();
@@ -36,6 +45,8 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
   const runOn = ask('gate', {
     product: gateProduct(context.sheet, stage.recipeName),
     place: context.room.place,
+    roomExtraction: context.room.extraction,
+    ...answersAgain(gate?.answers),
     step: 'after',
     minutesSinceSpray: minutesSince,
   });
@@ -81,11 +92,9 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
       <div className={styles['bar']} aria-hidden="true">
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
-      <VerdictList
-        verdicts={isUp ? verdicts : [...verdicts, ...runOn.verdicts.filter(({ code }) => code === 'extraction-run-on')]}
-        hideGo
-      />
-      <NotBefore coat={coat} context={context} plan={plan} nowMs={now} />
+      <VerdictList verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]} hideGo />
+      <NotBefore {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+      {isConfirmed && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
       {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
       {!isConfirmed && (
         <>

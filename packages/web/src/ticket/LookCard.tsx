@@ -10,9 +10,11 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { benchOf } from '../faults/benchOf.ts';
 import { FoundHere } from '../faults/FoundHere.tsx';
-import { SEEN_NAME, SETTING_NAME } from './names.ts';
+import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
+import { SETTING_NAME } from './names.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
+import { SettleFaults } from './SettleFaults.tsx';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../units/typed.ts';
 
@@ -73,6 +75,7 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
         ))}
       </div>
       <FoundHere coatId={coat.id} />
+      {coat.state === 'looked' && <SettleFaults {...{ whole, painter, keep }} of={coat} />}
       {seen.some((item) => item !== 'nothing') && (
         <div>
           <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">

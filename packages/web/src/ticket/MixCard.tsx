@@ -1,6 +1,6 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
 import { Button, Select, TextInput } from '@mantine/core';
-import { stopsOf, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
+import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -17,6 +17,8 @@ import { MixChoice } from './MixChoice.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
+import { SettleBelow } from './SettleBelow.tsx';
+import { useStanding } from './standing.ts';
 import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
@@ -40,11 +42,12 @@ export function MixCard(props: MixCardProps) {
 }
 
 /** What would be mixed in this air: it moves with the air until it is taken. */
-function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWishes, blocked }: MixCardProps) {
+function LiveMix(props: MixCardProps) {
+  const { coat, context, plan, painter, keep, mix, cups, wishes, setWishes, blocked } = props;
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
   const { reducer } = plan;
-  const stops = stopsOf(plan);
+  const standing = useStanding('take', props);
   const [whyCoats, setWhyCoats] = useState('');
   const beyond = wordWanted(plan, context);
   const take = () =>
@@ -71,12 +74,14 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
       {reducer.choice && <MixChoice plan={plan} context={context} />}
       <VerdictList
         verdicts={[
+          ...standing.verdicts,
           ...reducer.verdicts,
           ...(plan.mix?.verdicts ?? []),
           ...plan.setup.verdicts.filter(({ code }) => code === 'coats-over-sheet'),
         ].concat(reducer.choice ? [] : plan.climate.verdicts)}
         hideGo
       />
+      <SettleBelow {...props} standing={standing} />
       {plan.mix?.components && context.cup && (
         <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={plan.inUse?.parts ?? []} units={painter.units} />
       )}
@@ -118,9 +123,9 @@ function LiveMix({ coat, context, plan, painter, keep, mix, cups, wishes, setWis
         <Button
           onClick={() => void take()}
           loading={busy}
-          disabled={stops.length > 0 || blocked || !reducer.choice || (beyond !== undefined && whyCoats.trim() === '')}
+          disabled={standing.isStopped || blocked || !reducer.choice || (beyond !== undefined && whyCoats.trim() === '')}
         >
-          {stops.length > 0 ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
+          {standing.isStopped ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
         </Button>
         <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
       </div>

@@ -1,8 +1,10 @@
-/** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold. */
+/** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold; and what was done. */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
+import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
 import type { CardProps } from './cardProps.ts';
+import { LayerWorkButtons } from './LayerWorkButtons.tsx';
 
 type Later = Exclude<InputOf<'recoat'>['next'], 'coat' | 'clear'>;
 const WORD: Record<Later, string> = {
@@ -13,8 +15,19 @@ const WORD: Record<Later, string> = {
   bake: 'Heat',
   polish: 'Polish',
 };
+/** What is noted at the layer with a touch; heat has questions of its own. */
+const NOTED: Partial<Record<Later, WorkKind>> = { sandDry: 'sandedDry', sandWet: 'sandedWet', polish: 'polished' };
+const DONE: Partial<Record<WorkKind, string>> = {
+  sandedDry: 'sanded dry',
+  sandedWet: 'sanded wet',
+  flattened: 'flattened',
+  heated: 'heat begun',
+  polished: 'polished',
+};
 
-export function NotBefore({ coat, context, plan, nowMs }: Pick<CardProps, 'coat' | 'context' | 'plan'> & { nowMs: number }) {
+type NotBeforeProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'plan' | 'painter' | 'keep'> & { nowMs: number };
+
+export function NotBefore({ whole, coat, context, plan, painter, keep, nowMs }: NotBeforeProps) {
   if (!coat.endedAt) return null;
   const endedMs = Date.parse(coat.endedAt);
   const minutesSince = Math.max(0, (nowMs - endedMs) / 60_000);
@@ -34,6 +47,8 @@ export function NotBefore({ coat, context, plan, nowMs }: Pick<CardProps, 'coat'
       answer: ask('recoat', { ...plan.inputs.recoat, minutesSince, next }),
     }));
   if (rows.length === 0) return null;
+  const ready = rows.flatMap(({ next, answer }) => (answer.ready && NOTED[next] ? [NOTED[next]] : []));
+  const done = whole.works.filter(({ coatId, kind }) => coatId === coat.id && DONE[kind]);
   return (
     <details className="card">
       <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
@@ -55,12 +70,21 @@ export function NotBefore({ coat, context, plan, nowMs }: Pick<CardProps, 'coat'
                       ? `in ${minutesText(answer.remainingMinutes.value)}`
                       : 'time served; try it first'}
                 </td>
-                <td className="quiet">{forbidden ? forbidden.message : answer.test.text}</td>
+                <td className="quiet">
+                  {forbidden ? `${forbidden.message} ${forbidden.instead?.text ?? ''}` : answer.test.text}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
+      {done.length > 0 && <p>Done to this layer: {done.map(({ kind, at }) => `${DONE[kind]} ${dayAndHour(at)}`).join(', ')}.</p>}
+      {ready.length > 0 && coat.state !== 'sprayed' && (
+        <LayerWorkButtons {...{ whole, context, painter, keep }} of={coat} kinds={ready} />
+      )}
     </details>
   );
 }
+
+const dayAndHour = (at: string): string =>
+  new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });

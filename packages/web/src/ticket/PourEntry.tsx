@@ -12,10 +12,14 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import { PourList } from './PourList.tsx';
+import { SettleBelow } from './SettleBelow.tsx';
+import { useStanding } from './standing.ts';
 import { takenMix, takenMixInput, takenReducer } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from './cardProps.ts';
 
-export function PourEntry({ whole, coat, context, plan, painter, keep, cups }: CardProps & { cups: StoredCup[] }) {
+export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
+  const { whole, coat, context, plan, painter, keep, cups } = props;
+  const standing = useStanding('pour', props);
   const mix = takenMix(coat);
   const asked = takenMixInput(coat);
   const cup = cups.find(({ capacityMl }) => capacityMl === asked?.cup?.capacityMl) ?? context.cup;
@@ -134,8 +138,10 @@ export function PourEntry({ whole, coat, context, plan, painter, keep, cups }: C
           </div>
         )}
         {check && check.effects.length > 0 && <ReasonList reasons={check.effects} />}
+        <VerdictList verdicts={standing.verdicts} hideGo />
+        <SettleBelow {...props} standing={standing} />
         <div className="row">
-          <Button onClick={() => void keepMix()} loading={busy} disabled={isShut}>
+          <Button onClick={() => void keepMix()} loading={busy} disabled={isShut || standing.isStopped}>
             {isOff ? 'Spray it as it is' : 'Mixed: the pot life runs'}
           </Button>
           {!isComplete && <span className="quiet">Every part, please: {names.length - poured.length} to go.</span>}

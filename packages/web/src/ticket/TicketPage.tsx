@@ -1,6 +1,7 @@
 /** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
-import { gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Coat, SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -8,6 +9,7 @@ import { worstLevel } from '@orthochrom/core/outcome/told.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
+import { Standing } from '../safety/Standing.tsx';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
@@ -51,6 +53,9 @@ export function TicketPage() {
   );
 }
 
+/** Where hardener or solvent is open: what stands always is one line there, and first aid is one touch away. */
+const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'spray', 'flash', 'clean'];
+
 type OpenTicketProps = {
   whole: TicketWhole;
   setup: ShopSetup;
@@ -81,16 +86,12 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   if (!context || !plan)
     return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
 
-  const gate = gateToday(whole.gates, {
-    stageId: stage.id,
-    roomId: room.id,
-    painterId: painter.id,
-    nowMs,
-    timeZone: setup.shop.timeZone,
-  });
-  const earlier = gateToday(whole.gates, { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone });
+  const asked = { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone };
+  const gate = gateStateOf(whole.gates, { ...asked, stageId: stage.id, about: gateAbout(room, stage, context.sheet) });
+  const gatePassed = gate.state === 'passed';
+  const earlier = gateToday(whole.gates, asked);
   const step = currentStep(whole, coat, {
-    gatePassed: gate?.passed ?? false,
+    gatePassed,
     airSeen: seenAirOf === coat.id,
     hasMix: mix !== undefined,
   });
@@ -136,20 +137,21 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
             </span>
           </div>
           <ScrollToTop key={`${coat.id}${shown}`} of={top} />
-          <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gate?.passed ?? false} />
+          <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gatePassed} />
+          {SAFETY_STEPS.includes(shown) && <Standing product={gateProduct(context.sheet, stage.recipeName)} />}
           {isBlocked && step !== 'gate' && (
             <p className={styles['blocked']}>
               {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is{' '}
               {STATE_NAME[isBlocked.state]}.
             </p>
           )}
-          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate ?? earlier} />}
+          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />}
           {shown === 'air' && <AirCard {...shared} room={room} air={air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
           {shown === 'mix' && (
             <MixCard
               {...shared}
               key={coat.id}
-              gatePassed={gate?.passed ?? false}
+              gatePassed={gatePassed}
               mix={mix}
               cups={setup.cups}
               wishes={wishes}
@@ -162,7 +164,7 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
             <GunCard
               {...shared}
               key={`${coat.id}${context.gun.id}`}
-              gatePassed={gate?.passed ?? false}
+              gatePassed={gatePassed}
               guns={setup.guns}
               pickGun={(gunId) => setWishes({ ...wishes, gunId })}
               wishes={wishes}
@@ -174,23 +176,16 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
             <SprayCard
               {...shared}
               mix={mix ?? newestMix(whole.mixes, stage.id)}
-              gatePassed={gate?.passed ?? false}
+              gatePassed={gatePassed}
               askGate={() => pickStep('gate')}
             />
           )}
-          {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} />}
+          {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} gate={gate.gate ?? earlier} />}
           {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
-          {shown === 'clean' && <CleanCard {...shared} mix={mix} follow={follow} />}
+          {shown === 'clean' && <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />}
         </section>
         <aside className={styles['why']}>
-          <WhyPanel
-            plan={plan}
-            warmer={warmer}
-            deltaC={deltaC}
-            setDeltaC={setDeltaC}
-            step={shown}
-            gatePassed={gate?.passed ?? false}
-          />
+          <WhyPanel plan={plan} warmer={warmer} deltaC={deltaC} setDeltaC={setDeltaC} step={shown} gatePassed={gatePassed} />
         </aside>
       </div>
       <TimeRibbon whole={whole} context={context} plan={plan} coatId={coat.id} nowMs={nowMs} />

@@ -1,6 +1,6 @@
 /** The words a painter reads for the contract's names. */
 import type { Airflow, Basis, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
-import type { CoatState, Seen, SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import type { CoatState, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
   primer: 'Primer',
@@ -18,17 +18,6 @@ export const STATE_NAME: Record<CoatState, string> = {
   sprayed: 'flashing',
   flashed: 'touch-dry',
   looked: 'logged',
-};
-export const SEEN_NAME: Record<Seen, string> = {
-  nothing: 'Nothing wrong',
-  peel: 'Orange peel',
-  run: 'Run',
-  dust: 'Dust',
-  drySpray: 'Dry spray',
-  stripes: 'Stripes',
-  pops: 'Pops',
-  fisheyes: 'Fisheyes',
-  other: 'Something else',
 };
 export const SETTING_NAME: Record<SettingName, string> = {
   nozzleMm: 'Nozzle',

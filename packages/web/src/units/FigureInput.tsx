@@ -31,6 +31,8 @@ const SYMBOL: Partial<Record<UnitName, string>> = {
   l: 'L',
   galUs: 'gal',
   galImp: 'gal imp',
+  gPerL: 'g/L',
+  lbPerGal: 'lb/gal',
 };
 const PLAIN_UNIT: Partial<Record<Kind, string>> = {
   percent: '%',
@@ -39,6 +41,7 @@ const PLAIN_UNIT: Partial<Record<Kind, string>> = {
   grams: 'g',
   seconds: 's',
   count: '',
+  solvent: 'g/L',
 };
 
 export function FigureInput({ label, kind, field, value, placeholder, description, least, onChange }: FigureInputProps) {
@@ -107,7 +110,15 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
 }
 
 function shown(format: ReturnType<typeof formatFor>, kind: Kind, canonical: number): Figure {
-  if (kind === 'percent' || kind === 'turns' || kind === 'nozzle' || kind === 'grams' || kind === 'seconds' || kind === 'count')
+  if (
+    kind === 'percent' ||
+    kind === 'turns' ||
+    kind === 'nozzle' ||
+    kind === 'grams' ||
+    kind === 'seconds' ||
+    kind === 'count' ||
+    kind === 'solvent'
+  )
     return { text: String(Number(canonical.toFixed(2))), unit: PLAIN_UNIT[kind]! };
   return format[kind](canonical);
 }

@@ -18,6 +18,7 @@ export type Kind =
   | 'turns'
   | 'nozzle'
   | 'grams'
+  | 'solvent'
   | 'seconds'
   | 'count';
 type Spelling = [pattern: RegExp, unit: UnitName];
@@ -66,6 +67,10 @@ const SPELLINGS: Partial<Record<Kind, Spelling[]>> = {
     [/^(qt|quarts?)$/, 'qtUs'],
     [/^(pt|pints?)$/, 'ptUs'],
   ],
+  solvent: [
+    [/^g\/?l$/, 'gPerL'],
+    [/^lb\/?gal( us)?$/, 'lbPerGal'],
+  ],
   area: [
     [/^m(²|2)$/, 'm2'],
     [/^ft(²|2)$/, 'ft2'],
@@ -83,6 +88,7 @@ const CANONICAL: Partial<Record<Kind, UnitName>> = {
   tank: 'l',
   airFlow: 'lPerMin',
   area: 'm2',
+  solvent: 'gPerL',
 };
 /** What a shop usually sees, canonical: outside it, and inside it in another unit, the figure is asked about. */
 const USUAL: Partial<Record<Kind, [number, number]>> = {
@@ -121,6 +127,7 @@ export const unitOf = (kind: Kind, units: Units): UnitName | undefined =>
     film: units.film,
     volume: units.volume,
     area: units.area,
+    solvent: 'gPerL',
   })[kind as string] as UnitName | undefined;
 
 /** "2 3/4", "2¾", "1,8" → a number. */

@@ -2,7 +2,7 @@
 import type { Level } from '@orthochrom/core/outcome/told.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/worded.ts';
-import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
+import { leadOf, verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './Verdicts.module.css';
@@ -28,6 +28,22 @@ export function LevelBadge({ level, word }: { level: Level; word?: string }) {
   );
 }
 
+/** Said once on every screen where it belongs (safety/Standing.tsx): a caution that always fires is no caution. */
+const STANDING: ReadonlySet<string> = new Set(['two-pack-breathing']);
+
+/** Which fault or harm would follow, and what to do instead. */
+function Leads({ verdict: { code, params } }: { verdict: WordedVerdict }) {
+  const { painter } = usePainter();
+  const { follows, instead } = leadOf(code, params, formatFor(painter.units).inWords);
+  if (!follows && !instead) return null;
+  return (
+    <p className={styles['leads']}>
+      {follows && <span data-follows={follows.code}>{follows.text}</span>}{' '}
+      {instead && <strong data-instead={instead.code}>{instead.text}</strong>}
+    </p>
+  );
+}
+
 const ORDER: Level[] = ['stop', 'caution', 'go'];
 
 /** The worst first, each code once. */
@@ -35,7 +51,7 @@ export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerd
   const { painter } = usePainter();
   const { inWords } = formatFor(painter.units);
   const shown = verdicts
-    .filter(({ level }) => !(hideGo && level === 'go'))
+    .filter(({ level, code }) => !(hideGo && level === 'go') && !STANDING.has(code))
     .filter(
       (verdict, i) =>
         verdicts.findIndex(
@@ -53,7 +69,10 @@ export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerd
           data-code={verdict.code}
         >
           <LevelBadge level={verdict.level} />
-          <span>{verdictMessage(verdict.code, verdict.params, inWords)}</span>
+          <div>
+            {verdictMessage(verdict.code, verdict.params, inWords)}
+            <Leads verdict={verdict} />
+          </div>
         </li>
       ))}
     </ul>

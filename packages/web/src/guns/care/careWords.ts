@@ -32,7 +32,7 @@ export const ITEM: Record<string, Item> = {
   },
   'empty-cup': { text: 'Cup empty: what is left goes where waste paint goes.', parts: ['cup'] },
   'back-flush': {
-    text: 'A little cleaner in the cup, shake, spray it out into the washer. Twice, until it runs clear.',
+    text: 'Air still on: a little cleaner in the cup, shake, spray it out into the washer. Twice, until it runs clear.',
     why: 'Breathing protection, gloves, extraction on, nothing that sparks.',
     parts: ['cup', 'body'],
   },
@@ -62,10 +62,14 @@ export const ITEM: Record<string, Item> = {
     text: 'Nozzle snug, cap with its horns for the fan you want, spring, needle last.',
     parts: ['nozzle', 'cap', 'spring', 'needle'],
   },
-  'test-shot': { text: 'A shot on paper before it hangs up.', parts: ['cap'] },
+  'test-shot': { text: 'Air on again: a shot on paper before it hangs up.', parts: ['cap'] },
   rags: {
-    text: 'Rags and strainers flat to dry outside or under water in a metal bin.',
-    why: 'Rags with hardener heat up by themselves.',
+    text: 'Rags and strainers into the closed metal bin, under water where the safety sheet says; out of the house daily.',
+    why: 'Soaked rags heat up by themselves.',
+  },
+  waste: {
+    text: 'Left-over mix and used cleaner to hazardous waste. Hardener waste is never shut up with water.',
+    why: 'It makes gas, and the tin bursts.',
   },
   strip: { text: 'Needle, nozzle and cap out; cap ring off if it is loose.', parts: ['needle', 'nozzle', 'cap'] },
   seals: { text: 'Seals and the ring of the cap: no cracks, no flat spots. Changed parts noted below.', parts: ['cap', 'body'] },

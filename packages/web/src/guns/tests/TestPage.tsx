@@ -1,16 +1,18 @@
 /** A guided test of a gun: what to do, what was seen or measured, and what that did to its figures. */
 import { Button, Select } from '@mantine/core';
 import type { ShopSetup, StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
-import { ShopTest } from '@orthochrom/contract/shop/test.ts';
+import { shootsMix, ShopTest, type TestGate } from '@orthochrom/contract/shop/test.ts';
+import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { isOf, useSetup, useWrite } from '../../api/hooks.ts';
+import { isOf, useSetup, useSheets, useWrite } from '../../api/hooks.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
 import { FiguresOfTest, type TestDraft } from './FiguresOfTest.tsx';
+import { MixAtGate } from './MixAtGate.tsx';
 import { PatternAnswer } from './PatternAnswer.tsx';
 import { TEST_STEPS, type TestKindHere } from './steps.ts';
 import { WhatItDid } from './WhatItDid.tsx';
@@ -19,16 +21,26 @@ export function TestPage() {
   const { id = '', kind = 'pattern' } = useParams();
   const [search] = useSearchParams();
   const { data: setup } = useSetup();
+  const { data: sheets } = useSheets();
   const gun = setup?.guns.find((candidate) => candidate.id === id);
-  if (!setup) return <p className="page">Opening the gun …</p>;
+  if (!setup || !sheets) return <p className="page">Opening the gun …</p>;
   if (!gun || !(kind in TEST_STEPS)) return <p className="page">There is no such test.</p>;
-  return <Test key={kind} gun={gun} kind={kind as TestKindHere} wantedSetId={search.get('set') ?? undefined} />;
+  const wantedSetId = search.get('set') ?? undefined;
+  return <Test key={kind} gun={gun} kind={kind as TestKindHere} wantedSetId={wantedSetId} setup={setup} sheets={sheets} />;
 }
 
 export const setName = ({ nozzleMm, needle, cap }: Pick<StoredSet, 'nozzleMm' | 'needle' | 'cap'>): string =>
   [`${nozzleMm} mm`, needle && `needle ${needle}`, cap && `cap ${cap}`].filter(Boolean).join(', ');
 
-function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; wantedSetId: string | undefined }) {
+type TestProps = {
+  gun: StoredGun;
+  kind: TestKindHere;
+  wantedSetId: string | undefined;
+  setup: ShopSetup;
+  sheets: SheetVersion[];
+};
+
+function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
   const { painter } = usePainter();
   const navigate = useNavigate();
   const [busy, write] = useWrite();
@@ -36,6 +48,8 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
   const [setId, setSetId] = useState(sets.find((set) => set.id === wantedSetId)?.id ?? sets[0]!.id);
   const set = sets.find((candidate) => candidate.id === setId)!;
   const [draft, setDraft] = useState<TestDraft>({});
+  const [gate, setGate] = useState<TestGate>();
+  const isShut = shootsMix(kind) && !gate;
   const { title, why, steps } = TEST_STEPS[kind];
   const candidate =
     kind === 'pattern'
@@ -47,14 +61,15 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
   const fault = parsed.success ? undefined : hasAll(draft, kind) ? parsed.error.issues[0]!.message : undefined;
   const save = () =>
     write(async () => {
-      const setup = await postJson<ShopSetup>('/api/tests', {
+      const next = await postJson<ShopSetup>('/api/tests', {
         id: newId(),
         painterId: painter.id,
         nozzleSetId: setId,
         test: candidate,
         note: '',
+        ...(gate ? { gate } : {}),
       });
-      await mutate('/api/setup', setup, { revalidate: false });
+      await mutate('/api/setup', next, { revalidate: false });
       await mutate(isOf('/api/guns/'));
       await mutate('/api/care');
       await navigate(`/guns/${gun.id}`);
@@ -76,8 +91,11 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
             onChange={(next) => next && setSetId(next)}
           />
         )}
+        {shootsMix(kind) && <MixAtGate rooms={setup.rooms} sheets={sheets} onGate={setGate} />}
+        {isShut && <p className="quiet">What to do stands here once the gate has passed.</p>}
         <div
           className="grid2"
+          hidden={isShut}
           style={{ alignItems: 'start', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 380px), 1fr))' }}
         >
           <section className="card stack" aria-label="What to do">
@@ -105,7 +123,7 @@ function Test({ gun, kind, wantedSetId }: { gun: StoredGun; kind: TestKindHere; 
             )}
             {fault && <p role="alert">{fault}</p>}
             <div className="row">
-              <Button size="lg" loading={busy} disabled={!parsed.success} onClick={() => void save()}>
+              <Button size="lg" loading={busy} disabled={!parsed.success || isShut} onClick={() => void save()}>
                 Keep this test
               </Button>
             </div>

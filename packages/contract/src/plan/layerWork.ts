@@ -1,0 +1,72 @@
+/** May this be done to the layer now: sanded, heated, polished? The same judge for the server and the card. */
+import { stop } from '@orthochrom/core/outcome/told.ts';
+import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
+import { ask, type InputOf } from '../registry.ts';
+import type { LayerWorkCreate, WorkKind } from '../shop/layerWork.ts';
+import type { Coat } from '../shop/ticket.ts';
+import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
+import { gateProduct } from './gateProduct.ts';
+import { coatsUnder, layerSaid, unsettledOf, type Laid } from './layersUnder.ts';
+import type { PlanContext } from './planContext.ts';
+import { recoatInput } from './planInputs.ts';
+
+/** What the layer must bear for each kind of work; leaving a fault as it is asks nothing of it. */
+const BEFORE: Partial<Record<WorkKind, NextStep>> = {
+  sandedDry: 'sandDry',
+  sandedWet: 'sandWet',
+  flattened: 'sandDry',
+  heated: 'bake',
+  polished: 'polish',
+};
+type Answers = Pick<LayerWorkCreate, 'protection' | 'extraction' | 'ignition' | 'bystanders' | 'vapourCleared'>;
+
+const MINUTE_MS = 60_000;
+
+/** Stops and cautions against this work on this coat at this moment. */
+export function standingForWork(
+  kind: WorkKind,
+  whole: Laid,
+  coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'endedAt' | 'seen'>,
+  context: PlanContext,
+  nowMs: number,
+  answers: Answers = {},
+): WordedVerdict[] {
+  const minutesSince = coat.endedAt === undefined ? 0 : Math.max(0, (nowMs - Date.parse(coat.endedAt)) / MINUTE_MS);
+  return [
+    ...timeStops(kind, context, minutesSince),
+    ...(kind === 'heated' ? heatGate(context, minutesSince, answers).verdicts : []),
+    ...(kind === 'polished' ? polishStops(whole, coat) : []),
+  ];
+}
+
+function timeStops(kind: WorkKind, context: PlanContext, minutesSince: number): WordedVerdict[] {
+  const next = BEFORE[kind];
+  if (!next) return [];
+  const { verdicts } = ask('recoat', { ...recoatInput(context, { minutesSince }), next });
+  return verdicts.filter(({ level }) => level === 'stop');
+}
+
+/** Heat waits for the vapour to be out, with the extraction running (WORK F20). */
+export const heatGate = (context: PlanContext, minutesSinceSpray: number, answers: Answers) => {
+  const { room, sheet, stage } = context;
+  const input: InputOf<'gate'> = {
+    product: gateProduct(sheet, stage.recipeName),
+    place: room.place,
+    roomExtraction: room.extraction,
+    regionRules: room.regionRules,
+    ...answers,
+    step: 'bake',
+    minutesSinceSpray,
+  };
+  return ask('gate', input);
+};
+
+/** Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK C215–C221). */
+function polishStops(whole: Laid, coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'seen'>): WordedVerdict[] {
+  const own = unsettledOf(whole, coat).filter(({ key }) => MUST_COME_OFF.has(key));
+  const below = coatsUnder(whole, coat).flatMap((under) => unsettledOf(whole, under).map((fault) => ({ ...fault, under })));
+  return [...own.map((fault) => ({ ...fault, under: coat })), ...below].map(({ name, under }) =>
+    wordVerdict(stop('fault-unsettled', { what: name, where: layerSaid(whole, under) })),
+  );
+}
+const MUST_COME_OFF: ReadonlySet<string> = new Set(['seen:pops', 'seen:fisheyes']);

@@ -1,0 +1,95 @@
+/**
+ * The one judge of every tap that goes on: what stands against it in the air and at the clock of this moment. The server asks it
+ * before anything moves, the browser before it offers the button; an answer with a stop in it goes nowhere (design ruling 1).
+ */
+import { caution, stop } from '@orthochrom/core/outcome/told.ts';
+import { ask, type InputOf } from '../registry.ts';
+import type { Coat, SheetVersion } from '../shop/ticket.ts';
+import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
+import { coatsUnder, holdsAgainst, isSanded, layerSaid, leftOf, unsettledOf, type Laid } from './layersUnder.ts';
+import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
+import type { PlanContext } from './planContext.ts';
+import { recoatInput } from './planInputs.ts';
+
+/** Taps that put paint on, in their order, and work on a layer that is on. */
+export const TAPS = ['take', 'pour', 'spray', 'panel', 'on'] as const;
+export type Tap = (typeof TAPS)[number];
+export type OnTicket = Laid & { sheets: readonly SheetVersion[] };
+
+const MINUTE_MS = 60_000;
+
+/** Everything to be told before this coat goes on: stops of plan, place and what lies below, and what was left below. */
+export function standingFor(
+  tap: Tap,
+  whole: OnTicket,
+  coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'startedAt'>,
+  context: PlanContext,
+  nowMs: number,
+  plan: CoatPlan = planCoat(context),
+): WordedVerdict[] {
+  const isRunning = tap === 'panel' || tap === 'on';
+  // What is wet was begun within the window; the minutes of the coat itself do not close it.
+  const atMs = isRunning && coat.startedAt ? Date.parse(coat.startedAt) : nowMs;
+  const standing = [
+    ...stopsOf(plan),
+    ...solventStop(plan, context),
+    ...windowStop(whole, coat, context, atMs),
+    ...faultsBelow(whole, coat),
+  ];
+  return isRunning && standing.some(({ level }) => level === 'stop')
+    ? [...standing, wordVerdict(caution('wet-panel-stopped'))]
+    : standing;
+}
+
+export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] => verdicts.filter(({ level }) => level === 'stop');
+
+/** A limit of the region that was entered for the room is a law: over it nothing is poured (WORK F06). */
+function solventStop({ mix }: CoatPlan, { room }: PlanContext): WordedVerdict[] {
+  const limitGPerL = room.regionRules.vocLimitGPerL;
+  const vocGPerL = mix?.vocGPerL;
+  if (limitGPerL === undefined || vocGPerL === undefined || vocGPerL <= limitGPerL) return [];
+  return [wordVerdict(stop('voc-over-legal-limit', { vocGPerL, limitGPerL }))];
+}
+
+/** The layer directly below keeps its window open only so long; past it, sanding is recorded first (WORK G05, C177). */
+function windowStop(
+  whole: OnTicket,
+  coat: Pick<Coat, 'stageId' | 'ordinal'>,
+  context: PlanContext,
+  nowMs: number,
+): WordedVerdict[] {
+  const [below] = coatsUnder(whole, coat);
+  if (!below?.endedAt || isSanded(whole, below)) return [];
+  const asked = recoatOver(whole, below, coat, context, (nowMs - Date.parse(below.endedAt)) / MINUTE_MS);
+  return asked ? ask('recoat', asked).verdicts.filter(({ code }) => code === 'window-over') : [];
+}
+
+/** The wait of the layer below, as it stands before this coat. Undefined: its stage or sheet is no longer on the ticket. */
+function recoatOver(
+  whole: OnTicket,
+  below: Coat,
+  coat: Pick<Coat, 'stageId'>,
+  context: PlanContext,
+  minutesSince: number,
+): InputOf<'recoat'> | undefined {
+  const stage = whole.ticket.stages.find(({ id }) => id === below.stageId);
+  const sheet = whole.sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
+  if (!stage || !sheet) return undefined;
+  const { mist: _, ...rest } = context;
+  const coatsLeft = below.stageId === coat.stageId ? 2 : 1;
+  return recoatInput(
+    { ...rest, stage, sheet, over: context.sheet, coatsLeft, isLastStage: false },
+    { minutesSince: Math.max(0, minutesSince) },
+  );
+}
+
+function faultsBelow(whole: OnTicket, coat: Pick<Coat, 'stageId' | 'ordinal'>): WordedVerdict[] {
+  return coatsUnder(whole, coat).flatMap((below) => {
+    const where = layerSaid(whole, below);
+    const open = unsettledOf(whole, below).filter((fault) => holdsAgainst(below, coat, fault));
+    return [
+      ...open.map(({ name }) => wordVerdict(stop('fault-unsettled', { what: name, where }))),
+      ...leftOf(whole, below).map(({ name, why }) => wordVerdict(caution('fault-left-below', { what: name, where, why }))),
+    ];
+  });
+}

@@ -1,0 +1,77 @@
+/** What was done to a layer that is on: judged before it is written down, and written once. */
+import { coatOrder, isOn } from '@orthochrom/contract/plan/coatOrder.ts';
+import { faultsOf } from '@orthochrom/contract/plan/layersUnder.ts';
+import { standingForWork } from '@orthochrom/contract/plan/layerWork.ts';
+import type { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
+import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { StandInProbe } from '../air/probe.ts';
+import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { BadInput, OutOfTurn } from '../http/faults.ts';
+import { shopIdOf } from '../shop/shopId.ts';
+import { refuse } from './judge.ts';
+import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
+import { coatRow, planContextOf } from './planReader.ts';
+import { wholeTicket } from './ticketReader.ts';
+
+export const addLayerWork = (ledger: Ledger, probe: StandInProbe, coatId: string, given: LayerWorkCreate): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const { id, painterId, kind, settles = [], why, ...answers } = given;
+    if (await manager.existsBy(LayerWorkTable, { id })) return;
+    const row = await coatRow(manager, coatId);
+    const whole = await wholeTicket(manager, row.ticketId);
+    const coat = whole.coats.find((one) => one.id === coatId);
+    if (!coat) throw new OutOfTurn('The stage of this coat is no longer on the ticket.');
+    mustBeOn(coat, kind);
+    mustKnow(whole, coat, settles);
+    if (kind === 'recoated') mustBeCovered(whole, coat);
+    const context = await planContextOf(manager, probe, row, { painterId });
+    refuse(standingForWork(kind, whole, coat, context, Date.now(), answers), context);
+    const work: LayerWorkRow = {
+      id,
+      ticketId: row.ticketId,
+      coatId,
+      painterId,
+      kind,
+      why: why.trim(),
+      settles,
+      answers,
+      at: new Date(),
+    };
+    if (await insertOnce(manager, LayerWorkTable, work))
+      await trace({
+        shopId: await shopIdOf(manager),
+        painterId,
+        aggregateType: 'ticket',
+        aggregateId: row.ticketId,
+        kind: `layer-${kind}`,
+        patch: { coatId, settles, why: work.why },
+      });
+  });
+
+/** @throws OutOfTurn while the coat is not on and touch-dry */
+function mustBeOn(coat: Coat, kind: LayerWorkCreate['kind']): void {
+  if (!isOn(coat)) throw new OutOfTurn(`This coat is ${coat.state}: it is ${WORK_WORD[kind]} once it has passed its touch test.`);
+}
+const WORK_WORD: Record<LayerWorkCreate['kind'], string> = {
+  sandedDry: 'sanded',
+  sandedWet: 'sanded',
+  flattened: 'flattened',
+  recoated: 'coated again',
+  left: 'judged',
+  heated: 'heated',
+  polished: 'polished',
+};
+
+function mustKnow(whole: TicketWhole, coat: Coat, settles: readonly string[]): void {
+  const known = faultsOf(whole, coat).map(({ key }) => key);
+  const strange = settles.findIndex((key) => !known.includes(key));
+  if (strange >= 0)
+    throw BadInput.at(['settles', strange], 'not-one-of', 'This fault was not found in this coat: it cannot be settled here.');
+}
+
+/** @throws OutOfTurn where it is said that the layer was coated again and no coat of its stage went over it */
+function mustBeCovered({ ticket, coats }: TicketWhole, coat: Coat): void {
+  const order = coatOrder(ticket.stages);
+  const isCovered = coats.some((over) => over.stageId === coat.stageId && order(over, coat) > 0 && isOn(over));
+  if (!isCovered) throw new OutOfTurn('No coat of this stage went over it yet: spray it first, then say that it is mended.');
+}

@@ -1,0 +1,90 @@
+/** A coat walked from its gate to its look through the API: each tap as the cards send it. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { v7 as newId } from 'uuid';
+import type { Fault, Reply, ShopFixture } from './shopFixture.ts';
+
+export type Answered = Reply<TicketWhole & Fault>;
+
+export class CoatWalk {
+  readonly shop: ShopFixture;
+  readonly painterId: string;
+  private readonly gunId: string;
+  whole: TicketWhole;
+
+  private constructor(shop: ShopFixture, opened: { whole: TicketWhole; painterId: string; gunId: string }) {
+    this.shop = shop;
+    this.whole = opened.whole;
+    this.painterId = opened.painterId;
+    this.gunId = opened.gunId;
+  }
+  static async begin(shop: ShopFixture): Promise<CoatWalk> {
+    return new CoatWalk(shop, await shop.openTicket());
+  }
+
+  /** The coat at this place of the ticket, in the order of spraying. */
+  coat(i = 0): Coat {
+    return this.whole.coats[i]!;
+  }
+  stageOf(i: number): number {
+    return this.whole.ticket.stages.findIndex(({ id }) => id === this.coat(i).stageId);
+  }
+  private async tap(path: string, body: object): Promise<Answered> {
+    const reply = await this.shop.post<TicketWhole & Fault>(path, { painterId: this.painterId, ...body });
+    if (reply.status < 300) this.whole = reply.body;
+    return reply;
+  }
+  async read(): Promise<TicketWhole> {
+    return (this.whole = (await this.shop.get<TicketWhole>(`/tickets/${this.whole.ticket.id}`)).body);
+  }
+
+  gate = (i = 0, changes: object = {}) => this.shop.passGate(this.whole, this.painterId, this.stageOf(i), changes);
+  take = (i = 0, more: object = {}) =>
+    this.tap(`/coats/${this.coat(i).id}/take`, { version: this.coat(i).version, gunId: this.gunId, overrides: {}, ...more });
+  pour = (i = 0): Promise<Answered> => {
+    const mix = this.coat(i).planned!.answers['mix'] as AnswerOf<'mix'>;
+    return this.tap(`/tickets/${this.whole.ticket.id}/mixes`, {
+      id: newId(),
+      stageId: this.coat(i).stageId,
+      coatId: this.coat(i).id,
+      batchNo: 1,
+      poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
+    });
+  };
+  spray = (i = 0) =>
+    this.tap(`/coats/${this.coat(i).id}/spray-start`, {
+      version: this.coat(i).version,
+      mixId: this.whole.mixes.findLast(({ stageId }) => stageId === this.coat(i).stageId)?.id ?? newId(),
+      unchangedSinceGate: true,
+    });
+  panel = (i = 0, nth = 0) =>
+    this.tap(`/coats/${this.coat(i).id}/panels`, { panelId: this.whole.ticket.stages[this.stageOf(i)]!.panelIds[nth] });
+  on = (i = 0, more: object = {}) => this.tap(`/coats/${this.coat(i).id}/spray-end`, { version: this.coat(i).version, ...more });
+  flash = async (i = 0): Promise<Answered> => {
+    await this.shop.letMinutesPass(120);
+    const timer = this.whole.timers.find(({ coatId, kind }) => coatId === this.coat(i).id && kind === 'flash')!;
+    return this.tap(`/timers/${timer.id}/confirm`, { version: timer.version, tests: { touch: 'dry', edge: 'dry' } });
+  };
+  look = (i: number, seen: string[]) =>
+    this.tap(`/coats/${this.coat(i).id}/look`, { version: this.coat(i).version, done: {}, seen, rating: 'fair', note: '' });
+  work = (i: number, kind: string, more: object = {}) =>
+    this.tap(`/coats/${this.coat(i).id}/works`, { id: newId(), kind, why: '', ...more });
+
+  /** From gate to look, everything as it should be. */
+  async lay(i: number, seen: string[] = ['nothing']): Promise<void> {
+    await this.gate(i);
+    for (const step of ['take', 'pour', 'spray', 'on', 'flash'] as const) {
+      const reply = await this[step](i);
+      if (reply.status >= 300) throw new Error(`${step}: ${reply.body.error.message}`);
+    }
+    await this.look(i, seen);
+  }
+}
+
+/** The room of the ticket, set up otherwise. */
+export async function changeRoom({ shop, whole }: CoatWalk, changes: object): Promise<void> {
+  const room = (await shop.setup()).rooms.find(({ id }) => id === whole.ticket.roomId)!;
+  const { id, ...body } = room;
+  const reply = await shop.put(`/rooms/${id}`, { ...body, ...changes });
+  if (reply.status >= 300) throw new Error(JSON.stringify(reply.body));
+}

@@ -1,0 +1,201 @@
+/** Nobody goes before a stop, at whichever tap: a room changed, an air gone bad, a window missed, a fault not settled, a clock put back. */
+import type { Room } from '@orthochrom/contract/shop/setup.ts';
+import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
+import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
+import { v7 as newId } from 'uuid';
+import { afterAll, beforeEach, describe, expect, it } from 'vitest';
+import { changeRoom, CoatWalk, type Answered } from './coatWalk.ts';
+import { IN_ORDER, ShopFixture, TEN_O_CLOCK, type Fault } from './shopFixture.ts';
+
+const COLD = 440;
+let shop: ShopFixture;
+let walk: CoatWalk;
+const opened: ShopFixture[] = [];
+beforeEach(async () => {
+  shop = await ShopFixture.open();
+  opened.push(shop);
+  walk = await CoatWalk.begin(shop);
+});
+afterAll(async () => {
+  for (const fixture of opened) await fixture.close();
+});
+
+type Tap = 'take' | 'pour' | 'spray' | 'panel' | 'on';
+const TAPS: Tap[] = ['take', 'pour', 'spray', 'panel', 'on'];
+/** The ticket as it is just before this tap of its first coat. */
+async function before(tap: Tap): Promise<void> {
+  await walk.gate();
+  for (const step of TAPS.slice(0, Math.min(TAPS.indexOf(tap), 3))) await walk[step]();
+}
+const codes = ({ body }: Answered): string[] => body.error.verdicts!.map(({ code }) => code);
+async function expectNothingMoved(work: () => Promise<Answered>, code: string): Promise<Answered> {
+  const was = await walk.read();
+  const reply = await work();
+  expect(reply.status).toBe(409);
+  expect(reply.body.error.code).toBe(code);
+  const { serverNow: _, ...now } = await walk.read();
+  const { serverNow: _w, ...old } = was;
+  expect(now).toEqual(old);
+  return reply;
+}
+
+describe.each(TAPS)('at the tap %s', (tap) => {
+  it('air gone bad stops it, with every reason, what would follow and what to do instead', async () => {
+    await before(tap);
+    shop.probe.steer({ minute: COLD });
+    const reply = await expectNothingMoved(() => walk[tap](), 'stopped');
+    expect(codes(reply)).toEqual(expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin', 'material-too-cold']));
+    for (const { follows, instead } of reply.body.error.verdicts!) expect(follows?.text && instead?.text).toBeTruthy();
+    shop.probe.steer({ minute: TEN_O_CLOCK });
+    expect((await walk[tap]()).status).toBeLessThan(300);
+  });
+
+  it.each<[string, Partial<Room>, RegExp]>([
+    ['turned into a closed garage', { place: 'closedGarage' }, /what the room is/],
+    ['left without its extraction', { extraction: 'off' }, /extraction/],
+    ['where two-pack was found to be prohibited', { regionRules: { twoPackAtHome: 'prohibited' } }, /rule on two-pack/],
+  ])('a room %s closes the gate', async (_, changes, said) => {
+    await before(tap);
+    await changeRoom(walk, changes);
+    const reply = await expectNothingMoved(() => walk[tap](), 'gate-open');
+    expect(reply.body.error.message).toMatch(said);
+  });
+
+  it('a gate of yesterday, or of a clock that was put back since, does not count', async () => {
+    await before(tap);
+    await shop.database.query(`update gate_answer set answered_at = answered_at - interval '1 day'`);
+    await expectNothingMoved(() => walk[tap](), 'gate-open');
+    await shop.database.query(`update gate_answer set answered_at = now() + interval '20 minutes'`);
+    await expectNothingMoved(() => walk[tap](), 'gate-open');
+  });
+});
+
+describe('the gate', () => {
+  it('is asked anew for another product', async () => {
+    await walk.gate();
+    const { id, number: _n, createdAt: _c, ...ticket } = walk.whole.ticket;
+    const { body: sheets } = await shop.get<SheetVersion[]>('/sheets');
+    const other = sheets.find((v) => v.sheet.id.includes('sealer') && v.id !== ticket.stages[0]!.sheetVersionId)!;
+    const change = { sheetVersionId: other.id, recipeName: other.sheet.recipes![0]!.name };
+    const stages = ticket.stages.map((stage, i) => (i === 0 ? { ...stage, ...change } : stage));
+    expect((await shop.put(`/tickets/${id}`, { ...ticket, stages })).status).toBe(200);
+    expect((await walk.take()).body.error.message).toMatch(/the product/);
+  });
+  it('holds an answer against what the room has', async () => {
+    await changeRoom(walk, { extraction: 'off' });
+    const reply = await walk.gate();
+    expect(reply.body.gates.at(-1)).toMatchObject({ passed: false });
+    expect(reply.body.gates.at(-1)!.verdicts.map(({ code }) => code)).toContain('extraction-not-there');
+  });
+  it('holds a limit on solvent that was entered for the room', async () => {
+    await changeRoom(walk, { regionRules: { vocLimitGPerL: 50 } });
+    await walk.gate();
+    const reply = await expectNothingMoved(() => walk.take(), 'stopped');
+    expect(codes(reply)).toContain('voc-over-legal-limit');
+    expect(reply.body.error.message).toContain('50 g/L');
+  });
+  it('stands before a test that puts the real mix through the gun', async () => {
+    const heron = (await shop.setup()).guns.find(({ name }) => name === 'Heron')!;
+    const count = (await shop.get<StoredTest[]>('/tests')).body.length;
+    const test = { kind: 'pattern', seen: 'even', distanceMm: 200, settings: {} };
+    const body = { painterId: walk.painterId, nozzleSetId: heron.sets[0]!.id, test, note: '' };
+    expect((await shop.post<Fault>('/tests', { id: newId(), ...body })).body.error.path).toEqual(['gate']);
+    const gate = await shop.testGate({ protection: { breathing: 'dust', skin: true, eyes: true } });
+    const reply = await shop.post<Fault>('/tests', { id: newId(), ...body, gate });
+    expect(reply.status).toBe(409);
+    expect(reply.body.error.code).toBe('stopped');
+    expect((await shop.get<StoredTest[]>('/tests')).body).toHaveLength(count);
+  });
+});
+
+describe('a stop while spraying', () => {
+  it('says what to do with the wet panel; what is on is kept, and only that', async () => {
+    await before('panel');
+    await walk.panel(0, 0);
+    shop.probe.steer({ minute: COLD });
+    const reply = await walk.on();
+    expect(codes(reply)).toContain('wet-panel-stopped');
+    expect((await walk.on(0, { stoppedBecause: 'the heater failed' })).status).toBe(200);
+    expect(walk.coat().panelsSprayed).toHaveLength(1);
+    expect(walk.coat()).toMatchObject({ state: 'sprayed', overrides: { stop: { why: 'the heater failed' } } });
+    expect(walk.coat().overrides.stop!.recommended).toContain('panel-too-cold');
+    shop.probe.steer({ minute: TEN_O_CLOCK });
+  });
+  it('keeps no coat of which nothing is on', async () => {
+    await before('panel');
+    expect((await walk.on(0, { stoppedBecause: 'gun fell' })).body.error.path).toEqual(['panelsOn']);
+    expect((await walk.read()).coats[0]!.state).toBe('spraying');
+  });
+});
+
+describe('what lies below', () => {
+  const threeDays = () =>
+    shop.database.query(`update coat set ended_at = ended_at - interval '12 days', started_at = started_at - interval '12 days'`);
+
+  it('past its window is sanded first, and that is recorded', async () => {
+    await walk.lay(0);
+    await threeDays();
+    await walk.read();
+    await walk.gate(1);
+    const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
+    expect(codes(reply)).toEqual(['window-over']);
+    expect((await walk.work(0, 'sandedDry')).status).toBe(201);
+    expect((await walk.take(1)).status).toBe(200);
+  });
+  it('with peel in it holds the next stage until it is settled with a word', async () => {
+    await walk.lay(0, ['peel']);
+    await walk.gate(1);
+    const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
+    expect(reply.body.error.message).toMatch(/Orange peel was found in sealer, coat 1/);
+    const settles = ['seen:peel'];
+    expect((await walk.work(0, 'left', { settles })).body.error.path).toEqual(['why']);
+    expect((await walk.work(0, 'recoated', { settles })).body.error.code).toBe('out-of-turn');
+    expect((await walk.work(0, 'flattened', { settles: ['seen:run'] })).status).toBe(422);
+    expect((await walk.work(0, 'left', { settles, why: 'under the moulding' })).status).toBe(201);
+    expect((await walk.take(1)).status).toBe(200);
+  });
+  it('found at the bench holds it too, whoever found it', async () => {
+    await walk.lay(0);
+    await shop.post('/findings', {
+      id: newId(),
+      painterId: walk.painterId,
+      ticketId: walk.whole.ticket.id,
+      coatId: walk.coat(0).id,
+      vehicle: '',
+      where: 'left door',
+      note: '',
+      readings: {},
+      answers: [{ question: 'q_family', answer: 'round_craters' }],
+    });
+    await walk.read();
+    await walk.gate(1);
+    expect(codes(await walk.take(1))).toContain('fault-unsettled');
+    await shop.database.query(`update coat set ended_at = ended_at - interval '4 hours'`);
+    const [found] = walk.whole.found;
+    expect((await walk.work(0, 'flattened', { settles: [`finding:${found!.id}`] })).status).toBe(201);
+    expect((await walk.take(1)).status).toBe(200);
+  });
+});
+
+describe('heat and polish', () => {
+  it('wait for the film, the vapour and the extraction', async () => {
+    await walk.lay(0);
+    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true }))).toEqual(
+      expect.arrayContaining(['bake-too-early', 'vapour-not-cleared']),
+    );
+    expect(codes(await walk.work(0, 'polished'))).toContain('too-early');
+    await shop.database.query(`update coat set ended_at = ended_at - interval '2 days'`);
+    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: false }))).toEqual(['vapour-not-cleared']);
+    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true }))).toContain(
+      'extraction-off',
+    );
+    const reply = await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true });
+    expect(reply.status).toBe(201);
+    expect(walk.whole.works).toMatchObject([{ kind: 'heated', coatId: walk.coat(0).id }]);
+  });
+  it('polish nothing that must come off', async () => {
+    await walk.lay(0, ['fisheyes']);
+    await shop.database.query(`update coat set ended_at = ended_at - interval '9 days'`);
+    expect(codes(await walk.work(0, 'polished'))).toContain('fault-unsettled');
+  });
+});

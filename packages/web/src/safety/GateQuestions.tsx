@@ -1,0 +1,148 @@
+/** The questions of the safety gate, for the product and the place at hand; what does not bear on them is not asked. */
+import { Checkbox } from '@mantine/core';
+import { isTwoPackHazard, needsCover } from '@orthochrom/core/safety/hazard.ts';
+import type { Place } from '@orthochrom/core/trade/vocabulary.ts';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
+import type { Breathing, GateAnswersGiven } from './answers.ts';
+import { Choice, Question, YesNo } from './Choice.tsx';
+import styles from './GateQuestions.module.css';
+
+const SOURCES = [
+  'Heater or pilot light',
+  'Charger or battery',
+  'Switch or socket in the vapour',
+  'Ordinary motor or fan',
+  'Grinding or welding near',
+];
+
+type GateQuestionsProps = {
+  product: InputOf<'gate'>['product'];
+  place: Place;
+  answers: GateAnswersGiven;
+  setAnswers: (answers: GateAnswersGiven) => void;
+};
+
+export function GateQuestions({ product, place, answers, setAnswers }: GateQuestionsProps) {
+  const protect = (change: Partial<NonNullable<GateAnswersGiven['protection']>>) =>
+    setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
+  return (
+    <>
+      <div className={styles['questions']}>
+        <Question label="What do you breathe through?">
+          <Choice
+            label="Breathing"
+            value={answers.protection?.breathing}
+            options={[
+              ['airFed', 'Air-fed'],
+              ['cartridge', 'Cartridge'],
+              ['dust', 'Dust mask'],
+              ['none', 'Nothing'],
+            ]}
+            onChange={(breathing) => protect({ breathing: breathing as Breathing })}
+          />
+        </Question>
+        {answers.protection?.breathing === 'airFed' && (
+          <Question label="Breathing air looked at today: filter, monitor, hose, intake away from exhaust?">
+            <YesNo
+              label="Breathing air"
+              value={answers.breathingAirChecked}
+              onChange={(breathingAirChecked) => setAnswers({ ...answers, breathingAirChecked })}
+            />
+          </Question>
+        )}
+        {needsCover({ product }) && (
+          <>
+            <Question label="Skin covered: gloves, suit, hood?">
+              <YesNo label="Skin covered" value={answers.protection?.skin} onChange={(skin) => protect({ skin })} />
+            </Question>
+            <Question label="Eyes covered: full face or goggles?">
+              <YesNo label="Eyes covered" value={answers.protection?.eyes} onChange={(eyes) => protect({ eyes })} />
+            </Question>
+          </>
+        )}
+        <Question label="Extraction?">
+          <Choice
+            label="Extraction"
+            value={answers.extraction}
+            options={[
+              ['on', 'Running'],
+              ['off', 'Off'],
+              ['ratedFan', 'Rated fan'],
+              ['householdFan', 'House fan'],
+            ]}
+            onChange={(extraction) =>
+              setAnswers({ ...answers, extraction: extraction as NonNullable<GateAnswersGiven['extraction']> })
+            }
+          />
+        </Question>
+        <Question label="Anybody without protection in or by the room?">
+          <YesNo
+            label="Bystanders"
+            value={answers.bystanders}
+            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
+          />
+        </Question>
+        <Question label="The floor round the car?">
+          <Choice
+            label="Floor"
+            value={answers.floor}
+            options={[
+              ['clear', 'Clear'],
+              ['cluttered', 'Hoses, parts'],
+              ['wetted', 'Wetted'],
+            ]}
+            onChange={(floor) => setAnswers({ ...answers, floor: floor as NonNullable<GateAnswersGiven['floor']> })}
+          />
+        </Question>
+        {isTwoPackHazard({ product }) && place !== 'booth' && (
+          <Question label="Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.">
+            <Choice
+              label="Local rule"
+              value={answers.regionRules?.twoPackAtHome}
+              options={[
+                ['unknown', 'Not known'],
+                ['prohibited', 'Not allowed'],
+                ['permitted', 'Allowed'],
+              ]}
+              onChange={(twoPackAtHome) =>
+                setAnswers({ ...answers, regionRules: { ...answers.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })
+              }
+            />
+          </Question>
+        )}
+      </div>
+      {product.carrier === 'solvent' && <Ignition answers={answers} setAnswers={setAnswers} />}
+    </>
+  );
+}
+
+function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 'setAnswers'>) {
+  const { ignition, ...rest } = answers;
+  return (
+    <fieldset className={styles['ignition']}>
+      <legend>What could spark or burn here?</legend>
+      <div className="row">
+        {SOURCES.map((source) => (
+          <Checkbox
+            key={source}
+            size="md"
+            label={source}
+            checked={ignition?.includes(source) ?? false}
+            onChange={(event) =>
+              setAnswers({ ...answers, ignition: toggled(ignition ?? [], source, event.currentTarget.checked) })
+            }
+          />
+        ))}
+        <Checkbox
+          size="md"
+          label="I looked: none"
+          checked={ignition?.length === 0}
+          onChange={(event) => setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : rest)}
+        />
+      </div>
+    </fieldset>
+  );
+}
+
+const toggled = (list: string[], item: string, isOn: boolean): string[] =>
+  isOn ? [...list, item] : list.filter((other) => other !== item);

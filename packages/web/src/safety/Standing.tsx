@@ -1,0 +1,49 @@
+/** The safety that stands on every step: one small line, opened by a touch; first aid for hardener is in it (WORK G07, G09). */
+import { Button, Modal } from '@mantine/core';
+import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
+import { isTwoPackHazard } from '@orthochrom/core/safety/hazard.ts';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
+import { useState } from 'react';
+import styles from './Standing.module.css';
+
+const AID = 'X15';
+const TWO_PACK = ['X01', 'X02', 'X10', 'X12'];
+const SOLVENT = ['X05', 'X06', 'X12'];
+
+const linesOf = (ids: readonly string[]): string[] =>
+  ids.flatMap((id) => theKnowledge().files.safety.safety.find((line) => line.id === id)?.text ?? []);
+
+export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
+  const [isAidOpen, setAidOpen] = useState(false);
+  const isTwoPack = isTwoPackHazard({ product });
+  return (
+    <div className={styles['standing']}>
+      <details>
+        <summary>
+          {isTwoPack
+            ? 'Two-pack: air-fed breathing, skin and eyes covered, until the fog is gone'
+            : 'Vapour, sparks, rags, waste'}
+        </summary>
+        {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+        <p>{theKnowledge().files.safety.wording}</p>
+      </details>
+      {isTwoPack && (
+        <Button variant="default" color="red" className={styles['aid']!} onClick={() => setAidOpen(true)}>
+          First aid
+        </Button>
+      )}
+      <Modal opened={isAidOpen} onClose={() => setAidOpen(false)} title="First aid: hardener" size="lg" centered>
+        {theKnowledge()
+          .files.safety.safety.find(({ id }) => id === AID)!
+          .text.split(/(?<=\.) (?=[A-Z][a-z ]+:)/)
+          .map((line) => (
+            <p key={line} className={styles['line']}>
+              {line}
+            </p>
+          ))}
+      </Modal>
+    </div>
+  );
+}
