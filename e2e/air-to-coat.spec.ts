@@ -27,7 +27,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'Gate', exact: true }).click();
   await choose(page, 'Breathing', 'Cartridge');
   await expect(page.getByText(/A cartridge mask is not enough here/)).toBeVisible();
-  await answerGate(page, { hardener: true });
+  await answerGate(page);
 
   // Too cold, too near the dew point: every reason, no way on.
   await expect(page.getByText(/The panel is at .*it must have/)).toBeVisible();

@@ -14,10 +14,11 @@ const openTicket = (page: import('@playwright/test').Page, vehicle: RegExp) =>
 test('waterborne takes its adjuster in per cent, never a solvent reducer', async ({ page }) => {
   await openTicket(page, /Brant courier van, right side/);
   await choose(page, 'Breathing', 'Dust mask');
-  await expect(page.getByText(/A dust mask is not enough here/)).toBeVisible();
+  await expect(page.getByText(/A dust mask holds back no vapour/)).toBeVisible();
   await choose(page, 'Breathing', 'Cartridge');
   await choose(page, 'Extraction', 'Running');
   await choose(page, 'Bystanders', 'No');
+  await choose(page, 'Floor', 'Clear');
   await page.getByRole('button', { name: 'Passed: on to the air' }).click();
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(page.getByText('Adjuster, of the paint')).toBeVisible();
@@ -38,6 +39,7 @@ test('two-pack in the prep bay is stopped, with lawful ways on', async ({ page }
   await page.getByRole('option', { name: 'Prep bay' }).click();
   await page.getByRole('button', { name: 'Save this ticket' }).click();
   await choose(page, 'Breathing', 'Air-fed');
+  await choose(page, 'Breathing air', 'Yes');
   await expect(page.getByText(/Two-pack is not for this place/)).toBeVisible();
   await expect(page.getByText('Hire a booth by the hour.')).toBeVisible();
   await expect(page.getByRole('button', { name: /Passed/ })).toHaveCount(0);
@@ -54,7 +56,7 @@ test('a learner in inches and °F sees his own units and less paint', async ({ p
   await page.getByRole('menuitem', { name: 'Wilf' }).click();
   await openTicket(page, /Tern 125 tank, transparent red/);
   await expect(page.getByLabel('Air in Loft booth').getByText('°F').first()).toBeVisible();
-  await answerGate(page, { hardener: false });
+  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await expect(page.locator('[data-setting="distanceMm"]')).toContainText(/\d\.\d\s*in/);

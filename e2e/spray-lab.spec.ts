@@ -69,7 +69,7 @@ test('a phone shows the figures first and the levers below, in booth light too',
 
 test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({ page }) => {
   await page.goto(`/tickets/${await ownTicket('Linnet hatchback, for the lab')}`);
-  await answerGate(page, { hardener: true });
+  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();

@@ -1,6 +1,6 @@
 /** Guns and air: a gun from nothing to its first coat, a painter with only a wall gauge, a garage whose compressor cannot hold. */
 import { expect, test, type Page } from '@playwright/test';
-import { answerGate, choose, expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { TEN_O_CLOCK, answerGate, choose, expectAccessible, passTestGate, steerProbe } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.beforeEach(async () => {
@@ -50,6 +50,8 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
 
   // Its first pattern is no knob: the cap.
   await page.getByRole('link', { name: 'Pattern on paper, 1.8 mm: test now' }).click();
+  await expect(page.getByRole('button', { name: 'Bent like a moon' })).toBeHidden();
+  await passTestGate(page, /sealer/i);
   await page.getByRole('button', { name: 'Bent like a moon' }).click();
   await expect(page.getByText(/Turn the cap half a turn/)).toBeVisible();
   await page.getByRole('button', { name: 'Even oval' }).click();
@@ -60,6 +62,7 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
 
   // The catch moves its paint and narrows it; a needle beyond its travel is caught before.
   await page.getByRole('link', { name: 'Catch test, 1.8 mm: test now' }).click();
+  await passTestGate(page, /sealer/i);
   await page.getByRole('textbox', { name: 'At the gun’s inlet, trigger pulled' }).fill('22');
   await page.getByRole('textbox', { name: /^Needle out/ }).fill('6');
   await expect(page.getByText(/further out than the knob goes/)).toBeVisible();
@@ -74,7 +77,7 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
 
   // First coat with it.
   await openTicket(page, /Skerry 240 coupe, 1968/);
-  await answerGate(page, { hardener: true });
+  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await pick(page, 'Gun', 'Plover');
@@ -108,7 +111,7 @@ test('a painter with only a wall gauge reads what it must show, and makes the li
   await page.goto('/');
   await beThePainter(page, 'Osric');
   await openTicket(page, /Tern 125 tank, transparent red/);
-  await answerGate(page, { hardener: false });
+  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   const wall = page.locator('[data-setting="wall"]');
@@ -155,7 +158,7 @@ test('by ear: from little air upwards, stopped when the spots are gone, kept as 
   // He may have answered the gate earlier in the day.
   const gun = page.getByRole('button', { name: 'Gun', exact: true });
   await expect(gun).toBeVisible();
-  if (await page.getByRole('radiogroup', { name: 'Breathing' }).isVisible()) await answerGate(page, { hardener: false });
+  if (await page.getByRole('radiogroup', { name: 'Breathing' }).isVisible()) await answerGate(page);
   await gun.click();
   const byEar = page.getByLabel('By ear');
   await byEar.getByRole('button', { name: /^Spots/ }).click();
@@ -186,6 +189,7 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
   await choose(page, 'Breathing', 'Cartridge');
   await choose(page, 'Extraction', 'Rated fan');
   await choose(page, 'Bystanders', 'No');
+  await choose(page, 'Floor', 'Clear');
   await page.getByRole('button', { name: 'Passed: on to the air' }).click();
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: /Take this plan/ }).click();

@@ -6,9 +6,9 @@ test.afterAll(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
 });
 
-const toMix = async (page: Page, id: string, hardener: boolean) => {
+const toMix = async (page: Page, id: string) => {
   await page.goto(`/tickets/${id}`);
-  await answerGate(page, { hardener });
+  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
 };
 const pick = async (page: Page, label: string, option: string) => {
@@ -25,7 +25,7 @@ const pourAndGo = async (page: Page) => {
 
 test('an own grade in the heat: edge, flash and cautions are its own at once, and stay with the plan', async ({ page }) => {
   await steerProbe({ minute: 840, shiftC: 10 });
-  await toMix(page, await ownTicket('Linnet hatchback, in the heat', 'sealer'), true);
+  await toMix(page, await ownTicket('Linnet hatchback, in the heat', 'sealer'));
   const ours = await minutesIn(page, '[data-open-time]');
   await page.getByText('Take another grade than ours').click();
   await pick(page, 'Reducer', 'T-10');
@@ -43,7 +43,7 @@ test('an own grade in the heat: edge, flash and cautions are its own at once, an
 
 test('a fan closed under a limit at the cap is refused on the gun card, and the fan stays as it was', async ({ page }) => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
-  await toMix(page, await ownTicket('Linnet hatchback, fan shut', 'base'), false);
+  await toMix(page, await ownTicket('Linnet hatchback, fan shut', 'base'));
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await expect(page.getByText(/the limit here is 10 psi/)).toBeVisible();
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
@@ -66,7 +66,7 @@ test('a high-solids clear waits by its own law, on card and clock alike', async 
     recipeName: '2:1',
     coats: 2,
   });
-  await toMix(page, id, true);
+  await toMix(page, id);
   await expect(page.getByText('this recipe has none')).toBeVisible();
   await pourAndGo(page);
   const clock = page.getByRole('region', { name: 'What to expect' }).locator('[data-clock]');
@@ -92,6 +92,7 @@ test('a recipe of 20 % pours 20 %, on the card, in the list and in the cup', asy
   await choose(page, 'Breathing', 'Cartridge');
   await choose(page, 'Extraction', 'Running');
   await choose(page, 'Bystanders', 'No');
+  await choose(page, 'Floor', 'Clear');
   await page.getByRole('button', { name: 'Passed: on to the air' }).click();
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(page.getByText('as the recipe says; never a solvent reducer')).toBeVisible();

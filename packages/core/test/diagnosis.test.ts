@@ -77,6 +77,7 @@ const SMALL: Knowledge = {
   never: {},
   film: { leaveAtLeastUm: 40, singleStageLeaveAtLeastUm: 35, marginUm: 5, estimateFactor: 0.85 },
   rungs: {},
+  neverOver: { except: [], rungs: [], asks: { faults: [], questions: [] } },
   evidence: { strong: { met: 8, notMet: 0.2 }, medium: { met: 4, notMet: 0.45 }, weak: { met: 2, notMet: 0.75 } },
   evidenceCap: [0.05, 40],
   leak: 0.002,

@@ -14,10 +14,14 @@ const MOST_QUESTIONS = 6;
 /** Ids become names, readings become sentences; the figures stay core's. */
 function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
   const fault = ({ id, probability }: { id: string; probability: number }) => ({ id, name: faultName(id), probability });
-  const mended = repairText(diagnosis);
+  // Lines of safety stand once an answer.
+  const told = new Set<string>();
+  const nextCoat = nextCoatAdvice(diagnosis, told);
+  const mended = repairText(diagnosis, told);
   const questions = diagnosis.offers.slice(0, MOST_QUESTIONS).map(({ id, gainBits }) => {
     const { ask, options } = questionWords(id);
-    return { id, text: ask, options: Object.keys(options), gainBits };
+    const turns = diagnosis.wouldChange === id ? { wouldChange: true as const } : {};
+    return { id, text: ask, options: Object.keys(options), gainBits, ...turns };
   });
   return {
     decided: diagnosis.decided,
@@ -39,10 +43,10 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
     })),
     ...(questions[0] ? { nextQuestion: questions[0] } : {}),
     nextQuestions: questions,
-    now: [...nowAdvice(diagnosis, mayBeWet), ...(mended?.cautions ?? [])],
-    nextCoat: nextCoatAdvice(diagnosis),
+    now: nowAdvice(diagnosis, mayBeWet),
+    nextCoat,
     nextJob: nextJobChanges(diagnosis),
-    ...(mended ? { repair: mended.repair } : {}),
+    ...(mended ? { repair: mended } : {}),
     verdicts: verdicts.map((verdict) => verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : '')),
     reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis)),
   };
@@ -52,7 +56,7 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
 function verdictNamed(verdict: Verdict, check: string): Verdict {
   const { params } = verdict;
   if (verdict.code === 'not-decided') return { ...verdict, params: { check } };
-  if (verdict.code === 'two-at-once')
+  if (verdict.code === 'two-at-once' || verdict.code === 'either-of-two')
     return { ...verdict, params: { first: faultName(String(params!['first'])), second: faultName(String(params!['second'])) } };
   if (verdict.code === 'polish-will-not-cure')
     return { ...verdict, params: { layer: LAYER_WORDS[String(params!['layer']) as keyof typeof LAYER_WORDS] } };

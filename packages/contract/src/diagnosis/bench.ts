@@ -1,6 +1,7 @@
 /** The diagnosis as the bench shows it: core's judgement over the readings, given or derived, that may be relied on. */
 import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
-import { diagnose, type Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
+import { diagnoseAskingOn } from '@orthochrom/core/diagnosis/askOn.ts';
+import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { filmStateOf } from '@orthochrom/core/diagnosis/decide.ts';
 import { heardOf, posteriorOf, tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
 import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
@@ -43,7 +44,7 @@ export function atBench({ observations, layerSuspected, conditions = {}, film }:
   const log = withTexture(Object.fromEntries(relied));
   const isNew = !derived.verdicts.some(({ code }) => code === 'gauge-not-trusted');
   const tables = tablesOf(knowledge);
-  const diagnosis = diagnose(knowledge, { observations, layerSuspected, log, film });
+  const diagnosis = diagnoseAskingOn(knowledge, { observations, layerSuspected, log, film });
   return {
     diagnosis,
     log,

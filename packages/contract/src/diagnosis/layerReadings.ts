@@ -29,6 +29,7 @@ export function layerReadings(whole: TicketWhole, stage: StagePlan, sheet: Sheet
     ...ageBelow(whole, below.at(-1), stage),
     base_wft_ratio: filmOf(whole, colour?.kind === 'singleStage' ? undefined : colour),
     dft_clear_est: clearUm(whole, stage, sheet),
+    ...(stages.slice(place + 1).some(({ id }) => coatsOf(whole, id).length > 0) ? { covered: true } : {}),
   };
 }
 

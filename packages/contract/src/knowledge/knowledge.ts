@@ -42,6 +42,7 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
     never: steps.never,
     film: repairs.film,
     rungs: repairs.rungs,
+    neverOver: repairs.neverOver,
     evidence: numbers.evidence,
     evidenceCap: numbers.evidenceCap,
     leak: numbers.leak,

@@ -80,15 +80,21 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
   want('steps › never', faultIds, Object.keys(steps.never));
   want('steps › never', stepIds, Object.values(steps.never).flat());
   want('repairs › below', faultIds, Object.keys(repairs.below));
+  const wantRungs = (of: string, rungs: Files['repairs']['neverOver']['rungs']) => {
+    for (const { when, ladder } of rungs) {
+      want(`repairs › ${of}`, ladderIds, ladder ? [ladder] : []);
+      when?.answer?.forEach(([question, option]) => wantOption(`repairs › ${of}`, question, option));
+      want(`repairs › ${of}`, causeIds, when?.cause ?? []);
+      want(`repairs › ${of}`, faultIds, when?.withFault ?? []);
+      want(`repairs › ${of}`, readingIds, when?.reading ? [when.reading[0]] : []);
+    }
+  };
+  wantRungs('neverOver', repairs.neverOver.rungs);
+  want('repairs › neverOver', faultIds, [...repairs.neverOver.except, ...repairs.neverOver.asks.faults]);
+  want('repairs › neverOver', new Set(optionsOf.keys()), repairs.neverOver.asks.questions);
   for (const [fault, rungs] of Object.entries(repairs.rungs)) {
     want('repairs › rungs', faultIds, [fault]);
-    for (const { when, ladder } of rungs) {
-      want(`repairs › ${fault}`, ladderIds, ladder ? [ladder] : []);
-      when?.answer?.forEach(([question, option]) => wantOption(`repairs › ${fault}`, question, option));
-      want(`repairs › ${fault}`, causeIds, when?.cause ?? []);
-      want(`repairs › ${fault}`, faultIds, when?.withFault ?? []);
-      want(`repairs › ${fault}`, readingIds, when?.reading ? [when.reading[0]] : []);
-    }
+    wantRungs(fault, rungs);
     if (rungs.at(-1)?.when) wrong.push(`repairs › ${fault}: the last rung must hold without conditions`);
   }
   return wrong;

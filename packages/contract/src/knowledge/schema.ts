@@ -141,6 +141,19 @@ export const SafetyFile = z.strictObject({
   safety: z.array(z.strictObject({ id: Id, topic: words, showWhen: words, text: words })),
 });
 const RepairVerdict = z.enum(['leave', 'polish', 'recoat', 'respray', 'strip']);
+const RungWhen = z.strictObject({
+  layer: z.array(Layer).optional(),
+  rootLayer: z.array(Layer).optional(),
+  answer: z.array(pairOf).optional(),
+  reading: z.tuple([Id, z.array(Id)]).optional(),
+  cause: z.array(Id).optional(),
+  withFault: z.array(Id).optional(),
+  budgetUm: z.number().optional(),
+  budgetBelowUm: z.number().optional(),
+  budgetKnown: z.literal(true).optional(),
+  measured: z.literal(true).optional(),
+});
+const Rung = z.strictObject({ when: RungWhen.optional(), verdict: RepairVerdict, ladder: Id.optional(), do: words });
 const rangeUm = z.tuple([z.number(), z.number()]);
 export const RepairsFile = z.strictObject({
   about,
@@ -175,30 +188,12 @@ export const RepairsFile = z.strictObject({
     }),
   ),
   below: z.record(Id, Layer),
-  rungs: z.record(
-    Id,
-    z
-      .array(
-        z.strictObject({
-          when: z
-            .strictObject({
-              layer: z.array(Layer).optional(),
-              rootLayer: z.array(Layer).optional(),
-              answer: z.array(pairOf).optional(),
-              reading: z.tuple([Id, z.array(Id)]).optional(),
-              cause: z.array(Id).optional(),
-              withFault: z.array(Id).optional(),
-              budgetUm: z.number().optional(),
-              budgetBelowUm: z.number().optional(),
-              budgetKnown: z.literal(true).optional(),
-              measured: z.literal(true).optional(),
-            })
-            .optional(),
-          verdict: RepairVerdict,
-          ladder: Id.optional(),
-          do: words,
-        }),
-      )
-      .min(1),
-  ),
+  rungs: z.record(Id, z.array(Rung).min(1)),
+  /** What lies below decides: these go before any rung that would polish or coat over it. */
+  neverOver: z.strictObject({
+    except: z.array(Id),
+    rungs: z.array(Rung),
+    /** Faults that what lies below takes part in, and what is asked about it before anything is done over it. */
+    asks: z.strictObject({ faults: z.array(Id), questions: z.array(Id) }),
+  }),
 });

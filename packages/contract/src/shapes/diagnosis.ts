@@ -119,6 +119,8 @@ export const AskedQuestion = z.strictObject({
   text: z.string(),
   options: z.array(z.string()),
   gainBits: z.number(),
+  /** The answer stands; one of this question's likely answers would turn what to do. */
+  wouldChange: z.literal(true).optional(),
 });
 export const DiagnoseAnswer = z.strictObject({
   decided: z.boolean(),
@@ -141,7 +143,15 @@ export const DiagnoseAnswer = z.strictObject({
   nextJob: z.array(z.strictObject({ setting: z.string(), change: z.string(), why: z.string() })),
   repair: z
     .strictObject({
-      ladder: z.array(z.strictObject({ step: z.string(), grit: z.string().optional(), condition: z.string() })),
+      ladder: z.array(
+        z.strictObject({
+          step: z.string(),
+          grit: z.string().optional(),
+          condition: z.string(),
+          /** Where the work can hurt somebody: at the step where it bites, once. */
+          caution: z.string().optional(),
+        }),
+      ),
       removalBudgetUm: Spread.optional(),
       verdict: RepairVerdict,
     })

@@ -183,6 +183,7 @@ export const INSTEAD: Record<string, string> = {
   'air-off-then-open':
     'Air hose off and the trigger pulled empty before anything is opened; rags in a closed metal bin, out daily.',
   'settle-by': 'What would settle it: {check}',
+  'what-both-share': 'Change first what brings both, and look again on a test panel.',
   'deeper-first': 'Mend the deeper one first, one change at a time.',
   'open-to-layer': 'Take it down to that layer, and build up from there.',
   'small-spot': 'One small spot in a place that can be mended, no promise.',

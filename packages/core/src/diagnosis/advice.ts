@@ -8,6 +8,8 @@ const MOST_CHANGES = 3;
 /** A cause is acted on when it is this sure, or this near to the likeliest. */
 const WORTH_A_CHANGE = 0.15;
 const OF_THE_LIKELIEST = 0.4;
+/** Of a fault that is still open, causes that bring its rival as well, this strongly each, are told. */
+const BRINGS_BOTH = 0.2;
 
 /**
  * Causes worth acting on, likeliest first. A cause whose change makes the fault worse, or pushes the second fault up, is
@@ -18,14 +20,32 @@ export function changesFor(
   fault: Fault,
   secondFault: string | undefined,
   blamed: readonly Blamed[],
+  isProven: (cause: Cause) => boolean,
 ): Blamed[] {
   const forbidden = new Set([...(knowledge.never[fault.id] ?? []), ...(secondFault ? (knowledge.never[secondFault] ?? []) : [])]);
   const brings = ({ cause }: Blamed) => [fault.id, secondFault].some((id) => id !== undefined && cause.makes[id] !== undefined);
   const allowed = blamed.filter((one) => brings(one) && !one.cause.steps.some((step) => forbidden.has(step)));
   const most = allowed[0]?.probability ?? 0;
   const bar = Math.min(WORTH_A_CHANGE, OF_THE_LIKELIEST * most);
-  return allowed
+  const likely = allowed
     .filter(({ probability }, i) => i === 0 || probability >= Math.max(bar, OF_THE_LIKELIEST * most))
+    .slice(0, MOST_CHANGES);
+  // What a reading proves is told, however many there are: two sources of one fault want both their steps.
+  return allowed.filter((one) => likely.includes(one) || isProven(one.cause));
+}
+
+/** Advice follows causes: while two faults stay open, what brings both is to be changed whichever it is. */
+export function sharedChanges(
+  knowledge: Knowledge,
+  [first, second]: readonly [string, string],
+  blamed: readonly Blamed[],
+  isProven: (cause: Cause) => boolean,
+): Blamed[] {
+  const forbidden = new Set([...(knowledge.never[first] ?? []), ...(knowledge.never[second] ?? [])]);
+  return blamed
+    .filter(({ cause }) => [first, second].every((id) => (cause.makes[id] ?? 0) >= BRINGS_BOTH))
+    .filter(({ cause }) => !cause.steps.some((step) => forbidden.has(step)))
+    .filter(({ cause, probability }) => isProven(cause) || probability >= OF_THE_LIKELIEST)
     .slice(0, MOST_CHANGES);
 }
 

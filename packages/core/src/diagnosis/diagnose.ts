@@ -1,6 +1,6 @@
 /** From what was logged and what was seen: which fault, which cause in which layer, what to ask next and what to do. */
 import { caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
-import { changesFor, stepsFor, type Blamed } from './advice.ts';
+import { changesFor, sharedChanges, stepsFor, type Blamed } from './advice.ts';
 import { heardOf, posteriorOf, tablesOf, type Observation } from './answers.ts';
 import { blameOf, causeTermsOf, withCauseAnswers, type CauseTerm } from './causes.ts';
 import { decisionOf, filmStateOf, type Doubt } from './decide.ts';
@@ -8,9 +8,9 @@ import { beliefsOf, type Belief, type Term } from './evidence.ts';
 import { linksOf, logPriorsOf } from './faultPrior.ts';
 import type { Knowledge, Layer, Log } from './knowledge.ts';
 import { rootLayerOf } from './layers.ts';
-import { offersOf, type Offer } from './nextQuestion.ts';
+import { offersBelow, offersOf, type Offer } from './nextQuestion.ts';
 import { pushesOf, reasonsOf, type Push } from './pushes.ts';
-import { repairOf, type Repair } from './repair.ts';
+import { OVER_IT, repairOf, type Repair } from './repair.ts';
 import { secondFaultOf } from './secondFault.ts';
 
 /** `pushes`: which answers speak for and against it; only for those that lead. */
@@ -34,7 +34,11 @@ export type Diagnosis = {
   causes: CauseFound[];
   cleared: CauseFound[];
   offers: Offer[];
-  /** One change at a time, in this order. */
+  /** How many times the sheet's reducer was poured, where that alone must be put right before anything is judged. */
+  overReduced?: number;
+  /** The next question, where its likely answers would turn the advice. */
+  wouldChange?: string;
+  /** One change at a time, in this order; of a fault that is still open, what its rivals share. */
   changes: { cause: string; steps: string[]; layer?: Layer }[];
   repair?: Repair;
   verdicts: Verdict[];
@@ -57,6 +61,21 @@ const MOST_PUSHED = 4;
 /** A cause is cleared when its readings make it at least this much less likely; only causes that could have mattered are told. */
 const CLEARED_LOG_RATIO = Math.log(0.5);
 const COULD_HAVE = 0.25;
+/** A medium reading against it, or a strong one, proves a cause. */
+const PROVEN_LOG_RATIO = Math.log(3.9);
+/** A rival this likely keeps the fault open between the two. */
+const RIVAL = 0.15;
+/** Twice the sheet's reducer is no shade of a setting: nothing else can be judged through it. */
+const FAR_OVER_REDUCED = 2;
+const OVER_REDUCED = 'over_reduced';
+
+const overReducedOf = ({ red_ratio: ratio }: Log): number | undefined =>
+  typeof ratio === 'number' && ratio >= FAR_OVER_REDUCED ? ratio : undefined;
+
+const mixFirst = (changes: readonly Blamed[], blamed: readonly Blamed[]): Blamed[] => [
+  ...blamed.filter(({ cause }) => cause.id === OVER_REDUCED),
+  ...changes.filter(({ cause }) => cause.id !== OVER_REDUCED),
+];
 
 export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
   const { observations, layerSuspected: seenIn, log } = input;
@@ -66,7 +85,8 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const heard = heardOf(tables, observations);
   const posterior = posteriorOf(logPriors, heard);
   const film = filmStateOf(tables, observations, input.film);
-  const offers = offersOf({ knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn });
+  const asking = { knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn };
+  const offers = offersOf(asking);
   const order = posterior.map((_, f) => f).sort((a, b) => posterior[b]! - posterior[a]! || a - b);
   const top = order[0]!;
   const fault = knowledge.faults[top]!;
@@ -108,15 +128,28 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     .map(foundOf)
     .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
 
-  const changes = decision.decided
-    ? changesFor(knowledge, fault, secondFault?.id, blamed).map(({ cause }) => {
-        const layer = layerOf(cause);
-        return { cause: cause.id, steps: stepsFor(knowledge, cause, fault.id, secondFault?.id), ...(layer ? { layer } : {}) };
-      })
-    : [];
+  const isProven = (cause: Belief['cause']) =>
+    beliefs.find((belief) => belief.cause === cause)!.terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
+  const rival = knowledge.faults[order[1]!]!;
+  const isBetween = heard.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
+  const told = decision.decided
+    ? changesFor(knowledge, fault, secondFault?.id, blamed, isProven)
+    : isBetween && posterior[order[1]!]! >= RIVAL
+      ? sharedChanges(knowledge, [fault.id, rival.id], blamed, isProven)
+      : [];
+  const overReduced = overReducedOf(log);
+  const inOrder = overReduced === undefined ? told : mixFirst(told, blamed);
+  const beside = decision.decided ? secondFault?.id : rival.id;
+  const changes = inOrder.map(({ cause }) => {
+    const layer = layerOf(cause);
+    return { cause: cause.id, steps: stepsFor(knowledge, cause, fault.id, beside), ...(layer ? { layer } : {}) };
+  });
   const first = causes[0];
   const found = { fault, secondFault: secondFault?.id, cause: first?.id, rootLayer: rootOf(first), seenIn, observations, log };
   const repair = decision.decided ? repairOf(knowledge, found) : undefined;
+  const isOverWhatLiesBelow =
+    repair !== undefined && OVER_IT.has(repair.rung.verdict) && knowledge.neverOver.asks.faults.includes(fault.id);
+  const below = offersBelow(asking);
   const check = decision.decided ? undefined : checkOf(knowledge, order, decision.doubt!, offers);
   return {
     ...decision,
@@ -128,13 +161,14 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
         probability: posterior[f]!,
         ...(rank < MOST_PUSHED ? { pushes: pushesOf(posterior, heard, f) } : {}),
       })),
-    ...(secondFault ? { secondFault } : {}),
+    ...(second && secondFault ? { secondFault } : {}),
+    ...(overReduced === undefined ? {} : { overReduced }),
     causes,
     cleared,
-    offers,
+    offers: isOverWhatLiesBelow ? [...below, ...offers.filter(({ id }) => !below.some((one) => one.id === id))] : offers,
     changes,
     ...(repair ? { repair } : {}),
-    verdicts: verdictsOf(decision.decided, fault.id, secondFault?.id, repair),
+    verdicts: verdictsOf(decision.decided, [fault.id, secondFault?.id], second !== undefined, repair),
     reasons: reasonsOf(knowledge.version, fault.id, pushesOf(posterior, heard, top), causes.slice(0, 2), cleared),
   };
 }
@@ -159,8 +193,18 @@ function checkOf(knowledge: Knowledge, order: readonly number[], doubt: Doubt, o
   return next ? { question: next.id } : 'testPanel';
 }
 
-function verdictsOf(decided: boolean, first: string, second: string | undefined, repair: Repair | undefined): Verdict[] {
-  const told = [...(decided ? [] : [caution('not-decided')]), ...(second ? [caution('two-at-once', { first, second })] : [])];
+/** `areBothSeen`: the second stands beside the first; otherwise what was seen fits either. */
+function verdictsOf(
+  decided: boolean,
+  [first, second]: readonly [string, string | undefined],
+  areBothSeen: boolean,
+  repair: Repair | undefined,
+): Verdict[] {
+  const beside =
+    second === undefined
+      ? []
+      : [areBothSeen ? caution('two-at-once', { first, second }) : caution('either-of-two', { first, second })];
+  const told = [...(decided ? [] : [caution('not-decided')]), ...beside];
   if (!repair) return told;
   return [
     ...told,

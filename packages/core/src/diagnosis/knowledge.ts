@@ -89,6 +89,12 @@ export type Knowledge = {
   never: Readonly<Record<string, readonly string[]>>;
   film: { leaveAtLeastUm: number; singleStageLeaveAtLeastUm: number; marginUm: number; estimateFactor: number };
   rungs: Readonly<Record<string, readonly Rung[]>>;
+  /** What lies below decides: these go before any rung of another fault that would polish or coat over it. */
+  neverOver: {
+    except: readonly string[];
+    rungs: readonly Rung[];
+    asks: { faults: readonly string[]; questions: readonly string[] };
+  };
   /** Likelihood ratios of a reading. */
   evidence: Readonly<Record<Weight, { met: number; notMet: number }>>;
   evidenceCap: readonly [number, number];

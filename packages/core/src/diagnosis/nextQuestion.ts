@@ -4,17 +4,16 @@ import { blameOf, causeTermsOf, withCauseAnswers } from './causes.ts';
 import type { Belief } from './evidence.ts';
 import type { CauseQuestion, FilmState, Knowledge, Layer, Log, Question } from './knowledge.ts';
 
-export type Offer = { id: string; gainBits: number; cost: number; about: 'fault' | 'cause' };
+export type Offer = { id: string; gainBits: number; cost: number; about: 'fault' | 'cause' | 'repair' };
 
 /** Under this a question is not worth the painter's time: bits per unit of cost. */
 const WORTH_ASKING_BITS = 0.03;
 /** A question that needs nothing but eyes goes first if it has this part of the best gain per cost. */
 const EYES_FIRST = 0.7;
-/** Causes are only asked about when the fault is this sure, and two of them are this close. */
+/** Causes are only asked about when the fault is this sure. */
 const FAULT_SURE = 0.6;
-const CLOSE_CAUSES = 3;
-/** These two part most families at a glance. */
-const ALWAYS_FIRST = ['q_family', 'q_when'];
+/** This one parts most families at a glance. */
+const ALWAYS_FIRST = ['q_family'];
 
 export const entropyBits = (probabilities: readonly number[]): number =>
   -probabilities.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0);
@@ -85,17 +84,27 @@ export function offersOf(asking: Asking): Offer[] {
   return [...leading, ...ranked.filter((offer) => !leading.includes(offer)), ...causeOffersOf(asking, asked)];
 }
 
+/** What lies below is asked before anything is done over it, however little it says of the fault. */
+export function offersBelow(asking: Asking): Offer[] {
+  const { knowledge, tables, logPriors, observations, posterior, log, film } = asking;
+  return knowledge.neverOver.asks.questions.flatMap((id) => {
+    const question = tables.get(id)!.question;
+    const isOpen =
+      !observations.some((given) => given.question === id) && mayBeAsked(question.film, film) && !isKnown(question, log);
+    return isOpen
+      ? [{ id, cost: question.cost, about: 'repair' as const, gainBits: gainOf(tables, logPriors, observations, posterior, id) }]
+      : [];
+  });
+}
+
 const perCost = ({ gainBits, cost }: Offer): number => gainBits / cost;
 
-/** Questions that part causes: asked only once the fault is known and two of its causes are close. */
+/** Questions that part causes: asked once the fault is known, wherever they settle something. */
 function causeOffersOf(asking: Asking, asked: ReadonlySet<string>): Offer[] {
   const { knowledge, posterior, log } = asking;
   const top = posterior.indexOf(Math.max(...posterior));
   if (posterior[top]! < FAULT_SURE) return [];
   const fault = knowledge.faults[top]!.id;
-  const blame = blameWith(asking, asking.observations);
-  const [first = 0, second = 0] = [...blame.values()].sort((a, b) => b - a);
-  if (second * CLOSE_CAUSES < first) return [];
   return knowledge.causeQuestions
     .filter((question) => question.for.includes(fault) && !asked.has(question.id) && !isKnown(question, log))
     .map(({ id, cost, options }) => ({ id, cost, about: 'cause' as const, gainBits: causeGainOf(asking, id, options) }))

@@ -9,6 +9,8 @@ const ESTIMATE_SPREAD = 0.25;
 
 export type Repair = { rung: Rung; budget?: Budget; takesFilm: boolean; mustHarden: boolean; below?: Layer };
 
+/** Verdicts that leave what lies below where it is. */
+export const OVER_IT: ReadonlySet<Rung['verdict']> = new Set(['polish', 'recoat', 'leave']);
 const TAKES_FILM = new Set(['polish']);
 
 /**
@@ -43,8 +45,13 @@ export type Found = {
 /** Absent for what is no paint fault. */
 export function repairOf(knowledge: Knowledge, found: Found): Repair | undefined {
   const budget = budgetOf(knowledge, found.log, found.seenIn === 'singleStage');
-  const rung = knowledge.rungs[found.fault.id]?.find(({ when }) => !when || holds(when, found, budget));
-  if (!rung) return undefined;
+  const fits = ({ when }: Rung) => !when || holds(when, found, budget);
+  const own = knowledge.rungs[found.fault.id]?.find(fits);
+  if (!own) return undefined;
+  const { except, rungs } = knowledge.neverOver;
+  const isOver = OVER_IT.has(own.verdict) && !except.includes(found.fault.id);
+  // A layer below that gives way is not saved by anything done to what lies on it.
+  const rung = (isOver ? rungs.find(fits) : undefined) ?? own;
   const answered = (question: string, answer: string) =>
     found.observations.some((given) => given.question === question && given.answer === answer);
   const mustHarden = answered('q_nail', 'prints');

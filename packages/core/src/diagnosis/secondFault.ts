@@ -7,6 +7,10 @@ import { NONE_OF_THESE } from './knowledge.ts';
 const EXPLAINED = 0.25;
 /** A second fault must be this sure, or this much less while well before the one after it. */
 const SURE = 0.4;
+/** What a fault gives so rarely, against the fault that gives it most, was looked for and is not there. */
+const NEVER_SEEN = 0.06;
+/** Answers that say that something is not there. */
+const ABSENT = /^(none|no|no_[a-z_]+|n_a|nothing|not_holes)$/;
 const CLEARLY = { probability: 0.25, timesNext: 3 };
 
 export type SecondFault = { fault: number; probability: number };
@@ -23,7 +27,13 @@ export function secondFaultOf(
     ({ logLikelihood }) => Math.exp(logLikelihood[first]! - Math.max(...logLikelihood)) < EXPLAINED,
   );
   if (unexplained.length === 0) return undefined;
-  const others = logPriors.map((prior, f) => (f === first ? -Infinity : prior));
+  // Two at once only where both were seen: an answer that the second never gives says that it is not there.
+  const isRuledOut = (f: number) =>
+    heard.some(
+      ({ answer, logLikelihood }) => ABSENT.test(answer) && Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) < NEVER_SEEN,
+    );
+  const others = logPriors.map((prior, f) => (f === first || isRuledOut(f) ? -Infinity : prior));
+  if (others.every((prior) => prior === -Infinity)) return undefined;
   const posterior = posteriorOf(others, heardOf(tables, unexplained));
   const [best, next] = posterior
     .map((probability, fault) => ({ fault, probability }))

@@ -10,7 +10,7 @@ import type { ReactNode } from 'react';
 import type { Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { percentText } from './rankingLayout.ts';
-import { RepairCard } from './RepairCard.tsx';
+import { Bites, RepairCard } from './RepairCard.tsx';
 import styles from './AnswerCard.module.css';
 
 type AnswerCardProps = {
@@ -26,7 +26,6 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
   const [fault] = answer.faults;
   if (!answer.decided || !fault) return <NotYet answer={answer} />;
   const root = answer.causes[0]?.layer;
-  const cautions = [...new Set([...answer.now, ...answer.nextCoat].flatMap(({ caution }) => (caution ? [caution] : [])))];
   const schools = theKnowledge().files.pairs.schools.filter(({ faults }) => faults.includes(fault.id));
   return (
     <section className={`card ${styles['answer']}`} aria-label="Answer">
@@ -49,16 +48,12 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
       )}
       <VerdictList verdicts={answer.verdicts} hideGo />
       <Block title="Now">
-        {answer.now
-          .filter(({ text }) => !text.startsWith('Before you'))
-          .map(({ text }) => (
-            <li key={text}>{text}</li>
-          ))}
-      </Block>
-      <Block title="Next coat">
-        {answer.nextCoat.map(({ text }) => (
+        {answer.now.map(({ text }) => (
           <li key={text}>{text}</li>
         ))}
+      </Block>
+      <Block title="Next coat">
+        <NextCoat advice={answer.nextCoat} />
         {sized.map((size) => (
           <li key={size.step} className="quiet">
             {stepWords(size.step).step}: {sizedText(size, format)} (by the model, at the settings of this coat)
@@ -73,13 +68,7 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
         ))}
       </Block>
       {answer.repair && <RepairCard repair={answer.repair} takesFilm={diagnosis.repair?.takesFilm ?? false} format={format} />}
-      {cautions.length > 0 && (
-        <div className={styles['caution']} role="note" aria-label="Safety">
-          {cautions.map((caution) => (
-            <p key={caution}>{caution}</p>
-          ))}
-        </div>
-      )}
+      <p className="quiet">{theKnowledge().files.safety.wording}</p>
       {schools.length > 0 && (
         <details>
           <summary>Where painters disagree about it: {schools.length}</summary>
@@ -107,8 +96,22 @@ function NotYet({ answer }: { answer: AnswerOf<'diagnose'> }) {
           <li key={text}>{text}</li>
         ))}
       </ul>
+      {answer.nextCoat.length > 0 && (
+        <Block title="Next coat">
+          <NextCoat advice={answer.nextCoat} />
+        </Block>
+      )}
     </section>
   );
+}
+
+function NextCoat({ advice }: { advice: AnswerOf<'diagnose'>['nextCoat'] }) {
+  return advice.map(({ text, caution }) => (
+    <li key={text}>
+      {text}
+      {caution && <Bites>{caution}</Bites>}
+    </li>
+  ));
 }
 
 function Block({ title, children }: { title: string; children: ReactNode }) {

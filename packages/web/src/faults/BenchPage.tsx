@@ -182,7 +182,13 @@ function Bench({
           )}
           {isAnswered && question && (
             <>
-              <p className="quiet">One more question would make it surer, or turn it round:</p>
+              {judged.diagnosis.wouldChange === question ? (
+                <p role="status">
+                  <strong>One more look: the answer would change what to do.</strong>
+                </p>
+              ) : (
+                <p className="quiet">One more question would make it surer:</p>
+              )}
               {questionCard}
             </>
           )}

@@ -13,6 +13,16 @@ const VERDICT_WORDS: Record<Repair['verdict'], string> = {
   strip: 'Strip it',
 };
 
+/** Safety at the step where it bites: one line, opened by a touch. */
+export function Bites({ children }: { children: string }) {
+  return (
+    <details className={styles['bites']} role="note" aria-label="Safety">
+      <summary>Before you do: safety</summary>
+      <p>{children}</p>
+    </details>
+  );
+}
+
 export function RepairCard({ repair, takesFilm, format }: { repair: Repair; takesFilm: boolean; format: Format }) {
   const { ladder, removalBudgetUm: budget, verdict } = repair;
   const film = (um: number) => format.joined(format.film(um));
@@ -33,13 +43,14 @@ export function RepairCard({ repair, takesFilm, format }: { repair: Repair; take
           </p>
         )}
         <ol className={styles['ladder']}>
-          {ladder.map(({ step, grit, condition }) => (
+          {ladder.map(({ step, grit, condition, caution }) => (
             <li key={`${step}${grit ?? ''}`}>
               <b>
                 {grit ? `${grit} · ` : ''}
                 {step}
               </b>
               <span className="quiet"> {condition}</span>
+              {caution && <Bites>{caution}</Bites>}
             </li>
           ))}
         </ol>

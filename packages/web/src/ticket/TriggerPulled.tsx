@@ -1,6 +1,6 @@
 /** Asked beside every pressure that is typed: a reading at rest says nothing about the pressure while spraying. */
 import { SegmentedControl } from '@mantine/core';
-import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
+import { verdictSaid } from '@orthochrom/contract/words/verdictWords.ts';
 
 export function TriggerPulled({ value, onChange }: { value: string | undefined; onChange: (flowing: string) => void }) {
   return (
@@ -16,7 +16,7 @@ export function TriggerPulled({ value, onChange }: { value: string | undefined; 
           { value: 'unknown', label: 'Not sure' },
         ]}
       />
-      {value !== undefined && value !== 'yes' && <p role="alert">{verdictMessage('reading-at-rest')}</p>}
+      {value !== undefined && value !== 'yes' && <p role="alert">{verdictSaid('reading-at-rest')}</p>}
     </div>
   );
 }

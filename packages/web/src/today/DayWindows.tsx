@@ -1,5 +1,5 @@
 /** The day in words: until when not, when best, when with care; said as every card says it. */
-import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
+import { leadOf, verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import type { ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
@@ -9,7 +9,9 @@ import { clockText, dayWindows, type DayRoom, type DayWindow, type GradeBand } f
 import styles from './DayWindows.module.css';
 
 function wordsOf({ level, why, grade }: DayWindow, { inWords }: Format): string {
-  const said = why.map(({ code, params }) => verdictMessage(code, params, inWords));
+  const said = why.map(({ code, params }) =>
+    [verdictMessage(code, params, inWords), leadOf(code, params, inWords).instead?.text].filter(Boolean).join(' '),
+  );
   if (level === 'stop') return said.join(' ');
   const fits = `A panel job wants about ${grade}.`;
   return level === 'caution' ? [...said, fits].join(' ') : `${fits} Within the usual limits; each sheet may ask for more.`;

@@ -1,0 +1,79 @@
+/** What lies behind a journey, done through the API as the cards do it: a coat laid from gate to look, days gone by, a room set up otherwise. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { expect } from '@playwright/test';
+import pg from 'pg';
+import { v7 as newId } from 'uuid';
+import { letMinutesPass } from './shop.ts';
+import { ADDRESS } from './shopServer.ts';
+
+async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: object): Promise<T> {
+  const reply = await fetch(`${ADDRESS}/api${path}`, {
+    method,
+    ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
+  });
+  const text = await reply.text();
+  expect(reply.ok, `${method} ${path}: ${text}`).toBe(true);
+  return JSON.parse(text) as T;
+}
+const read = (ticketId: string) => call<TicketWhole>('GET', `/tickets/${ticketId}`);
+
+/** The coat at this place of the ticket, in the order of spraying: gate, plan, mix, spray, flash and look. */
+export async function layCoat(ticketId: string, nth: number, seen: string[]): Promise<void> {
+  let whole = await read(ticketId);
+  const { painterId } = whole.ticket;
+  const coat = () => whole.coats[nth]!;
+  const stage = whole.ticket.stages.find(({ id }) => id === coat().stageId)!;
+  const tap = async (path: string, body: object) => (whole = await call('POST', path, { painterId, ...body }));
+  const versioned = (path: string, body: object = {}) => tap(`/coats/${coat().id}/${path}`, { version: coat().version, ...body });
+  await tap(`/tickets/${ticketId}/gate-answers`, {
+    id: newId(),
+    stageId: stage.id,
+    step: 'mix',
+    protection: { breathing: 'airFed', skin: true, eyes: true },
+    breathingAirChecked: true,
+    extraction: 'on',
+    ignition: [],
+    bystanders: false,
+    floor: 'clear',
+  });
+  await versioned('take', { gunId: stage.gunId, overrides: {} });
+  const mix = coat().planned!.answers['mix'] as AnswerOf<'mix'>;
+  await tap(`/tickets/${ticketId}/mixes`, {
+    id: newId(),
+    stageId: stage.id,
+    coatId: coat().id,
+    batchNo: 1,
+    poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
+  });
+  await versioned('spray-start', { mixId: whole.mixes.at(-1)!.id, unchangedSinceGate: true });
+  await versioned('spray-end');
+  await letMinutesPass(120);
+  const timer = whole.timers.find(({ coatId, kind }) => coatId === coat().id && kind === 'flash')!;
+  await tap(`/timers/${timer.id}/confirm`, { version: timer.version, tests: { touch: 'dry', edge: 'dry' } });
+  await versioned('look', { done: {}, seen, rating: 'fair', note: '' });
+}
+
+/** The coats of this ticket are so many days old. */
+export async function letDaysPass(ticketId: string, days: number): Promise<void> {
+  const client = new pg.Client({ connectionString: process.env['DATABASE_URL'] });
+  await client.connect();
+  await client.query(
+    `update coat set started_at = started_at - $1::interval, ended_at = ended_at - $1::interval where ticket_id = $2`,
+    [`${days} days`, ticketId],
+  );
+  await client.end();
+}
+
+export async function roomOf(ticketId: string): Promise<Room> {
+  const { ticket } = await read(ticketId);
+  return (await call<ShopSetup>('GET', '/setup')).rooms.find(({ id }) => id === ticket.roomId)!;
+}
+
+/** Set up as it was, whatever its version is by now. */
+export async function setRoom(room: Room): Promise<void> {
+  const { version } = (await call<ShopSetup>('GET', '/setup')).rooms.find(({ id }) => id === room.id)!;
+  const { id, ...body } = room;
+  await call('PUT', `/rooms/${id}`, { ...body, version });
+}
