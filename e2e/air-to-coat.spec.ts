@@ -64,7 +64,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'Set at the gun, trigger pulled otherwise' }).click();
   await page.getByRole('textbox', { name: 'Yours: at the gun, trigger pulled' }).fill('1,6 bar');
   await choose(page, 'Trigger pulled', 'At rest');
-  await expect(page.getByText(/it says nothing about the pressure while you spray/)).toBeVisible();
+  await expect(page.getByText(/says nothing about the pressure while you spray/)).toBeVisible();
   await choose(page, 'Trigger pulled', 'Pulled');
   await page.getByRole('textbox', { name: 'A word why' }).fill('long hose today');
   await page.getByRole('button', { name: 'Use mine' }).click();

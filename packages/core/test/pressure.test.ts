@@ -78,6 +78,14 @@ describe('a pressure reading', () => {
     expect(pressureOf(at('inlet', 150, { wantedInletKPa: 152 })).changeKPa).toBe(0);
     expect(pressureOf(at('inlet', 150, { wantedInletKPa: 160 })).changeKPa).toBeCloseTo(10, 9);
   });
+  it.each(['wall', 'inlet'] as const)('read at the %s, a drop of 3 psi is healthy and one of 15 is not', (place) => {
+    const { airline: _, ...unknownLine } = at(place, 200);
+    const drop = (psi: number) => pressureOf({ ...unknownLine, restValue: 200 + psi * 6.895 });
+    expect(drop(3).reasons.map(({ code }) => code)).toContain('drop-healthy');
+    expect(codes(drop(3))).not.toContain('supply-drops');
+    expect(codes(drop(15))).toContain('supply-drops');
+    expect(drop(15).reasons.map(({ code }) => code)).not.toContain('drop-healthy');
+  });
   it('that falls further than this line should names the supply', () => {
     expect(pressureOf(at('wall', 200, { restValue: 220 })).reasons.map(({ code }) => code)).toContain('drop-as-it-should');
     expect(pressureOf(at('wall', 200, { restValue: 300 })).reasons.map(({ code }) => code)).toContain('drop-too-much');

@@ -1,4 +1,5 @@
 /** Findings: judged again by the server, confirmed later, their changes offered, their photos kept, handed over and taken in. */
+import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
@@ -124,7 +125,7 @@ describe('a finding', () => {
     expect(finding.result.decided).toBe(true);
     expect(finding.result.faults[0]!.id).toBe('POP');
     expect(finding.result.causes.slice(0, 3).map(({ id }) => id)).toContain('flash_short');
-    expect(finding.knowledgeVersion).toBe(1);
+    expect(finding.knowledgeVersion).toBe(theKnowledge().knowledge.version);
   });
   it('comes again under the same id without a second row', async () => {
     const finding = await found();

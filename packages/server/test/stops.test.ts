@@ -199,3 +199,29 @@ describe('heat and polish', () => {
     expect(codes(await walk.work(0, 'polished'))).toContain('fault-unsettled');
   });
 });
+
+describe('a comb reading while it flashes', () => {
+  const due = () => Date.parse(walk.whole.timers.find(({ kind }) => kind === 'flash')!.dueAt);
+  const comb = async (wetFilmUm: number) => {
+    const { id, version } = walk.coat();
+    const reply = await shop.post<Fault>(`/coats/${id}/wet-film`, { version, painterId: walk.painterId, wetFilmUm });
+    await walk.read();
+    return reply.status;
+  };
+  it('moves the clock, a heavy film later, never under the sheet, and is what the record keeps', async () => {
+    await before('on');
+    await walk.on();
+    const asPlanned = due();
+    expect(await comb(120)).toBe(200);
+    const heavy = due();
+    expect(heavy).toBeGreaterThan(asPlanned);
+    expect(await comb(5)).toBe(200);
+    expect(due()).toBeLessThan(heavy);
+    const floor = (walk.coat().planned!.answers['recoat'] as { floorMinutes: number }).floorMinutes;
+    expect(due() - Date.parse(walk.coat().endedAt!)).toBeGreaterThanOrEqual(floor * 60_000 - 1);
+    await walk.flash();
+    await walk.look(0, ['nothing']);
+    expect(walk.coat().done['wetFilmUm']).toEqual({ value: 5, source: 'instrument' });
+    expect(await comb(30)).toBe(409);
+  });
+});

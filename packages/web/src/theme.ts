@@ -53,7 +53,10 @@ export const theme = createTheme({
     NumberInput: { defaultProps: { size: 'md' } },
     Textarea: { defaultProps: { size: 'md' } },
     SegmentedControl: { defaultProps: { size: 'md' } },
-    Notification: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } }, styles: { description: { color: 'var(--ink)' } } },
+    Notification: {
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close' } },
+      styles: { description: { color: 'var(--ink)' } },
+    },
     Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } },
   },
 });

@@ -80,10 +80,10 @@ const ONLY_USUAL =
 
 /** One change at a time, in order; what to expect of each; the two that make each other worse by their own rule. */
 export function nextCoatAdvice({ changes, causes, decided, overReduced, faults }: Diagnosis, told: Set<string>): AdviceText[] {
-  if (changes.length === 0) return [];
+  if (changes.length === 0 && overReduced === undefined) return [];
   const ids = changes.map(({ cause }) => cause);
   const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
-  const isOnlyUsual = !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
+  const isOnlyUsual = changes.length > 0 && !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
   const inOrder = `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`;
   const order = isOnlyUsual ? [ONLY_USUAL] : changes.length > 1 ? [inOrder] : [];
   const open = decided ? [] : [`Whether it is ${alike(faults)}, what brings both is the same: change that first.`];

@@ -15,7 +15,8 @@ export type Sources = {
   air: AirNow;
 };
 /** Of a coat: what it is, and what was taken for it. */
-export type CoatAsked = Pick<Coat, 'stageId' | 'ordinal' | 'state' | 'overrides'> & Partial<Pick<Coat, 'planned' | 'gunId'>>;
+export type CoatAsked = Pick<Coat, 'stageId' | 'ordinal' | 'state' | 'overrides'> &
+  Partial<Pick<Coat, 'planned' | 'gunId' | 'done'>>;
 export type Wishes = PlanWishes & { gunId?: string; cupId?: string };
 export const MISSING = ['stage', 'sheet', 'room', 'painterId', 'gunId', 'cupId'] as const;
 /** What the ticket or the wish names and the shop does not have. */
@@ -47,6 +48,7 @@ export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, 
   const airLine = setup.airLines.find(({ roomId }) => roomId === room.id);
   const flowCup = whole.mixes.findLast(({ stageId }) => stageId === stage.id)?.flowCup;
   const own = ownSettings(coat);
+  const combed = coat.done?.['wetFilmUm'];
   const { wantedParts, hardenerId, readyMl, part, mist } = wishes;
   const context: PlanContext = {
     ticket,
@@ -70,6 +72,7 @@ export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, 
     ...(hardenerId ? { hardenerId } : {}),
     ...(readyMl === undefined ? {} : { readyMl }),
     ...(own ? { own } : {}),
+    ...(combed?.source === 'instrument' ? { combedUm: combed.value } : {}),
   };
   const cup = wishes.cupId === undefined ? cupFor(setup.cups, context) : setup.cups.find(({ id }) => id === wishes.cupId);
   if (wishes.cupId !== undefined && !cup) return { missing: 'cupId' };

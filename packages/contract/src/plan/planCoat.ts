@@ -45,7 +45,7 @@ export function planCoat(context: PlanContext): CoatPlan {
   const setup = ask('setup', setupQuestion);
   const recoatQuestion = recoatInput(context, {
     minutesSince: 0,
-    wetFilmUm: setup.own?.wetFilmUm ?? setup.wetFilmUm,
+    wetFilmUm: context.combedUm ?? setup.own?.wetFilmUm ?? setup.wetFilmUm,
     ...(inUse?.stepsSlower === undefined ? {} : { stepsSlower: inUse.stepsSlower }),
   });
   const recoat = ask('recoat', recoatQuestion);

@@ -184,6 +184,8 @@ export const SprayEnd = z
         contradiction(['highestInletKPa'], `the highest, ${highestInletKPa} kPa, lies under the lowest, ${lowestInletKPa} kPa`),
       );
   });
+/** Read off the comb before the film is touch-dry. */
+export const WetFilmRead = z.strictObject({ ...edited, painterId: Id, ...wanted('wetFilmUm') });
 export const Look = z.strictObject({
   ...edited,
   painterId: Id,

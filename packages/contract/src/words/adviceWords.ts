@@ -6,6 +6,7 @@ export const ADVICE: Record<string, string> = {
   'stir-paint-first': 'Turn the tin and stir from the bottom before pouring.',
   'hardener-before-reducer': 'Hardener next, reducer last, each to its own level.',
   'stir-and-rest': 'Stir slowly for two minutes, let it stand one. The pot life runs from the hardener.',
+  'cups-together': 'More than one cup: pour all cups together before the first coat, so that the colour is one.',
   'strain-into-cup': 'Strain into the cup of the gun.',
   'hire-a-booth': 'Hire a booth by the hour.',
   'have-a-shop-spray-it': 'Have a licensed shop spray it.',

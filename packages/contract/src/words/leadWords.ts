@@ -125,6 +125,7 @@ export const INSTEAD: Record<string, string> = {
   'nearer-ground': 'A ground nearer to its shade saves paint and film.',
   'ground-of-sheet': 'Take the ground its sheet names.',
   'wider-or-thriftier': 'Wider hose, fewer couplers, or a gun that needs less.',
+  'look-at-supply': 'Filter, regulator, couplers, hose, in that order; then the compressor. Read it again, trigger pulled.',
   'wider-bore': 'A wider bore gives it back.',
   'read-again-here': 'Read it again here, trigger pulled.',
   'measure-it': 'Measure it, or prove it on a test panel.',

@@ -72,8 +72,8 @@ const OVER_REDUCED = 'over_reduced';
 const overReducedOf = ({ red_ratio: ratio }: Log): number | undefined =>
   typeof ratio === 'number' && ratio >= FAR_OVER_REDUCED ? ratio : undefined;
 
-const mixFirst = (changes: readonly Blamed[], blamed: readonly Blamed[]): Blamed[] => [
-  ...blamed.filter(({ cause }) => cause.id === OVER_REDUCED),
+const mixFirst = (changes: readonly Blamed[]): Blamed[] => [
+  ...changes.filter(({ cause }) => cause.id === OVER_REDUCED),
   ...changes.filter(({ cause }) => cause.id !== OVER_REDUCED),
 ];
 
@@ -138,7 +138,7 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
       ? sharedChanges(knowledge, [fault.id, rival.id], blamed, isProven)
       : [];
   const overReduced = overReducedOf(log);
-  const inOrder = overReduced === undefined ? told : mixFirst(told, blamed);
+  const inOrder = overReduced === undefined ? told : mixFirst(told);
   const beside = decision.decided ? secondFault?.id : rival.id;
   const changes = inOrder.map(({ cause }) => {
     const layer = layerOf(cause);

@@ -4,7 +4,7 @@ import type { Limits } from '../air/limits.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
-import { layerClassOf, type Layer } from '../inForce/timesOf.ts';
+import { layerClassOf, timesOf, type Layer } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import { mapSpread, type Spread } from '../outcome/spread.ts';
 import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
@@ -149,7 +149,7 @@ function testFor(next: NextStep): RecoatAnswer['test'] {
   return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
 }
 
-function reasonsOf(wait: Wait, { layer, climate, mistCoat }: RecoatInput): Reason[] {
+function reasonsOf(wait: Wait, { layer, climate, mistCoat, wetFilmUm }: RecoatInput): Reason[] {
   const materialClass = layerClassOf(layer);
   const reasons = [wait.reason, ...(materialClass.source === 'model' ? [materialClass.reason] : [])];
   if (wait.isCure) return [...reasons, because('never-under-sheet', 'rule')];
@@ -165,7 +165,16 @@ function reasonsOf(wait: Wait, { layer, climate, mistCoat }: RecoatInput): Reaso
     .filter(({ factor }) => Math.abs(Math.log(factor)) > 0.02)
     .sort((a, b) => Math.abs(Math.log(b.factor)) - Math.abs(Math.log(a.factor)));
   for (const { code, factor } of sized)
-    reasons.push(because(code, 'model', { factor, airC: climate.airTemperatureC, rhPercent: climate.relativeHumidityPercent }));
+    reasons.push(
+      because(code, 'model', {
+        factor,
+        way: factor > 1 ? 'Longer' : 'Shorter',
+        airC: climate.airTemperatureC,
+        rhPercent: climate.relativeHumidityPercent,
+        side: factor > 1 ? 'slower' : 'quicker',
+        ...(wetFilmUm === undefined ? {} : { wetUm: wetFilmUm, sheetUm: timesOf(layer).wetFilmUm }),
+      }),
+    );
   if (wait.earliestMinutes.value <= wait.floorMinutes + 1e-9)
     reasons.push(because('at-sheet-floor', 'dataSheet', { floorMinutes: wait.floorMinutes }));
   return reasons;

@@ -55,6 +55,9 @@ const GAUGE_LOG_SD = { good: 0.02, doubtful: 0.1, none: 0.2 } as const;
 const LEAVE_IT_KPA = 3.5;
 /** Three psi more from rest to trigger than this line should show. */
 const DROP_TOO_MUCH_KPA = 21;
+/** Without a line to hold it against: up to 5 psi is healthy, from 10 psi the gun starves, wherever it was read (WORK C107). */
+const HEALTHY_DROP_KPA = 35;
+const STARVING_DROP_KPA = 69;
 const MOST_INLET_KPA = 1000;
 /** Only the air matters here: any paint will do for a model that is asked nothing about paint. */
 const NO_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
@@ -70,6 +73,7 @@ export function pressureOf(input: PressureInput): PressureAnswer {
   if (gaugeTrust !== 'good') verdicts.push(caution('gauge-not-trusted'));
   const dropKPa = restValue === undefined || flowing !== 'yes' ? undefined : convert(restValue, input.unit, 'kPa') - readKPa;
   const drop = dropKPa === undefined ? {} : { dropKPa };
+  if (dropKPa !== undefined && dropKPa >= STARVING_DROP_KPA) verdicts.push(caution('supply-drops', { dropKPa }));
   if (flowing !== 'yes' || at === 'unknown')
     return { usable: false, ...drop, asks: [], verdicts, reasons: [because('reading-worth-nothing', 'rule')] };
   if (at === 'wall' && !input.airline)
@@ -79,7 +83,7 @@ export function pressureOf(input: PressureInput): PressureAnswer {
       ...drop,
       asks: [],
       verdicts,
-      reasons: [because('line-not-known', 'rule')],
+      reasons: [because('line-not-known', 'rule'), ...dropReasons(undefined, dropKPa)],
     };
 
   const inletKPa = mapSpread(spreadOf(readKPa, gaugeTrust), inletFrom(place));
@@ -107,7 +111,10 @@ export function pressureOf(input: PressureInput): PressureAnswer {
       ),
       ...(wall?.verdicts ?? []).filter(({ code }) => code === 'loss-measured-elsewhere' || code === 'beyond-formula'),
     ],
-    reasons: [...reasonsOf(place), ...dropReasons(wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa, at, dropKPa)],
+    reasons: [
+      ...reasonsOf(place),
+      ...dropReasons(at === 'wall' ? wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa : undefined, dropKPa),
+    ],
   };
 }
 
@@ -177,9 +184,10 @@ function reasonsOf({ at, gun, airline }: Placed): Reason[] {
   ];
 }
 
-/** Rest to trigger, against what this line's own regulator should show. */
-function dropReasons(predictedKPa: number | undefined, at: PressureInput['at'], dropKPa: number | undefined): Reason[] {
-  if (dropKPa === undefined || predictedKPa === undefined || at !== 'wall') return [];
+/** Rest to trigger, against what this line's own regulator should show; without it, by what is healthy anywhere. */
+function dropReasons(predictedKPa: number | undefined, dropKPa: number | undefined): Reason[] {
+  if (dropKPa === undefined) return [];
+  if (predictedKPa === undefined) return dropKPa <= HEALTHY_DROP_KPA ? [because('drop-healthy', 'rule', { dropKPa })] : [];
   const params = { dropKPa, predictedKPa };
   const isTooMuch = dropKPa - predictedKPa > DROP_TOO_MUCH_KPA;
   return [isTooMuch ? because('drop-too-much', 'model', params) : because('drop-as-it-should', 'model', params)];

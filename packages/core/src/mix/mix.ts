@@ -75,7 +75,7 @@ export function mixOf(input: MixInput): MixAnswer {
     ...(readyGrams === undefined ? {} : { readyGrams }),
     ...(limitedBy ? { limitedBy } : {}),
     batches: batchesOf(shares, readyMl, mostMl, input.densitiesGPerMl, input.cup),
-    notes: notesOf(shares),
+    notes: [...notesOf(shares), ...(readyMl > mostMl ? [{ code: 'cups-together' }] : [])],
     ...facts,
   };
 }

@@ -2,7 +2,7 @@
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import { settingNames, type TakenPlan } from '@orthochrom/contract/shop/ticket.ts';
+import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
 import type { Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -201,7 +201,7 @@ export const lookAt = (
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'flashed', 'looked');
-    const done = doneOf(coat.planned, coat.overrides as Overrides, given);
+    const done = doneOf(coat, given);
     const figure = (name: string) => done[name]?.value ?? null;
     const changes = {
       state: 'looked',
@@ -224,10 +224,13 @@ export const lookAt = (
     });
   });
 
-function doneOf(planned: TakenPlan | null, overrides: Overrides, given: Partial<Record<string, number>>): Done {
+/** What the painter says, else what an instrument read, else what was intended. */
+function doneOf({ planned, overrides, done: before }: CoatRow, given: Partial<Record<string, number>>): Done {
   const setup = planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
   const settings = settingNames.flatMap((name) => {
     const own = overrides[name]?.chosen;
+    const read = before[name];
+    if (given[name] === undefined && read?.source === 'instrument') return [[name, read] as const];
     const intended = typeof own === 'number' ? own : setup?.[name];
     const value = given[name] ?? intended;
     return value === undefined

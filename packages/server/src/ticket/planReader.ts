@@ -54,11 +54,12 @@ export async function planContextOf(
   };
 }
 
-const askedOf = ({ stageId, ordinal, state, overrides, planned, gunId }: CoatRow): CoatAsked => ({
+const askedOf = ({ stageId, ordinal, state, overrides, planned, gunId, done }: CoatRow): CoatAsked => ({
   stageId,
   ordinal,
   state: state as Coat['state'],
   overrides,
+  done,
   ...(planned ? { planned } : {}),
   ...(gunId ? { gunId } : {}),
 });

@@ -10,6 +10,7 @@ import {
   TicketCreate,
   TicketEdit,
   TimerConfirm,
+  WetFilmRead,
 } from '@orthochrom/contract/shop/ticket.ts';
 import { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
@@ -21,6 +22,7 @@ import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, lookAt, panelSprayed, startSpraying } from './coatLedger.ts';
+import { readWetFilm } from './combLedger.ts';
 import { answerGate } from './gateKeeper.ts';
 import { addLayerWork } from './layerWorkLedger.ts';
 import { addMix, noteFlowCup } from './mixLedger.ts';
@@ -86,6 +88,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   });
   routes.post('/coats/:id/spray-end', async (req, res) => {
     await endSpraying(ledger, { probe, gauge }, idOf(req), bodyOf(SprayEnd, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/wet-film', async (req, res) => {
+    await readWetFilm(ledger, probe, idOf(req), bodyOf(WetFilmRead, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/look', async (req, res) => {

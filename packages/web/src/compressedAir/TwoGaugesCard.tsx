@@ -12,6 +12,7 @@ import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
 import { dayText } from '../guns/dates.ts';
+import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 
@@ -38,6 +39,18 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
     inletKPa === undefined || airFlowLPerMin === undefined
       ? undefined
       : ask('airline', { ...lineOf({ line: line.line }), wantedInletKPa: inletKPa, airFlowLPerMin });
+  const supply =
+    wallKPa === undefined || restKPa === undefined || isImpossible
+      ? undefined
+      : ask('pressure', {
+          value: wallKPa,
+          restValue: restKPa,
+          unit: 'kPa',
+          at: 'wall',
+          flowing: 'yes',
+          gun,
+          airline: lineOf(line),
+        });
   const save = () =>
     write(async () => {
       const setup = await postJson<ShopSetup>('/api/tests', {
@@ -100,6 +113,12 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
           To have {format.joined(format.pressure(inletKPa))} at the gun: {format.joined(format.pressure(inletKPa))} ÷{' '}
           {(inletKPa / wallKPa).toFixed(2)} = {format.joined(format.pressure(wallKPa))}.
         </p>
+      )}
+      {supply && (
+        <>
+          <VerdictList verdicts={supply.verdicts.filter(({ code }) => code === 'supply-drops')} />
+          <ReasonList reasons={supply.reasons.filter(({ code }) => code.startsWith('drop-'))} />
+        </>
       )}
       <div className="row">
         <Button

@@ -93,6 +93,7 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
       <VerdictList verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]} hideGo />
+      {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
       <NotBefore {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
       {isConfirmed && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
       {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
@@ -112,6 +113,39 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
           </div>
         </>
       )}
+    </div>
+  );
+}
+
+/** A comb read now moves the clock: a heavy film waits longer. */
+function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'painter' | 'keep'>) {
+  const [wetFilmUm, setWetFilmUm] = useState<number>();
+  const [busy, write] = useWrite();
+  const read = coat.done['wetFilmUm'];
+  const note = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/wet-film`, {
+          version: coat.version,
+          painterId: painter.id,
+          wetFilmUm,
+        }),
+      ),
+    );
+  return (
+    <div className="row" style={{ alignItems: 'end' }}>
+      <FigureInput
+        label={
+          read?.source === 'instrument' ? 'Wet film by the comb: the clock goes by it' : 'Wet film by the comb, if you read one'
+        }
+        kind="film"
+        field="wetFilmUm"
+        {...(read?.source === 'instrument' ? { value: read.value } : {})}
+        onChange={(entered) => setWetFilmUm(entered?.canonical)}
+      />
+      <Button variant="default" loading={busy} disabled={wetFilmUm === undefined} onClick={() => void note()}>
+        Let the clock go by it
+      </Button>
     </div>
   );
 }

@@ -93,43 +93,44 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
         )}
         {shootsMix(kind) && <MixAtGate rooms={setup.rooms} sheets={sheets} onGate={setGate} />}
         {isShut && <p className="quiet">What to do stands here once the gate has passed.</p>}
-        <div
-          className="grid2"
-          hidden={isShut}
-          style={{ alignItems: 'start', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 380px), 1fr))' }}
-        >
-          <section className="card stack" aria-label="What to do">
-            <ol style={{ margin: 0, paddingLeft: '1.4rem', lineHeight: 1.6, fontSize: '1.1rem' }}>
-              {steps.map((step) => (
-                <li key={step}>{step}</li>
-              ))}
-            </ol>
-            <FiguresOfTest gun={gun} kind={kind} draft={draft} setDraft={setDraft} />
-          </section>
-          <section className="card stack" aria-label="What it tells">
-            <h2 className="tape" style={{ alignSelf: 'start' }}>
-              What it tells
-            </h2>
-            {kind === 'pattern' ? (
-              draft.seen ? (
-                <PatternAnswer gun={gun} nozzleMm={set.nozzleMm} seen={draft.seen} />
+        {!isShut && (
+          <div
+            className="grid2"
+            style={{ alignItems: 'start', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 380px), 1fr))' }}
+          >
+            <section className="card stack" aria-label="What to do">
+              <ol style={{ margin: 0, paddingLeft: '1.4rem', lineHeight: 1.6, fontSize: '1.1rem' }}>
+                {steps.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <FiguresOfTest gun={gun} kind={kind} draft={draft} setDraft={setDraft} />
+            </section>
+            <section className="card stack" aria-label="What it tells">
+              <h2 className="tape" style={{ alignSelf: 'start' }}>
+                What it tells
+              </h2>
+              {kind === 'pattern' ? (
+                draft.seen ? (
+                  <PatternAnswer gun={gun} nozzleMm={set.nozzleMm} seen={draft.seen} />
+                ) : (
+                  <p>Nothing yet: touch a drawing.</p>
+                )
+              ) : parsed.success && parsed.data.kind !== 'pattern' ? (
+                <WhatItDid gun={gun} nozzleMm={set.nozzleMm} test={parsed.data as Parameters<typeof WhatItDid>[0]['test']} />
               ) : (
-                <p>Nothing yet: touch a drawing.</p>
-              )
-            ) : parsed.success && parsed.data.kind !== 'pattern' ? (
-              <WhatItDid gun={gun} nozzleMm={set.nozzleMm} test={parsed.data as Parameters<typeof WhatItDid>[0]['test']} />
-            ) : (
-              <p>Nothing yet: the figures are still missing.</p>
-            )}
-            {fault && <p role="alert">{fault}</p>}
-            <div className="row">
-              <Button size="lg" loading={busy} disabled={!parsed.success || isShut} onClick={() => void save()}>
-                Keep this test
-              </Button>
-            </div>
-            <p className="quiet">It belongs to {setName(set)} and is history as soon as another set is fitted.</p>
-          </section>
-        </div>
+                <p>Nothing yet: the figures are still missing.</p>
+              )}
+              {fault && <p role="alert">{fault}</p>}
+              <div className="row">
+                <Button size="lg" loading={busy} disabled={!parsed.success || isShut} onClick={() => void save()}>
+                  Keep this test
+                </Button>
+              </div>
+              <p className="quiet">It belongs to {setName(set)} and is history as soon as another set is fitted.</p>
+            </section>
+          </div>
+        )}
       </div>
     </>
   );
