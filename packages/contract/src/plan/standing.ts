@@ -6,6 +6,7 @@ import { caution, stop } from '@orthochrom/core/outcome/told.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { Coat, SheetVersion } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
+import { gateProduct } from './gateProduct.ts';
 import { coatsUnder, holdsAgainst, isSanded, layerSaid, leftOf, unsettledOf, type Laid } from './layersUnder.ts';
 import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
@@ -44,9 +45,10 @@ export function standingFor(
 export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] => verdicts.filter(({ level }) => level === 'stop');
 
 /** A limit of the region that was entered for the room is a law: over it nothing is poured (WORK F06). */
-function solventStop({ mix }: CoatPlan, { room }: PlanContext): WordedVerdict[] {
+function solventStop({ mix }: CoatPlan, { room, sheet, stage }: PlanContext): WordedVerdict[] {
   const limitGPerL = room.regionRules.vocLimitGPerL;
-  const vocGPerL = mix?.vocGPerL;
+  // As its sheet prints the recipe, less water; else as the mix is worked out.
+  const vocGPerL = gateProduct(sheet, stage.recipeName).vocGPerL ?? mix?.vocGPerL;
   if (limitGPerL === undefined || vocGPerL === undefined || vocGPerL <= limitGPerL) return [];
   return [wordVerdict(stop('voc-over-legal-limit', { vocGPerL, limitGPerL }))];
 }

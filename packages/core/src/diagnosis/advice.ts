@@ -10,6 +10,8 @@ const WORTH_A_CHANGE = 0.15;
 const OF_THE_LIKELIEST = 0.4;
 /** Of a fault that is still open, causes that bring its rival as well, this strongly each, are told. */
 const BRINGS_BOTH = 0.2;
+/** From here on two faults are of one kind: runs and sags, dry peel and dry spray. */
+const OF_ONE_KIND = 0.5;
 
 /**
  * Causes worth acting on, likeliest first. A cause whose change makes the fault worse, or pushes the second fault up, is
@@ -42,11 +44,20 @@ export function sharedChanges(
   isProven: (cause: Cause) => boolean,
 ): Blamed[] {
   const forbidden = new Set([...(knowledge.never[first] ?? []), ...(knowledge.never[second] ?? [])]);
-  return blamed
+  const shared = blamed
     .filter(({ cause }) => [first, second].every((id) => (cause.makes[id] ?? 0) >= BRINGS_BOTH))
-    .filter(({ cause }) => !cause.steps.some((step) => forbidden.has(step)))
-    .filter(({ cause, probability }) => isProven(cause) || probability >= OF_THE_LIKELIEST)
-    .slice(0, MOST_CHANGES);
+    .filter(({ cause }) => !cause.steps.some((step) => forbidden.has(step)));
+  const most = shared[0]?.probability ?? 0;
+  // Two of one kind want the same changes though nothing speaks for one cause; two strangers only what is proven or likely.
+  const bar = kinshipOf(knowledge, first, second) >= OF_ONE_KIND ? OF_THE_LIKELIEST * most : OF_THE_LIKELIEST;
+  return shared.filter(({ cause, probability }) => isProven(cause) || probability >= bar).slice(0, MOST_CHANGES);
+}
+
+/** How far two faults come from the same causes: shared strength of all strength, causes weighed by how common they are. */
+function kinshipOf({ causes }: Knowledge, first: string, second: string): number {
+  const sum = (pick: (a: number, b: number) => number) =>
+    causes.reduce((total, { prior, makes }) => total + prior * pick(makes[first] ?? 0, makes[second] ?? 0), 0);
+  return sum(Math.min) / sum(Math.max);
 }
 
 /** Steps of a cause that neither of the faults forbids. */

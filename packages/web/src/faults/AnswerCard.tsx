@@ -89,7 +89,6 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
 function NotYet({ answer }: { answer: AnswerOf<'diagnose'> }) {
   return (
     <section className={`card ${styles['answer']}`} aria-label="Answer">
-      <strong>Not certain yet.</strong>
       <VerdictList verdicts={answer.verdicts} hideGo />
       <ul className={styles['list']}>
         {answer.now.map(({ text }) => (

@@ -19,11 +19,7 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   return (
     <div className={styles['standing']}>
       <details>
-        <summary>
-          {isTwoPack
-            ? 'Two-pack: air-fed breathing, skin and eyes covered, until the fog is gone'
-            : 'Vapour, sparks, rags, waste'}
-        </summary>
+        <summary>{isTwoPack ? 'Two-pack: air-fed breathing, skin and eyes covered' : 'Vapour, sparks, rags, waste'}</summary>
         {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (
           <p key={text}>{text}</p>
         ))}

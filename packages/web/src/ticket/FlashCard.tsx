@@ -93,7 +93,6 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
       <VerdictList verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]} hideGo />
-      {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
       <NotBefore {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
       {isConfirmed && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
       {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
@@ -113,6 +112,7 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
           </div>
         </>
       )}
+      {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
     </div>
   );
 }

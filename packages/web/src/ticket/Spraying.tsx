@@ -15,6 +15,9 @@ import { panelName } from './names.ts';
 import styles from './SprayCard.module.css';
 import { useStanding } from './standing.ts';
 
+/** What to do with the wet panel comes before why. */
+const isAboutPanel = ({ code }: { code: string }): boolean => code === 'wet-panel-stopped';
+
 type SprayingProps = CardProps & { gatePassed: boolean; askGate: () => void };
 
 export function Spraying(props: SprayingProps) {
@@ -46,7 +49,8 @@ export function Spraying(props: SprayingProps) {
               </Button>
             </p>
           )}
-          <VerdictList verdicts={standing.verdicts} hideGo />
+          <VerdictList verdicts={standing.verdicts.filter(isAboutPanel)} />
+          <VerdictList verdicts={standing.verdicts.filter((verdict) => !isAboutPanel(verdict))} hideGo />
           <BreakOff
             panels={panels.filter(({ id }) => !isDone(id))}
             hasAny={coat.panelsSprayed.length > 0}
