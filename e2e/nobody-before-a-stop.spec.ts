@@ -61,6 +61,9 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   await expect(verdict(page, 'wet-panel-stopped')).toContainText('lift off at the next edge');
   await expect(page.getByRole('button', { name: 'The coat is on' })).toBeDisabled();
   await expectAccessible(page);
+  await page.getByRole('button', { name: 'Booth' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Office' }).click();
   await page.getByLabel('Broken off: a word why').fill('the heater failed');
   await page.getByRole('button', { name: 'Keep what is on' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
@@ -73,6 +76,7 @@ test('peel found in the sealer holds the base until it is settled, and is told t
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(verdict(page, 'fault-unsettled')).toContainText('Orange peel was found in sealer, coat 1');
+  await expect(page.getByRole('button', { name: /Sealer.*Orange peel not settled/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
   await page.getByLabel('Left as it is: a word why').fill('under the moulding');
   await page.getByRole('button', { name: 'Leave it' }).click();

@@ -54,6 +54,8 @@ const whole = (coats: Coat[], timers: Timer[] = []): TicketWhole =>
     timers,
     mixes: [],
     gates: [],
+    works: [],
+    found: [],
     sheets: [{ id: 'v', sheet }],
     serverNow: iso(NOW),
   }) as unknown as TicketWhole;
@@ -175,6 +177,14 @@ describe('the film stack of a panel', () => {
     const job = whole([coat('1', 'a', 1, 'looked'), coat('2', 'a', 2, 'planned'), coat('3', 'b', 1, 'planned')]);
     expect(stackLayers(job, 'p1').map(({ coatId }) => coatId)).toEqual(['1', '2', '3']);
     expect(stackLayers(job, 'p2').map(({ coatId }) => coatId)).toEqual(['3']);
+  });
+  it('marks a fault in a layer until it is settled, and keeps the mark of one that was left', () => {
+    const job = whole([coat('1', 'a', 1, 'looked', { seen: ['peel', 'dust'] }), coat('2', 'a', 2, 'planned')]);
+    expect(stackLayers(job, 'p1').map(({ fault }) => fault)).toEqual([{ isOpen: true, names: 'Orange peel, Dust' }, undefined]);
+    const work = { id: 'w', coatId: '1', painterId: 'n', settles: ['seen:peel', 'seen:dust'], why: 'low', at: iso(NOW) };
+    const marked = (kind: 'left' | 'flattened') => stackLayers({ ...job, works: [{ ...work, kind }] }, 'p1')[0]!.fault;
+    expect(marked('left')).toEqual({ isOpen: false, names: 'Orange peel, Dust' });
+    expect(marked('flattened')).toBeUndefined();
   });
   it('is planned by the middle of the sheet’s film and laid by what was logged', () => {
     const job = whole([

@@ -84,7 +84,14 @@ function withStep(input: CoatInput, asSprayed: Foreseen, stepId: string): CoatIn
   return isWithin ? { ...input, settings: moved } : undefined;
 }
 
-export type Sized = { step: string; dropletUm: [number, number]; wetUm: [number, number]; sagMm: [number, number] };
+/** `to`: where the step puts its setting on this coat; absent where it moves the hand. */
+export type Sized = {
+  step: string;
+  to?: { setting: (typeof settingNames)[number]; value: number };
+  dropletUm: [number, number];
+  wetUm: [number, number];
+  sagMm: [number, number];
+};
 
 /** Before and after of each step that the model can follow. */
 export function sizedSteps(input: CoatInput, before: Foreseen, steps: readonly string[]): Sized[] {
@@ -96,12 +103,21 @@ export function sizedSteps(input: CoatInput, before: Foreseen, steps: readonly s
     return [
       {
         step,
+        ...movedTo(input, changed),
         dropletUm: pair(({ dropletUm }) => dropletUm.value, after),
         wetUm: pair(({ film }) => film.wetUm.value, after),
         sagMm: pair(({ sagMm }) => sagMm.value, after),
       },
     ];
   });
+}
+
+/** The figure with the words: not by how much, but to what. */
+function movedTo({ settings: was }: CoatInput, { settings }: CoatInput): Pick<Sized, 'to'> {
+  const setting = settingNames.find(
+    (name) => name !== 'wetFilmUm' && typeof settings[name] === 'number' && settings[name] !== was[name],
+  );
+  return setting ? { to: { setting, value: settings[setting as keyof typeof settings] as number } } : {};
 }
 
 const RISK_OF: Record<string, RiskName> = {

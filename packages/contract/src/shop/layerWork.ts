@@ -39,4 +39,4 @@ export type LayerWork = {
 };
 
 /** A fault that the bench was asked about on a coat: by what it turned out to be, else by what leads. */
-export type FoundOnCoat = { id: string; coatId: string; fault: string; seenAt: string };
+export type LayerFinding = { id: string; coatId: string; fault: string; seenAt: string };

@@ -8,7 +8,7 @@ import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
 import type { GateRecord } from './gateRecord.ts';
-import type { FoundOnCoat, LayerWork } from './layerWork.ts';
+import type { LayerFinding, LayerWork } from './layerWork.ts';
 
 export const Panel = z.strictObject({
   id: Id,
@@ -276,7 +276,7 @@ export type TicketWhole = {
   gates: GateRecord[];
   timers: Timer[];
   works: LayerWork[];
-  found: FoundOnCoat[];
+  found: LayerFinding[];
   sheets: SheetVersion[];
   serverNow: string;
 };

@@ -117,9 +117,12 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
       answers: said.get(cause.id) ?? [],
     };
   };
+  const isProven = (cause: Belief['cause']) =>
+    beliefs.find((belief) => belief.cause === cause)!.terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
   const causes = blamed
     .filter(({ probability }) => probability >= LEAST_TOLD)
-    .slice(0, MOST_CAUSES)
+    // What a reading proves is told, however many there are.
+    .filter(({ cause }, rank) => rank < MOST_CAUSES || isProven(cause))
     .map(foundOf);
   const heardWeight = ({ terms, answers }: CauseFound) =>
     terms.reduce((sum, { logRatio }) => sum + logRatio, 0) + answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
@@ -128,8 +131,6 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     .map(foundOf)
     .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
 
-  const isProven = (cause: Belief['cause']) =>
-    beliefs.find((belief) => belief.cause === cause)!.terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
   const rival = knowledge.faults[order[1]!]!;
   const isBetween = heard.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
   const told = decision.decided

@@ -2,7 +2,7 @@
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import type { Coat, Mix, Panel, PanelDone, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
-import type { FoundOnCoat, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
+import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
 import { FindingTable } from '../finding/findingTables.ts';
@@ -150,7 +150,7 @@ async function worksOf(manager: EntityManager, ticketId: string): Promise<LayerW
 }
 
 /** What the bench was asked about coats of a ticket: by what it turned out to be, else by what leads. */
-async function foundOn(manager: EntityManager, ticketId: string): Promise<FoundOnCoat[]> {
+async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerFinding[]> {
   const rows = await manager.find(FindingTable, { where: { ticketId, coatId: Not(IsNull()) }, order: { seenAt: 'ASC' } });
   return rows.map(({ id, coatId, confirmedFault, result, seenAt }) => ({
     id,

@@ -7,7 +7,7 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Sized } from '@orthochrom/contract/diagnosis/sized.ts';
 import { LAYER_WORDS, stepWords } from '@orthochrom/contract/words/faultWords.ts';
 import type { ReactNode } from 'react';
-import type { Format } from '@orthochrom/contract/words/format.ts';
+import { turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { percentText } from './rankingLayout.ts';
 import { Bites, RepairCard } from './RepairCard.tsx';
@@ -56,7 +56,8 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
         <NextCoat advice={answer.nextCoat} />
         {sized.map((size) => (
           <li key={size.step} className="quiet">
-            {stepWords(size.step).step}: {sizedText(size, format)} (by the model, at the settings of this coat)
+            {stepWords(size.step).step}
+            {toText(size, format)}: {sizedText(size, format)} (by the model, at the settings of this coat)
           </li>
         ))}
       </Block>
@@ -120,6 +121,21 @@ function Block({ title, children }: { title: string; children: ReactNode }) {
       <ul className={styles['list']}>{children}</ul>
     </div>
   );
+}
+
+/** The step with its figure on this coat, in the painter's units. */
+function toText({ to }: Sized, format: Format): string {
+  if (!to) return '';
+  const written = {
+    inletKPa: () => format.joined(format.pressure(to.value)),
+    distanceMm: () => format.joined(format.length(to.value)),
+    fluidTurnsOut: () => `${turnsText(to.value)} turns`,
+    fanTurnsOut: () => `${turnsText(to.value)} turns`,
+    overlapPercent: () => `${to.value.toFixed(0)} %`,
+    nozzleMm: () => `${to.value} mm`,
+    wetFilmUm: () => format.joined(format.film(to.value)),
+  }[to.setting];
+  return `, to about ${written()}`;
 }
 
 function sizedText({ dropletUm, wetUm, sagMm }: Sized, format: Format): string {

@@ -14,7 +14,7 @@ import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { SETTING_NAME, STAGE_NAME, panelName } from '../ticket/names.ts';
+import { SETTING_NAME, STAGE_NAME, WORK_NAME, panelName } from '../ticket/names.ts';
 import { takenMix, takenRecoat, takenReducer, takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { formatFor, minutesText, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
@@ -30,6 +30,7 @@ export function CoatRecordPage() {
   const format = formatFor(painter.units);
   const { coat } = row;
   const mix = whole?.mixes.find(({ id: mixId }) => mixId === coat.mixId);
+  const works = whole?.works.filter(({ coatId }) => coatId === coat.id) ?? [];
   const reducer = takenReducer(coat);
   const gate = whole?.gates
     .filter(({ stageId, answeredAt }) => stageId === coat.stageId && (!coat.startedAt || answeredAt <= coat.startedAt))
@@ -87,6 +88,18 @@ export function CoatRecordPage() {
             <p key={findingId}>
               <Link to={`/faults/${findingId}`}>{faultName(fault)}</Link>, {confirmed ? 'from' : 'perhaps from'}{' '}
               {causeName(cause).toLowerCase()} <span className="quiet">{confirmed ? 'confirmed' : 'not confirmed yet'}</span>
+            </p>
+          ))}
+          {coat.overrides.stop && (
+            <p>
+              <strong>Broken off:</strong> {coat.overrides.stop.why}{' '}
+              <span className="quiet">stops then: {coat.overrides.stop.recommended}</span>
+            </p>
+          )}
+          {works.map(({ id, kind, why, at }) => (
+            <p key={id}>
+              {WORK_NAME[kind]}
+              {why ? `: ${why}` : ''} <span className="quiet">{whenText(at)}</span>
             </p>
           ))}
           <div className="row">

@@ -6,7 +6,11 @@ import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './FilmStack.module.css';
 import { panelName } from './names.ts';
-import { layOutStack, stackLayers, type StackBox } from './stackLayout.ts';
+import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stackLayout.ts';
+
+/** A triangle in the layer: filled while the fault is open, hollow once it was left with a word why. */
+const faultSaid = (fault: LayerMark | undefined): string =>
+  fault ? `, ${fault.names} ${fault.isOpen ? 'not settled' : 'left in it'}` : '';
 
 const BOX: StackBox = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
 
@@ -68,7 +72,7 @@ export function FilmStack({
               key={bar.coatId}
               role="button"
               tabIndex={0}
-              aria-label={`${bar.name}, ${film(bar.dryUm)}, ${bar.isLaid ? 'laid' : 'planned'}`}
+              aria-label={`${bar.name}, ${film(bar.dryUm)}, ${bar.isLaid ? 'laid' : 'planned'}${faultSaid(bar.fault)}`}
               aria-pressed={isSelected}
               className={`${styles['layer']} ${isSelected ? styles['selected'] : ''}`}
               onClick={() => onSelect(bar.coatId)}
@@ -89,6 +93,14 @@ export function FilmStack({
                 d={`M${BOX.leftPx + BOX.barPx} ${bar.middlePx} L${BOX.leftPx + BOX.barPx + 12} ${bar.labelPx}`}
                 className={styles['lead']}
               />
+              {bar.fault && (
+                <path
+                  d={`M${BOX.leftPx + BOX.barPx / 2} ${bar.middlePx - 8} l9 15 h-18 z`}
+                  className={bar.fault.isOpen ? styles['open'] : styles['left']}
+                >
+                  <title>{faultSaid(bar.fault).slice(2)}</title>
+                </path>
+              )}
               <text x={BOX.leftPx + BOX.barPx + 16} y={bar.labelPx + 5}>
                 {bar.name} <tspan className={styles['um']}>{film(bar.dryUm)}</tspan>
               </text>

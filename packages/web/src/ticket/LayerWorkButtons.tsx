@@ -11,16 +11,7 @@ import { postJson } from '../api/client.ts';
 import { useNowMs, useWrite } from '../api/hooks.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import type { CardProps } from './cardProps.ts';
-
-const WORK_NAME: Record<WorkKind, string> = {
-  sandedDry: 'Sanded dry',
-  sandedWet: 'Sanded wet',
-  flattened: 'Flattened',
-  recoated: 'Coated again',
-  left: 'Left as it is',
-  heated: 'Heated',
-  polished: 'Polished',
-};
+import { WORK_NAME } from './names.ts';
 
 type LayerWorkButtonsProps = Pick<CardProps, 'whole' | 'context' | 'painter' | 'keep'> & { of: Coat; kinds: WorkKind[] };
 

@@ -1,10 +1,11 @@
 /** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold; and what was done. */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
-import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
+import type { LayerWork, WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
 import type { CardProps } from './cardProps.ts';
 import { LayerWorkButtons } from './LayerWorkButtons.tsx';
+import { WORK_NAME } from './names.ts';
 
 type Later = Exclude<InputOf<'recoat'>['next'], 'coat' | 'clear'>;
 const WORD: Record<Later, string> = {
@@ -17,13 +18,8 @@ const WORD: Record<Later, string> = {
 };
 /** What is noted at the layer with a touch; heat has questions of its own. */
 const NOTED: Partial<Record<Later, WorkKind>> = { sandDry: 'sandedDry', sandWet: 'sandedWet', polish: 'polished' };
-const DONE: Partial<Record<WorkKind, string>> = {
-  sandedDry: 'sanded dry',
-  sandedWet: 'sanded wet',
-  flattened: 'flattened',
-  heated: 'heat begun',
-  polished: 'polished',
-};
+/** A fault that was left is no work on the layer. */
+const isDone = ({ kind }: LayerWork): boolean => kind !== 'left' && kind !== 'recoated';
 
 type NotBeforeProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'plan' | 'painter' | 'keep'> & { nowMs: number };
 
@@ -48,7 +44,7 @@ export function NotBefore({ whole, coat, context, plan, painter, keep, nowMs }: 
     }));
   if (rows.length === 0) return null;
   const ready = rows.flatMap(({ next, answer }) => (answer.ready && NOTED[next] ? [NOTED[next]] : []));
-  const done = whole.works.filter(({ coatId, kind }) => coatId === coat.id && DONE[kind]);
+  const done = whole.works.filter((work) => work.coatId === coat.id && isDone(work));
   return (
     <details className="card">
       <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
@@ -78,7 +74,9 @@ export function NotBefore({ whole, coat, context, plan, painter, keep, nowMs }: 
           })}
         </tbody>
       </table>
-      {done.length > 0 && <p>Done to this layer: {done.map(({ kind, at }) => `${DONE[kind]} ${dayAndHour(at)}`).join(', ')}.</p>}
+      {done.length > 0 && (
+        <p>Done to this layer: {done.map(({ kind, at }) => `${WORK_NAME[kind].toLowerCase()} ${dayAndHour(at)}`).join(', ')}.</p>
+      )}
       {ready.length > 0 && coat.state !== 'sprayed' && (
         <LayerWorkButtons {...{ whole, context, painter, keep }} of={coat} kinds={ready} />
       )}

@@ -1,5 +1,6 @@
 /** The words a painter reads for the contract's names. */
 import type { Airflow, Basis, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
+import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
@@ -18,6 +19,15 @@ export const STATE_NAME: Record<CoatState, string> = {
   sprayed: 'flashing',
   flashed: 'touch-dry',
   looked: 'logged',
+};
+export const WORK_NAME: Record<WorkKind, string> = {
+  sandedDry: 'Sanded dry',
+  sandedWet: 'Sanded wet',
+  flattened: 'Flattened',
+  recoated: 'Coated again',
+  left: 'Left as it is',
+  heated: 'Heat begun',
+  polished: 'Polished',
 };
 export const SETTING_NAME: Record<SettingName, string> = {
   nozzleMm: 'Nozzle',

@@ -1,10 +1,13 @@
 /** The film stack in pixels: substrate and coats to scale in micrometres, planned as outline, laid as fill. Pure. */
+import { leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from './names.ts';
 
-export type StackLayer = { coatId: string; name: string; dryUm: number; isLaid: boolean; colour: string };
+/** A fault in the layer: still open, or left with a word why. */
+export type LayerMark = { isOpen: boolean; names: string };
+export type StackLayer = { coatId: string; name: string; dryUm: number; isLaid: boolean; colour: string; fault?: LayerMark };
 export type StackBox = { widthPx: number; heightPx: number; leftPx: number; barPx: number; topPx: number; bottomPx: number };
 
 const LABEL_PX = 20;
@@ -13,7 +16,7 @@ const LAID: Coat['state'][] = ['sprayed', 'flashed', 'looked'];
 
 /** Dry film of every coat on this panel, lowest first: what was logged, else what is planned, by the sheet's solids. */
 export function stackLayers(
-  { ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>,
+  { ticket, coats, sheets, ...laid }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets' | 'works' | 'found'>,
   panelId: string,
 ): StackLayer[] {
   return ticket.stages
@@ -32,9 +35,16 @@ export function stackLayers(
             dryUm: (wetUm * volumeSolidsPercent) / 100,
             isLaid: LAID.includes(coat.state),
             colour: stage.colourHex ?? DEFAULT_COLOUR,
+            ...markOf(laid, coat),
           };
         });
     });
+}
+
+function markOf(laid: Pick<TicketWhole, 'works' | 'found'>, coat: Coat): { fault?: LayerMark } {
+  const open = unsettledOf(laid, coat);
+  const shown = open.length > 0 ? open : leftOf(laid, coat);
+  return shown.length > 0 ? { fault: { isOpen: open.length > 0, names: shown.map(({ name }) => name).join(', ') } } : {};
 }
 
 export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
