@@ -57,6 +57,7 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   await steerProbe({ minute: TEN_O_CLOCK });
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await page.getByRole('button', { name: 'left front door', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'left front door, done' })).toBeVisible();
   await steerProbe({ minute: COLD_MORNING });
   await expect(verdict(page, 'wet-panel-stopped')).toContainText('lift off at the next edge');
   await expect(page.getByRole('button', { name: 'The coat is on' })).toBeDisabled();
@@ -75,7 +76,7 @@ test('peel found in the sealer holds the base until it is settled, and is told t
   await page.goto(`/tickets/${id}`);
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
-  await expect(verdict(page, 'fault-unsettled')).toContainText('Orange peel was found in sealer, coat 1');
+  await expect(verdict(page, 'fault-unsettled')).toContainText('Found in sealer, coat 1 and not settled: orange peel');
   await expect(page.getByRole('button', { name: /Sealer.*Orange peel not settled/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
   await page.getByLabel('Left as it is: a word why').fill('under the moulding');

@@ -42,9 +42,10 @@ await page
 await choose('Breathing', 'Cartridge');
 await shoot('ticket-gate');
 await choose('Breathing', 'Air-fed');
-for (const group of ['Skin covered', 'Eyes covered']) await choose(group, 'Yes');
+for (const group of ['Breathing air', 'Skin covered', 'Eyes covered']) await choose(group, 'Yes');
 await choose('Extraction', 'Running');
 await choose('Bystanders', 'No');
+await choose('Floor', 'Clear');
 await page.getByLabel('I looked: none').check();
 await press('Passed: on to the air');
 await shoot('ticket-air-stop');

@@ -146,7 +146,7 @@ describe('what lies below', () => {
     await walk.lay(0, ['peel']);
     await walk.gate(1);
     const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
-    expect(reply.body.error.message).toMatch(/Orange peel was found in sealer, coat 1/);
+    expect(reply.body.error.message).toMatch(/Found in sealer, coat 1 and not settled: orange peel/);
     const settles = ['seen:peel'];
     expect((await walk.work(0, 'left', { settles })).body.error.path).toEqual(['why']);
     expect((await walk.work(0, 'recoated', { settles })).body.error.code).toBe('out-of-turn');

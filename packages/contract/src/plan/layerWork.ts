@@ -6,7 +6,7 @@ import type { LayerWorkCreate, WorkKind } from '../shop/layerWork.ts';
 import type { Coat } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { gateProduct } from './gateProduct.ts';
-import { coatsUnder, layerSaid, unsettledOf, type Laid } from './layersUnder.ts';
+import { coatsUnder, layerSaid, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './planInputs.ts';
 
@@ -63,10 +63,10 @@ export const heatGate = (context: PlanContext, minutesSinceSpray: number, answer
 
 /** Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK C215–C221). */
 function polishStops(whole: Laid, coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'seen'>): WordedVerdict[] {
-  const own = unsettledOf(whole, coat).filter(({ key }) => MUST_COME_OFF.has(key));
-  const below = coatsUnder(whole, coat).flatMap((under) => unsettledOf(whole, under).map((fault) => ({ ...fault, under })));
-  return [...own.map((fault) => ({ ...fault, under: coat })), ...below].map(({ name, under }) =>
-    wordVerdict(stop('fault-unsettled', { what: name, where: layerSaid(whole, under) })),
-  );
+  const own = { layer: coat, faults: unsettledOf(whole, coat).filter(({ key }) => MUST_COME_OFF.has(key)) };
+  const below = coatsUnder(whole, coat).map((under) => ({ layer: under, faults: unsettledOf(whole, under) }));
+  return [own, ...below]
+    .filter(({ faults }) => faults.length > 0)
+    .map(({ layer, faults }) => wordVerdict(stop('fault-unsettled', { what: namesOf(faults), where: layerSaid(whole, layer) })));
 }
 const MUST_COME_OFF: ReadonlySet<string> = new Set(['seen:pops', 'seen:fisheyes']);

@@ -36,6 +36,9 @@ export function faultsOf({ found }: Pick<Laid, 'found'>, coat: Pick<Coat, 'id' |
   ];
 }
 
+/** "orange peel, dust": as they stand in a sentence. */
+export const namesOf = (faults: readonly LayerFault[]): string => faults.map(({ name }) => name.toLowerCase()).join(', ');
+
 /** What settled a fault of this coat; the newest word counts. */
 const settledBy = (works: readonly LayerWork[], coatId: string, key: string): LayerWork | undefined =>
   works.findLast((work) => work.coatId === coatId && work.settles.includes(key));

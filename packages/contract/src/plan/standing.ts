@@ -7,7 +7,7 @@ import { ask, type InputOf } from '../registry.ts';
 import type { Coat, SheetVersion } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { gateProduct } from './gateProduct.ts';
-import { coatsUnder, holdsAgainst, isSanded, layerSaid, leftOf, unsettledOf, type Laid } from './layersUnder.ts';
+import { coatsUnder, holdsAgainst, isSanded, layerSaid, leftOf, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
 import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './planInputs.ts';
@@ -90,7 +90,7 @@ function faultsBelow(whole: OnTicket, coat: Pick<Coat, 'stageId' | 'ordinal'>): 
     const where = layerSaid(whole, below);
     const open = unsettledOf(whole, below).filter((fault) => holdsAgainst(below, coat, fault));
     return [
-      ...open.map(({ name }) => wordVerdict(stop('fault-unsettled', { what: name, where }))),
+      ...(open.length > 0 ? [wordVerdict(stop('fault-unsettled', { what: namesOf(open), where }))] : []),
       ...leftOf(whole, below).map(({ name, why }) => wordVerdict(caution('fault-left-below', { what: name, where, why }))),
     ];
   });

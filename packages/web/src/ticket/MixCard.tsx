@@ -1,5 +1,6 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
 import { Button, Select, TextInput } from '@mantine/core';
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/changes.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
@@ -72,6 +73,7 @@ function LiveMix(props: MixCardProps) {
   return (
     <>
       {reducer.choice && <MixChoice plan={plan} context={context} />}
+      {reducer.choice && <Solvent {...props} />}
       <VerdictList
         verdicts={[
           ...standing.verdicts,
@@ -130,6 +132,19 @@ function LiveMix(props: MixCardProps) {
         <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
       </div>
     </>
+  );
+}
+
+/** What the authority asks about: the solvent in a litre of this mix, and the limit entered for the room. */
+function Solvent({ context: { sheet, stage, room }, plan }: Pick<MixCardProps, 'context' | 'plan'>) {
+  const vocGPerL = gateProduct(sheet, stage.recipeName).vocGPerL ?? plan.mix?.vocGPerL;
+  const { vocLimitGPerL } = room.regionRules;
+  if (vocGPerL === undefined) return null;
+  return (
+    <p className="quiet">
+      Solvent in this mix: {vocGPerL.toFixed(0)} g/L
+      {vocLimitGPerL === undefined ? '' : `; the limit here is ${vocLimitGPerL.toFixed(0)} g/L`}.
+    </p>
   );
 }
 

@@ -54,7 +54,7 @@ export function TicketPage() {
 }
 
 /** Where hardener or solvent is open: what stands always is one line there, and first aid is one touch away. */
-const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'spray', 'flash', 'clean'];
+const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'gun', 'spray', 'flash', 'clean'];
 
 type OpenTicketProps = {
   whole: TicketWhole;
