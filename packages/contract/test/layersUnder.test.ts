@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { coatsUnder, faultsOf, holdsAgainst, isSanded, leftOf, unsettledOf, type Laid } from '../src/plan/layersUnder.ts';
 import { WorkKind, type LayerWork } from '../src/shop/layerWork.ts';
-import { Seen, type Coat } from '../src/shop/ticket.ts';
+import { layerReadings } from '../src/diagnosis/layerReadings.ts';
+import { Seen, type Coat, type StagePlan, type TicketWhole } from '../src/shop/ticket.ts';
 
 const stage = (id: string, panelIds: string[]) => ({ id, kind: id === 's' ? 'sealer' : 'base', panelIds });
 const coat = (id: string, stageId: string, ordinal: number, more: Partial<Coat> = {}): Coat =>
@@ -69,6 +70,17 @@ describe('a fault in a layer', () => {
     for (const item of Seen.options) expect(held(`seen:${item}`, 'b')).toBe(true);
     expect(Seen.options.filter((item) => held(`seen:${item}`, 's')).sort()).toEqual(['fisheyes', 'pops', 'run']);
     expect(held('finding:x', 's')).toBe(true);
+  });
+  it('in texture is told to the bench until it was flattened', () => {
+    const one = coat('1', 's', 1, { seen: ['peel'] });
+    const base = { ...stage('b', ['p']), sheetVersionId: 'v' };
+    const texture = (works: LayerWork[]) =>
+      layerReadings({ ...laid([one], works), sheets: [] } as unknown as TicketWhole, base as unknown as StagePlan, undefined)[
+        'texture_layer'
+      ];
+    expect(texture([])).toBe('sealer');
+    expect(texture([work({ settles: ['seen:peel'] })])).toBe('sealer');
+    expect(texture([work({ kind: 'flattened', settles: ['seen:peel'] })])).toBe('none');
   });
   it('opens a closed window only by sanding after the coat went on', () => {
     const one = coat('1', 's', 1);

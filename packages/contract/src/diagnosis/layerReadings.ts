@@ -2,6 +2,7 @@
 import { COLOUR_CLASS } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { AnswerOf } from '../registry.ts';
 import type { Coat, StagePlan, TicketWhole } from '../shop/ticket.ts';
+import { leftOf, seenKey, unsettledOf } from '../plan/layersUnder.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 
 type Value = number | boolean | string;
@@ -36,10 +37,12 @@ export function layerReadings(whole: TicketWhole, stage: StagePlan, sheet: Sheet
 const coatsOf = ({ coats }: TicketWhole, stageId: string): Coat[] =>
   coats.filter((coat) => coat.stageId === stageId && coat.endedAt).sort((a, b) => a.ordinal - b.ordinal);
 
-/** The lowest layer in which peel was seen and that nobody sands; none, if all of them were looked at and had none. */
+/** The lowest layer in which peel was seen, that nobody sands, and that was not flattened or coated again since; none, if all of them were looked at and had none. */
 function textureLayer(whole: TicketWhole, below: readonly StagePlan[]): string | undefined {
   const layers = below.filter(({ kind }) => NOT_SANDED.includes(kind));
-  const rough = layers.find(({ id }) => coatsOf(whole, id).some(({ seen }) => seen.includes('peel')));
+  const isRough = (coat: Coat) =>
+    [...unsettledOf(whole, coat), ...leftOf(whole, coat)].some(({ key }) => key === seenKey('peel'));
+  const rough = layers.find(({ id }) => coatsOf(whole, id).some(isRough));
   if (rough) return AS_READING[rough.kind];
   const looked = layers.length > 0 && layers.every(({ id }) => coatsOf(whole, id).at(-1)?.state === 'looked');
   return looked ? 'none' : undefined;

@@ -25,7 +25,7 @@ export function layerSaid(of: Pick<Laid, 'ticket'>, coat: Pick<Coat, 'stageId' |
   return stage ? `${LAYER_WORDS[stage.kind]}, coat ${coat.ordinal}` : 'a layer below';
 }
 
-const seenKey = (seen: Seen): string => `seen:${seen}`;
+export const seenKey = (seen: Seen): string => `seen:${seen}`;
 const findingKey = (id: string): string => `finding:${id}`;
 
 /** Every fault that was seen at the look or brought to the bench for this coat, settled or not. */
