@@ -3,7 +3,7 @@ import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../sha
 import { z } from 'zod';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
-import { contradiction, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
+import { contradiction, listOf, moreThanZero, name, optional, text, wanted } from '../quantity/fields.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
@@ -239,34 +239,6 @@ export type Timer = {
   confirmedAt?: string;
   confirmedBy?: string;
 };
-
-export const ReadingQuantity = z.enum(['airC', 'rhPercent', 'panelC', 'materialC']);
-const READING_FIELD = {
-  airC: 'airTemperatureC',
-  rhPercent: 'relativeHumidityPercent',
-  panelC: 'panelTemperatureC',
-  materialC: 'materialTemperatureC',
-} as const;
-export const ReadingCreate = z
-  .strictObject({
-    id: Id,
-    roomId: Id,
-    quantity: ReadingQuantity,
-    valueCanonical: z.number(),
-    enteredValue: z.number(),
-    enteredUnit: z.enum(['C', 'F', 'K', 'percent']),
-    painterId: Id,
-  })
-  .superRefine(({ quantity: which, valueCanonical }, ctx) => {
-    const parsed = quantity(READING_FIELD[which]).safeParse(valueCanonical);
-    if (!parsed.success)
-      ctx.addIssue({
-        code: 'custom',
-        path: ['valueCanonical'],
-        message: `${valueCanonical} is outside what ${READING_FIELD[which]} can be`,
-        params: { code: 'out-of-range' },
-      });
-  });
 
 export type SheetVersion = { id: string; sheet: Sheet };
 export type TicketWhole = {

@@ -66,6 +66,21 @@ describe('a story told at the bench', () => {
     if (never) expect(all).not.toMatch(new RegExp(never));
   });
 
+  it('asks on where the next answer would turn what to do: one of its answers does', () => {
+    const turned = stories.flatMap((story) => {
+      const { nextQuestion, ...now } = told(story);
+      if (!nextQuestion?.wouldChange) return [];
+      const of = ({ faults, nextJob, repair }: Pick<Told, 'faults' | 'nextJob' | 'repair'>) =>
+        JSON.stringify([faults[0]?.id, nextJob[0]?.change, repair?.ladder[0], repair?.verdict, repair?.ladder[1]]);
+      const then = nextQuestion.options.map((answer) =>
+        of(told({ ...story, answers: { ...story.answers, [nextQuestion.id]: answer } })),
+      );
+      return [{ id: story.id, turns: then.some((other) => other !== of(now)) }];
+    });
+    expect(turned.length).toBeGreaterThan(3);
+    expect(turned.filter(({ turns }) => !turns)).toEqual([]);
+  });
+
   it('is one of thirty at least, each with something that must not be advised or that must be', () => {
     expect(stories.length).toBeGreaterThanOrEqual(30);
     for (const { expect: wanted } of stories) expect(wanted.says ?? wanted.never).toBeDefined();

@@ -2,6 +2,7 @@
 import { tablesOf } from './answers.ts';
 import { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
+import type { Offer } from './nextQuestion.ts';
 
 /** Answers rarer than this are not reckoned with. */
 const LIKELY_ANSWER = 0.12;
@@ -21,14 +22,20 @@ function likelyAnswers(knowledge: Knowledge, { faults }: Diagnosis, question: st
   return [...asked.options].filter(([, row]) => chance(row) >= LIKELY_ANSWER).map(([answer]) => answer);
 }
 
-/** The diagnosis, with the question that is still to be asked because its answer would change what to do. */
+/** So many questions about faults, and about causes, are tried: more would cost more than they tell. */
+const TRIED = 2;
+
+/** The diagnosis, with the question first that is still to be asked because its answer would change what to do. */
 export function diagnoseAskingOn(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
   const now = diagnose(knowledge, input);
-  const next = now.offers[0];
-  if (!now.decided || !next) return now;
-  const turns = likelyAnswers(knowledge, now, next.id).some((answer) => {
-    const then = diagnose(knowledge, { ...input, observations: [...input.observations, { question: next.id, answer }] });
-    return adviceOf(then) !== adviceOf(now);
-  });
-  return turns ? { ...now, wouldChange: next.id } : now;
+  if (!now.decided) return now;
+  const turns = ({ id }: Offer) =>
+    likelyAnswers(knowledge, now, id).some((answer) => {
+      const then = diagnose(knowledge, { ...input, observations: [...input.observations, { question: id, answer }] });
+      return adviceOf(then) !== adviceOf(now);
+    });
+  const about = (isCause: boolean) => now.offers.filter((offer) => (offer.about === 'cause') === isCause).slice(0, TRIED);
+  const next = [...about(false), ...about(true)].find(turns);
+  if (!next) return now;
+  return { ...now, wouldChange: next.id, offers: [next, ...now.offers.filter((offer) => offer !== next)] };
 }

@@ -1,6 +1,6 @@
 /** The air now: the probe's readings, and those taken by hand while they are fresh. */
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
-import type { ReadingCreate } from '@orthochrom/contract/shop/ticket.ts';
+import type { ReadingCreate } from '@orthochrom/contract/shop/reading.ts';
 import { MoreThan, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { insertOnce, type Ledger } from '../event/ledger.ts';

@@ -1,5 +1,5 @@
 import { ProbeSteer } from '@orthochrom/contract/shop/air.ts';
-import { ReadingCreate } from '@orthochrom/contract/shop/ticket.ts';
+import { ReadingCreate } from '@orthochrom/contract/shop/reading.ts';
 import { Router } from 'express';
 import { IsNull } from 'typeorm';
 import type { Changed, Ledger } from '../event/ledger.ts';

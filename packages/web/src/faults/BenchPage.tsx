@@ -1,5 +1,5 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
-import { SegmentedControl, Select, TextInput } from '@mantine/core';
+import { SegmentedControl, Select } from '@mantine/core';
 import { atBench, leaning } from '@orthochrom/contract/diagnosis/bench.ts';
 import { coatAsTaken, foreseenRisk, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
@@ -30,6 +30,7 @@ import { QuestionCard } from './QuestionCard.tsx';
 import { Ranking } from './Ranking.tsx';
 import { ReadingsCard } from './ReadingsCard.tsx';
 import { useFinding, type Keeping } from './useFinding.ts';
+import { Words } from './Words.tsx';
 
 /** Everything a new or a kept finding needs is fetched before the bench opens. */
 export function BenchPage() {
@@ -239,19 +240,5 @@ function Bench({
         </aside>
       </div>
     </>
-  );
-}
-
-/** Kept when the field is left, not with every letter. */
-function Words({ label, value, onKeep }: { label: string; value: string; onKeep: (value: string) => void }) {
-  const [typed, setTyped] = useState(value);
-  return (
-    <TextInput
-      label={label}
-      value={typed}
-      maxLength={200}
-      onChange={(event) => setTyped(event.currentTarget.value)}
-      onBlur={() => typed !== value && onKeep(typed)}
-    />
   );
 }
