@@ -88,7 +88,7 @@ export const FOLLOWS: Record<string, string> = {
 
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
-  'warm-metal': 'Warm the metal itself until it holds; the air alone is not enough.',
+  'warm-metal': 'Warm the metal itself to {minC} until it holds; the air alone is not enough.',
   'slower-smaller-longer': 'Slower grade, smaller sections, longer waits before heat.',
   'cooler-hour': 'Let it cool, or take a cooler hour.',
   'warm-panel-dry-air': 'Warm the panel to {wantedC} at least, or dry the air.',

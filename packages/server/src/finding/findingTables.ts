@@ -59,6 +59,7 @@ export const FindingTable = new EntitySchema<FindingRow>({
   },
   indices: [
     { name: 'finding_coat', columns: ['coatId'] },
+    { name: 'finding_ticket', columns: ['ticketId'] },
     { name: 'finding_confirmed', columns: ['confirmedFault', 'confirmedCause'] },
   ],
   foreignKeys: [

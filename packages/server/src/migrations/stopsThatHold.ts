@@ -20,6 +20,8 @@ const STATEMENTS = [
     CONSTRAINT layer_work_pkey PRIMARY KEY (id)
   )`,
   `CREATE INDEX layer_work_ticket ON layer_work (ticket_id)`,
+  // Every ticket that is read asks what was found on its coats.
+  `CREATE INDEX finding_ticket ON finding (ticket_id)`,
   foreignKey('layer_work', 'ticket_id', 'ticketId', 'ticket'),
   foreignKey('layer_work', 'coat_id', 'coatId', 'coat'),
   foreignKey('layer_work', 'painter_id', 'painterId', 'painter'),
@@ -33,6 +35,7 @@ export class StopsThatHold1795500000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP INDEX finding_ticket');
     await runner.query('DROP TABLE layer_work');
     await runner.query('ALTER TABLE calibration DROP COLUMN gate');
     await runner.query('ALTER TABLE gate_answer DROP COLUMN about');
