@@ -1,19 +1,13 @@
 import { v7 as newId } from 'uuid';
-import { expect, inject, it } from 'vitest';
-import { newDataSource } from '../src/database/dataSource.ts';
+import { expect, it } from 'vitest';
 import { FirstPath1795400000000 } from '../src/migrations/firstPath.ts';
 import { GunsAndAir1795450000000 } from '../src/migrations/gunsAndAir.ts';
+import { emptyDatabase } from './emptyDatabase.ts';
 
 const caught = { kind: 'catch', ml: 61, seconds: 30, inletKPa: 138, fluidTurnsOut: 3, fanTurnsOut: 2 } as const;
 
 it('tests that stood inside the nozzle set before become rows of their own', async () => {
-  const name = `m_${newId().replaceAll('-', '')}`;
-  const admin = newDataSource(`${inject('clusterUrl')}postgres`);
-  await admin.initialize();
-  await admin.query(`create database ${name}`);
-  await admin.destroy();
-  const old = newDataSource(`${inject('clusterUrl')}${name}`);
-  await old.initialize();
+  const old = await emptyDatabase();
   const runner = old.createQueryRunner();
   await new FirstPath1795400000000().up(runner);
   const [shopId, gunId, setId] = [newId(), newId(), newId()];

@@ -1,4 +1,5 @@
 /** Nobody goes before a stop, at whichever tap: a room changed, an air gone bad, a window missed, a fault not settled, a clock put back. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
@@ -106,6 +107,25 @@ describe('the gate', () => {
     expect(reply.body.error.code).toBe('stopped');
     expect((await shop.get<StoredTest[]>('/tests')).body).toHaveLength(count);
   });
+});
+
+it('a pour that comes again after its answer was lost is answered, though the gate has closed since', async () => {
+  await before('pour');
+  const mix = walk.coat().planned!.answers['mix'] as AnswerOf<'mix'>;
+  const body = {
+    id: newId(),
+    painterId: walk.painterId,
+    stageId: walk.coat().stageId,
+    coatId: walk.coat().id,
+    batchNo: 1,
+    poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
+  };
+  const path = `/tickets/${walk.whole.ticket.id}/mixes`;
+  expect((await shop.post(path, body)).status).toBe(201);
+  await changeRoom(walk, { extraction: 'off' });
+  expect((await shop.post(path, body)).status).toBe(201);
+  expect((await shop.post<Fault>(path, { ...body, id: newId() })).body.error.code).toBe('gate-open');
+  expect((await walk.read()).mixes).toHaveLength(1);
 });
 
 describe('a stop while spraying', () => {

@@ -1,19 +1,13 @@
 import { v7 as newId } from 'uuid';
-import { expect, inject, it } from 'vitest';
-import { newDataSource } from '../src/database/dataSource.ts';
+import { expect, it } from 'vitest';
 import { FaultBench1795470000000 } from '../src/migrations/faultBench.ts';
 import { FirstPath1795400000000 } from '../src/migrations/firstPath.ts';
 import { GunsAndAir1795450000000 } from '../src/migrations/gunsAndAir.ts';
 import { StopsThatHold1795500000000 } from '../src/migrations/stopsThatHold.ts';
+import { emptyDatabase } from './emptyDatabase.ts';
 
 it('the shop of before is taken along and can be given back: nothing of it is lost on the way', async () => {
-  const name = `m_${newId().replaceAll('-', '')}`;
-  const admin = newDataSource(`${inject('clusterUrl')}postgres`);
-  await admin.initialize();
-  await admin.query(`create database ${name}`);
-  await admin.destroy();
-  const old = newDataSource(`${inject('clusterUrl')}${name}`);
-  await old.initialize();
+  const old = await emptyDatabase();
   const runner = old.createQueryRunner();
   for (const before of [new FirstPath1795400000000(), new GunsAndAir1795450000000(), new FaultBench1795470000000()])
     await before.up(runner);

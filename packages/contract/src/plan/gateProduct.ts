@@ -14,7 +14,7 @@ export const gateProduct = (sheet: Sheet, recipeName: string): InputOf<'gate'>['
   return { hardener: sheet.hardenerChemistry, carrier: sheet.carrier, ...(vocGPerL === undefined ? {} : { vocGPerL }) };
 };
 
-/** The solvent and its limit, where both are known. */
+/** The solvent in the recipe and the limit entered for the room, each where it is known. */
 export function solventOf(sheet: Sheet, recipeName: string, room: Room): Pick<GateAbout, 'vocGPerL' | 'vocLimitGPerL'> {
   const vocGPerL = vocOf(sheet, recipeName);
   const { vocLimitGPerL } = room.regionRules;
@@ -24,19 +24,28 @@ export function solventOf(sheet: Sheet, recipeName: string, room: Room): Pick<Ga
   };
 }
 
-/** The gate before a test that puts the real mix through the gun, in a room of the shop. */
-export const testGate = (
-  room: Room,
-  sheet: Sheet,
-  recipeName: string,
-  answers: Omit<InputOf<'gate'>, 'product' | 'place' | 'step'>,
-) =>
+export type GateAnswersGiven = Omit<
+  InputOf<'gate'>,
+  'product' | 'place' | 'region' | 'roomExtraction' | 'step' | 'minutesSinceSpray'
+>;
+export type GateAsked = {
+  room: Room;
+  sheet: Sheet;
+  recipeName: string;
+  step: InputOf<'gate'>['step'];
+  minutesSinceSpray?: number | undefined;
+};
+
+/** The gate with all that room and product tell by themselves: put together here for server, cards, heat and gun tests alike. */
+export const askGate = ({ room, sheet, recipeName, step, minutesSinceSpray }: GateAsked, answers: GateAnswersGiven) =>
   ask('gate', {
     ...answers,
     product: gateProduct(sheet, recipeName),
     place: room.place,
     region: room.region,
     roomExtraction: room.extraction,
+    // What the painter found out is held beside what stands for the room, rule by rule.
     regionRules: { ...room.regionRules, ...answers.regionRules },
-    step: 'spray',
+    step,
+    ...(minutesSinceSpray === undefined ? {} : { minutesSinceSpray }),
   });

@@ -1,11 +1,11 @@
 /** May this be done to the layer now: sanded, heated, polished? The same judge for the server and the card. */
 import { stop } from '@orthochrom/core/outcome/told.ts';
 import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask, type InputOf } from '../registry.ts';
-import type { LayerWorkCreate, WorkKind } from '../shop/layerWork.ts';
+import { ask } from '../registry.ts';
+import type { WorkKind } from '../shop/layerWork.ts';
 import type { Coat } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
-import { gateProduct } from './gateProduct.ts';
+import { askGate, type GateAnswersGiven } from './gateProduct.ts';
 import { coatsUnder, layerSaid, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './planInputs.ts';
@@ -18,7 +18,6 @@ const BEFORE: Partial<Record<WorkKind, NextStep>> = {
   heated: 'bake',
   polished: 'polish',
 };
-type Answers = Pick<LayerWorkCreate, 'protection' | 'extraction' | 'ignition' | 'bystanders' | 'vapourCleared'>;
 
 const MINUTE_MS = 60_000;
 
@@ -29,7 +28,7 @@ export function standingForWork(
   coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'endedAt' | 'seen'>,
   context: PlanContext,
   nowMs: number,
-  answers: Answers = {},
+  answers: GateAnswersGiven = {},
 ): WordedVerdict[] {
   const minutesSince = coat.endedAt === undefined ? 0 : Math.max(0, (nowMs - Date.parse(coat.endedAt)) / MINUTE_MS);
   return [
@@ -47,19 +46,8 @@ function timeStops(kind: WorkKind, context: PlanContext, minutesSince: number): 
 }
 
 /** Heat waits for the vapour to be out, with the extraction running (WORK F20). */
-export const heatGate = (context: PlanContext, minutesSinceSpray: number, answers: Answers) => {
-  const { room, sheet, stage } = context;
-  const input: InputOf<'gate'> = {
-    product: gateProduct(sheet, stage.recipeName),
-    place: room.place,
-    roomExtraction: room.extraction,
-    regionRules: room.regionRules,
-    ...answers,
-    step: 'bake',
-    minutesSinceSpray,
-  };
-  return ask('gate', input);
-};
+export const heatGate = ({ room, sheet, stage }: PlanContext, minutesSinceSpray: number, answers: GateAnswersGiven) =>
+  askGate({ room, sheet, recipeName: stage.recipeName, step: 'bake', minutesSinceSpray }, answers);
 
 /** Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK C215–C221). */
 function polishStops(whole: Laid, coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'seen'>): WordedVerdict[] {

@@ -60,7 +60,7 @@ describe('a story told at the bench', () => {
         answer.causes.slice(0, 3).map(({ id }) => id),
         'cause',
       ).toContain(cause);
-    if (story.expect.layer) expect(story.layer).toBe(story.expect.layer);
+    if (story.expect.layer) expect(answer.causes[0]?.layer, 'root layer').toBe(story.expect.layer);
     if (verdict) expect(answer.repair?.verdict).toBe(verdict);
     for (const words of [says, also]) if (words) expect(all).toMatch(new RegExp(words));
     if (never) expect(all).not.toMatch(new RegExp(never));

@@ -1,5 +1,5 @@
 /** Taking a test: kept once, for good, by the nozzle set, line or compressor it belongs to. */
-import { testGate } from '@orthochrom/contract/plan/gateProduct.ts';
+import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { TestCreate, TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { EntityManager } from 'typeorm';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
@@ -49,7 +49,7 @@ async function mustPassGate(manager: EntityManager, gate: TestGate, painterId: s
   if (!version) throw BadInput.at(['gate', 'sheetVersionId'], 'not-one-of', 'The shop has no such data sheet.');
   const painter = painters.find(({ id }) => id === painterId);
   if (!painter) throw BadInput.at(['painterId'], 'not-one-of', 'The shop has no such painter.');
-  refuse(testGate(room, version.sheet, recipeName, answers).verdicts, { painter });
+  refuse(askGate({ room, sheet: version.sheet, recipeName, step: 'spray' }, answers).verdicts, { painter });
 }
 
 /** @throws BadInput for a set, line or compressor that the shop does not have, or a set that is retired */

@@ -33,11 +33,11 @@ export const startSpraying = (
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'taken');
     await mustBeNext(manager, coat);
-    await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId });
+    const context = await planContextOf(manager, probe, coat, { painterId });
+    mustHavePassedGate(context);
     const mix = await manager.findOneBy(MixTable, { id: mixId, stageId: coat.stageId });
     if (!mix) throw BadInput.at(['mixId'], 'not-one-of', 'This mix does not belong to the stage.');
     const oldMix = oldMixOf(mix, whyOldMix);
-    const context = await planContextOf(manager, probe, coat, { painterId });
     mustStandFree('spray', coat, context);
     const now = await airNow(manager, probe, coat.roomId!);
     const changes = {
@@ -152,8 +152,9 @@ async function mayGoOn(
   coat: CoatRow,
   painterId: string,
 ): Promise<void> {
-  await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId });
-  mustStandFree(tap, coat, await planContextOf(manager, probe, coat, { painterId }));
+  const context = await planContextOf(manager, probe, coat, { painterId });
+  mustHavePassedGate(context);
+  mustStandFree(tap, coat, context);
 }
 
 /** Broken off: what is on stays on, and why, with the stops of that moment beside it. Nothing more is sprayed under them. */

@@ -1,7 +1,6 @@
 /** The gate of a stage: its answers are kept with what they were about; whether they still hold is judged at every tap. */
-import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
 import type { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { z } from 'zod';
 import { insertOnce, type Ledger } from '../event/ledger.ts';
@@ -23,15 +22,8 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
     const roomRow = await manager.findOneBy(RoomTable, { id: ticket.roomId });
     if (!pinned || !roomRow) throw new NotFound('The sheet or the room of this ticket is missing.');
     const room = roomOf(roomRow);
-    const verdict = ask('gate', {
-      product: gateProduct(pinned.sheet, stage.recipeName),
-      place: room.place,
-      region: room.region,
-      roomExtraction: room.extraction,
-      ...answers,
-      regionRules: { ...room.regionRules, ...answers.regionRules },
-      step,
-    });
+    const { minutesSinceSpray, ...told } = answers;
+    const verdict = askGate({ room, sheet: pinned.sheet, recipeName: stage.recipeName, step, minutesSinceSpray }, told);
     const row: GateAnswerRow = {
       id,
       ticketId,

@@ -6,30 +6,21 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
-import type { EntityManager } from 'typeorm';
 import { GateOpen, Stopped } from '../http/faults.ts';
-import { shopSetup } from '../shop/shopReader.ts';
 import { stopsSaid } from './stopSaid.ts';
-import { wholeTicket } from './ticketReader.ts';
 import type { CoatRow } from './ticketTables.ts';
 
+/** What a coat is judged by: its plan's context, and ticket and shop as they stand. */
+type Judged = PlanContext & { whole: TicketWhole; timeZone: string };
+
 /** @throws GateOpen unless the newest answer for this stage, room and painter, given today and about what is still so, passed */
-export async function mustHavePassedGate(
-  manager: EntityManager,
-  of: { ticketId: string; stageId: string; painterId: string },
-): Promise<void> {
-  const whole = await wholeTicket(manager, of.ticketId);
-  const { shop, rooms } = await shopSetup(manager);
-  const stage = whole.ticket.stages.find(({ id }) => id === of.stageId);
-  const sheet = whole.sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
-  const room = rooms.find(({ id }) => id === whole.ticket.roomId);
-  if (!stage || !sheet || !room) throw new GateOpen('The stage, the sheet or the room of this gate is no longer there.');
+export function mustHavePassedGate({ whole, timeZone, room, stage, sheet, painter }: Judged): void {
   const { state, changed } = gateStateOf(whole.gates, {
     stageId: stage.id,
     roomId: room.id,
-    painterId: of.painterId,
+    painterId: painter.id,
     nowMs: Date.now(),
-    timeZone: shop.timeZone,
+    timeZone,
     about: gateAbout(room, stage, sheet),
   });
   if (state === 'passed') return;
@@ -39,9 +30,6 @@ export async function mustHavePassedGate(
       : 'The safety gate of this stage comes first: answer it for this room and painter, today.',
   );
 }
-
-/** What a coat is judged by: its plan's context, and the ticket as it stands. */
-type Judged = PlanContext & { whole: TicketWhole };
 
 /** @throws Stopped with every verdict that stands against this tap */
 export const mustStandFree = (tap: Tap, coat: CoatRow, context: Judged, plan?: CoatPlan): void =>

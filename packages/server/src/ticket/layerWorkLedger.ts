@@ -11,20 +11,19 @@ import { shopIdOf } from '../shop/shopId.ts';
 import { refuse } from './judge.ts';
 import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
 import { coatRow, planContextOf } from './planReader.ts';
-import { wholeTicket } from './ticketReader.ts';
 
 export const addLayerWork = (ledger: Ledger, probe: StandInProbe, coatId: string, given: LayerWorkCreate): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, painterId, kind, settles = [], why, ...answers } = given;
     if (await manager.existsBy(LayerWorkTable, { id })) return;
     const row = await coatRow(manager, coatId);
-    const whole = await wholeTicket(manager, row.ticketId);
+    const context = await planContextOf(manager, probe, row, { painterId });
+    const { whole } = context;
     const coat = whole.coats.find((one) => one.id === coatId);
     if (!coat) throw new OutOfTurn('The stage of this coat is no longer on the ticket.');
     mustBeOn(coat, kind);
     mustKnow(whole, coat, settles);
     if (kind === 'recoated') mustBeCovered(whole, coat);
-    const context = await planContextOf(manager, probe, row, { painterId });
     refuse(standingForWork(kind, whole, coat, context, Date.now(), answers), context);
     const work: LayerWorkRow = {
       id,

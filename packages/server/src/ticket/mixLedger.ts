@@ -22,14 +22,15 @@ export const addMix = (ledger: Ledger, probe: StandInProbe, ticketId: string, mi
     const coat = await coatRow(manager, mix.coatId);
     if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId)
       throw BadInput.at(['coatId'], 'contradiction', 'This coat belongs to another ticket or stage.');
-    await mustHavePassedGate(manager, { ticketId, stageId: mix.stageId, painterId: mix.painterId });
+    // A request that comes again after its answer was lost has poured already: it is answered, not judged anew.
+    if (await manager.existsBy(MixTable, { id: mix.id })) return;
+    const context = await planContextOf(manager, probe, coat, { painterId: mix.painterId });
+    mustHavePassedGate(context);
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
     if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
-    // A request that comes again after its answer was lost has poured already: it is answered, not judged anew.
-    if (await manager.existsBy(MixTable, { id: mix.id })) return;
     await mustBeNext(manager, coat);
-    mustStandFree('pour', coat, await planContextOf(manager, probe, coat, { painterId: mix.painterId }));
+    mustStandFree('pour', coat, context);
     const { cups, painters } = await shopSetup(manager);
     const cup = cups.find(({ id }) => id === mix.cupId);
     const check = ask('pourCheck', {

@@ -21,10 +21,10 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'planned', 'taken');
     await mustBeNext(manager, coat);
-    await mustHavePassedGate(manager, { ticketId: coat.ticketId, stageId: coat.stageId, painterId: wish.painterId });
     const { version, painterId, gunId, cupId, overrides, ...asked } = wish;
     // A plan taken anew is worked out anew: what was taken before no longer counts.
     const context = await planContextOf(manager, probe, { ...coat, state: 'planned', planned: null, overrides: {} }, wish);
+    mustHavePassedGate(context);
     const wishes = present(asked);
     const plan = planCoat(context);
     mustStandFree('take', coat, context, plan);

@@ -34,7 +34,7 @@ export async function planContextOf(
   probe: StandInProbe,
   coat: CoatRow,
   { painterId, ...wishes }: Wishes & { painterId: string },
-): Promise<PlanContext & { sheetVersionIds: string[]; whole: TicketWhole }> {
+): Promise<PlanContext & { sheetVersionIds: string[]; whole: TicketWhole; timeZone: string }> {
   const [whole, setup, latest] = [
     await wholeTicket(manager, coat.ticketId),
     await shopSetup(manager),
@@ -47,6 +47,7 @@ export async function planContextOf(
   return {
     ...context,
     whole,
+    timeZone: setup.shop.timeZone,
     sheetVersionIds: [
       context.stage.sheetVersionId,
       ...latest.filter(({ sheet }) => companions.includes(sheet.id)).map(({ id }) => id),

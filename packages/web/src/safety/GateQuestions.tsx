@@ -3,7 +3,8 @@ import { Checkbox } from '@mantine/core';
 import { isTwoPackHazard, needsCover } from '@orthochrom/core/safety/hazard.ts';
 import type { Place } from '@orthochrom/core/trade/vocabulary.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
-import type { Breathing, GateAnswersGiven } from './answers.ts';
+import type { GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts';
+import type { Breathing } from './answers.ts';
 import { Choice, Question, YesNo } from './Choice.tsx';
 import styles from './GateQuestions.module.css';
 

@@ -2,7 +2,8 @@
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button } from '@mantine/core';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
-import { answersAgain, judgeGate } from '../safety/answers.ts';
+import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
+import { answersAgain } from '../safety/answers.ts';
 import { HeatCard } from './HeatCard.tsx';
 import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { postJson } from '../api/client.ts';
@@ -34,7 +35,7 @@ export function CleanCard({
   );
   const cleaning = { room: context.room, sheet: context.sheet, recipeName: stage.recipeName, step: 'clean' } as const;
   // Answers of today's gate: what they do not hold is asked on the card, not told as missing here.
-  const verdicts = judgeGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(({ code }) => code !== 'answers-missing');
+  const verdicts = askGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(({ code }) => code !== 'answers-missing');
   const { data: care } = useCare();
   const gunId = coat.gunId ?? context.gun.id;
   const isClean = care !== undefined && !care.find((gun) => gun.gunId === gunId)?.dirty;

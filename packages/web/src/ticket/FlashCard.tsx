@@ -14,7 +14,7 @@ import styles from './FlashCard.module.css';
 import { panelName } from './names.ts';
 import { NotBefore } from './NotBefore.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
-import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import { answersAgain } from '../safety/answers.ts';
 import { HeatCard } from './HeatCard.tsx';
@@ -42,14 +42,9 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
     minutesSince,
     ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
   });
-  const runOn = ask('gate', {
-    product: gateProduct(context.sheet, stage.recipeName),
-    place: context.room.place,
-    roomExtraction: context.room.extraction,
-    ...answersAgain(gate?.answers),
-    step: 'after',
-    minutesSinceSpray: minutesSince,
-  });
+  const { room, sheet } = context;
+  const after = { room, sheet, recipeName: stage.recipeName, step: 'after', minutesSinceSpray: minutesSince } as const;
+  const runOn = askGate(after, answersAgain(gate?.answers));
   const share = Math.min(1, Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))));
   const confirm = () =>
     write(async () =>

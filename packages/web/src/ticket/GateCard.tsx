@@ -1,6 +1,6 @@
 /** The safety gate: the first card of every stage, before any recipe or setting. A stop cannot be typed away. */
 import { Button } from '@mantine/core';
-import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { askGate, gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateState } from '@orthochrom/contract/plan/gateToday.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
-import { answersAgain, judgeGate, openQuestions } from '../safety/answers.ts';
+import { answersAgain, openQuestions } from '../safety/answers.ts';
 import { GateQuestions } from '../safety/GateQuestions.tsx';
 import styles from '../safety/GateQuestions.module.css';
 import { VerdictList } from '../verdict/Verdicts.tsx';
@@ -31,7 +31,7 @@ export function GateCard({ whole, coat, stage, context, room, latest, gate, pain
   // Asked again once the mix is at hand, because something changed, it is asked for spraying.
   const step = coat.state === 'planned' ? 'mix' : 'spray';
   const product = gateProduct(context.sheet, stage.recipeName);
-  const outcome = judgeGate({ room, sheet: context.sheet, recipeName: stage.recipeName, step }, answers);
+  const outcome = askGate({ room, sheet: context.sheet, recipeName: stage.recipeName, step }, answers);
   const open = openQuestions(outcome.asks, answers);
   const send = () =>
     write(async () =>
