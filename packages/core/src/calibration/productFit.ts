@@ -1,9 +1,9 @@
 /**
  * A product as this shop has seen it: how long it took to be ready, and at which comb reading it ran.
  *
- *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.50)² + (ln E/0.30)²   by damped Gauss–Newton          [fit-1]
+ *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.40)² + (ln E/0.30)²   by damped Gauss–Newton          [fit-1]
  *   differences 0.08 forward, steps clamped at 0.7;  covariance (JᵀJ)⁻¹ at the end                            [fit-2]
- *   ran at h:  ln θ_sag observed as ln(12 mm/S(h)) with deviation 0.25, against a prior of 0.40                [fit-3]
+ *   ran at h:  ln θ_sag observed as ln(S₀/run(h)) with deviation 0.079 n, against a prior of 0.08 n            [fit-3]
  *
  * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by Cramer's rule
  */
@@ -12,7 +12,7 @@ import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, COARSE, runFilm, type FilmRun } from '../film/filmRun.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { RUN_STARTS_MM } from '../risk/links.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
 
 /** What the shop saw of this product: each moves what the film is taken to do (MODEL 15). */
 export type FilmTest =
@@ -26,16 +26,18 @@ export type FilmTest =
     }
   | { kind: 'ran'; combUm: number; slopeDeg?: number };
 
+/** Sag on ln of the film at which it runs; the others on their own logarithms, popping on its odds. */
 export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop', number> = {
   evaporation: 0.3,
-  diffusion: 0.5,
-  viscosity: 0.35,
-  amplitude: 0.3,
-  sag: 0.4,
-  pop: 0.9,
+  diffusion: 0.4,
+  viscosity: 0.2,
+  amplitude: 0.2,
+  sag: 0.08,
+  pop: 0.7,
 };
 const TIME_LOG_SD = 0.12;
-const RAN_LOG_SD = 0.25;
+/** Of a comb reading at which it ran, on ln of the film. */
+const RAN_LOG_SD = 0.079;
 const DIFFERENCE = 0.08;
 const MOST_STEP = 0.7;
 const ROUNDS = 6;
@@ -78,6 +80,7 @@ function alone(
           arrived: splitArrival(paint.mixture, 1 - loss),
           dropM: 30e-6,
           landsAtSeconds: 0,
+          gradeSlowFraction: paint.gradeSlowFraction,
           hardenerSpeed: paint.hardenerSpeed,
           viscosityFactor: paint.viscosityFactor,
         },
@@ -149,13 +152,14 @@ function fitSag(
   tests: readonly FilmTest[],
   drying: ReturnType<typeof untouched>,
 ): Pick<ProductFit, 'sag' | 'logSd'> {
+  const { travelMm, perFilm } = MATERIALS[paint.materialClass].film.runs;
   let [precision, weighted] = [1 / PRIOR_LOG_SD.sag ** 2, 0];
   for (const test of tests) {
     if (test.kind !== 'ran') continue;
     const run = alone(paint, { ...RAN_AT, wetUm: test.combUm, slopeDeg: test.slopeDeg ?? 90 }, drying);
-    const seen = clamp(Math.log(RUN_STARTS_MM / Math.max(run.sagM * 1000, 1e-3)), -3, 3);
+    const seen = clamp(Math.log(travelMm / Math.max(run.runM * 1000, 1e-3)) / perFilm, -1, 1);
     precision += 1 / RAN_LOG_SD ** 2;
     weighted += seen / RAN_LOG_SD ** 2;
   }
-  return { sag: Math.exp(weighted / precision), logSd: { ...drying.logSd, sag: Math.sqrt(1 / precision) } };
+  return { sag: Math.exp((perFilm * weighted) / precision), logSd: { ...drying.logSd, sag: Math.sqrt(1 / precision) } };
 }

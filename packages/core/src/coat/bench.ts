@@ -9,8 +9,8 @@ import { sprayOf, stripeIndexOf, wetnessOf, type Spray } from '../gun/spray.ts';
 import { arcOf, tilted, type Technique } from './technique.ts';
 
 /** What nobody measured, as multipliers: 1 as the card or the gun's own tests have it. */
-export type GunFactors = { viscosity: number; evaporation: number; film: number; drops: number };
-export const MEASURED: GunFactors = { viscosity: 1, evaporation: 1, film: 1, drops: 1 };
+export type GunFactors = { viscosity: number; evaporation: number; film: number };
+export const MEASURED: GunFactors = { viscosity: 1, evaporation: 1, film: 1 };
 
 export type CoatBench = GunAndPaint & { technique?: Technique | undefined };
 export type Sprayed = {
@@ -36,14 +36,20 @@ export function drawnWanderM(tests: readonly GunTest[]): number | undefined {
   return Math.sqrt(squares / lines.measuredMm.length / 2) / 1000;
 }
 
-/** A coat at these settings. */
-export function sprayedBy(bench: CoatBench, model: GunModel, settings: KnownSettings, factors: GunFactors = MEASURED): Sprayed {
+/** A coat at these settings. @param heldFilmM where an eye holds the film there, whatever is unknown about gun and paint */
+export function sprayedBy(
+  bench: CoatBench,
+  model: GunModel,
+  settings: KnownSettings,
+  factors: GunFactors = MEASURED,
+  heldFilmM?: number,
+): Sprayed {
   const { paint, room, technique } = bench;
   const at = (distanceMm: number) =>
     sprayOf({
       ...settings,
       distanceMm,
-      model: { ...model, dropFactor: model.dropFactor * factors.drops },
+      model,
       materialClass: paint.materialClass,
       paint: factors.viscosity === 1 ? paint : { ...paint, viscosityPaS: paint.viscosityPaS * factors.viscosity },
       room,
@@ -58,7 +64,8 @@ export function sprayedBy(bench: CoatBench, model: GunModel, settings: KnownSett
         return there.landing.landedM3PerS / Math.max(1e-9, there.fanWidthMm);
       })
     : { mean: 1, spread: 0 };
-  const filmM = (factors.film * arc.mean * spray.landing.landedM3PerS) / (settings.gunSpeedMPerS * (stepMm / 1000));
+  const laidM = (arc.mean * spray.landing.landedM3PerS) / (settings.gunSpeedMPerS * (stepMm / 1000));
+  const filmM = factors.film * (heldFilmM ?? laidM);
   const profile = tilted(fanProfile(spray), {
     tiltDeg: technique?.tiltDeg ?? 0,
     distanceM: settings.distanceMm / 1000,

@@ -22,6 +22,7 @@ import { inletBandFor, mostInletKPa } from '../gun/inletPressure.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatInput } from './coatInput.ts';
 import type { CoatAnswer } from './coatAnswer.ts';
+import { runsFromUm } from '../risk/links.ts';
 import { risksOf } from './spreads.ts';
 
 const PROFILE_POINTS = 41;
@@ -33,7 +34,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
   const { plan, defaulted, settings } = planOf(input);
   const { gun } = input;
   const model = plan.coats[0]!.model;
-  const sure = surenessOf(gun, model, settings, plan.bench.paint, input.material.tests ?? []);
+  const sure = surenessOf(gun, model, settings, plan.bench.paint, input.material.tests ?? [], input.technique?.skill);
   const best = foresee(plan, sure.centre, { mesh: FINE, keepTrace: true });
   const last = best.sprayed.at(-1)!;
   const lands = last.filmM > 0;
@@ -65,6 +66,9 @@ export function coatOf(input: CoatInput): CoatAnswer {
     wetness: sized(last.wetness, sds?.wetness),
     peelIndex: bounded(lands ? best.peelIndex : 0, sds?.peel ?? 0, 0, 10),
     sagMm: sized(lands ? best.sagMm : 0, sds?.sag),
+    ...runsOf(best, plan, sds),
+    openTimeSeconds: best.openSeconds,
+    lapSeconds: best.lapSeconds,
     drySprayIndex: sized(last.wetness > 0 ? Math.min(MOST_DRY, 1 / last.wetness) : MOST_DRY, sds?.wetness),
     mottleIndex: bounded(best.mottle ?? 0, best.mottle === undefined ? 0 : (sds?.mottle ?? 0), -20, 20),
     risks,
@@ -106,6 +110,15 @@ function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
     fanHeightMm: fanHeightM(model.data, { distanceM: settings.distanceMm / 1000, hornShare }) * 1000,
     wanderMm: (own ?? handWanderM(fanWidthMm / 1000)) * 1000,
   };
+}
+
+/** Thicker than this no coat is laid: beyond it a run is not told. */
+const MOST_RUNS_UM = 600;
+function runsOf({ sagMm, sprayed }: Foreseen, { bench }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
+  const { runs } = MATERIALS[bench.paint.materialClass].film;
+  const filmUm = sprayed.at(-1)!.filmM * 1e6;
+  const fromUm = filmUm > 0 && sagMm > 0 ? runsFromUm(filmUm, sagMm, runs) : Infinity;
+  return fromUm > MOST_RUNS_UM ? {} : { runsFromUm: sized(fromUm, sds?.runsFrom) };
 }
 
 const MOST_DRY = 20;
@@ -153,7 +166,7 @@ function profileOf({ sprayed }: Foreseen): number[] {
   return raw.map((share) => share * filmM * 1e6);
 }
 
-function historyOf({ run, job }: Foreseen, plan: CoatPlan, lands: boolean): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
+function historyOf({ run, job, peelEvaporation }: Foreseen, plan: CoatPlan, lands: boolean): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
   const below = plan.below.length;
   const every = Math.max(1, Math.floor(run.trace.length / TRACE_POINTS));
   const kept = run.trace.filter((_, i) => i % every === 0 || i === run.trace.length - 1);
@@ -172,12 +185,12 @@ function historyOf({ run, job }: Foreseen, plan: CoatPlan, lands: boolean): Pick
       })),
     trace: kept
       .filter(({ seconds }) => seconds >= start)
-      .map(({ seconds, surfacePaS, sagM, panelC, steepness }) => ({
+      .map(({ seconds, surfacePaS, runM, panelC, steepness }) => ({
         minutes: (seconds - start) / 60,
         surfacePaS: Math.min(1e12, surfacePaS),
-        sagMm: sagM * 1000,
+        sagMm: runM * 1000,
         panelC,
-        peelIndex: peelIndex(steepness),
+        peelIndex: peelIndex(steepness, peelEvaporation),
       })),
   };
 }

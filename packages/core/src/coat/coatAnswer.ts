@@ -20,7 +20,13 @@ export type CoatAnswer = Explained & {
   pass: { beta: number; split: number; landedMlPerMin: number; fanHeightMm: number; wanderMm: number };
   wetness: Spread;
   peelIndex: Spread;
+  /** The longest run of all that is wet at once. */
   sagMm: Spread;
+  /** Film per coat at which this would run, here, at this slope; absent where nothing runs. */
+  runsFromUm?: Spread;
+  /** How long the film takes overspray in, and until the gun is back beside it. */
+  openTimeSeconds: number;
+  lapSeconds: number;
   drySprayIndex: Spread;
   mottleIndex: Spread;
   risks: Risks;

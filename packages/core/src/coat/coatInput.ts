@@ -21,7 +21,8 @@ export type CoatInput = {
   material: Material;
   gun: Gun;
   settings: Settings;
-  panel: { slopeDeg: number; lengthM?: number; heightM?: number; substrate?: Substrate };
+  /** `lapSeconds`: until the gun is back beside what it laid last; absent: out and home over this panel, or round it. */
+  panel: { slopeDeg: number; lengthM?: number; heightM?: number; substrate?: Substrate; lapSeconds?: number };
   coats: { flashMinutes: number; settings?: Settings }[];
   bake?: Bake;
   below?: Layer[];

@@ -2,7 +2,8 @@
 import type { KnownSettings } from '../gun/gun.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { dewPointC } from '../air/humidAir.ts';
-import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
+import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
+import { eachVolatile, VOLATILES } from '../evaporation/solvents.ts';
 import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
 import { FINE, type FilmRun, type Mesh } from '../film/filmRun.ts';
 import { effectiveCOf, runJob, type Job, type JobCoat } from '../film/job.ts';
@@ -11,6 +12,8 @@ import type { GunModel } from '../gun/gunModel.ts';
 import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';
 import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
+import { openSeconds } from '../reducer/openTime.ts';
+import { lapSecondsOf } from './lap.ts';
 import { sprayedBy, type CoatBench, type Sprayed } from './bench.ts';
 
 /** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
@@ -21,9 +24,8 @@ export type Unknowns = {
   amplitude: number;
   sag: number;
   film: number;
-  drops: number;
 };
-export const AS_KNOWN: Unknowns = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1, sag: 1, film: 1, drops: 1 };
+export const AS_KNOWN: Unknowns = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1, sag: 1, film: 1 };
 
 export type CoatPlan = {
   bench: CoatBench;
@@ -42,6 +44,8 @@ export type CoatPlan = {
   airSpeedMPerS: number;
   substrate: Job['substrate'];
   slopeDeg: number;
+  /** What is gone over before the gun is back beside what it laid; `lapSeconds` where the round of the whole job tells. */
+  panel: { lengthM?: number | undefined; heightM?: number | undefined; lapSeconds?: number | undefined };
   heat?: Job['heat'];
   isEffect: boolean;
   /** Drops that suit this paint from this kind of gun. */
@@ -55,7 +59,11 @@ export type Foreseen = {
   dryM: number;
   peelIndex: number;
   steepness: number;
+  /** E as far as it shuts waves in; absent where water carries it. */
+  peelEvaporation?: number | undefined;
   sagMm: number;
+  openSeconds: number;
+  lapSeconds: number;
   readySeconds: (number | undefined)[];
   retained: number;
   popTerms: Record<PopTerm, number>;
@@ -76,11 +84,13 @@ export type Effort = {
   firstReadyOnly?: boolean;
   /** What the stack holds over the sheet's, where it was worked out already. */
   retained?: number;
+  /** The films that the hand and its eye lay, whatever else is unknown, by coat, m. */
+  heldFilmsM?: readonly number[];
 };
 
 export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: Effort = { mesh: FINE }): Foreseen {
   const { mesh } = effort;
-  const sprayed = sprayAll(plan, unknowns);
+  const sprayed = sprayAll(plan, unknowns, effort.heldFilmsM);
   const job = jobOf(plan, sprayed);
   const factors = {
     evaporation: unknowns.evaporation,
@@ -101,31 +111,51 @@ export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: E
     },
     retained,
   );
-  const steepness = steepnessOf(run.amplitudesM);
+  const top = sprayed.at(-1)!;
+  const steepness = steepnessOf(run.amplitudesM, unknowns.amplitude * top.spray.coarseShare);
+  const air = airOverPanel(plan, job);
+  const peelEvaporation = air.isWaterborne ? undefined : air.evaporation;
   return {
     sprayed,
     job,
     run,
-    dryM: job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryOf(coat), 0),
-    peelIndex: peelIndex(steepness),
+    dryM: plan.bench.paint.solidsFactor * job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryOf(coat), 0),
+    peelIndex: peelIndex(steepness, peelEvaporation),
     steepness,
-    sagMm: local.sagM * 1000 * unknowns.sag,
+    peelEvaporation,
+    sagMm: local.runM * 1000 * unknowns.sag,
+    openSeconds: openSeconds({ ...air, filmShare: job.coats.at(-1)!.wetFilmM / usualFilmM(plan) }),
+    lapSeconds: lapSecondsOf(plan, top.stepMm),
     readySeconds: readyOf(plan, job, run, factors, effort),
     retained,
     popTerms,
-    popLogit: popLogit(popTerms),
-    ...lesserOf(plan, job, run, unknowns),
+    popLogit: popLogit(popTerms, MATERIALS[plan.bench.paint.materialClass].shows === 'gloss'),
+    ...lesserOf(plan, job, run, { unknowns, air }),
   };
 }
 
-function sprayAll({ bench, coats }: CoatPlan, unknowns: Unknowns): Sprayed[] {
+function sprayAll({ bench, coats }: CoatPlan, unknowns: Unknowns, heldFilmsM: readonly number[] | undefined): Sprayed[] {
   const known = new Map<KnownSettings, Sprayed>();
-  return coats.map(({ settings, model }) => {
-    const sprayed = known.get(settings) ?? sprayedBy(bench, model, settings, unknowns);
+  return coats.map(({ settings, model }, i) => {
+    const sprayed = known.get(settings) ?? sprayedBy(bench, model, settings, unknowns, heldFilmsM?.[i]);
     known.set(settings, sprayed);
     return sprayed;
   });
 }
+
+type AirOverPanel = { evaporation: number; isWaterborne: boolean };
+/** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
+function airOverPanel({ bench: { paint, room }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
+  const isWaterborne = MATERIALS[paint.materialClass].waterFraction !== undefined;
+  return {
+    isWaterborne,
+    evaporation: isWaterborne
+      ? waterEvaporation(room, airSpeedMPerS)
+      : solventEvaporation({ slowFraction: paint.gradeSlowFraction, effectiveC: effectiveCOf(job), airSpeedMPerS }),
+  };
+}
+
+const usualFilmM = ({ bench: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
 
 /** Thinner than this is no film to be dried; it keeps the arithmetic whole where nothing flows. */
 const LEAST_FILM_M = 1e-7;
@@ -134,12 +164,11 @@ function jobOf(plan: CoatPlan, sprayed: readonly Sprayed[]): Job {
   const { paint, room } = plan.bench;
   const { sheet } = plan;
   const own = sprayed.map(({ spray, filmM }, i): JobCoat => {
-    const { water, fast, slow } = spray.landing.lossOf;
     return {
       materialClass: paint.materialClass,
       mixture: paint.mixture,
       wetFilmM: Math.max(LEAST_FILM_M, filmM),
-      arrived: { water: 1 - water, fast: 1 - fast, slow: 1 - slow },
+      arrived: eachVolatile((name) => 1 - spray.landing.lossOf[name]),
       dropM: spray.sauterUm * 1e-6,
       hardenerSpeed: paint.hardenerSpeed,
       viscosityFactor: paint.viscosityFactor,
@@ -172,8 +201,7 @@ const thicker = (job: Job, below: number, sprayed: readonly Sprayed[]): Job => (
 });
 
 const landedSolids = ({ mixture, arrived }: JobCoat): number => {
-  const { water, fast, slow } = mixture.volatile;
-  const still = water * arrived.water + fast * arrived.fast + slow * arrived.slow;
+  const still = VOLATILES.reduce((sum, name) => sum + mixture.volatile[name] * arrived[name], 0);
   return mixture.solids / (mixture.solids + (1 - mixture.solids) * still);
 };
 const dryOf = (coat: JobCoat): number => coat.wetFilmM * landedSolids(coat);
@@ -206,15 +234,13 @@ function lesserOf(
   plan: CoatPlan,
   job: Job,
   run: FilmRun,
-  unknowns: Unknowns,
+  { unknowns, air }: { unknowns: Unknowns; air: AirOverPanel },
 ): Pick<Foreseen, 'mottle' | 'pinholeLogit' | 'blushLogit'> {
   const { paint, room } = plan.bench;
   const last = job.coats.at(-1)!;
   const material = MATERIALS[paint.materialClass];
-  const isWaterborne = material.waterFraction !== undefined;
-  const usualM = MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
-  const skinSeconds = run.skinSeconds.at(-1);
-  const readySeconds = run.readySeconds.at(-1);
+  const { isWaterborne, evaporation } = air;
+  const filmShare = last.wetFilmM / usualFilmM(plan);
   const constants = filmConstants(material, material.film);
   const landedPaS =
     filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * unknowns.viscosity;
@@ -223,8 +249,9 @@ function lesserOf(
     ...(material.flake && plan.isEffect
       ? {
           mottle: mottleIndex({
-            filmShare: last.wetFilmM / usualM,
-            skinSeconds: skinSeconds ?? material.flake.neverSkinSeconds,
+            filmShare,
+            skinSeconds: run.skinSeconds.at(-1) ?? wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
+            lockedIn: Math.max(0, Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent'])),
             landedPaS,
             reducerShare: paint.reducerShare,
             usual: material.flake,
@@ -234,22 +261,32 @@ function lesserOf(
     ...(isWaterborne
       ? {
           pinholeLogit: pinholeLogit({
-            filmShare: last.wetFilmM / usualM,
+            filmShare,
             airSpeedMPerS: plan.airSpeedMPerS,
             volatileAtNext: volatile / Math.max(1e-12, volatile + dryOf(last)),
-            skinShare: skinSeconds !== undefined && readySeconds !== undefined ? skinSeconds / readySeconds : undefined,
           }),
         }
       : {
           blushLogit: blushLogit({
             dewC: dewPointC(room),
             panelC: plan.panelC,
-            evaporation: solventEvaporation({
-              slowFraction: paint.gradeSlowFraction,
-              effectiveC: effectiveCOf(job),
-              airSpeedMPerS: plan.airSpeedMPerS,
-            }),
+            evaporation,
+            cures: material.film.curePerHour > 0,
           }),
         }),
   };
 }
+
+/** Air that dries quicker than this locks the flake in as it lies. */
+const FLAKE_FOLLOWS = { water: 1.5, solvent: 1.6 } as const;
+
+/** A coat that had no skin when it was last looked at stayed wet for at least as long, and longer in damp air and where it is thick. */
+function wetSecondsOf(job: Job, usualSeconds: number, filmShare: number, { isWaterborne, evaporation }: AirOverPanel): number {
+  const { heat, lookMinutes = 0 } = job;
+  const after = heat ? heat.holdMinutes + Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin : lookMinutes;
+  const seenSeconds = (job.coats.at(-1)!.flashMinutes + after) * 60;
+  const drying = isWaterborne ? Math.max(evaporation, LEAST_DRYING) ** WET_TIME_POWER : 1;
+  return Math.max(seenSeconds, (usualSeconds / drying) * filmShare);
+}
+const LEAST_DRYING = 0.02;
+const WET_TIME_POWER = 0.9;

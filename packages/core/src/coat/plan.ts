@@ -14,7 +14,9 @@ import type { JobCoat } from '../film/job.ts';
 import { completed } from '../gun/completed.ts';
 import { dropWindowUm } from '../gun/spray.ts';
 import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
-import type { CoatBench } from './bench.ts';
+import type { GunModel } from '../gun/gunModel.ts';
+import { clamp } from '../numerics/rounding.ts';
+import { sprayedBy, type CoatBench } from './bench.ts';
 import type { CoatPlan } from './foresee.ts';
 
 export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[]; settings: KnownSettings } {
@@ -35,23 +37,33 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
     models.set(nozzleMm, known);
     return known;
   };
+  const sheet = sheetOf(input, paint.isTwoPack);
+  const handed = new Map<KnownSettings, KnownSettings>();
+  /** The hand that lays the film with these very knobs, in this air. */
+  const withHand = (own: KnownSettings, model: GunModel): KnownSettings => {
+    const known = handed.get(own) ?? { ...own, gunSpeedMPerS: handFor(bench, model, own, sheet.wetFilmM) };
+    handed.set(own, known);
+    return known;
+  };
   const last = input.coats.length - 1;
   const coats = input.coats.map((coat, i) => {
     const own = coat.settings ? { ...settings, ...withoutAbsent(coat.settings) } : settings;
+    const model = modelFor(own.nozzleMm);
+    const isHandTold = coat.settings?.gunSpeedMPerS !== undefined || !defaulted.includes('gunSpeedMPerS');
     return {
       flashMinutes: i === last && bake ? bake.afterMinutes : coat.flashMinutes,
-      settings: own,
-      model: modelFor(own.nozzleMm),
+      settings: isHandTold ? own : withHand(own, model),
+      model,
     };
   });
   const airSpeedMPerS = airSpeedMPerSOf(climate);
   return {
-    settings,
+    settings: coats[0]!.settings,
     defaulted,
     plan: {
       bench,
       coats,
-      sheet: sheetOf(input, paint.isTwoPack),
+      sheet,
       below: (input.below ?? []).map((layer) =>
         layerBelow(layer, { effectiveC: effectiveTemperatureC({ ...climate, substrate }), airSpeedMPerS }),
       ),
@@ -59,11 +71,20 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
       airSpeedMPerS,
       substrate,
       slopeDeg: Math.abs(input.panel.slopeDeg),
+      panel: input.panel,
       ...(bake ? { heat: { toC: bake.toC, rampCPerMin: bake.rampCPerMin, holdMinutes: bake.holdMinutes } } : {}),
       isEffect: isEffect(material.finish),
       dropWindowUm: dropWindowUm(material.class, gun.class),
     },
   };
+}
+
+/** No arm goes slower or quicker for a film it has never laid. */
+const HAND_FOUND_M_PER_S: [number, number] = [0.15, 0.9];
+/** Film falls as the hand speeds up: turned round. */
+function handFor(bench: CoatBench, model: GunModel, settings: KnownSettings, wetFilmM: number): number {
+  const { filmM } = sprayedBy(bench, model, { ...settings, gunSpeedMPerS: 1 });
+  return clamp(filmM / wetFilmM, ...HAND_FOUND_M_PER_S);
 }
 
 const withoutAbsent = <T extends object>(value: T | undefined): Partial<T> =>

@@ -2,6 +2,7 @@
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { COARSE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
+import { DROPS_LOG_SD } from '../gun/atWork.ts';
 import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
 import { Z_80, type Spread } from '../outcome/spread.ts';
 import {
@@ -11,6 +12,7 @@ import {
   normalShare,
   peelDeviations,
   runDeviations,
+  runDeviationsPerLnFilm,
   stripeDeviations,
   type Shows,
 } from '../risk/links.ts';
@@ -27,6 +29,9 @@ export type Risks = Partial<Record<RiskName, Spread>>;
 const LONGEST_SECONDS = 6 * 3600;
 /** What runs of the film need not be tried for: it only scales what they gave. */
 const SCALED = { amplitude: 0, sag: 0 } as const;
+/** What the size of the drops does to ripple and to wetness: known without a run. */
+const RIPPLE_PER_DROP = 1.5;
+const WETNESS_PER_DROP = 0.5;
 
 /** Each risk on the scale of its link; absent where it does not arise. */
 export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<RiskName, number>> {
@@ -36,11 +41,12 @@ export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<
   const isGlossy = on === 'gloss';
   const isBase = on === 'colour';
   const shows: Shows = isBase && plan.isEffect ? 'effectBase' : linesShow ? 'solid' : 'covered';
+  const { runs } = MATERIALS[materialClass].film;
   return {
     ...(isGlossy ? { peel: peelDeviations(foreseen.peelIndex) } : {}),
-    run: runDeviations(foreseen.sagMm),
+    run: runDeviations(foreseen.sagMm, runs),
     pop: foreseen.popLogit,
-    drySpray: dryDeviations(last.wetness),
+    drySpray: dryDeviations({ ...foreseen, wetness: last.wetness }),
     stripe: stripeDeviations(last.stripeIndex, shows),
     ...(foreseen.mottle === undefined ? {} : { mottle: mottleLogit(foreseen.mottle) }),
     ...(foreseen.pinholeLogit === undefined ? {} : { pinhole: foreseen.pinholeLogit }),
@@ -73,6 +79,8 @@ export type Sds = {
   dry: number;
   ready: number;
   sag: number;
+  /** Of the film at which it would run. */
+  runsFrom: number;
   peel: number;
   drops: number;
   wetness: number;
@@ -81,12 +89,14 @@ export type Sds = {
 };
 
 /** Deviations of everything foreseen, on the scale each is told on. */
-export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained }: Pick<Foreseen, 'retained'>): Sds {
+export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained, sprayed }: Pick<Foreseen, 'retained' | 'sprayed'>): Sds {
+  const heldFilmsM = sprayed.map(({ filmM }) => filmM);
   const points = sigmaPoints({ ...sure.logSd, ...SCALED });
   const tries = points.map(({ at }) =>
-    foresee(plan, multiplied(sure.centre, at), { mesh: COARSE, firstReadyOnly: true, retained }),
+    foresee(plan, multiplied(sure.centre, at), { mesh: COARSE, firstReadyOnly: true, retained, heldFilmsM }),
   );
   const weights = points.map(({ weight }) => weight);
+  const { runs } = MATERIALS[plan.bench.paint.materialClass].film;
   const sdOf = (value: (f: Foreseen) => number): number => momentsOf(tries.map(value), weights).sd;
   const log = (value: (f: Foreseen) => number) => sdOf((f) => Math.log(Math.max(1e-12, value(f))));
   const links = tries.map((foreseen) => linkedRisks(foreseen, plan));
@@ -95,36 +105,46 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained }: Pick<
       links.map((link) => link[name] ?? 0),
       weights,
     ).sd;
-  const amplitudeSd = amplitudeEffect(tries[0]!, sure.logSd.amplitude);
+  const amplitudeSd = amplitudeEffect(tries[0]!, Math.hypot(sure.logSd.amplitude, RIPPLE_PER_DROP * DROPS_LOG_SD));
+  const dropsOnWetness = WETNESS_PER_DROP * DROPS_LOG_SD;
   const peel = Math.hypot(
     sdOf((f) => f.peelIndex),
     amplitudeSd,
   );
   const ownSd: Partial<Record<RiskName, number>> = {
     peel: amplitudeSd / 0.9,
-    run: sure.logSd.sag / 0.45,
+    run: sure.logSd.sag * runDeviationsPerLnFilm,
+    drySpray: dropsOnWetness / 0.25,
     pop: sure.popLogSd,
+    blush: sure.blushLogitSd,
   };
   return {
     risks: Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
-    film: log((f) => f.sprayed.at(-1)!.filmM),
+    film: sure.logSd.film,
     dry: log((f) => f.dryM),
     ready: log((f) => f.readySeconds[0] ?? LONGEST_SECONDS),
     sag: Math.hypot(
       log((f) => f.sagMm),
+      sure.logSd.sag * runs.perFilm,
+    ),
+    runsFrom: Math.hypot(
+      log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm,
       sure.logSd.sag,
     ),
     peel,
-    drops: log((f) => f.sprayed.at(-1)!.spray.sauterUm),
-    wetness: log((f) => f.sprayed.at(-1)!.wetness),
+    drops: DROPS_LOG_SD,
+    wetness: Math.hypot(
+      log((f) => f.sprayed.at(-1)!.wetness),
+      dropsOnWetness,
+    ),
     ripple: log((f) => f.sprayed.at(-1)!.ripple.total),
     mottle: sdOf((f) => f.mottle ?? 0),
   };
 }
 
 /** Ripple scales with its start: what one deviation of that does to the index. */
-const amplitudeEffect = ({ steepness }: Foreseen, sd: number): number =>
-  Math.abs(peelIndex(steepness * Math.exp(sd)) - peelIndex(steepness * Math.exp(-sd))) / 2;
+const amplitudeEffect = ({ steepness, peelEvaporation }: Foreseen, sd: number): number =>
+  Math.abs(peelIndex(steepness * Math.exp(sd), peelEvaporation) - peelIndex(steepness * Math.exp(-sd), peelEvaporation)) / 2;
 
 export const multiplied = (centre: Unknowns, by: Unknowns = AS_KNOWN): Unknowns =>
   Object.fromEntries((Object.keys(AS_KNOWN) as (keyof Unknowns)[]).map((name) => [name, centre[name] * by[name]])) as Unknowns;

@@ -4,18 +4,23 @@ import { fitProduct, PRIOR_LOG_SD, type ProductFit, type FilmTest } from '../cal
 import { flowLogSd } from '../gun/atWork.ts';
 import { testsOf, type Gun, type KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
+import type { Skill } from '../trade/vocabulary.ts';
 import type { Unknowns } from './foresee.ts';
 
-/** Of what lands, of drop size, of a film after a comb reading at these settings, and per unit of ln away from them. */
+/** Of what lands, of a film after a comb reading at these settings, and per unit of ln away from them. */
 const TRANSFER_LOG_SD = 0.11;
-const DROPS_LOG_SD = 0.2;
 const COMB = { near: 0.06, away: 0.35 } as const;
+/** How well an eye on the wet film holds it: it sees wetness on every pass and moves the hand. Judgement. */
+const EYE_LOG_SD: Record<Skill, number> = { learner: 0.2, able: 0.12, expert: 0.09 };
+/** Of blush, on its log-odds. */
+const BLUSH_LOGIT_SD = 0.6;
 
 export type Sureness = {
   /** Best estimate of each unknown. */
   centre: Unknowns;
   logSd: Record<keyof Unknowns, number>;
   popLogSd: number;
+  blushLogitSd: number;
 };
 
 export function surenessOf(
@@ -24,6 +29,7 @@ export function surenessOf(
   settings: KnownSettings,
   paint: Paint,
   tests: readonly FilmTest[],
+  skill: Skill = 'able',
 ): Sureness {
   const fit = tests.length > 0 ? fitOnce(paint, tests) : undefined;
   return {
@@ -34,7 +40,6 @@ export function surenessOf(
       amplitude: 1,
       sag: fit?.sag ?? 1,
       film: 1,
-      drops: 1,
     },
     logSd: {
       evaporation: fit?.logSd.evaporation ?? PRIOR_LOG_SD.evaporation,
@@ -42,14 +47,18 @@ export function surenessOf(
       viscosity: paint.viscosityFactor === 1 ? PRIOR_LOG_SD.viscosity : PRIOR_LOG_SD.viscosity / 2,
       amplitude: PRIOR_LOG_SD.amplitude,
       sag: fit?.logSd.sag ?? PRIOR_LOG_SD.sag,
-      film: filmLogSd(gun, model, settings),
-      drops: DROPS_LOG_SD,
+      film: heldLogSd(filmLogSd(gun, model, settings), skill),
     },
     popLogSd: PRIOR_LOG_SD.pop,
+    blushLogitSd: BLUSH_LOGIT_SD,
   };
 }
 
-/** Flow and landing together; a comb reading knows both at once, near where it was taken. */
+/** Gun and eye are two measurements of one film. */
+export const heldLogSd = (openLogSd: number, skill: Skill): number =>
+  (openLogSd ** -2 + EYE_LOG_SD[skill] ** -2) ** -0.5;
+
+/** Without an eye in the loop. Flow and landing together; a comb reading knows both at once, near where it was taken. */
 export function filmLogSd(gun: Gun, model: GunModel, settings: KnownSettings): number {
   const without = Math.hypot(flowLogSd(model, settings), TRANSFER_LOG_SD);
   const comb = testsOf(gun, settings.nozzleMm).findLast((test) => test.kind === 'comb');

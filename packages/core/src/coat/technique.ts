@@ -6,7 +6,9 @@
  *
  * Source  geometry of a fan of rays on a plane (MODEL 10)
  */
-export type Technique = { speedWobblePercent?: number; tiltDeg?: number; arc?: { reachM: number; swingDeg: number } };
+import type { Skill } from '../trade/vocabulary.ts';
+
+export type Technique = { skill?: Skill; speedWobblePercent?: number; tiltDeg?: number; arc?: { reachM: number; swingDeg: number } };
 
 const RADIANS = Math.PI / 180;
 /** Past this a ray no longer meets the panel in any useful way. */

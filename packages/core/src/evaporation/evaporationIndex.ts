@@ -2,7 +2,7 @@
  * How quickly a grade dries here, against how quickly this job wants it. Index 1 = right, above = too fast.
  *
  *   T_e  = w T_panel + (1−w) T_air                                   [index-1]
- *   E    = p̄(x, T_e)/P_REF · √(k_F(v)/k_F(0.3))                      [index-2]
+ *   E    = p̄(x, T_e)/P_REF · (k_F(v)/k_F(0.3))^0.2                   [index-2]
  *   E*   = job · finish · school · (1 − 0.35 clamp((RH−0.65)/0.25))  [index-3]
  *   E_wb = [p_s(T_wb) − RH p_s(T)] k_W(v) / (same at 22 °C, 50 %, 0.3 m/s)   [index-4]
  *
@@ -33,9 +33,11 @@ export const airGain = (airSpeedMPerS: number): number =>
   transferCoefficientMPerS(FAST.airDiffusivityM2PerS, airSpeedMPerS) /
   transferCoefficientMPerS(FAST.airDiffusivityM2PerS, SHEET_AIR_SPEED_M_PER_S);
 
+/** Still air is worth no grade, or half a one: painters hardly change their reducer for it. */
+const AIR_COUNTS = 0.2;
 /** E: 1 is a grade at its own temperature in a downdraft. [index-2] */
 export const solventEvaporation = (at: { slowFraction: number; effectiveC: number; airSpeedMPerS: number }): number =>
-  (blendPressurePa(at.slowFraction, at.effectiveC) / REFERENCE_PRESSURE_PA) * Math.sqrt(airGain(at.airSpeedMPerS));
+  (blendPressurePa(at.slowFraction, at.effectiveC) / REFERENCE_PRESSURE_PA) * airGain(at.airSpeedMPerS) ** AIR_COUNTS;
 
 const JOB: Record<JobSize, number> = { spot: 1.2, panel: 1.0, side: 0.85, overall: 0.7 };
 const FINISH: Record<Finish, number> = {

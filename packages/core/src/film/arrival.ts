@@ -10,8 +10,9 @@ import { type MaterialClass, MATERIALS } from '../trade/materialClasses.ts';
 import { saturationPressurePa, vapourPressurePa, wetBulbC } from '../air/humidAir.ts';
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import {
+  eachVolatile,
   FAST,
-  SLOW,
+  SOLVENTS,
   solventPressurePa,
   VOLATILES,
   WATER_AIR_DIFFUSIVITY_M2_PER_S,
@@ -27,19 +28,21 @@ const SHEET_C = 22.2;
 const MOST_LOSS = 2.2;
 const at20 = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 const QUICK = FAST.airDiffusivityM2PerS * 0.8 * solventPressurePa(FAST, 20) * FAST.molarKgPerMol;
-const RATES: Arrived = {
-  water:
-    (WATER_AIR_DIFFUSIVITY_M2_PER_S * (saturationPressurePa(wetBulbC(at20)) - vapourPressurePa(at20)) * WATER_MOLAR_KG_PER_MOL) /
-    QUICK,
-  fast: 1,
-  slow: (SLOW.airDiffusivityM2PerS * 0.8 * solventPressurePa(SLOW, 20) * SLOW.molarKgPerMol) / QUICK,
-};
+const RATES: Arrived = eachVolatile((name) => {
+  if (name === 'water')
+    return (
+      (WATER_AIR_DIFFUSIVITY_M2_PER_S * (saturationPressurePa(wetBulbC(at20)) - vapourPressurePa(at20)) * WATER_MOLAR_KG_PER_MOL) /
+      QUICK
+    );
+  const solvent = SOLVENTS[name];
+  return (solvent.airDiffusivityM2PerS * 0.8 * solventPressurePa(solvent, 20) * solvent.molarKgPerMol) / QUICK;
+});
 
 /** Shares still there, when `arrivedShare` of all the volatile is. [arrival-2] */
 export function splitArrival({ volatile }: Pick<Mixture, 'volatile'>, arrivedShare: number): Arrived {
   const left = (tau: number) => VOLATILES.reduce((sum, name) => sum + volatile[name] * Math.exp(-tau * RATES[name]), 0);
   const tau = bisect((t) => arrivedShare - left(t), 0, 60);
-  return { water: Math.exp(-tau * RATES.water), fast: Math.exp(-tau * RATES.fast), slow: Math.exp(-tau * RATES.slow) };
+  return eachVolatile((name) => Math.exp(-tau * RATES[name]));
 }
 
 /** Loss in flight of a standard coat in this air, share of the volatile. [arrival-1] */

@@ -2,15 +2,17 @@
  * Coats drying on a panel: volatile through the film and off its surface, the panel's heat, and the cure.
  *
  *   du_c/dt = d/dζ [m_c D φ² du_c/dζ], no flow below                                                        [dry-1]
- *   J_c = k_c V_c/(R T) [a_c p_c(T) − RH p_s(T_air) δ_cW];   g_h (u_N − u_s) = J(u_s)                        [dry-2]
+ *   J_c = π k_c V_c/(R T) [a_c p_c(T) − RH p_s(T_air) δ_cW];   g_h (u_N − u_s) = J(u_s)                      [dry-2]
  *   C dT/dt = h (T_air − T) − Σ J ρ L_v;   in heat T = min(T_bake, T_0 + ramp t), the metal's                [dry-3]
+ *
+ *   π, the pace of the top coat, and of each coat's own D: not the water's                                 [dry-4]
  *
  * Scheme  finite volume, backward Euler, two Picard rounds, elimination per volatile; step by the greatest change
  * Source  mass balance in solids-fixed coordinates (Hartley & Crank 1949); Flory–Huggins activity; MODEL 12
  */
 import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
 import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
-import { FAST, IN_FILM, SLOW, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import { eachVolatile, IN_FILM, SOLVENTS, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { activityFactor, coldness, curedAfter, diffusivityM2PerS, GAS_CONSTANT_J_PER_MOL_K } from './filmLaws.ts';
 import { updateSolids, type CoatCells, type Stack } from './stack.ts';
@@ -43,7 +45,7 @@ export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evapor
   const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
   const water = carries('water');
   return {
-    carriesMPerS: { water: water * evaporation, fast: carries('fast') * evaporation, slow: carries('slow') * evaporation },
+    carriesMPerS: eachVolatile((name) => carries(name) * evaporation),
     vapourPa: vapourPressurePa(room),
     airC: room.airTemperatureC,
     heatWPerM2K: 1.2 * 1005 * water * 0.87 ** (2 / 3) + RADIATION_W_PER_M2_K,
@@ -52,7 +54,7 @@ export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evapor
 }
 
 const pressurePa = (name: Volatile, temperatureC: number): number =>
-  name === 'water' ? saturationPressurePa(temperatureC) : solventPressurePa(name === 'fast' ? FAST : SLOW, temperatureC);
+  name === 'water' ? saturationPressurePa(temperatureC) : solventPressurePa(SOLVENTS[name], temperatureC);
 
 export type Workspace = Record<'mobility' | 'face' | 'upper' | 'right', Float64Array> & {
   before: Record<Volatile, Float64Array>;
@@ -64,7 +66,7 @@ export const workspaceFor = (cells: number): Workspace => {
     face: make(),
     upper: make(),
     right: make(),
-    before: { water: make(), fast: make(), slow: make() },
+    before: { water: make(), fast: make(), middle: make(), slow: make() },
   };
 };
 
@@ -82,7 +84,7 @@ export function dryingStep(
   for (const name of VOLATILES) if (stack.holds[name]) work.before[name].set(held[name]);
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
-  const fluxes: Record<Volatile, number> = { water: 0, fast: 0, slow: 0 };
+  const fluxes = eachVolatile(() => 0);
   for (let round = 0; round < PICARD_ROUNDS; round++) {
     const temperatureK = panel.temperatureC + ZERO_C_K;
     const cold = coldness(temperatureK);
@@ -90,7 +92,7 @@ export function dryingStep(
     mobilities(stack, work.mobility, cold, diffusion);
     const { mobility, face } = work;
     for (let i = 0; i < last; i++) face[i] = (2 * Math.sqrt(mobility[i]! * mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
-    const atSurface = 1 / (1 + surface.water + surface.fast + surface.slow);
+    const atSurface = 1 / (1 + surface.water + surface.fast + surface.middle + surface.slow);
     const surfaceMobility =
       diffusion * diffusivityM2PerS(top.constants, 1 - atSurface, cold, stack.cure[last]!) * atSurface * atSurface;
     const half = (2 * Math.sqrt(surfaceMobility * work.mobility[last]!)) / solidsM[last]!;
@@ -112,7 +114,7 @@ export function dryingStep(
   }
   return {
     change,
-    leftM: { water: fluxes.water * seconds, fast: fluxes.fast * seconds, slow: fluxes.slow * seconds },
+    leftM: eachVolatile((name) => fluxes[name] * seconds),
   };
 }
 
@@ -140,7 +142,9 @@ function solveOne(
   const { atSurface, top } = at;
   const [before, now] = [beforeAll[name], held[name]];
   const polymerHolds = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
-  const carried = (air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
+  const pace = name === 'water' ? 1 : top.pace;
+  const carried =
+    (pace * air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
   // Activity over volatile per solids, taken from the last round; water is never more active than water.
   const free = atSurface * activityFactor(atSurface, polymerHolds);
   const perHeld = name === 'water' && surface.water * free > 1 ? 1 / surface.water : free;

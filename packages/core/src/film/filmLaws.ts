@@ -1,13 +1,14 @@
 /**
  * How a drying film behaves at one place in it: how quickly solvent moves, how hard the polymer holds it, how thick it is.
  *
- *   g = (1+c) v/(v+c);  ln D = ln D_d + ln(D_w/D_d) g − [15e3 + 75e3(1−g)]/R (1/T − 1/293.15) − 3 α      [film-1]
+ *   g = (1+c) v/(v+c);  ln D = ln D_d + ln(D_w/D_d) g − [15e3 + 75e3(1−g)]/R (1/T − 1/293.15) − 3 α²     [film-1]
  *   a_c = φ_c exp(q + χ q²),  q = 1 − v, water at most 1                                                  [film-2]
  *   η = η(φ,T) · (0.6/(0.6−α))²,  the exponent of cure at most 23                                         [film-3]
  *   dα/dt = k Q10^((t−20)/10) φ^1.5 (1−α)²                                                                [film-4]
  *
  * Source  free-volume shape after Vrentas & Duda 1977 in a fitted form; Flory 1942 and Huggins 1942; Castro & Macosko 1980
- * Ignores strike-in, partition by activity between unlike layers, glass formation late in the cure
+ *         the late turn to glass after DiBenedetto 1987, from memory
+ * Ignores strike-in, partition by activity between unlike layers
  */
 import type { MaterialFacts, FilmFacts } from '../trade/materialFacts.ts';
 import { flowEnergyJPerMol, mooneyOf } from '../material/rheology.ts';
@@ -31,11 +32,12 @@ export type FilmConstants = {
   solventEnergy: number;
   solidsEnergy: number;
 };
-export function filmConstants(material: MaterialFacts, data: FilmFacts): FilmConstants {
+/** @param pace of the coat: how much quicker all of it goes */
+export function filmConstants(material: MaterialFacts, data: FilmFacts, pace = 1): FilmConstants {
   const { a, b } = mooneyOf(material);
   const atNone = flowEnergyJPerMol(material, 0);
   return {
-    lnDry: Math.log(data.dryDiffusivityM2PerS),
+    lnDry: Math.log(data.dryDiffusivityM2PerS * pace),
     lnSpan: Math.log(data.wetDiffusivityM2PerS / data.dryDiffusivityM2PerS),
     bend: data.diffusionBend,
     mooneyA: a,
@@ -51,7 +53,7 @@ export const coldness = (temperatureK: number): number => (1 / temperatureK - 1 
 /** m²/s of the quick solvent, where `volatile` is the volume share that is not solids. [film-1] */
 export function diffusivityM2PerS(film: FilmConstants, volatile: number, cold: number, cure: number): number {
   const g = ((1 + film.bend) * volatile) / (volatile + film.bend);
-  return Math.exp(film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure);
+  return Math.exp(film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure * cure);
 }
 
 /** Activity over volume share. [film-2] */

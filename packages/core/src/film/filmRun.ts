@@ -2,6 +2,7 @@
  * The film over time: landings, waits and heat, one after another, with what flows, what levels and when it is ready.
  *
  *   dt ← dt · clamp(tolerance / max φ² |Δu|, 0.4, 1.4); 0.1 s after a landing; never across an event        [run-1]
+ *   run R ← (R + flow dt)/(1 + dt/300 s): what has set carries the next; the longest R is the run         [run-3]
  *   ready: surface η ≥ its class's and v* ≤ its class's, both read within the step                       [run-2]
  *
  * Source  MODEL 12
@@ -46,13 +47,13 @@ export const AS_THE_CARD: FilmFactors = { evaporation: 1, diffusion: 1, viscosit
 /** How finely: default for one answer, coarse for many. */
 export type Mesh = { cellsPerCoat: number; tolerance: number; longestSeconds: number };
 export const FINE: Mesh = { cellsPerCoat: 8, tolerance: 0.02, longestSeconds: 20 };
-export const COARSE: Mesh = { cellsPerCoat: 6, tolerance: 0.04, longestSeconds: 40 };
+export const COARSE: Mesh = { cellsPerCoat: 5, tolerance: 0.07, longestSeconds: 60 };
 
 export type Moment = {
   seconds: number;
   volatileM: number[];
   surfacePaS: number;
-  sagM: number;
+  runM: number;
   panelC: number;
   steepness: number;
 };
@@ -60,8 +61,9 @@ export type FilmRun = {
   /** By coat, s after its own landing; absent: covered or over before it was. */
   readySeconds: (number | undefined)[];
   skinSeconds: (number | undefined)[];
-  /** By coat: the run of everything wet, between its landing and the next, m. */
-  sagM: number;
+  /** The longest run of all that was wet at once, m; and all that ever flowed. */
+  runM: number;
+  flowedM: number;
   amplitudesM: number[];
   solidsM: number;
   landedVolatileM: number[];
@@ -81,6 +83,8 @@ const FIRST_STEP_SECONDS = 0.1;
 const LEAST_STEP_SECONDS = 1e-3;
 const LONG_AFTER_SECONDS = 3 * 3600;
 const LONG_STEP_SECONDS = 1800;
+/** A coat that has set for so long carries the next one. */
+const SETS_SECONDS = 300;
 
 export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD, mesh: Mesh = FINE): FilmRun {
   const { coats, around, heat, endSeconds, slopeDeg, keepTrace = false, dryingOnly = false } = input;
@@ -92,7 +96,8 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
   const run: FilmRun = {
     readySeconds: coats.map(() => undefined),
     skinSeconds: coats.map(() => undefined),
-    sagM: 0,
+    runM: 0,
+    flowedM: 0,
     amplitudesM: [],
     solidsM: 0,
     landedVolatileM: [],
@@ -105,6 +110,7 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
   const gravity = 9.80665 * Math.sin((slopeDeg * Math.PI) / 180);
   let [now, step, gone, heatedFromC] = [coats[0]?.landsAtSeconds ?? 0, FIRST_STEP_SECONDS, 0, panel.temperatureC];
   let before: Mechanics | undefined;
+  let running = 0;
   for (;;) {
     const next = coats[stack.coats.length];
     if (next && next.landsAtSeconds <= now + 1e-9) {
@@ -131,13 +137,15 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
       : undefined;
     const { change, leftM } = dryingStep(stack, panel, air, work, { seconds, heatC, diffusion: factors.diffusion });
     cureStep(stack, panel.temperatureC, seconds);
-    gone += leftM.water + leftM.fast + leftM.slow;
+    gone += leftM.water + leftM.fast + leftM.middle + leftM.slow;
     now += seconds;
     run.steps += 1;
     if (!dryingOnly) {
       const after = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
       level(ripples, stack.coats.at(-1)!.data.surfaceTensionNPerM, after.mobility, seconds);
-      run.sagM += after.flowMPerS * seconds;
+      run.flowedM += after.flowMPerS * seconds;
+      running = (running + after.flowMPerS * seconds) / (1 + seconds / SETS_SECONDS);
+      run.runM = Math.max(run.runM, running);
       noteReady(run, stack, before!, after, { now, seconds });
       before = after;
       if (keepTrace) run.trace.push(momentOf(stack, run, panel, after, ripples, now));
@@ -203,7 +211,7 @@ const momentOf = (
   seconds,
   volatileM: stack.coats.map((coat) => volatileM(stack, coat)),
   surfacePaS,
-  sagM: run.sagM,
+  runM: run.runM,
   panelC: temperatureC,
   steepness: steepnessOf(amplitudesM(ripples)),
 });

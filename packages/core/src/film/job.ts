@@ -10,8 +10,6 @@ export type JobCoat = Omit<LaidCoat, 'landsAtSeconds'> & {
   flashMinutes: number;
   /** False for what was there before: its popping counts less. */
   isTopMaterial: boolean;
-  /** Slow share of the grade that sets its drying: the reducer's, else the hardener's. */
-  gradeSlowFraction: number;
   sheet: { wetFilmM: number; waitMinutes: number; atC: number; atHumidityPercent: number };
 };
 export type Job = {

@@ -1,9 +1,10 @@
 /**
  * What becomes of the ripple that drops leave, and of what shows from below: three wavelengths, each flattened by surface tension.
  *
- *   a_0 = 3.2 √(π d³ h/6)/L · [1 + 0.6 max(0, log10(η/0.3))]                                       [level-1]
+ *   a_0 = 2.05 √(π d³ h/6)/L · [1 + 0.6 max(0, log10(η/0.3))]                                       [level-1]
  *   da/dt = −γ (2π/L)⁴ M a,  M = ∫ (h−z)²/η dz                                                     [level-2]
- *   peel index = clamp(10 − 5 log10(1 + s/1.6e−4), 0, 10),  s = √Σ (2π a/L)²                        [level-3]
+ *   s = hypot(√Σ (2π a/L)², 9.0e−3 V_c),  V_c the share of the last coat in drops too big to flow out      [level-3]
+ *   peel index = max(0, 10 − 5 log10(1 + s/1.6e−4) − 1.8 max(0, ln(E/1.6)))                         [level-4]
  *
  * Source  Orchard 1962 (from memory, check against the paper); start and scale fitted (MODEL 12)
  * Ignores yield stress, surface-tension gradients, and the shrinking of the ripple with its film: the card's own figures
@@ -12,7 +13,7 @@
 import { clamp } from '../numerics/rounding.ts';
 
 export const WAVELENGTHS_M = [1e-3, 2.5e-3, 5e-3] as const;
-const DROP_ROUGHNESS = 3.2;
+const DROP_ROUGHNESS = 2.05;
 const THICK_PA_S = 0.3;
 
 /** Amplitude left by landing drops, m. [level-1] */
@@ -47,9 +48,18 @@ export function level({ old, fresh }: Ripples, tensionNPerM: number, mobility: n
 
 export const amplitudesM = ({ old, fresh }: Ripples): number[] => old.map((a, i) => Math.hypot(a, fresh[i]!));
 
-/** Steepness of what is left, as an eye takes it in. */
-export const steepnessOf = (amplitudes: readonly number[]): number =>
-  Math.hypot(...amplitudes.map((a, i) => (2 * Math.PI * a) / WAVELENGTHS_M[i]!));
+const SPOT_STEEPNESS = 9e-3;
+/** Steepness of what is left, as an eye takes it in: ripple, and the spots of what was too big to flow out. [level-3] */
+export const steepnessOf = (amplitudes: readonly number[], spots = 0): number =>
+  Math.hypot(SPOT_STEEPNESS * spots, ...amplitudes.map((a, i) => (2 * Math.PI * a) / WAVELENGTHS_M[i]!));
 
-/** 10 is a mirror. [level-3] */
-export const peelIndex = (steepness: number): number => clamp(10 - 5 * Math.log10(1 + steepness / 1.6e-4), 0, 10);
+/** A film that closes quicker than this shuts its waves in. */
+const CLOSES_EARLY = 1.6;
+
+/** 10 is a mirror. @param evaporation E of a solvent paint over this panel; absent: waterborne, or not asked [level-4] */
+export const peelIndex = (steepness: number, evaporation = 1): number =>
+  clamp(
+    10 - 5 * Math.log10(1 + steepness / 1.6e-4) - 1.8 * Math.max(0, Math.log(evaporation / CLOSES_EARLY)),
+    0,
+    10,
+  );

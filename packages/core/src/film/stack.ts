@@ -1,7 +1,7 @@
 /** Coats on a panel as cells of solids: what lies where, with which volatile in it. Lowest cell first. */
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { FilmFacts } from '../trade/materialFacts.ts';
-import { VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import { eachVolatile, paceOfGrade, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
 import type { Mixture } from '../material/mixture.ts';
 import type { Arrived } from './arrival.ts';
 import { filmConstants, type FilmConstants } from './filmLaws.ts';
@@ -17,6 +17,8 @@ export type LaidCoat = {
   dropM: number;
   /** On the caller's clock, s. */
   landsAtSeconds: number;
+  /** Slow share of the grade that sets its drying: the reducer's, else the hardener's. */
+  gradeSlowFraction: number;
   /** Of the hardener: 0.6 slow, 1 medium, 2 fast. */
   hardenerSpeed: number;
   /** Of this can over its class, by cup. */
@@ -32,6 +34,8 @@ export type CoatCells = {
   /** Solids share on landing. */
   landedSolids: number;
   isWaterborne: boolean;
+  /** How much quicker its solvents leave and move than their own laws say. */
+  pace: number;
 };
 export type Stack = {
   coats: CoatCells[];
@@ -54,8 +58,8 @@ const REFINED = 0.72;
 
 /** Volatile per solids as landed. */
 export const landedHeld = ({ mixture, arrived }: LaidCoat): Record<Volatile, number> => {
-  const of = (name: Volatile) => ((mixture.volatile[name] * (1 - mixture.solids)) / mixture.solids) * arrived[name];
-  return { water: of('water'), fast: of('fast'), slow: of('slow') };
+  const perSolids = (1 - mixture.solids) / mixture.solids;
+  return eachVolatile((name) => mixture.volatile[name] * perSolids * arrived[name]);
 };
 
 export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): Stack {
@@ -65,18 +69,18 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
     coats: [],
     cells: 0,
     solidsM: zeros(),
-    held: { water: zeros(), fast: zeros(), slow: zeros() },
-    holds: { water: false, fast: false, slow: false },
+    held: { water: zeros(), fast: zeros(), middle: zeros(), slow: zeros() },
+    holds: { water: false, fast: false, middle: false, slow: false },
     cure: zeros(),
     solids: zeros(),
-    surface: { water: 0, fast: 0, slow: 0 },
+    surface: eachVolatile(() => 0),
   };
 }
 
 /** Lays a coat on top. */
 export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   const held = landedHeld(coat);
-  const landedSolids = 1 / (1 + held.water + held.fast + held.slow);
+  const landedSolids = 1 / (1 + held.water + held.fast + held.middle + held.slow);
   const solidsM = coat.wetFilmM * landedSolids;
   const from = stack.cells;
   const unit = (1 - REFINED ** cellsPerCoat) / (1 - REFINED);
@@ -90,26 +94,28 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   stack.cells += cellsPerCoat;
   stack.surface = { ...held };
   const [material, data] = [MATERIALS[coat.materialClass], MATERIALS[coat.materialClass].film];
+  const pace = data.pace * paceOfGrade(coat.gradeSlowFraction, data.gradeBite);
   stack.coats.push({
     coat,
     data,
-    constants: filmConstants(material, data),
+    constants: filmConstants(material, data, pace),
     from,
     to: stack.cells,
     solidsM,
     landedSolids,
     isWaterborne: material.waterFraction !== undefined,
+    pace,
   });
 }
 
 /** Brings the solids shares up to what the cells hold now. */
-export function updateSolids({ cells, solids, held: { water, fast, slow } }: Stack): void {
-  for (let i = 0; i < cells; i++) solids[i] = 1 / (1 + water[i]! + fast[i]! + slow[i]!);
+export function updateSolids({ cells, solids, held: { water, fast, middle, slow } }: Stack): void {
+  for (let i = 0; i < cells; i++) solids[i] = 1 / (1 + water[i]! + fast[i]! + middle[i]! + slow[i]!);
 }
 
 /** All volatile of a coat, m. */
 export function volatileM({ held, solidsM }: Stack, { from, to }: Pick<CoatCells, 'from' | 'to'>): number {
   let sum = 0;
-  for (let i = from; i < to; i++) sum += solidsM[i]! * (held.water[i]! + held.fast[i]! + held.slow[i]!);
+  for (let i = from; i < to; i++) sum += solidsM[i]! * (held.water[i]! + held.fast[i]! + held.middle[i]! + held.slow[i]!);
   return sum;
 }

@@ -2,7 +2,7 @@
 import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
-import { atWork, type AtWork } from './atWork.ts';
+import { atWork, DROPS_LOG_SD, type AtWork } from './atWork.ts';
 import type { Gun } from './gun.ts';
 import { ARM_M_PER_S } from './hand.ts';
 import { stepMmOf } from './overlap.ts';
@@ -41,7 +41,6 @@ export type AsSet = {
   ranges: AtWork['ranges'] & { regulatorFlowingKPa?: Spread };
 };
 
-const DROP_LOG_SD = 0.2;
 const TRANSFER_POINTS = 10;
 /** Wall pressure is as sure as the loss on the way: computed, or measured here. */
 const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
@@ -79,7 +78,7 @@ function predictedOf({ sauterUm, landing }: Spray): Pick<AsSet, 'dropletUm' | 't
   if (sauterUm <= 0) return {};
   const percent = landing.transferFraction * 100;
   return {
-    dropletUm: logNormalSpread(sauterUm, DROP_LOG_SD),
+    dropletUm: logNormalSpread(sauterUm, DROPS_LOG_SD),
     transferEfficiencyPercent: {
       value: percent,
       low: Math.max(0, percent - TRANSFER_POINTS),

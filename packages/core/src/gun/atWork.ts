@@ -23,6 +23,9 @@ const SURE = {
   fan: { untested: 0.15, tested: 0.035, away: 0.35 },
 } as const;
 
+/** Of the size of drops on a gun nobody measured. */
+export const DROPS_LOG_SD = 0.14;
+
 export function atWork(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: Knobs): AtWork {
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);
   const air = capFlow(model.areas, knobs.inletKPa, hornShare);

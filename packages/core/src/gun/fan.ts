@@ -48,8 +48,9 @@ const LANCZOS = [
   0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
   -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
 ];
-/** Γ(x) for x > 0.5: Lanczos 1964, g = 7. */
+/** Γ(x) for x > 0: Lanczos 1964, g = 7, from 0.5 up. */
 export function gamma(x: number): number {
+  if (x < 0.5) return gamma(x + 1) / x;
   const shifted = x - 1;
   const t = shifted + 7.5;
   let sum = LANCZOS[0]!;

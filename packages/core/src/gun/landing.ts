@@ -3,9 +3,11 @@
  *
  *   U_p = √(J/(1.2 · ½ W H)), t_f = z/(2 U_p)                                                              [landing-1]
  *   Stk = ρ d² U_p/(9 μ H), e = 1/(1 + (1.2/Stk)²);  TE = min(0.98, mean e · C/(1 + (P_jet/560)^2.2))       [landing-2]
- *   N = k · 6 D Sh c_s t_f/(d² ρ m_vol), f0 = 1 − e^−N, f = f0/(1 + f0 m_v/(c_s U_p ½ W H))                 [landing-3]
+ *   N = k π · 6 D Sh c_s t_f/(d² ρ m_vol), f0 = 1 − e^−N, f = f0/(1 + f0 m_v/(c_s U_p ½ W H))                 [landing-3]
  *   Sh = 2 + 0.6 √(0.6 U_p d/μ) (μ/(1.2 D))^⅓;  loss = Σ share · Σ(e f)/Σ e                                  [landing-4]
  *   landed = Q TE [φ + (1−φ)(1−loss)];  film = landed/(v P)                                                [landing-5]
+ *
+ * π is the pace of the grade in the mix: not the water's.
  *
  * Source  impaction of jets with C and 560 W fitted; Ranz & Marshall 1952 for the drops' drying, k = 3 fitted (MODEL 11)
  * Holds   large flat panels; true loss may lie between a tenth and four tenths
@@ -13,9 +15,11 @@
 import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
 import { airViscosityPaS, FREE_AIR_KG_PER_M3, kelvin } from '../compressedAir/freeAir.ts';
 import {
-  FAST,
-  SLOW,
+  eachVolatile,
+  SOLVENTS,
   solventPressurePa,
+  VOLATILES,
+  type Volatile,
   WATER_AIR_DIFFUSIVITY_M2_PER_S,
   WATER_MOLAR_KG_PER_MOL,
 } from '../evaporation/solvents.ts';
@@ -30,7 +34,6 @@ const DROP_COOLING = 0.8;
 const MOST_LANDS = 0.98;
 const JET_W = 560;
 
-export type Volatile = keyof Mixture['volatile'];
 export type LandingInput = {
   air: CapFlow;
   fluidM3PerS: number;
@@ -43,6 +46,8 @@ export type LandingInput = {
   room: HumidAir;
   /** Of what is not known about evaporation; 1 as the card has it. */
   evaporation?: number | undefined;
+  /** Of the grade in the mix, over a medium one's. */
+  gradePace: number;
 };
 export type Landing = {
   arrivalMPerS: number;
@@ -73,18 +78,18 @@ export function landingOf(input: LandingInput): Landing {
     const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, room);
     if (drivePa <= 0) return 0;
     const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
+    const quicker = FLIGHT_FACTOR * (input.evaporation ?? 1) * (volatile === 'water' ? 1 : input.gradePace);
     const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
     const gone = drops.map(({ d, hits: e }) => {
       const sherwood = 2 + 0.6 * Math.sqrt((0.6 * arrivalMPerS * d) / mu) * (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
-      const transfer = FLIGHT_FACTOR * (input.evaporation ?? 1) * 6 * diffusivity * sherwood * saturation * flightSeconds;
+      const transfer = quicker * 6 * diffusivity * sherwood * saturation * flightSeconds;
       const alone = 1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
       return (e * alone) / (1 + (alone * sprayed) / (saturation * arrivalMPerS * fanM2));
     });
     return gone.reduce((sum, share) => sum + share, 0) / hits;
   };
-  const lossOf = { water: lossOfOne('water'), fast: lossOfOne('fast'), slow: lossOfOne('slow') };
-  const { water, fast, slow } = mixture.volatile;
-  const loss = water * lossOf.water + fast * lossOf.fast + slow * lossOf.slow;
+  const lossOf = eachVolatile(lossOfOne);
+  const loss = VOLATILES.reduce((sum, name) => sum + mixture.volatile[name] * lossOf[name], 0);
   return {
     arrivalMPerS,
     transferFraction,
@@ -102,7 +107,7 @@ function volatileIn(volatile: Volatile, room: HumidAir): { drivePa: number; mola
       molarKgPerMol: WATER_MOLAR_KG_PER_MOL,
       diffusivity: WATER_AIR_DIFFUSIVITY_M2_PER_S,
     };
-  const solvent = volatile === 'fast' ? FAST : SLOW;
+  const solvent = SOLVENTS[volatile];
   return {
     drivePa: DROP_COOLING * solventPressurePa(solvent, room.airTemperatureC),
     molarKgPerMol: solvent.molarKgPerMol,

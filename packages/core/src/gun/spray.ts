@@ -4,9 +4,10 @@ import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import type { GunFacts } from '../trade/gunFacts.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import { FREE_AIR_KG_PER_M3, kelvin, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
-import type { Mixture } from '../material/mixture.ts';
+import { MEDIUM_REDUCER, type Mixture } from '../material/mixture.ts';
 import { areasFromRating, capFlow, type CapFlow } from './airCap.ts';
-import { sauterM } from './drops.ts';
+import { eachVolatile, paceOfGrade } from '../evaporation/solvents.ts';
+import { coarseShareOf, sauterM, workJPerKg } from './drops.ts';
 import { fanHeightM, fanProfile, fanShape } from './fan.ts';
 import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
 import { landingOf, type Landing } from './landing.ts';
@@ -15,7 +16,8 @@ import { rippleOf } from './ripple.ts';
 export type SprayInput = {
   model: GunModel;
   materialClass: MaterialClass;
-  paint: PaintAtTip & { mixture: Mixture };
+  /** Without a grade of its own: a medium one. */
+  paint: PaintAtTip & { mixture: Mixture; gradeSlowFraction?: number | undefined };
   inletKPa: number;
   fluidTurnsOut: number;
   fanTurnsOut: number;
@@ -31,6 +33,8 @@ export type Spray = {
   airFlowLPerMin: number;
   fluidMlPerMin: number;
   sauterUm: number;
+  /** Share of the paint in drops too big to flow out. */
+  coarseShare: number;
   fanWidthMm: number;
   /** ln of the paint against what the horns spread evenly: over nought the middle is heavy. */
   load: number;
@@ -45,7 +49,7 @@ const NOTHING: Landing = {
   arrivalMPerS: 0,
   transferFraction: 0,
   loss: 0,
-  lossOf: { water: 0, fast: 0, slow: 0 },
+  lossOf: eachVolatile(() => 0),
   landedM3PerS: 0,
 };
 
@@ -72,7 +76,7 @@ export function sprayOf(input: SprayInput): Spray {
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
   const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
-  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, landing: NOTHING };
+  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, coarseShare: 0, landing: NOTHING };
   const sauter = sauterM({
     air,
     airC: room.airTemperatureC,
@@ -94,8 +98,10 @@ export function sprayOf(input: SprayInput): Spray {
     landingFactor: model.landingFactor,
     room,
     evaporation: input.evaporation,
+    gradePace: paceOfGrade(paint.gradeSlowFraction ?? MEDIUM_REDUCER, MATERIALS[input.materialClass].film.gradeBite),
   });
-  return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, landing };
+  const coarseShare = coarseShareOf({ sauter, workJPerKg: workJPerKg(air, fluidM3PerS * paint.densityKgPerM3) });
+  return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, coarseShare, landing };
 }
 
 /** Drops that suit this paint from this kind of gun: small guns are used small and fine. */

@@ -6,11 +6,11 @@
  *   water share of a waterborne = [a(1−φ_P) water + 0.95 c]/[a(1−φ_P)+c], the rest slow      [mixture-3]
  *   ρ = φ ρ_S + (1−φ) Σ f_i ρ_i,   volatile mass share = (1−φ) Σ f_i ρ_i / ρ                 [mixture-4]
  *
- * Source  volume and mass balance; densities of the three stand-in volatiles from MODEL 3
+ * Source  volume and mass balance; densities of the stand-in volatiles from MODEL 3
  */
+import { cutOfGrade, cutOfPaint, eachVolatile, IN_FILM, VOLATILES, type Cut, type Volatile } from '../evaporation/solvents.ts';
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 
-const DENSITY_KG_PER_M3 = { water: 1000, fast: 870, slow: 930 } as const;
 const WATER_IN_THINNER = 0.95;
 /** The slow share of a grade at its own temperature (MODEL 3). */
 export const MEDIUM_REDUCER = 0.35;
@@ -18,7 +18,8 @@ export const MEDIUM_REDUCER = 0.35;
 export type Mixture = {
   solids: number;
   slowFraction: number;
-  volatile: { water: number; fast: number; slow: number };
+  /** Shares by volume of all that leaves. */
+  volatile: Record<Volatile, number>;
   densityKgPerM3: number;
   volatileMassFraction: number;
 };
@@ -44,12 +45,16 @@ export function mixtureOf(
     material.waterFraction === undefined
       ? 0
       : (fromPaint * material.waterFraction + WATER_IN_THINNER * thinner) / (fromPaint + thinner);
+  const { hardenerSlowFraction } = reducer;
   const volatile =
     material.waterFraction === undefined
-      ? { water: 0, fast: 1 - slowFraction, slow: slowFraction }
-      : { water, fast: 0, slow: 1 - water };
-  const volatileDensity =
-    volatile.water * DENSITY_KG_PER_M3.water + volatile.fast * DENSITY_KG_PER_M3.fast + volatile.slow * DENSITY_KG_PER_M3.slow;
+      ? blended([
+          [fromPaint, cutOfPaint(own)],
+          [fromHardener, hardenerSlowFraction === undefined ? cutOfPaint(own) : cutOfGrade(hardenerSlowFraction)],
+          [thinner, cutOfGrade(reducer.slowFraction ?? MEDIUM_REDUCER)],
+        ])
+      : { water, fast: 0, middle: 0, slow: 1 - water };
+  const volatileDensity = VOLATILES.reduce((sum, name) => sum + volatile[name] * IN_FILM[name].densityKgPerM3, 0);
   const densityKgPerM3 = solids * material.solidsDensityKgPerM3 + (1 - solids) * volatileDensity;
   return {
     solids,
@@ -58,4 +63,12 @@ export function mixtureOf(
     densityKgPerM3,
     volatileMassFraction: ((1 - solids) * volatileDensity) / densityKgPerM3,
   };
+}
+
+/** Solvents of several parts together, without water. */
+function blended(parts: readonly [volume: number, cut: Cut][]): Mixture['volatile'] {
+  const total = parts.reduce((sum, [volume]) => sum + volume, 0);
+  return eachVolatile((name) =>
+    name === 'water' ? 0 : parts.reduce((sum, [volume, cut]) => sum + volume * cut[name], 0) / total,
+  );
 }

@@ -30,6 +30,8 @@ export type Paint = {
   gradeSlowFraction: number;
   hardenerSpeed: number;
   isTwoPack: boolean;
+  /** Solids of the sheet over those of its class as mixed: they move the dry film and nothing else. */
+  solidsFactor: number;
   /** Reducer in the mix over the class's standard; 1 where its class has none. */
   reducerShare: number;
 };
@@ -42,12 +44,14 @@ export function paintOf(material: { class: MaterialClass } & MixedFrom, material
   const parts = material.recipe ? partsIn(material.recipe, facts) : facts.mix;
   const [, hardener, thinner] = parts;
   const slowFraction = material.grade ? slowFractionForDesign(designTemperatureC(material.grade)) : MEDIUM_REDUCER;
-  const mixture = withKnown(mixtureOf(facts, parts, { slowFraction }), facts, material);
+  const hardenerSlowFraction =
+    material.hardenerSpeed === undefined ? undefined : slowFractionForDesign(DESIGN_OF_SPEED_C[material.hardenerSpeed]);
+  const byClass = mixtureOf(facts, parts, { slowFraction, ...(hardenerSlowFraction === undefined ? {} : { hardenerSlowFraction }) });
+  const mixture = ofDensity(byClass, material.densityGPerMl);
   const modelPaS = viscosityPaS(facts, mixture.solids, materialC);
   const measuredPaS =
     material.viscosityMm2PerS === undefined ? modelPaS : material.viscosityMm2PerS * 1e-6 * mixture.densityKgPerM3;
   const viscosityFactor = clamp(measuredPaS / modelPaS, ...LIKELY_FACTOR);
-  const isReduced = thinner > 0 || material.hardenerSpeed === undefined;
   return {
     materialClass: material.class,
     mixture,
@@ -55,12 +59,10 @@ export function paintOf(material: { class: MaterialClass } & MixedFrom, material
     viscosityPaS: modelPaS * viscosityFactor * facts.shearAtGun,
     viscosityFactor,
     // Where nothing is reduced, the hardener's own grade tells how quickly the film closes.
-    gradeSlowFraction:
-      isReduced || material.hardenerSpeed === undefined
-        ? slowFraction
-        : slowFractionForDesign(DESIGN_OF_SPEED_C[material.hardenerSpeed]),
+    gradeSlowFraction: thinner > 0 ? slowFraction : (hardenerSlowFraction ?? slowFraction),
     hardenerSpeed: HARDENER_SPEED[material.hardenerSpeed ?? 'medium'],
     isTwoPack: hardener > 0,
+    solidsFactor: material.volumeSolidsPercent === undefined ? 1 : solidsOf(material.volumeSolidsPercent) / mixture.solids,
     reducerShare: reducerShareOf(parts, facts.mix),
   };
 }
@@ -76,18 +78,14 @@ function partsIn(recipe: Recipe, { waterFraction }: MaterialFacts): [number, num
   return parts;
 }
 
-/** Solids and density that were given beat the class's. */
-function withKnown(mixture: Mixture, facts: MaterialFacts, { volumeSolidsPercent, densityGPerMl }: MixedFrom): Mixture {
-  const solids = volumeSolidsPercent === undefined ? mixture.solids : clamp(volumeSolidsPercent / 100, 0.01, 0.98);
-  const volatileDensity = (mixture.volatileMassFraction * mixture.densityKgPerM3) / (1 - mixture.solids);
-  const density =
-    densityGPerMl === undefined ? solids * facts.solidsDensityKgPerM3 + (1 - solids) * volatileDensity : densityGPerMl * 1000;
-  return {
-    ...mixture,
-    solids,
-    densityKgPerM3: density,
-    volatileMassFraction: Math.min(0.99, ((1 - solids) * volatileDensity) / density),
-  };
+const solidsOf = (percent: number): number => clamp(percent / 100, 0.01, 0.98);
+
+/** A density that was given beats the class's. What solids a sheet prints does not: its maker thins to a viscosity. */
+function ofDensity(mixture: Mixture, densityGPerMl: number | undefined): Mixture {
+  if (densityGPerMl === undefined) return mixture;
+  const densityKgPerM3 = densityGPerMl * 1000;
+  const volatileMass = mixture.volatileMassFraction * mixture.densityKgPerM3;
+  return { ...mixture, densityKgPerM3, volatileMassFraction: Math.min(0.99, volatileMass / densityKgPerM3) };
 }
 
 function reducerShareOf(parts: readonly number[], standard: readonly number[]): number {

@@ -28,7 +28,7 @@ export function waterborneAnswer(input: ReducerInput, where: Surroundings, air: 
   return {
     ...(isStopped(verdicts)
       ? {}
-      : { choice: { parts: [], ...(adjuster ?? {}) }, evaporationIndex: index, openTimeMinutes: openTimeMinutes(index) }),
+      : { choice: { parts: [], ...(adjuster ?? {}) }, evaporationIndex: index, openTimeMinutes: openTimeMinutes(index, true) }),
     alternatives: [],
     verdicts,
     reasons: [

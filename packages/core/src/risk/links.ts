@@ -1,17 +1,15 @@
 /**
  * From what a film does to how likely an able painter would want it mended.
  *
- *   P(peel)  = Φ((5.5 − index)/0.9)             P(run)  = Φ(ln(S/12 mm)/0.45)                               [link-1]
- *   P(dry)   = Φ(ln(0.75/wet)/0.25)             P(stripe) = Φ(ln(stripe/c)/0.3), c by what shows            [link-2]
+ *   P(peel)  = Φ((5.5 − index)/0.9)             P(run)  = Φ(ln(run/S*)/(0.11 n)), S* and n its class's         [link-1]
+ *   P(dry)   = Φ(max(ln(0.75/wet)/0.25, ln(lap/open)/0.35)),   P(stripe) = Φ(ln(stripe/c)/0.3), c by what shows            [link-2]
  *   P(mottle) = σ(2.2 (max(w, d) − 1.2)): clouds where it stays wet, dry stripes where it does not          [link-3]
- *   P(pinhole) = σ(1.4 [2.2(h/h_ref − 1.3) + 1.2(v/1.5 − 1.2) + 6(v_s − 0.25) + 0.6 if skin/ready < 0.6])     [link-4]
- *   blush = σ(0.8 (T_dew − (T_panel − 3.5 E^0.7) − 1))                                                     [link-5]
+ *   P(pinhole) = σ(1.4 [2.2(h/h_ref − 1.3) + 1.2(v/1.5 − 1.2) + 6(v_s − 0.25) − 0.3])                        [link-4]
+ *   blush = σ(0.8 (T_dew − (T_panel − 3.5 E^0.7) − 1) − 3.5 where it cures)                                [link-5]
  *
  * Source  judgement, all of it, in the shape of probit and logit links (MODEL 13); Φ from Abramowitz & Stegun 7.1.26
  */
 import { clamp } from '../numerics/rounding.ts';
-
-export const RUN_STARTS_MM = 12;
 
 /** Φ by Abramowitz & Stegun 7.1.26: within 1.5e−7. */
 export function normalShare(x: number): number {
@@ -26,8 +24,21 @@ export const logit = (p: number): number => Math.log(p / (1 - p));
 
 /** Each link as the number of deviations beyond its middle; Φ of it is the probability. [link-1, link-2] */
 export const peelDeviations = (peelIndex: number): number => (5.5 - peelIndex) / 0.9;
-export const runDeviations = (sagMm: number): number => Math.log(Math.max(sagMm, 1e-9) / RUN_STARTS_MM) / 0.45;
-export const dryDeviations = (wetness: number): number => Math.log(0.75 / Math.max(wetness, 1e-9)) / 0.25;
+export type Runs = { travelMm: number; perFilm: number };
+/** Places and eyes differ by so much, on ln of the film. */
+const RUN_WIDTH = 0.11;
+export const runDeviations = (runMm: number, { travelMm, perFilm }: Runs): number =>
+  Math.log(Math.max(runMm, 1e-9) / travelMm) / (RUN_WIDTH * perFilm);
+/** What one deviation of ln film is on the run's scale. */
+export const runDeviationsPerLnFilm = 1 / RUN_WIDTH;
+/** The film at which this stack would run here: travel goes with a power of the film. */
+export const runsFromUm = (filmUm: number, runMm: number, { travelMm, perFilm }: Runs): number =>
+  filmUm * (travelMm / runMm) ** (1 / perFilm);
+const dryByFilm = (wetness: number): number => Math.log(0.75 / Math.max(wetness, 1e-9)) / 0.25;
+/** Overspray of the next passes stands on a film that has closed. */
+export const closedDeviations = (lapSeconds: number, openSeconds: number): number => Math.log(lapSeconds / openSeconds) / 0.35;
+export const dryDeviations = (at: { wetness: number; lapSeconds: number; openSeconds: number }): number =>
+  Math.max(dryByFilm(at.wetness), closedDeviations(at.lapSeconds, at.openSeconds));
 export type Shows = 'effectBase' | 'solid' | 'covered';
 const STRIPE_SHOWS: Record<Shows, number> = { effectBase: 1.3, solid: 1.8, covered: 2.2 };
 export const stripeDeviations = (stripeIndex: number, shows: Shows): number =>
@@ -36,7 +47,10 @@ export const stripeDeviations = (stripeIndex: number, shows: Shows): number =>
 export type MottleInput = {
   /** Film against the class's own. */
   filmShare: number;
+  /** How long it stays wet. */
   skinSeconds: number;
+  /** How far the air dries beyond what flake can follow, ln; nought where it does not. */
+  lockedIn: number;
   landedPaS: number;
   /** Reducer parts over the standard mix's. */
   reducerShare: number;
@@ -44,12 +58,12 @@ export type MottleInput = {
   usual: { skinSeconds: number; landedPaS: number };
 };
 /** How far from even the flake lies: clouds or dry stripes, the worse. [link-3] */
-export function mottleIndex({ filmShare, skinSeconds, landedPaS, reducerShare, usual }: MottleInput): number {
+export function mottleIndex({ filmShare, skinSeconds, lockedIn, landedPaS, reducerShare, usual }: MottleInput): number {
   // Far beyond any paint the logarithms would run away.
   const skin = clamp(skinSeconds, 1, 1e5);
   const thick = clamp(landedPaS, 1e-4, 1e6);
   const clouds = 2.5 * Math.log(filmShare) + 0.8 * Math.log(skin / usual.skinSeconds) + 1.5 * (reducerShare - 1);
-  const dryStripes = -2.5 * Math.log(filmShare) + Math.log(thick / usual.landedPaS) - 0.3;
+  const dryStripes = -2.5 * Math.log(filmShare) + Math.log(thick / usual.landedPaS) - 0.3 + 1.2 * lockedIn;
   return Math.max(clouds, dryStripes);
 }
 export const mottleLogit = (index: number): number => 2.2 * (index - 1.2);
@@ -59,17 +73,13 @@ export type PinholeInput = {
   airSpeedMPerS: number;
   /** Volatile near the surface when the next thing comes, share of volume. */
   volatileAtNext: number;
-  /** Skin over ready; absent where either is not reached. */
-  skinShare?: number | undefined;
 };
 /** [link-4] */
-export const pinholeLogit = ({ filmShare, airSpeedMPerS, volatileAtNext, skinShare }: PinholeInput): number =>
-  1.4 *
-  (2.2 * (filmShare - 1.3) +
-    1.2 * (airSpeedMPerS / 1.5 - 1.2) +
-    6 * (volatileAtNext - 0.25) +
-    (skinShare !== undefined && skinShare < 0.6 ? 0.6 : 0));
+export const pinholeLogit = ({ filmShare, airSpeedMPerS, volatileAtNext }: PinholeInput): number =>
+  1.4 * (2.2 * (filmShare - 1.3) + 1.2 * (airSpeedMPerS / 1.5 - 1.2) + 6 * (volatileAtNext - 0.25) - 0.3);
 
-/** Damp that settles on a film cooled by its own drying. [link-5] */
-export const blushLogit = (at: { dewC: number; panelC: number; evaporation: number }): number =>
-  0.8 * (at.dewC - (at.panelC - 3.5 * at.evaporation ** 0.7) - 1);
+/** A film that cures hardly whitens. */
+const CURES_LOGIT = -3.5;
+/** Damp that settles on a film cooled by its own drying; what only dries, as a lacquer does, takes it. [link-5] */
+export const blushLogit = (at: { dewC: number; panelC: number; evaporation: number; cures: boolean }): number =>
+  0.8 * (at.dewC - (at.panelC - 3.5 * at.evaporation ** 0.7) - 1) + (at.cures ? CURES_LOGIT : 0);

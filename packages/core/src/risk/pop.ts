@@ -2,7 +2,8 @@
  * Solvent popping as deviations from the sheet's own way: 3 % on its schedule, film, grade and room, and what each step
  * away from them does to the odds.
  *
- *   L = logit 0.03 + film + film below + flash + wet under + slope + wait + fast + heat + air + retained + no heat  [pop-1]
+ *   with heat    L = logit 0.03 + Σ;   without  L = logit 0.03 − 1.2 + lid (1 − e^(−Σ⁺/6)) + Σ⁻, lid 4 under gloss, else 3   [pop-0]
+ *   Σ = film + film below + flash + wet under + slope + wait + fast + heat + air + retained    [pop-1]
  *   need_i = sheet minutes · clim_i · max(0.5, h_i/H_i)^b                                                        [pop-2]
  *   clim   = max(1, min(1, E_rel)^(−a c)), c = clamp((26 − T_e)/6, 0, 1);  waterborne (E_wb/E_wb,sheet)^−c         [pop-3]
  *
@@ -90,8 +91,17 @@ export function popTerms(input: PopInput): Record<PopTerm, number> {
     noHeat: heat ? 0 : -1.2,
   };
 }
-export const popLogit = (terms: Record<PopTerm, number>): number =>
-  logit(SHEET_RISK) + Object.values(terms).reduce((sum, term) => sum + term, 0);
+/** Popping needs heat or a lid: in air alone there is only so much of it, more under what closes hard. */
+const LID = { gloss: 4, open: 3 } as const;
+const LID_FILLS_OVER = 6;
+/** @param isGloss whether the top closes hard: clears and single stage [pop-0] */
+export function popLogit(terms: Record<PopTerm, number>, isGloss: boolean): number {
+  const { noHeat, ...others } = terms;
+  const sum = Object.values(others).reduce((total, term) => total + term, 0);
+  const lid = isGloss ? LID.gloss : LID.open;
+  const counts = noHeat === 0 || sum <= 0 ? sum : lid * (1 - Math.exp(-sum / LID_FILLS_OVER));
+  return logit(SHEET_RISK) + noHeat + counts;
+}
 
 function filmTerm(top: readonly PopCoat[], sheetCoats = top.length): number {
   const film = top.reduce((sum, coat) => sum + coat.filmShare * coat.sheetFilm, 0);
@@ -117,11 +127,13 @@ function waitTerm(need: number, waited: number): number {
   return x > 0 ? 1.2 * x : 0.36 * Math.max(x, -LN_2);
 }
 
+/** Half a grade too quick is no fault. */
+const HALF_A_GRADE = 1.2;
 function fastTerm({ coats, hardenerSpeed, effectiveC }: PopInput): number {
   const grade = Math.max(
     0,
     ...coats.map(({ isWaterborne, isTopMaterial, relativeEvaporation }) =>
-      isWaterborne ? 0 : (isTopMaterial ? 2 : 1) * positive(Math.log(relativeEvaporation)),
+      isWaterborne ? 0 : (isTopMaterial ? 2 : 1) * positive(Math.log(relativeEvaporation / HALF_A_GRADE)),
     ),
   );
   const right = clamp(2 ** ((22 - effectiveC) / 8), 0.5, 2);

@@ -79,6 +79,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
           arrived: splitArrival(mixture, 1 - loss),
           dropM: 30e-6,
           landsAtSeconds: lands[i]!,
+          gradeSlowFraction: MEDIUM_REDUCER,
           hardenerSpeed: 1,
           viscosityFactor: 1,
         };

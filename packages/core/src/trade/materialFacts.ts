@@ -68,6 +68,11 @@ export type FilmFacts = {
   wetDiffusivityM2PerS: number;
   diffusionBend: number;
   surfaceTensionNPerM: number;
+  /** How quickly all of it dries over what its solvents alone would do, and how hard its grade bites (the exponent ω). */
+  pace: number;
+  gradeBite: number;
+  /** Wet film at which one coat upright runs at 21 °C in the sheet's air, µm; how far it then travels, mm; and ln travel per ln film. */
+  runs: { fromUm: number; travelMm: number; perFilm: number };
   /** Structure built up at rest: share of viscosity, s to recover, and the stress under which nothing moves, Pa. */
   structure: number;
   recoverySeconds: number;
