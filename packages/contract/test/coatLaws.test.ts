@@ -1,6 +1,6 @@
 /** The forward model at its door: what painters and engineers would insist on, and every sentence it can say. */
 import { describe, expect, it } from 'vitest';
-import type { ChangeKnob } from '@orthochrom/core/coat/changes.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import { ask, answerOrRefuse, type InputOf } from '../src/registry.ts';
 import { changeText, popTermText, riskText, riskWord, tradeText } from '../src/words/coatWords.ts';
 

@@ -1,4 +1,4 @@
-import { Substrate } from '../shapes/trade.ts';
+import { Skill, Substrate } from '../shapes/trade.ts';
 import type { CoatAnswer } from '@orthochrom/core/coat/coatAnswer.ts';
 import { coatOf } from '@orthochrom/core/coat/coat.ts';
 import { z } from 'zod';
@@ -21,7 +21,7 @@ export const CoatInput = z
     settings: Settings,
     panel: z.strictObject({
       ...wanted('slopeDeg'),
-      ...optional('lengthM', 'heightM'),
+      ...optional('lengthM', 'heightM', 'lapSeconds'),
       substrate: Substrate.optional(),
     }),
     coats: listOf(z.strictObject({ ...wanted('flashMinutes'), settings: Settings.optional() }), 1),
@@ -29,6 +29,7 @@ export const CoatInput = z
     below: listOf(Layer).optional(),
     technique: z
       .strictObject({
+        skill: Skill.optional(),
         speedWobblePercent: z.number().min(0).max(100).meta({ unit: '%' }).optional(),
         ...optional('tiltDeg'),
         arc: z.strictObject(wanted('reachM', 'swingDeg')).optional(),
@@ -53,6 +54,8 @@ export const Change = z.strictObject({
   before: z.number(),
   after: z.number(),
   gain: z.number(),
+  /** What goes with it: the step that is kept, the hand that keeps the film. */
+  along: z.strictObject({ stepMm: z.number().optional(), gunSpeedMPerS: z.number().optional() }).optional(),
   text: z.string(),
 });
 
@@ -91,6 +94,9 @@ export const coat = defineCalculation('coat', {
     wetness: Spread,
     peelIndex: Spread,
     sagMm: Spread,
+    runsFromUm: Spread.optional(),
+    openTimeSeconds: z.number(),
+    lapSeconds: z.number(),
     drySprayIndex: Spread,
     mottleIndex: Spread,
     risks: Risks,

@@ -3,7 +3,7 @@ import { PREFERENCES } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { reducerForeseen } from '@orthochrom/core/coat/gradeRisks.ts';
 import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
 import { z } from 'zod';
-import { contradiction, listOf, name, needsField, optional, wanted } from '../quantity/fields.ts';
+import { contradiction, listOf, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
 import { Limits } from '../shapes/climate.ts';
 import { AdjusterPoint, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
 import { Risks } from '../shapes/risks.ts';
@@ -30,6 +30,7 @@ export const reducer = defineCalculation('reducer', {
       adjusterGrid: listOf(AdjusterPoint).optional(),
       substrate: Substrate.optional(),
       surface: Surface.optional(),
+      now: listOf(BlendPart).optional(),
       preference: z.enum(PREFERENCES).optional(),
       limits: Limits.optional(),
       wanted: z
@@ -37,7 +38,7 @@ export const reducer = defineCalculation('reducer', {
         .optional(),
       risks: z.boolean().optional(),
     })
-    .superRefine(({ carrier, grades, hardeners, wanted: pick }, ctx) => {
+    .superRefine(({ carrier, grades, hardeners, wanted: pick, now }, ctx) => {
       if (carrier === 'solvent' && !grades)
         ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
       for (const [field, list] of Object.entries({ grades, hardeners }))
@@ -45,6 +46,13 @@ export const reducer = defineCalculation('reducer', {
           if (list.findIndex((other) => other.name === grade.name) !== i)
             ctx.addIssue(contradiction([field, i, 'name'], `${grade.name} stands there twice`));
         });
+      now?.forEach((part, i) => {
+        if (grades && !grades.some((grade) => grade.name === part.name))
+          ctx.addIssue(notInRecipe(['now', i, 'name'], `${part.name} is not among the grades at hand`));
+      });
+      const mixed = now?.reduce((total, { fraction }) => total + fraction, 0);
+      if (now && now.length > 0 && Math.abs(mixed! - 1) > 0.005)
+        ctx.addIssue(contradiction(['now'], `the fractions add up to ${mixed!.toFixed(2)}; they must make 1`));
       const sum = pick?.parts.reduce((total, { fraction }) => total + fraction, 0);
       if (pick && pick.parts.length > 0 && Math.abs(sum! - 1) > 0.005)
         ctx.addIssue(contradiction(['wanted', 'parts'], `the fractions add up to ${sum!.toFixed(2)}; they must make 1`));

@@ -42,7 +42,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('grams', range(0, 2_000_000, 'g')),
   ...rows('coats mixes count', range(0, 50, '')),
   ...rows('parts', range(0, 1000, 'parts')),
-  ...rows('seconds', range(0, 86_400, 's')),
+  ...rows('seconds lapSeconds', range(0, 86_400, 's')),
   ...rows('minutes minute minutesSince minutesSinceSpray', range(0, 200_000, 'min')),
   ...rows('price', range(0, 1_000_000, '')),
   ...rows('fraction', range(0, 1, '')),

@@ -38,6 +38,8 @@ export const QUESTIONS: Record<string, string> = {
   'is-it-the-cap': 'That is low for the inlet and usual for the cap. Read at the cap with a test cap, or at the gun?',
   'is-it-the-wall': 'That is high for the gun. Read at the wall, or with the trigger shut?',
   'which-hardener': 'Is there isocyanate in the hardener? The tin and the safety sheet say.',
+  'which-hvlp-kind':
+    'Which kind of HVLP is it? The leaflet says: about 1.4 bar (20 psi) at the inlet, or about 2 bar (29 psi), both for 10 psi at the cap.',
   'ask-protection.breathing': 'What do you breathe through?',
   'ask-protection.skin': 'Is all skin covered: gloves, suit, hood?',
   'ask-protection.eyes': 'Are the eyes covered: full face or goggles?',

@@ -1,5 +1,6 @@
 /** What a foreseen coat wants said: its risks, what drives them, and the change that helps, as painters put it. */
-import type { Change, ChangeKnob } from '@orthochrom/core/coat/changes.ts';
+import type { Change } from '@orthochrom/core/coat/changes.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import type { Trade } from '@orthochrom/core/coat/setupForeseen.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import type { Params } from '@orthochrom/core/outcome/told.ts';
@@ -48,11 +49,13 @@ const KNOBS: Record<ChangeKnob, Wording> = {
   afterMinutes: { field: 'afterMinutes', raise: 'Longer wait before heat', lower: 'Shorter wait before heat' },
   rampCPerMin: { field: 'rampCPerMin', raise: 'Steeper heat', lower: 'Gentler heat' },
   gradeC: { field: 'gradeC', raise: 'A slower grade', lower: 'A quicker grade' },
+  hardenerC: { field: 'hardenerC', raise: 'A slower hardener', lower: 'A quicker hardener' },
+  airSpeedMPerS: { field: 'airSpeedMPerS', raise: 'Air moving across it', lower: 'Less air across it' },
 };
 
 /** "Quicker hand: 0.40 → 0.46 m/s". */
 export function changeText(
-  { knob, from, to }: Pick<Change, 'knob' | 'from' | 'to'>,
+  { knob, from, to, along }: Pick<Change, 'knob' | 'from' | 'to' | 'along'>,
   figure: FigureWriter = canonicalFigure,
 ): string {
   const { field, raise, lower } = KNOBS[knob];
@@ -62,7 +65,9 @@ export function changeText(
       : field === 'rampCPerMin'
         ? `${Number(value.toFixed(1))} °C/min`
         : figure(value, field);
-  return `${to > from ? raise : lower}, ${write(from)} to ${write(to)}`;
+  const handMPerS = along?.gunSpeedMPerS;
+  const hand = handMPerS === undefined ? '' : `, the hand at ${figure(handMPerS, 'gunSpeedMPerS')} to keep the film`;
+  return `${to > from ? raise : lower}, ${write(from)} to ${write(to)}${hand}`;
 }
 
 const WORDS: Record<string, string> = { likely: 'likely', watch: 'watch' };

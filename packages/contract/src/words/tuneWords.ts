@@ -27,6 +27,7 @@ export const MOVE_WORDS: Record<Move, string> = {
   'fan wide': 'Fan fully open first: a choked fan floods.',
   'fan in': 'Fan in a little: less air pulls the middle apart.',
   nearer: 'Nearer: more lands, and it lands wetter.',
+  further: 'Further off, where such a gun is held: it lands thinner and more evenly.',
   slower: 'A slower hand lays more.',
   quicker: 'A quicker hand lays less.',
   'much quicker': 'A much quicker hand, until it only just flows.',

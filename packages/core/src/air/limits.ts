@@ -20,7 +20,7 @@ export const DEFAULT_LIMITS: Required<Limits> = {
 /** About where paint flows as its sheet means it to (MODEL 4; WORK C058). */
 export const FLOWS_WELL_C = 22;
 
-export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 21 } as const;
+export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 18 } as const;
 
 export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({ ...DEFAULT_LIMITS, ...definedOf(sheet) });
 

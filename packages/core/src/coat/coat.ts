@@ -6,6 +6,7 @@ import { airVerdictsOf, materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { FINE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { fanHeightM } from '../gun/fan.ts';
+import { capSpreadOf, fanLogSd } from '../gun/atWork.ts';
 import { testsOf } from '../gun/gun.ts';
 import { hornShareOf } from '../gun/gunModel.ts';
 import { handWanderM } from '../gun/ripple.ts';
@@ -13,12 +14,15 @@ import { drawnWanderM } from './bench.ts';
 import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import { changesFor, type Change } from './changes.ts';
 import { foresee, type CoatPlan, type Foreseen } from './foresee.ts';
+import type { ChangeRoom } from './moves.ts';
 import { planOf } from './plan.ts';
 import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './spreads.ts';
 import { surenessOf } from './sureness.ts';
 import { coatReasons, coatVerdicts } from './told.ts';
 import { designTemperatureC } from '../reducer/grade.ts';
-import { inletBandFor, mostInletKPa } from '../gun/inletPressure.ts';
+import { ownDistanceMm } from '../gun/hand.ts';
+import { bandOfWork, mostInletKPa } from '../gun/inletPressure.ts';
+import { paintOf } from '../mix/paint.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatInput } from './coatInput.ts';
 import type { CoatAnswer } from './coatAnswer.ts';
@@ -51,7 +55,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
       ripplePercent: sized(last.ripple.total * 100, sds?.ripple),
     },
     dropletUm: sized(last.spray.sauterUm, sds?.drops),
-    fanWidthMm: sized(last.fanWidthMm, sds ? (model.tests.fan ? 0.05 : 0.15) : undefined),
+    fanWidthMm: sized(last.fanWidthMm, sds && fanLogSd(model, settings)),
     transferEfficiencyPercent: shared(last.transferFraction * 100, sds ? 10 : 0),
     oversprayGPerMin: sized(
       (last.spray.fluidMlPerMin * plan.bench.paint.densityKgPerM3 * (1 - last.transferFraction)) / 1000,
@@ -59,7 +63,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
     ),
     fluidMlPerMin: last.spray.fluidMlPerMin,
     airFlowLPerMin: last.spray.airFlowLPerMin,
-    capKPa: last.spray.air.capKPa,
+    capKPa: capSpreadOf(gun, model, plan.coats.at(-1)!.settings).value,
     stepMm: last.stepMm,
     dropWindowUm: plan.dropWindowUm,
     pass: passOf(best, plan),
@@ -135,21 +139,25 @@ const shared = (percent: number, points: number): Spread => ({
   high: Math.max(percent, Math.min(98, percent + points)),
 });
 
-const changesOf = (input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): Change[] => {
-  const { stage, carrier, isBuild } = MATERIALS[input.material.class];
+function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): Change[] {
+  const { material, climate, gun } = input;
+  const { stage, carrier, isBuild } = MATERIALS[material.class];
   const { settings, model } = plan.coats[0]!;
-  const at = { gun: input.gun, model, fanTurnsOut: settings.fanTurnsOut, capLimitKPa: input.capLimitKPa };
-  const [, topKPa] = inletBandFor({ ...at, stage, carrier, isBuild, sheet: input.material.sheet?.gun }).value;
-  return changesFor(
-    plan,
-    centre,
-    {
-      mostKPa: Math.min(topKPa, mostInletKPa(at)),
-      designC: input.material.grade ? designTemperatureC(input.material.grade) : undefined,
-    },
-    sds,
-  );
-};
+  const at = { gun, model, fanTurnsOut: settings.fanTurnsOut, capLimitKPa: input.capLimitKPa };
+  const sheet = material.sheet?.gun;
+  const bandKPa = bandOfWork({ ...at, stage, carrier, isBuild, sheet }).value;
+  const cupC = climate.materialTemperatureC ?? climate.airTemperatureC;
+  const room: ChangeRoom = {
+    bandKPa,
+    mostKPa: Math.min(bandKPa[1], mostInletKPa(at)),
+    usualDistanceMm: ownDistanceMm({ gun, sheet }),
+    designC: material.grade ? designTemperatureC(material.grade) : undefined,
+    hardenerSpeed: material.hardenerSpeed,
+    withGrade: (designC) => paintOf({ ...material, grade: { name: 'another', minC: designC, maxC: designC } }, cupC),
+    withHardener: (hardenerSpeed) => paintOf({ ...material, hardenerSpeed }, cupC),
+  };
+  return changesFor(plan, centre, room, sds);
+}
 
 /** Film across one fan of the last coat, all passes of it, µm. */
 function profileOf({ sprayed }: Foreseen): number[] {

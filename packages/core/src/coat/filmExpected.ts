@@ -1,4 +1,4 @@
-/** The wet film this gun would lay at given settings, and how sure that is: what a catch or a comb reading narrows. */
+/** The wet film an able painter would lay at given settings, and how sure that is: what a catch or a comb reading narrows. */
 import { testedModelOf } from '../gun/testedModel.ts';
 import { paintOf } from '../mix/paint.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
@@ -7,7 +7,7 @@ import type { Gun, Settings } from '../gun/gun.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { sprayedBy } from './bench.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
-import { filmLogSd } from './sureness.ts';
+import { filmLogSd, heldLogSd } from './sureness.ts';
 
 const USUAL_C = 20;
 
@@ -19,5 +19,5 @@ export function filmExpected(gun: Gun, materialClass: MaterialClass, given: Sett
   const bench = { gun, paint, room: { airTemperatureC: USUAL_C, relativeHumidityPercent: 50 } };
   const model = testedModelOf(bench, settings.nozzleMm);
   const { filmM } = sprayedBy(bench, model, settings);
-  return filmM > 0 ? logNormalSpread(filmM * 1e6, filmLogSd(gun, model, settings)) : undefined;
+  return filmM > 0 ? logNormalSpread(filmM * 1e6, heldLogSd(filmLogSd(gun, model, settings), 'able')) : undefined;
 }

@@ -1,6 +1,8 @@
 /** A set-up with what the model foresees of it, and other good ways to set this gun, each with what it trades. */
 import { COARSE } from '../film/filmRun.ts';
-import type { KnownSettings, Settings } from '../gun/gun.ts';
+import { capSpreadOf } from '../gun/atWork.ts';
+import type { Gun, KnownSettings, Settings } from '../gun/gun.ts';
+import type { GunModel } from '../gun/gunModel.ts';
 import { isNeedleOpen, ownDistanceMm } from '../gun/hand.ts';
 import { coatOfGun, inletBandFor, mostInletKPa } from '../gun/inletPressure.ts';
 import { leastOverlapPercent } from '../gun/overlap.ts';
@@ -38,7 +40,7 @@ export function setupForeseen(input: SetupInput): SetupForeseen {
   const { plan, settings: main } = planOf(coatOfSetup(input, answer));
   const { model } = plan.coats[0]!;
   const planFor = (settings: KnownSettings): CoatPlan => ({ ...plan, coats: plan.coats.map((coat) => ({ ...coat, settings })) });
-  const sure = surenessOf(input.gun, model, main, plan.bench.paint, []);
+  const sure = surenessOf(input.gun, model, main, plan.bench.paint, [], input.way?.skill);
   const effort = { mesh: COARSE, firstReadyOnly: true };
   const best = foresee(plan, sure.centre, effort);
   const sds = deviationsOf(plan, sure, best);
@@ -47,7 +49,7 @@ export function setupForeseen(input: SetupInput): SetupForeseen {
   const { densityKgPerM3 } = plan.bench.paint;
   const fogOf = (ml: number, lands: number) => ml * densityKgPerM3 * (1 - lands);
   const offered = plansFor(roomFor(input, answer, plan), searchOf(input)).map((costed): PlanOffered => {
-    const settings = offeredSettings(costed, answer.nozzleMm, model.fullFanTurns);
+    const settings = offeredSettings(costed, input.gun, model);
     const other = planFor(settings);
     return {
       settings,
@@ -91,14 +93,14 @@ const riskVerdicts = (risks: Risks, better: number | undefined): Verdict[] =>
 
 const offeredSettings = (
   { place, spray, gunSpeedMPerS }: Costed,
-  nozzleMm: number,
-  fullFanTurns: number,
+  gun: Gun,
+  model: GunModel,
 ): KnownSettings & Settings => ({
-  nozzleMm,
+  nozzleMm: model.nozzleMm,
   inletKPa: Math.round(place.psi * PSI_KPA),
-  capKPa: spray.air.capKPa,
+  capKPa: capSpreadOf(gun, model, { inletKPa: place.psi * PSI_KPA, fanTurnsOut: place.fanShare * model.fullFanTurns }).value,
   fluidTurnsOut: place.turns,
-  fanTurnsOut: place.fanShare * fullFanTurns,
+  fanTurnsOut: place.fanShare * model.fullFanTurns,
   fanWidthMm: spray.fanWidthMm,
   distanceMm: place.distanceMm,
   overlapPercent: place.overlap * 100,

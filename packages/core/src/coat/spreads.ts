@@ -64,6 +64,17 @@ export function riskSpread(name: RiskName, link: number, sd: number): Spread {
   return { value: averaged, low: Math.min(low, averaged), high: Math.max(high, averaged) };
 }
 
+/**
+ * −ln of the chance that nothing is wrong, on the link's own scale: a certain fault is still told from a more certain one.
+ * Past four deviations of Φ by its asymptote z²/2 + ln z + ½ ln 2π.
+ */
+export function troubleOf(name: RiskName, link: number, sd: number): number {
+  if (LOGITS.includes(name)) return Math.log1p(Math.exp(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8)));
+  const z = link / Math.sqrt(1 + sd * sd);
+  return z > FAR ? (z * z) / 2 + Math.log(z) + 0.5 * Math.log(2 * Math.PI) : -Math.log(1 - normalShare(z));
+}
+const FAR = 4;
+
 /** Every risk of a coat with its band: the one place where a foreseen coat becomes likely or not. */
 export const risksOf = (foreseen: Foreseen, plan: CoatPlan, sds?: Sds): Risks =>
   Object.fromEntries(

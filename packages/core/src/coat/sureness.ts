@@ -1,7 +1,7 @@
 /** How sure a prediction is: what nobody measured on this gun and this paint, and what their own tests took away (MODEL 15). */
 import type { Paint } from '../mix/paint.ts';
 import { fitProduct, PRIOR_LOG_SD, type ProductFit, type FilmTest } from '../calibration/productFit.ts';
-import { flowLogSd } from '../gun/atWork.ts';
+import { afterTest, flowLogSd } from '../gun/atWork.ts';
 import { testsOf, type Gun, type KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import type { Skill } from '../trade/vocabulary.ts';
@@ -9,7 +9,7 @@ import type { Unknowns } from './foresee.ts';
 
 /** Of what lands, of a film after a comb reading at these settings, and per unit of ln away from them. */
 const TRANSFER_LOG_SD = 0.11;
-const COMB = { near: 0.06, away: 0.35 } as const;
+const COMB = { tested: 0.06, away: 0.35 } as const;
 /** How well an eye on the wet film holds it: it sees wetness on every pass and moves the hand. Judgement. */
 const EYE_LOG_SD: Record<Skill, number> = { learner: 0.2, able: 0.12, expert: 0.09 };
 /** Of blush, on its log-odds. */
@@ -19,6 +19,8 @@ export type Sureness = {
   /** Best estimate of each unknown. */
   centre: Unknowns;
   logSd: Record<keyof Unknowns, number>;
+  /** Of the film by gun and tests alone, without an eye on it. */
+  openFilmLogSd: number;
   popLogSd: number;
   blushLogitSd: number;
 };
@@ -31,6 +33,7 @@ export function surenessOf(
   tests: readonly FilmTest[],
   skill: Skill = 'able',
 ): Sureness {
+  const openFilmLogSd = filmLogSd(gun, model, settings);
   const fit = tests.length > 0 ? fitOnce(paint, tests) : undefined;
   return {
     centre: {
@@ -47,8 +50,9 @@ export function surenessOf(
       viscosity: paint.viscosityFactor === 1 ? PRIOR_LOG_SD.viscosity : PRIOR_LOG_SD.viscosity / 2,
       amplitude: PRIOR_LOG_SD.amplitude,
       sag: fit?.logSd.sag ?? PRIOR_LOG_SD.sag,
-      film: heldLogSd(filmLogSd(gun, model, settings), skill),
+      film: heldLogSd(openFilmLogSd, skill),
     },
+    openFilmLogSd,
     popLogSd: PRIOR_LOG_SD.pop,
     blushLogitSd: BLUSH_LOGIT_SD,
   };
@@ -69,7 +73,7 @@ export function filmLogSd(gun: Gun, model: GunModel, settings: KnownSettings): n
     apart(comb.settings.fluidTurnsOut, settings.fluidTurnsOut) +
     apart(comb.settings.distanceMm, settings.distanceMm) +
     apart(comb.settings.gunSpeedMPerS, settings.gunSpeedMPerS);
-  return Math.min(without, COMB.near + COMB.away * away);
+  return afterTest(without, COMB, away);
 }
 
 /** A fit asks the film many times: kept for the products met last. */

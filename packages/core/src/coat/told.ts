@@ -3,6 +3,7 @@ import type { CoatAnswer } from './coatAnswer.ts';
 import type { CoatInput } from './coatInput.ts';
 import { waitBefore, type Wait } from '../film/wait.ts';
 import { filmOf } from '../inForce/filmOf.ts';
+import { Z_80 } from '../outcome/spread.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import { layerOfMaterial } from './coatInput.ts';
 import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
@@ -12,6 +13,10 @@ import type { CoatPlan, Foreseen } from './foresee.ts';
 import { HIGH_RISK } from './spreads.ts';
 import type { Sureness } from './sureness.ts';
 
+/** So much of the open time, and the next pass is late. */
+const LAP_OF_OPEN = 0.8;
+/** A share of coarse drops that an eye begins to see. */
+const COARSE_SHOWS = 0.02;
 /** Kim & Marshall's range, and the model's (MODEL 9). */
 const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
 
@@ -24,6 +29,9 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   if (film.source === 'sheet' && wetUm.value > film.value.mostUm)
     verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm }));
   verdicts.push(...bakeVerdicts(input, plan, answer));
+  const { lapSeconds, openTimeSeconds: openSeconds } = answer;
+  if (wetUm.value > 0 && lapSeconds > LAP_OF_OPEN * openSeconds)
+    verdicts.push(caution('film-closes-before-lap', { openSeconds, lapSeconds }));
   for (const [name, risk] of Object.entries(answer.risks))
     if (risk.value > HIGH_RISK) {
       const helps = answer.changes?.find((change) => change.helps === name) ?? answer.changes?.[0];
@@ -75,6 +83,8 @@ function differs(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[
 }
 
 const SURE_ENOUGH = 0.15;
+/** 80 % either way, per cent, of a deviation of the logarithm. */
+const eitherWayPercent = (logSd: number): number => Math.round(logSd * Z_80 * 100);
 
 export function coatReasons(
   input: CoatInput,
@@ -103,8 +113,14 @@ export function coatReasons(
   if (defaulted.length > 0) reasons.push(because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }));
   if (input.climate.airMovement === undefined && input.climate.airSpeedMPerS === undefined)
     reasons.push(because('air-as-sheets', 'rule'));
-  if (sure.logSd.film > SURE_ENOUGH) reasons.push(because('gun-untested-film', 'model'));
-  else reasons.push(because('film-narrowed', 'record', { percent: Math.round(sure.logSd.film * 128) }));
+  reasons.push(because('eye-holds-film', 'model', { percent: eitherWayPercent(sure.logSd.film) }));
+  if (sure.openFilmLogSd > SURE_ENOUGH) reasons.push(because('gun-untested-film', 'model'));
+  else reasons.push(because('film-narrowed', 'record', { percent: eitherWayPercent(sure.openFilmLogSd) }));
+  if (answer.runsFromUm) reasons.push(because('runs-from', 'model', { runsFromUm: answer.runsFromUm.value }));
+  const { coarseShare } = best.sprayed.at(-1)!.spray;
+  if (answer.risks.peel && coarseShare > COARSE_SHOWS) reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
+  const { lapSeconds, openTimeSeconds: openSeconds } = answer;
+  if (lapSeconds > LAP_OF_OPEN * openSeconds) reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
   if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
   if (tests.some(({ kind }) => kind === 'lines')) reasons.push(because('hand-from-lines', 'record'));
   if (GUNS[plan.bench.gun.class].isGuess) reasons.push(because('class-is-guess', 'model'));

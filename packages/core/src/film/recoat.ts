@@ -20,6 +20,7 @@ export const READY_TESTS = ['touch', 'thumbTwist', 'tape', 'nail'] as const;
 export type RecoatInput = {
   layer: Layer;
   climate: Climate;
+  /** From the end of the last coat; before heat, of its last panel: heat takes all of them at once. */
   minutesSince: number;
   wetFilmUm?: number;
   reducer?: { stepsSlower: number };

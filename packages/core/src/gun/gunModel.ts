@@ -10,6 +10,8 @@ import { clamp } from '../numerics/rounding.ts';
 import { areasFromRating, capFlow, capKPaAt, hornOpening, type CapAreas } from './airCap.ts';
 import { fanWidthM } from './fan.ts';
 import { fluidM3PerS } from './fluidFlow.ts';
+import { meantAtCapOf } from '../inForce/capLimitOf.ts';
+import { usualAirFlowLPerMin } from './hvlpKind.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, testsOf, type Gun, type GunTest } from './gun.ts';
 
 /** The paint as the tip meets it. */
@@ -69,21 +71,32 @@ export const hornShareOf = ({ data, fullFanTurns }: Pick<GunModel, 'data' | 'ful
   data.hasFanKnob ? hornOpening(fanTurnsOut, fullFanTurns) : 1;
 
 function areasOf(gun: Gun, data: GunFacts, cap?: TestOf<'cap'>): CapAreas {
-  const classAreas = areasFromRating({ ...data, airFlowM3PerS: m3PerS(data.airFlowLPerMin) });
+  const classAreas = classAreasOf(data);
   const inletKPa = gun.ratedInletKPa ?? data.inletKPa;
   const rating = {
     ringShare: data.ringShare,
     flowAtInletKPa: inletKPa,
-    airFlowM3PerS:
-      gun.ratedAirFlowLPerMin === undefined ? capFlow(classAreas, inletKPa, 1).airFlowM3PerS : m3PerS(gun.ratedAirFlowLPerMin),
+    airFlowM3PerS: ratedAirFlowM3PerS(gun, classAreas, inletKPa),
   };
   if (cap) {
     const fullFanTurns = fullFanTurnsOf(gun);
     const hornShare = hornShareOf({ data, fullFanTurns }, cap.fanTurnsOut);
     return areasFromRating({ ...rating, inletKPa: cap.inletKPa, capKPa: cap.capKPa, hornShare });
   }
-  return areasFromRating({ ...rating, inletKPa, capKPa: gun.capKPaAtRated ?? capKPaAt(classAreas, inletKPa, 1) });
+  // Such guns are rated where the cap has what they are meant for.
+  const meantKPa = gun.ratedInletKPa === undefined ? undefined : meantAtCapOf(gun.class)?.value;
+  return areasFromRating({ ...rating, inletKPa, capKPa: gun.capKPaAtRated ?? meantKPa ?? capKPaAt(classAreas, inletKPa, 1) });
 }
+
+function ratedAirFlowM3PerS(gun: Gun, classAreas: CapAreas, inletKPa: number): number {
+  if (gun.ratedAirFlowLPerMin !== undefined) return m3PerS(gun.ratedAirFlowLPerMin);
+  if (gun.class === 'hvlp' && gun.ratedInletKPa !== undefined) return m3PerS(usualAirFlowLPerMin(gun.ratedInletKPa));
+  return capFlow(classAreas, inletKPa, 1).airFlowM3PerS;
+}
+
+/** The class's own areas, all horns open: what practice bands were set on. */
+export const classAreasOf = (data: GunFacts): CapAreas =>
+  areasFromRating({ ...data, airFlowM3PerS: m3PerS(data.airFlowLPerMin) });
 
 export function flowOf(model: GunModel, paint: PaintAtTip, at: { fluidTurnsOut: number; capKPa: number }): number {
   const { data, nozzleMm, fullFluidTurns, flowFactor } = model;

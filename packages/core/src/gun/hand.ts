@@ -23,6 +23,13 @@ export type HandInput = {
 
 /** What an arm can hold steady over a panel, m/s. */
 export const HAND_M_PER_S = { slowest: 0.25, quickest: 0.8 } as const;
+/** Where an arm is at its ease, by the work: what a metered needle is moved for. */
+export const EASE_M_PER_S: Record<PartKind, readonly [slowest: number, quickest: number]> = {
+  largePanel: [0.28, 0.66],
+  smallPart: [0.28, 0.6],
+  jamb: [0.25, 0.45],
+  spot: [0.25, 0.45],
+};
 /** No arm moves a gun slower or quicker: what an aim would ask beyond it is not laid. */
 export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
 export const QUARTER = 0.25;

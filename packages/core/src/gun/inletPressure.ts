@@ -5,15 +5,16 @@
 import { meantAtCapOf } from '../inForce/capLimitOf.ts';
 import type { InForce } from '../inForce/inForce.ts';
 import { inletBandOf } from '../inForce/inletBandOf.ts';
-import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
+import { nozzleBandOf, practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, stop, type Reason, type Verdict } from '../outcome/told.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { Carrier, Stage } from '../trade/vocabulary.ts';
+import { GUNS } from '../trade/gunClasses.ts';
 import { capKPaAt, inletForCap } from './airCap.ts';
 import type { Gun } from './gun.ts';
-import { hornShareOf, type GunModel } from './gunModel.ts';
+import { classAreasOf, hornShareOf, type GunModel } from './gunModel.ts';
 
 export type InletInput = {
   gun: Gun;
@@ -31,8 +32,10 @@ export type InletInput = {
 };
 export type InletChoice = { inletKPa: number; bandKPa: Band; verdicts: Verdict[]; reasons: Reason[] };
 
-/** Where in its band a gun starts: one that breaks paint up less well needs more air. */
-const ABILITY_PLACE = { basic: 0.75, good: 0.5, fine: 0.5 } as const;
+/** Where in its band a gun starts: one that breaks paint up less well, or has a very large tip, needs more air. */
+const USUAL_PLACE = 0.5;
+const EAGER_PLACE = 0.75;
+const LARGE_TIP = { fromMm: 2, overBand: 1.1 } as const;
 const FOG_PLACE = 0.15;
 
 /** The inlet at which this gun's cap has this pressure, its fan as it is set. */
@@ -63,7 +66,26 @@ export const inletBandFor = (
     sheet: input.sheet,
     leafletKPa: input.gun.leafletInletKPa,
     inletAtCap: (capKPa) => inletAtCap(input.model, capKPa, input.fanTurnsOut),
+    asOnThisGun: (inletKPa) => asOnThisGun(input, inletKPa),
   });
+
+/** Guns meant for one pressure at the cap are set by that: with a rating or a gauge of its own, what practice has there. */
+function asOnThisGun({ gun, model }: Pick<InletInput, 'gun' | 'model'>, inletKPa: number): number {
+  const isOwn = gun.ratedInletKPa !== undefined || gun.capKPaAtRated !== undefined || model.tests.cap !== undefined;
+  if (!GUNS[gun.class].isBoundAtCap || !isOwn) return inletKPa;
+  return inletForCap(model.areas, capKPaAt(classAreasOf(model.data), inletKPa, 1), 1);
+}
+
+type BandAsked = Parameters<typeof inletBandFor>[0] & Pick<InletInput, 'capLimitKPa' | 'airShare'>;
+/** The band as it is for this work: less air for small work, and no foot over what the cap may have with the fan as set. */
+export function bandOfWork(input: BandAsked): InForce<Band> {
+  const band = inletBandFor(input);
+  const [low, high] = band.value;
+  const { gun, model, fanTurnsOut, capLimitKPa = Infinity, airShare = 1 } = input;
+  const capKPa = Math.min(capLimitKPa, meantAtCapOf(gun.class)?.value ?? Infinity);
+  const atCap = Number.isFinite(capKPa) && band.source !== 'sheet' ? Math.floor(inletAtCap(model, capKPa, fanTurnsOut)) : Infinity;
+  return { ...band, value: [Math.min(low * airShare, atCap), high] };
+}
 
 /** The most this gun may have here: its own limit, and what a law leaves of it with the fan as set. */
 export const mostInletKPa = ({
@@ -91,18 +113,32 @@ function asMeant({ gun, model, fanTurnsOut, capLimitKPa }: InletInput, wantedKPa
     : wantedKPa;
 }
 
+/** Breaks paint up less well, or has more of it to break up, on a whole panel: then nothing but a law holds its air down. */
+function needsMoreAir(input: InletInput): boolean {
+  if ((input.airShare ?? 1) < 1) return false;
+  if (input.gun.ability === 'basic') return true;
+  const { nozzleMm } = input.model;
+  const [, topMm] = nozzleBandOf(coatOfGun(input)).value;
+  return nozzleMm >= LARGE_TIP.fromMm || nozzleMm > topMm * LARGE_TIP.overBand;
+}
+
 function inletWithoutClear(input: InletInput): InletChoice {
   const { gun, airShare = 1 } = input;
-  const band = inletBandFor(input);
+  const band = bandOfWork(input);
   const [low, high] = band.value;
   const reasons = [band.reason];
   const verdicts: Verdict[] = [];
   // A leaflet says what the gun may have, not what this coat wants: practice begins within it.
-  const [from, to] = band.source === 'leaflet' ? practiceOf(coatOfGun(input)).inletKPa : band.value;
-  const place = input.limitFog ? FOG_PLACE : ABILITY_PLACE[gun.ability ?? 'good'];
+  const [from, to] =
+    band.source === 'leaflet'
+      ? practiceOf(coatOfGun(input)).inletKPa.map((kPa) => asOnThisGun(input, kPa))
+      : inletBandFor(input).value;
+  const isEager = needsMoreAir(input);
+  const place = input.limitFog ? FOG_PLACE : isEager ? EAGER_PLACE : USUAL_PLACE;
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
-  const usual = clamp((from + place * (to - from)) * airShare, low, high);
-  const wanted = asMeant(input, usual, low);
+  else if (isEager) reasons.push(because('more-air-to-break-up', 'rule', { nozzleMm: input.model.nozzleMm }));
+  const usual = clamp((from! + place * (to! - from!)) * airShare, low, high);
+  const wanted = isEager && !input.limitFog ? usual : asMeant(input, usual, low);
   if (wanted < usual && wanted > low) reasons.push(meantAtCapOf(gun.class)!.reason);
   const most = mostInletKPa(input);
   if (input.capLimitKPa !== undefined && wanted > most && most < (gun.maxInletKPa ?? Infinity))

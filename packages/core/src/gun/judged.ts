@@ -6,7 +6,8 @@ import { GUNS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { AsSet, SetKnobs } from './asSet.ts';
 import { HAND_M_PER_S } from './hand.ts';
-import { coatOfGun, inletBandFor } from './inletPressure.ts';
+import { bandOfWork, coatOfGun } from './inletPressure.ts';
+import { presetFor } from './preset.ts';
 import { limitVerdicts } from './limits.ts';
 import type { GunModel } from './gunModel.ts';
 import { nozzleVerdicts } from './nozzle.ts';
@@ -21,12 +22,12 @@ export function verdictsOfSet(
   materialClass: MaterialClass,
   model: GunModel,
   set: SetJudged,
-  figures: Pick<AsSet, 'capKPa' | 'fanWidthMm' | 'fluidMlPerMin'>,
+  figures: Pick<AsSet, 'capKPa' | 'fanWidthMm' | 'fluidMlPerMin' | 'gunSpeedMPerS'>,
 ): Verdict[] {
   const { gun, sheet, part, stage, finish, capLimitKPa } = input;
   const { isBuild } = MATERIALS[materialClass];
   const { inletKPa, fanTurnsOut, overlapPercent, wetFilmUm } = set;
-  const band = inletBandFor({ ...input, model, fanTurnsOut, isBuild });
+  const band = bandOfWork({ ...input, model, fanTurnsOut, isBuild, airShare: presetFor(part, input.mist).air });
   const wanted = nozzleBandOf(coatOfGun({ ...input, isBuild }), sheet?.nozzleMm);
   const film = filmOf({ class: materialClass, sheet });
   const verdicts = [
@@ -39,10 +40,14 @@ export function verdictsOfSet(
   const isNarrowWork = part === 'jamb' || part === 'spot' || GUNS[gun.class].isSmall;
   if (figures.fanWidthMm < PINCHED_FAN_MM && !isNarrowWork)
     verdicts.push(caution('fan-pinched', { fanWidthMm: figures.fanWidthMm }));
+  if (part === 'largePanel' && figures.fluidMlPerMin > 0 && figures.gunSpeedMPerS < TOO_SMALL_M_PER_S)
+    verdicts.push(caution('gun-too-small', { gunSpeedMPerS: figures.gunSpeedMPerS }));
   if (figures.fluidMlPerMin <= 0)
     verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
   return verdicts;
 }
+/** A hand slower than this is no hand: the gun gives too little paint for the panel. */
+const TOO_SMALL_M_PER_S = 0.15;
 /** Aims are whole µm. */
 const ROUNDED = 1.02;
 

@@ -9,8 +9,8 @@ export type Preset = { fluid: number; fan: number; distance: number; air: number
 const PART: Record<PartKind, Preset> = {
   largePanel: { fluid: 1, fan: 1, distance: 1, air: 1, film: 1 },
   smallPart: { fluid: 0.8, fan: 0.7, distance: 0.95, air: 1, film: 1 },
-  jamb: { fluid: 0.55, fan: 0.3, distance: 0.8, air: 0.9, film: 1 },
-  spot: { fluid: 0.5, fan: 0.45, distance: 0.85, air: 0.85, film: 1 },
+  jamb: { fluid: 0.4, fan: 0.3, distance: 0.8, air: 0.9, film: 1 },
+  spot: { fluid: 0.45, fan: 0.45, distance: 0.85, air: 0.85, film: 1 },
 };
 const MIST: Preset = { fluid: 0.5, fan: 1, distance: 1.2, air: 1, film: 0.4 };
 

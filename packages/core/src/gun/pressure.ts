@@ -5,7 +5,7 @@
 import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
-import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
+import { logNormalSpread, mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
 import { convert } from '../units/convert.ts';
 import type { Gun } from './gun.ts';
@@ -13,6 +13,8 @@ import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
 import type { GunSheet } from './way.ts';
 import { classOf } from '../inForce/classOf.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import { capSpreadOf } from './atWork.ts';
+import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
 import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 
@@ -88,11 +90,12 @@ export function pressureOf(input: PressureInput): PressureAnswer {
 
   const inletKPa = mapSpread(spreadOf(readKPa, gaugeTrust), inletFrom(place));
   const capKPa =
-    at === 'cap' ? spreadOf(readKPa, gaugeTrust) : mapSpread(inletKPa, (kPa) => capAtInlet(model, kPa, place.fanTurnsOut));
+    at === 'cap' ? spreadOf(readKPa, gaugeTrust) : withReading(capSpreadOf(gun, model, { ...place, inletKPa: inletKPa.value }), gaugeTrust);
   const wall = wallOf(place, inletKPa.value);
   const wallKPa =
     at === 'wall' ? spreadOf(readKPa, gaugeTrust) : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);
   const changeKPa = changeOf(place, readKPa);
+  if (at !== 'cap' && isKindUnknown(gun, model.nozzleMm)) verdicts.push(kindUnknown());
   return {
     inletKPa,
     capKPa,
@@ -121,6 +124,12 @@ export function pressureOf(input: PressureInput): PressureAnswer {
 type Placed = PressureInput & { model: GunModel; fanTurnsOut: number };
 
 const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread => logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
+
+/** The reading's own doubt beside the gun's. */
+const withReading = (known: Spread, trust: keyof typeof GAUGE_LOG_SD): Spread => {
+  const widened = Math.exp(Z_80 * GAUGE_LOG_SD[trust]);
+  return { value: known.value, low: known.low / widened, high: known.high * widened };
+};
 
 const wallOf = ({ airline, model, fanTurnsOut }: Placed, inletKPa: number) =>
   airline && airlineOf({ ...airline, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowOf(model, inletKPa, fanTurnsOut) });
@@ -160,6 +169,7 @@ function asksOf(placed: Placed, readKPa: number): Ask[] {
   const options = ['wall', 'inlet', 'cap'];
   if (at === 'inlet' && readKPa < low * 0.65 && readKPa <= capAtInlet(model, high, fanTurnsOut))
     return [{ field: 'at', code: 'is-it-the-cap', options }];
+  if (at === 'inlet' && isKindUnknown(placed.gun, model.nozzleMm)) return [HVLP_KIND_ASK];
   if (at === 'inlet' && readKPa > high * 1.6) return [{ field: 'at', code: 'is-it-the-wall', options }];
   return [];
 }

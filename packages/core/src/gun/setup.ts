@@ -12,8 +12,9 @@ import type { PartKind, Wetness } from '../trade/vocabulary.ts';
 import { asSet, type AsSet } from './asSet.ts';
 import { testsOf } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
-import { HAND_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
-import { capAtInlet, coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
+import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
+import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
+import { coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
 import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
@@ -68,7 +69,7 @@ export function setupOf(input: SetupInput): SetupAnswer {
     set: setAt(fluidTurnsOut),
     ...asSet(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
   });
-  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns);
+  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
   const { set, figures, line } = chosen;
   return {
     class: materialClass.value,
@@ -78,10 +79,12 @@ export function setupOf(input: SetupInput): SetupAnswer {
     coats: sheet?.coats ?? STAGE_PRACTICE[stage].coats,
     mostWetFilmUm: film.value.mostUm,
     wetness: mist ? 'light' : STAGE_PRACTICE[stage].wetness,
-    asks:
-      input.hardener === undefined
+    asks: [
+      ...(input.hardener === undefined
         ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
-        : [],
+        : []),
+      ...(isKindUnknown(gun, nozzle.nozzleMm) ? [HVLP_KIND_ASK] : []),
+    ],
     ...figures,
     ...(input.own ? { own: ownJudged(input, materialClass.value, set) } : {}),
     verdicts: [
@@ -95,10 +98,10 @@ export function setupOf(input: SetupInput): SetupAnswer {
     reasons: [
       ...(materialClass.source === 'model' ? [materialClass.reason] : []),
       ...air.reasons,
-      ...capReasons(input, model, set),
+      ...capReasons(input, model, { ...set, capKPa: figures.capKPa }),
       ...nozzle.reasons,
       ...knobs.reasons,
-      ...(set.fluidTurnsOut === knobs.fluidTurnsOut
+      ...(set.fluidTurnsOut === knobs.fluidTurnsOut || !isAtEase(figures.gunSpeedMPerS, part)
         ? []
         : [because('needle-for-hand', 'model', { gunSpeedMPerS: figures.gunSpeedMPerS })]),
       ...hand.reasons,
@@ -135,25 +138,34 @@ const givenOf = (own: NonNullable<SetupInput['own']>): Partial<SetJudged> =>
   Object.fromEntries(JUDGED.flatMap((name) => (own[name] === undefined ? [] : [[name, own[name]]])));
 
 /** Further than this from practice a needle is not taken for the hand's sake. */
-const MOST_FOR_HAND_TURNS = 0.75;
+const MOST_FOR_HAND_TURNS = 1.25;
+const LEAST_TURNS = 0.5;
 
 /** Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an arm can hold. */
 function needleForHand<T extends { set: SetJudged; figures: AsSet }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
   full: number,
+  part: PartKind,
 ): T {
   let chosen = at(start);
-  const [least, most] = [Math.max(QUARTER, start - MOST_FOR_HAND_TURNS), Math.min(full, start + MOST_FOR_HAND_TURNS)];
-  while (chosen.figures.gunSpeedMPerS > HAND_M_PER_S.quickest && chosen.set.fluidTurnsOut - QUARTER >= least)
+  const [slowest, quickest] = EASE_M_PER_S[part];
+  const least = Math.min(start, Math.max(LEAST_TURNS, start - MOST_FOR_HAND_TURNS));
+  const most = Math.min(full, start + MOST_FOR_HAND_TURNS);
+  while (chosen.figures.gunSpeedMPerS > quickest && chosen.set.fluidTurnsOut - QUARTER >= least)
     chosen = at(chosen.set.fluidTurnsOut - QUARTER);
-  while (chosen.figures.gunSpeedMPerS < HAND_M_PER_S.slowest && chosen.set.fluidTurnsOut + QUARTER <= most)
+  while (chosen.figures.gunSpeedMPerS < slowest && chosen.set.fluidTurnsOut + QUARTER <= most)
     chosen = at(chosen.set.fluidTurnsOut + QUARTER);
   return chosen;
 }
+const isAtEase = (gunSpeedMPerS: number, part: PartKind): boolean =>
+  gunSpeedMPerS >= EASE_M_PER_S[part][0] && gunSpeedMPerS <= EASE_M_PER_S[part][1];
 
-function capReasons({ gun, capLimitKPa }: SetupInput, model: GunModel, { inletKPa, fanTurnsOut }: SetJudged): Reason[] {
-  const capKPa = capAtInlet(model, inletKPa, fanTurnsOut);
+function capReasons(
+  { gun, capLimitKPa }: SetupInput,
+  model: GunModel,
+  { capKPa, fanTurnsOut }: { capKPa: number; fanTurnsOut: number },
+): Reason[] {
   const limit = capLimitOf(gun.class, capLimitKPa);
   if (limit?.source !== 'law') return [because('cap-at-inlet', 'model', { capKPa })];
   const mostKPa = Math.floor(inletAtCap(model, limit.value, fanTurnsOut));
@@ -178,6 +190,7 @@ function circumstances(input: SetupInput, nozzleMm: number): Verdict[] {
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (sheet?.coatsBand && coatsWanted !== undefined && coatsWanted > sheet.coatsBand[1])
     verdicts.push(caution('coats-over-sheet', { coats: coatsWanted, most: sheet.coatsBand[1] }));
+  if (isKindUnknown(input.gun, nozzleMm)) verdicts.push(kindUnknown());
   if (input.limitFog || place !== 'booth') verdicts.push(caution('fog-limit'));
   if (testsOf(input.gun, nozzleMm).length === 0) verdicts.push(caution('test-panel-first'));
   return verdicts;

@@ -10,7 +10,7 @@ import type { Gun, KnownSettings, Settings } from './gun.ts';
 import { atWork } from './atWork.ts';
 import { paintInCup } from './paintInCup.ts';
 import { testedModelOf } from './testedModel.ts';
-import { capAtInlet, inletBandFor, mostInletKPa } from './inletPressure.ts';
+import { bandOfWork, capAtInlet, mostInletKPa } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
 import type { Seen } from './seen.ts';
@@ -76,7 +76,7 @@ function roomFor(
   const model = testedModelOf({ gun, paint, room: USUAL_ROOM }, settings.nozzleMm);
   const { fanTurnsOut } = settings;
   const { isBuild } = MATERIALS[paint.materialClass];
-  const bandKPa = inletBandFor({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet }).value;
+  const bandKPa = bandOfWork({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet, capLimitKPa }).value;
   const [lowKPa, highKPa] = bandKPa;
   return {
     model,

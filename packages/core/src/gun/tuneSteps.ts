@@ -4,7 +4,7 @@ import type { Band } from '../outcome/spread.ts';
 import type { KnownSettings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import type { Seen } from './seen.ts';
-import { HAND_M_PER_S } from './hand.ts';
+import { EASE_M_PER_S, HAND_M_PER_S } from './hand.ts';
 import { effectOf, MOST, solveFor, STEP, type Bench, type BenchSettings, type Effect, type Goal, type Knob } from './steps.ts';
 
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
@@ -28,6 +28,7 @@ export type Move =
   | 'fan wide'
   | 'fan in'
   | 'nearer'
+  | 'further'
   | 'slower'
   | 'quicker'
   | 'much quicker'
@@ -57,6 +58,8 @@ const AGAINST: Partial<Record<Move, Move>> = {
   'fluid out': 'fluid in',
   'fan open': 'fan in',
   'fan in': 'fan open',
+  nearer: 'further',
+  further: 'nearer',
   slower: 'quicker',
   quicker: 'slower',
   'much quicker': 'slower',
@@ -71,7 +74,7 @@ export type Painter = { isNeedleOpen: boolean; ownNozzlesMm: readonly number[] }
 export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: Room, painter: Painter): TuneStep[] {
   const scores = new Map<Move, { score: number; seen: Seen }>();
   for (const sight of seen)
-    movesFor(sight, painter).forEach((move, rank) => {
+    movesFor(sight, painter, settings, room.model).forEach((move, rank) => {
       const known = scores.get(move);
       scores.set(move, { score: (known?.score ?? 0) + 1 / (rank + 1), seen: known?.seen ?? sight });
     });
@@ -86,8 +89,18 @@ export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: R
     });
 }
 
-function movesFor(sight: Seen, { isNeedleOpen }: Painter): Move[] {
+/** What stands far off its usual place is moved first: a gun held too near for runs, a hand too quick for a dry coat. */
+function orderFor(sight: Seen, { distanceMm, gunSpeedMPerS }: KnownSettings, { data }: GunModel): Move[] {
   const moves = MOVES[sight] ?? [];
+  if ((sight === 'runs' || sight === 'tooWet') && distanceMm < data.distanceMm * NEAR_SHARE) return ['further', ...moves];
+  if (sight === 'dry' && gunSpeedMPerS > EASE_M_PER_S.largePanel[1] && distanceMm < data.distanceMm / NEAR_SHARE)
+    return ['slower', ...moves.filter((move) => move !== 'slower')];
+  return moves;
+}
+const NEAR_SHARE = 0.8;
+
+function movesFor(sight: Seen, { isNeedleOpen }: Painter, settings: KnownSettings, model: GunModel): Move[] {
+  const moves = orderFor(sight, settings, model);
   if (!isNeedleOpen) return moves;
   const byHand = WETNESS_SIGHTS.includes(sight)
     ? moves.map((move) => BY_HAND[move] ?? move)
@@ -148,6 +161,10 @@ function changeBy(
       return fanIn(settings, room);
     case 'nearer':
       return nearer(settings, model);
+    case 'further':
+      return settings.distanceMm < model.data.distanceMm
+        ? { knob: 'distanceMm', from: settings.distanceMm, to: model.data.distanceMm }
+        : undefined;
     case 'slower':
       return handBy(settings, STEP.slowerShare);
     case 'quicker':
@@ -169,9 +186,19 @@ function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFa
   return model.data.hasFanKnob && inletKPa <= mostAtFanKPa(to) ? { knob: 'fanTurnsOut', from, to } : undefined;
 }
 
-/** Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at least. */
-function inletBy(settings: KnownSettings, { bench, leastKPa, mostKPa }: Room, seen: Seen, sign: 1 | -1): Change | undefined {
+/**
+ * Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at least. Outside its band it
+ * goes to the band's near end at once: nobody creeps up on a gun set for half its air.
+ */
+function inletBy(
+  settings: KnownSettings,
+  { bench, bandKPa: [footKPa, topKPa], leastKPa, mostKPa }: Room,
+  seen: Seen,
+  sign: 1 | -1,
+): Change | undefined {
   const { inletKPa: from } = settings;
+  const nearEndKPa = sign > 0 ? Math.min(footKPa, mostKPa) : topKPa;
+  if ((nearEndKPa - from) * sign >= LEAST_KPA) return { knob: 'inletKPa', from, to: Math.round(nearEndKPa) };
   const furthest = sign > 0 ? Math.min(from * (1 + MOST.inletShare), mostKPa) : Math.max(from * (1 - MOST.inletShare), leastKPa);
   if ((furthest - from) * sign < LEAST_KPA) return undefined;
   const goal = GOAL[seen];

@@ -4,11 +4,10 @@ import { airSpeedMPerSOf, STILL_FOR_WATERBORNE_M_PER_S } from '../air/airMovemen
 import { dewPointC } from '../air/humidAir.ts';
 import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
 import { caution, stop, type Verdict } from '../outcome/told.ts';
-import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Carrier } from '../trade/vocabulary.ts';
 
 /** What is to be sprayed in it: its sheet's limits replace the usual ones. */
-export type Sprayed = { limits?: Limits | undefined; carrier?: Carrier | undefined; class?: MaterialClass | undefined };
+export type Sprayed = { limits?: Limits | undefined; carrier?: Carrier | undefined };
 
 export const airVerdictsOf = (climate: Climate, sprayed: Sprayed = {}): Verdict[] => [
   ...panelVerdicts(climate, sprayed.limits),
@@ -67,7 +66,7 @@ export function materialVerdictsOf(
 ): Verdict[] {
   if (materialC === undefined) return [];
   const { minMaterialC } = limitsInForce(sprayed.limits);
-  const goodC = sprayed.class ? MATERIALS[sprayed.class].coolUnderC : CAUTION_FROM.materialC;
+  const goodC = CAUTION_FROM.materialC;
   if (materialC < minMaterialC) return [stop('material-too-cold', { materialC, minC: minMaterialC }, [field])];
   return materialC < goodC ? [caution('material-cool', { materialC, goodC }, [field])] : [];
 }

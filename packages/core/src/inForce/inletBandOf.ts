@@ -12,6 +12,8 @@ export type InletAsked = CoatOfGun & {
   leafletKPa?: Band | undefined;
   /** The inlet at which this gun's cap has a pressure, its fan as it is set. */
   inletAtCap: (capKPa: number) => number;
+  /** Practice set its bands on the kind of gun: what such an inlet is on this one. */
+  asOnThisGun: (inletKPa: number) => number;
 };
 
 export function inletBandOf(asked: InletAsked): InForce<Band> {
@@ -26,7 +28,8 @@ export function inletBandOf(asked: InletAsked): InForce<Band> {
   }
   if (leafletKPa)
     return { value: leafletKPa, source: 'leaflet', reason: because('inlet-from-leaflet', 'rule', ends(leafletKPa)) };
-  const value = practiceOf(asked).inletKPa;
+  const [lowKPa, highKPa] = practiceOf(asked).inletKPa;
+  const value: Band = [asked.asOnThisGun(lowKPa), asked.asOnThisGun(highKPa)];
   return { value, source: 'practice', reason: because('inlet-from-practice', 'rule', ends(value)) };
 }
 

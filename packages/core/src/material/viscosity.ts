@@ -1,4 +1,5 @@
 /** Seconds through a cup as viscosity, in the other cups, at another temperature, and how much reducer would thin it (WORK G02, C077–C081). */
+import { CAUTION_FROM } from '../air/limits.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
 import { caution, type Told, type Verdict } from '../outcome/told.ts';
@@ -36,7 +37,6 @@ export type ViscosityAnswer = Told & {
 /** Between a thin base and a heavy clear, where the kind of paint is not known. */
 const USUAL_FLOW_ENERGY_J_PER_MOL = 30_000;
 const LOG_SD = { knownClass: 0.06, unknownClass: 0.15, thinning: 0.3 } as const;
-const GOOD_MATERIAL_C = 21;
 
 export function viscosityOf(input: ViscosityInput): ViscosityAnswer {
   const { cup, seconds, densityGPerMl, measuredAtC, wantedAtC } = input;
@@ -118,6 +118,6 @@ function rangeVerdicts(inCups: Partial<Record<CupName, number>>): Verdict[] {
 }
 
 const coolVerdict = (measuredAtC?: number): Verdict[] =>
-  measuredAtC !== undefined && measuredAtC < GOOD_MATERIAL_C
-    ? [caution('material-cool', { materialC: measuredAtC, goodC: GOOD_MATERIAL_C })]
+  measuredAtC !== undefined && measuredAtC < CAUTION_FROM.materialC
+    ? [caution('material-cool', { materialC: measuredAtC, goodC: CAUTION_FROM.materialC })]
     : [];

@@ -108,7 +108,7 @@ export function vocOf(shares: readonly Share[], vocGPerL?: Record<string, number
 function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, vocGPerL?: number): Verdict[] {
   const verdicts = [
     ...(input.sheet ? sheetVerdicts(shares, input.sheet) : []),
-    ...materialVerdictsOf(input.temperatureC, { class: input.class }, 'temperatureC'),
+    ...materialVerdictsOf(input.temperatureC, {}, 'temperatureC'),
   ];
   const chemistry = hardenerChemistry(input.hardener, shares);
   if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));

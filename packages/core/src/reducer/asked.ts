@@ -30,6 +30,8 @@ export type ReducerInput = {
   surface?: Surface;
   preference?: Preference;
   limits?: Limits;
+  /** What is mixed already: kept while it is near enough. */
+  now?: BlendPart[];
   /** The painter's own pick, judged beside ours: another blend, another hardener, or both. */
   wanted?: { parts: BlendPart[]; reductionPercent?: number; hardener?: string };
 };

@@ -1,15 +1,18 @@
-/** Which grade, or which quarters of two neighbours, dries as the job wants (MODEL 3.2, choice of grade). */
+/** Which grade, or half and half of two neighbours, dries as the job wants (MODEL-2, 8): no new blend for one degree. */
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import { bisect } from '../numerics/bisect.ts';
-import { toStep } from '../numerics/rounding.ts';
 import { designTemperatureC, type Grade } from './grade.ts';
 
 export type BlendPart = { name: string; fraction: number };
 export type Surroundings = { effectiveC: number; airSpeedMPerS: number };
 
-/** Within this of the wanted rate a pure grade is good enough when the blend would be mostly that grade. */
-const NEAR_ENOUGH_LOG = 0.12;
+/** Within this of the wanted rate a pure grade is good enough; what is mixed already stays within the wider one. */
+const NEAR_ENOUGH_LOG = 0.14;
+const STAYS_LOG = 0.22;
+
+/** Is what is mixed near enough to stay? One degree is about 0.06. */
+export const staysAsMixed = (evaporation: number, wanted: number): boolean => Math.abs(Math.log(evaporation / wanted)) < STAYS_LOG;
 
 /** Slow share of a blend by volume of its parts. */
 export function slowFractionOf(parts: readonly BlendPart[], grades: readonly Grade[]): number {
@@ -37,7 +40,7 @@ export const evaporationOf = (parts: readonly BlendPart[], grades: readonly Grad
 export const bySpeed = (grades: readonly Grade[]): Grade[] =>
   [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
 
-/** The grade or the quarters of two neighbouring grades whose evaporation is nearest to the wanted one. */
+/** The grade, or the half of two neighbouring grades, whose evaporation is nearest to the wanted one. */
 export function blendFor(wanted: number, grades: readonly Grade[], where: Surroundings): BlendPart[] {
   const sorted = bySpeed(grades);
   const rates = sorted.map((grade) => evaporationOf([{ name: grade.name, fraction: 1 }], sorted, where));
@@ -48,13 +51,10 @@ export function blendFor(wanted: number, grades: readonly Grade[], where: Surrou
   const [quick, slow] = [rates[slower - 1]!, rates[slower]!];
   const slowShare = Math.log(quick / wanted) / Math.log(quick / slow);
   const isNear = (rate: number) => Math.abs(Math.log(rate / wanted)) < NEAR_ENOUGH_LOG;
-  if (slowShare < 0.3 && isNear(quick)) return pure(slower - 1);
-  if (slowShare > 0.7 && isNear(slow)) return pure(slower);
-  const quarters = toStep(slowShare, 0.25);
-  if (quarters === 0) return pure(slower - 1);
-  if (quarters === 1) return pure(slower);
+  if (slowShare <= 0.25 || (slowShare < 0.5 && isNear(quick))) return pure(slower - 1);
+  if (slowShare >= 0.75 || (slowShare >= 0.5 && isNear(slow))) return pure(slower);
   return [
-    { name: sorted[slower - 1]!.name, fraction: 1 - quarters },
-    { name: sorted[slower]!.name, fraction: quarters },
+    { name: sorted[slower - 1]!.name, fraction: 0.5 },
+    { name: sorted[slower]!.name, fraction: 0.5 },
   ];
 }

@@ -6,8 +6,8 @@ import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import { effectiveTemperatureC, solventEvaporation, wantedEvaporation } from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
 import { because, caution, isStopped, stop, type Reason, type Verdict } from '../outcome/told.ts';
-import { blendFor, bySpeed, evaporationOf, slowFractionOf, type BlendPart, type Surroundings } from './blend.ts';
-import { designTemperatureC, speedOf, type Grade } from './grade.ts';
+import { blendFor, bySpeed, evaporationOf, slowFractionOf, staysAsMixed, type BlendPart, type Surroundings } from './blend.ts';
+import { designTemperatureC, reaches, speedOf, type Grade } from './grade.ts';
 import type { Judged, ReducerAnswer, ReducerChoice, ReducerInput } from './asked.ts';
 import { hardenerFor } from './hardener.ts';
 import { openTimeMinutes } from './openTime.ts';
@@ -15,10 +15,10 @@ import { waterborneAnswer } from './waterborne.ts';
 
 const TOO_SLOW_INDEX = 1 / 1.5;
 const TOO_QUICK_INDEX = 1.5;
-/** Within a seventh of what is wanted a blend in quarters counts as right. */
-/** No panel is warmed further for spraying. */
-const WARMEST_C = 40;
+/** Within a seventh of what is wanted a grade counts as right. */
 const NEAR_RIGHT_LOG = 0.14;
+/** So far under its printed foot a grade still goes, with a longer flash. */
+const UNDER_FOOT_C = 6;
 
 type Job = { input: ReducerInput; where: Surroundings; wanted: number; grades: Grade[]; allowed: Grade[]; reduces: boolean };
 
@@ -45,7 +45,8 @@ function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
   const { input, where, allowed, grades } = job;
   const hardener = input.hardeners?.length ? hardenerFor(input.hardeners, where.effectiveC) : undefined;
   const isGraded = job.reduces && allowed.length > 0;
-  const parts = isGraded ? blendFor(job.wanted, allowed, where) : [];
+  const isKept = isGraded && isNowNearEnough(job);
+  const parts = isKept ? input.now! : isGraded ? blendFor(job.wanted, allowed, where) : [];
   const evaporation = isGraded ? evaporationOf(parts, allowed, where) : hardenerEvaporation(hardener?.hardener, where);
   const judged = evaporation === undefined ? undefined : judge(evaporation, job.wanted);
   const wanted = judgeWanted(job, parts, hardener?.hardener);
@@ -62,7 +63,9 @@ function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
     alternatives: job.reduces ? alternativesOf(job, parts) : [],
     ...(wanted ? { wanted } : {}),
     verdicts,
-    reasons: isStopped(verdicts) ? circumstances(job) : solventReasons(job, parts, judged, hardener?.hardener),
+    reasons: isStopped(verdicts)
+      ? circumstances(job)
+      : [...(isKept ? [because('kept-as-mixed', 'rule')] : []), ...solventReasons(job, parts, judged, hardener?.hardener)],
   };
 }
 
@@ -80,27 +83,28 @@ function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
   return input.reduction ? { reductionPercent: input.reduction.sheetPercent, of: input.reduction.of } : {};
 }
 
+/** A cup that is mixed is not poured away for a degree. */
+function isNowNearEnough({ input: { now }, allowed, where, wanted }: Job): boolean {
+  const isAllowed = now?.every(({ name }) => allowed.some((grade) => grade.name === name));
+  return now !== undefined && now.length > 0 && isAllowed === true && staysAsMixed(evaporationOf(now, allowed, where), wanted);
+}
+
 function gradeVerdicts(job: Job, parts: BlendPart[], judged?: Judged): Verdict[] {
   const { grades, allowed, where } = job;
   if (grades.length > 0 && allowed.length === 0) return [stop('silver-needs-slower', undefined, ['grades'])];
   if (!judged || allowed.length === 0) return [];
   const sorted = bySpeed(allowed);
   const { effectiveC } = where;
-  const isPure = (grade?: Grade) => parts.length === 1 && parts[0]!.name === grade?.name;
-  if (judged.evaporationIndex < TOO_SLOW_INDEX && isPure(sorted[0]))
-    return [stop('no-grade-quick-enough', { grade: sorted[0]!.name, effectiveC, wantedC: warmEnoughC(sorted[0]!, job) })];
-  if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(sorted.at(-1)))
-    return [caution('grade-too-quick-for-heat', { grade: sorted.at(-1)!.name, effectiveC })];
+  const [quickest, slowest] = [sorted[0]!, sorted.at(-1)!];
+  const isPure = (grade: Grade) => parts.length === 1 && parts[0]!.name === grade.name;
+  // A sheet that prints a band stands by its grade within it.
+  const footC = quickest.minC ?? -Infinity;
+  if (isPure(quickest) && effectiveC < footC - UNDER_FOOT_C)
+    return [stop('no-grade-quick-enough', { grade: quickest.name, effectiveC, wantedC: footC - UNDER_FOOT_C })];
+  if (isPure(quickest) && effectiveC < footC) return [caution('grade-slow-for-cold', { grade: quickest.name, effectiveC })];
+  if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(slowest) && !reaches(slowest, effectiveC))
+    return [caution('grade-too-quick-for-heat', { grade: slowest.name, effectiveC })];
   return [];
-}
-
-/** How warm the film must work for this grade to be quick enough, in half degrees. */
-function warmEnoughC(grade: Grade, { where, wanted }: Job): number {
-  const slowFraction = slowFractionForDesign(designTemperatureC(grade));
-  const isEnough = (effectiveC: number) => solventEvaporation({ slowFraction, ...where, effectiveC }) / wanted >= TOO_SLOW_INDEX;
-  let effectiveC = Math.ceil(where.effectiveC * 2) / 2;
-  while (!isEnough(effectiveC) && effectiveC < WARMEST_C) effectiveC += 0.5;
-  return effectiveC;
 }
 
 /** Slow share of what sets the drying: the reducer's where there is one, else the hardener's. */
@@ -148,9 +152,11 @@ function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
     );
   if (hardener) verdicts.push(...hardenerFor([hardener], job.where.effectiveC).verdicts);
   const grade = [...wanted.parts.map(({ name }) => name), ...(hardener ? [hardener.name] : [])].join(' + ');
-  const told = { grade, effectiveC: job.where.effectiveC };
-  if (judged && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
-  if (judged && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
+  const { effectiveC } = job.where;
+  const told = { grade, effectiveC };
+  const isWithin = chosen.length > 0 && chosen.every((own) => reaches(own, effectiveC));
+  if (judged && !isWithin && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
+  if (judged && !isWithin && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
   return verdicts;
 }
 

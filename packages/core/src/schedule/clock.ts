@@ -1,5 +1,5 @@
 /** Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time of day: nought is the caller's. */
-import { factorsOf } from '../film/wait.ts';
+import { factorsOf, waitBefore } from '../film/wait.ts';
 import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import type { ScheduleInput, ScheduleStage, ScheduleStep } from './job.ts';
@@ -65,6 +65,8 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
   let coatedMinute = startMinute;
   input.stages.forEach((stage, s) => {
     const { name } = stage;
+    const below = input.stages[s - 1];
+    if (below && !below.bake) now = Math.max(now, workedOverFrom(below, stage, coatedMinute, air(coatedMinute)));
     if ((stage.prepMinutes ?? 0) > LEAST_PREP_MINUTES) {
       laid.steps.push({
         name: `Prepare ${name}`,
@@ -96,7 +98,8 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
       const next = input.stages[s + 1];
       const then = isLast && stage.bake ? 'bake' : isLast && next ? 'clear' : 'coat';
       // Each panel waits from its own end; the same order of panels makes that one panel's spraying longer than the wait.
-      const ownEnd = now + panelMinutes;
+      // Heat takes all of them at once: there the last panel's end counts.
+      const ownEnd = then === 'bake' ? end : now + panelMinutes;
       const ready = Math.max(end, servedAt(layer, before[then].value, ownEnd, air));
       laid.steps.push({
         name: `Flash ${name}, coat ${coat}`,
@@ -127,15 +130,28 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
   });
   laid.endMinute = now;
   const last = input.stages.at(-1);
-  if (last?.sheet.cureMinutes)
-    laid.steps.push({
-      name: `Cure ${last.name}`,
-      stage: last.name,
-      startMinute: now,
-      endMinute: now + last.sheet.cureMinutes,
-      kind: 'cure',
-    });
+  if (last) laid.steps.push(...afterAll(last, last.bake ? now : coatedMinute));
   return laid;
+}
+
+/** When the next stage's work over this coat may begin: sanding under its preparation, wiping where it has none; the sheet's word only. */
+function workedOverFrom(below: ScheduleStage, next: ScheduleStage, coatedMinute: number, climate: Climate): number {
+  const isPrepared = (next.prepMinutes ?? 0) > LEAST_PREP_MINUTES;
+  const sheetMinutes = isPrepared ? below.sheet.sandMinutes : below.sheet.wipeMinutes;
+  if (sheetMinutes === undefined) return coatedMinute;
+  return coatedMinute + waitBefore(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value;
+}
+
+/** What the sheet has after the last coat or its heat; the job itself is over before. */
+function afterAll({ name, sheet }: ScheduleStage, from: number): ScheduleStep[] {
+  const waits: [string, number | undefined][] = [
+    ['Dry to tape', sheet.tapeMinutes],
+    ['Dry to polish', sheet.polishMinutes],
+    ['Cure', sheet.cureMinutes],
+  ];
+  return waits.flatMap(([what, minutes]) =>
+    minutes ? [{ name: `${what} ${name}`, stage: name, startMinute: from, endMinute: from + minutes, kind: 'cure' as const }] : [],
+  );
 }
 
 /** Mixes spread evenly over the coats: those that begin with this coat. */

@@ -20,8 +20,6 @@ export type MaterialFacts = {
   /** Fills: thick films, large tips. */
   isBuild: boolean;
   isHighSolids: boolean;
-  /** Paint in the cup under this is cool for it, °C (design ruling 13). */
-  coolUnderC: number;
   solids: { paint: number; hardener: number };
   /** Parts by volume: paint, hardener, reducer. */
   mix: [paint: number, hardener: number, reducer: number];

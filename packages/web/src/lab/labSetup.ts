@@ -1,9 +1,9 @@
 /** One set-up of the lab: the input of `coat`, and where each control writes into it. Pure. */
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
-import type { ChangeKnob } from '@orthochrom/core/coat/changes.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from '@orthochrom/core/gun/gun.ts';
-import { designTemperatureC } from '@orthochrom/core/reducer/grade.ts';
+import { designTemperatureC, speedOf } from '@orthochrom/core/reducer/grade.ts';
 
 export type LabSetup = InputOf<'coat'>;
 /** Where a set-up came from, and may be sent back to. */
@@ -95,8 +95,11 @@ export function withGun(setup: LabSetup, gun: Gun): LabSetup {
   };
 }
 
-/** A ranked change, made. */
-export function changed(setup: LabSetup, { knob, to }: { knob: string; to: number }): LabSetup {
+/** A ranked change, made, with what goes with it: then the lab foresees what the change promised. */
+export function changed(
+  setup: LabSetup,
+  { knob, to, along = {} }: { knob: string; to: number; along?: { stepMm?: number | undefined; gunSpeedMPerS?: number | undefined } | undefined },
+): LabSetup {
   switch (knob as ChangeKnob) {
     case 'flashMinutes':
       return withFlash(setup, to);
@@ -106,12 +109,15 @@ export function changed(setup: LabSetup, { knob, to }: { knob: string; to: numbe
       return setup.bake ? { ...setup, bake: { ...setup.bake, rampCPerMin: to } } : setup;
     case 'gradeC':
       return withGrade(setup, to);
-    case 'stepMm': {
+    case 'hardenerC':
+      return { ...setup, material: { ...setup.material, hardenerSpeed: speedOf({ name: '', minC: to, maxC: to }) } };
+    case 'airSpeedMPerS':
+      return withClimate(setup, { airSpeedMPerS: to });
+    default: {
+      const given = { [knob]: to, ...along };
       const { overlapPercent: _, ...settings } = setup.settings;
-      return { ...setup, settings: { ...settings, stepMm: to } };
+      return { ...setup, settings: { ...('stepMm' in given ? settings : setup.settings), ...given } };
     }
-    default:
-      return withSettings(setup, { [knob]: to });
   }
 }
 

@@ -8,7 +8,6 @@ export const buildPrimer: MaterialFacts = {
   linesShow: false,
   isBuild: true,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.52, hardener: 0.42 },
   mix: [4, 1, 0.5],
   slowFraction: 0.36,

@@ -8,7 +8,6 @@ export const clearHighSolids: MaterialFacts = {
   linesShow: false,
   isBuild: false,
   isHighSolids: true,
-  coolUnderC: 21,
   solids: { paint: 0.56, hardener: 0.58 },
   mix: [2, 1, 0],
   slowFraction: 0.45,

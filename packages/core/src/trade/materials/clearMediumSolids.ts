@@ -8,7 +8,6 @@ export const clearMediumSolids: MaterialFacts = {
   linesShow: false,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 21,
   solids: { paint: 0.44, hardener: 0.42 },
   mix: [4, 1, 0],
   slowFraction: 0.42,

@@ -8,7 +8,6 @@ export const epoxyPrimer: MaterialFacts = {
   linesShow: false,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.5, hardener: 0.4 },
   mix: [2, 1, 0.5],
   slowFraction: 0.4,

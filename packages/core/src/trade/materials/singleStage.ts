@@ -8,7 +8,6 @@ export const singleStage: MaterialFacts = {
   linesShow: true,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 21,
   solids: { paint: 0.46, hardener: 0.42 },
   mix: [4, 1, 0.6],
   slowFraction: 0.42,

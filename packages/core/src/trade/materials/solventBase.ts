@@ -8,7 +8,6 @@ export const solventBase: MaterialFacts = {
   linesShow: true,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.28, hardener: 0 },
   mix: [1, 0, 0.8],
   slowFraction: 0.4,

@@ -8,7 +8,6 @@ export const solventSealer: MaterialFacts = {
   linesShow: false,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.44, hardener: 0.42 },
   mix: [4, 1, 1.2],
   slowFraction: 0.38,

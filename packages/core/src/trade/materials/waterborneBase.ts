@@ -8,7 +8,6 @@ export const waterborneBase: MaterialFacts = {
   linesShow: true,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.2, hardener: 0 },
   mix: [1, 0, 0.12],
   slowFraction: 1,

@@ -9,7 +9,6 @@ export const waterborneSealer: MaterialFacts = {
   linesShow: false,
   isBuild: false,
   isHighSolids: false,
-  coolUnderC: 18,
   solids: { paint: 0.36, hardener: 0 },
   mix: [1, 0, 0.1],
   slowFraction: 1,
