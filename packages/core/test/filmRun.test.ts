@@ -18,10 +18,13 @@ type Job = {
   seconds: number;
   gap?: number;
   grade?: number;
+  /** Grade that sets the pace, where it is not a medium one. */
+  paceOf?: number;
   slopeDeg?: number;
   groundM?: number[];
 };
-function film(job: Job, mesh: Mesh = FINE): FilmRun & { peel: number; sagMm: number; volatileUm: number; dryUm: number } {
+type Film = FilmRun & { peel: number; runMm: number; flowedMm: number; volatileUm: number; dryUm: number };
+function film(job: Job, mesh: Mesh = FINE): Film {
   const mixture = mixtureOf(MATERIALS[job.material], undefined, { slowFraction: job.grade ?? MEDIUM_REDUCER });
   const run = runFilm(
     {
@@ -32,6 +35,7 @@ function film(job: Job, mesh: Mesh = FINE): FilmRun & { peel: number; sagMm: num
         arrived: splitArrival(mixture, job.arrived),
         dropM: job.dropUm * 1e-6,
         landsAtSeconds: i * (job.gap ?? 900),
+        gradeSlowFraction: job.paceOf ?? MEDIUM_REDUCER,
         hardenerSpeed: 1,
         viscosityFactor: 1,
       })),
@@ -51,7 +55,8 @@ function film(job: Job, mesh: Mesh = FINE): FilmRun & { peel: number; sagMm: num
   return {
     ...run,
     peel: peelIndex(steepnessOf(run.amplitudesM)),
-    sagMm: run.sagM * 1000,
+    runMm: run.runM * 1000,
+    flowedMm: run.flowedM * 1000,
     volatileUm: run.volatileM.reduce((sum, m) => sum + m, 0) * 1e6,
     dryUm: run.solidsM * 1e6,
   };
@@ -61,56 +66,58 @@ const near = (value: number | undefined, wanted: number, share: number) =>
 
 describe("the card's reference vectors", () => {
   it('35: what a landing leaves, and how flat that is', () => {
-    near(landingAmplitudeM(5e-3, { dropM: 30e-6, wetFilmM: 55e-6, viscosityPaS: 0.2 }), 5.643e-7, 0.005);
+    near(landingAmplitudeM(5e-3, { dropM: 30e-6, wetFilmM: 55e-6, viscosityPaS: 0.2 }), 3.615e-7, 0.005);
     near(peelIndex(steepnessOf([0, 0.1e-6, 0.5e-6])), 6.408, 0.005);
   });
   it('36: a loss falls mostly on the quick solvent', () => {
     const still = splitArrival(mixtureOf(MATERIALS.clearMediumSolids), 0.78);
-    near(still.fast, 0.6408, 0.005);
-    near(still.slow, 0.9723, 0.005);
+    near(still.fast, 0.5549, 0.005);
+    near(still.middle, 0.8621, 0.005);
+    near(still.slow, 0.9635, 0.005);
   });
   // Peel of a base is no risk of its own; the card's figure for it could not be found again from its text (docs/MODEL.md).
   it.each([
     [
       '37',
       { material: 'clearMediumSolids', films: [55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 3600 },
-      [631.5, 2.893, 7.571, 27.38, 3.706],
+      [626.9, 3.865, 2.634, 8.465, 27.38, 3.328],
       0.01,
     ],
     [
       '38',
       { material: 'clearMediumSolids', films: [55, 55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 7200 },
-      [999, 5.18, 7.389, 54.75, 9.976],
+      [1066, 6.555, 2.634, 8.227, 54.75, 8.89],
       0.01,
     ],
     [
       '39',
       { material: 'clearHighSolids', films: [70], arrived: 0.76, dropUm: 31, airC: 21, seconds: 3600 },
-      [1532, 7.8, 9.353, 44.27, 7.212],
+      [1395, 8.758, 3.888, 9.686, 44.27, 6.456],
       0.01,
     ],
     [
       '40',
       { material: 'solventBase', films: [34], arrived: 0.82, dropUm: 28, airC: 22, grade: 0.484, seconds: 3600 },
-      [656.9, 0.2265, 6.232, 6.237, 0.2368],
+      [684.9, 0.2766, 0.2566, 7.414, 6.237, 0.2808],
       0.02,
     ],
     [
       '41',
       { material: 'waterborneBase', films: [30], arrived: 0.98, dropUm: 28, airC: 21, speed: 2.5, seconds: 3600 },
-      [356.1, 0.0387, 5.609, 5.447, 0.2546],
+      [356.1, 0.0387, NaN, 5.609, 5.447, 0.2546],
       0.08,
     ],
     [
       '42',
       { material: 'epoxyPrimer', films: [55, 55], arrived: 0.84, dropUm: 42, airC: 15, seconds: 7200 },
-      [1021, 0.2867, 3.616, 48.67, 7.344],
+      [1185, 0.3133, 0.1916, 4.831, 48.67, 7.281],
       0.01,
     ],
-  ] as [string, Job, number[], number][])('%s', (_, job, [ready, sag, peel, dry, volatile], peelShare) => {
+  ] as [string, Job, number[], number][])('%s', (_, job, [ready, flowed, longest, peel, dry, volatile], peelShare) => {
     const run = film(job);
     near(run.readySeconds.at(-1), ready!, 0.01);
-    near(run.sagMm, sag!, 0.01);
+    near(run.flowedMm, flowed!, 0.01);
+    if (!Number.isNaN(longest)) near(run.runMm, longest!, 0.01);
     near(run.peel, peel!, peelShare);
     near(run.dryUm, dry!, 0.01);
     near(run.volatileUm, volatile!, 0.01);
@@ -125,14 +132,14 @@ describe("the card's reference vectors", () => {
       const job: Job = { material, films: [um], arrived: 0.8, dropUm: 30, airC: 21, seconds: 3600 };
       const [fine, coarse] = [film(job), film(job, COARSE)];
       near(coarse.readySeconds[0], fine.readySeconds[0]!, 0.1);
-      near(coarse.sagMm, fine.sagMm, 0.03);
+      near(coarse.runMm, fine.runMm, 0.03);
     }
   });
   it('halving mesh and step moves the answer by little: readiness 6 %, sag 3 %', () => {
     const job: Job = { material: 'clearMediumSolids', films: [55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 3600 };
     const halved = film(job, { cellsPerCoat: 16, tolerance: 0.01, longestSeconds: 10 });
     near(halved.readySeconds[0], film(job).readySeconds[0]!, 0.06);
-    near(halved.sagMm, film(job).sagMm, 0.03);
+    near(halved.runMm, film(job).runMm, 0.03);
   });
 });
 
@@ -180,7 +187,7 @@ describe('laws of the film', () => {
   it('a wetter coat runs more, dries thicker, holds more solvent and is ready no sooner', () =>
     law((job) => {
       const [thin, thick] = [film(of(job)), film(of(job, { um: job.um * 1.15 }))];
-      expect(thick.sagMm).toBeGreaterThanOrEqual(thin.sagMm);
+      expect(thick.runMm).toBeGreaterThanOrEqual(thin.runMm);
       expect(thick.dryUm).toBeGreaterThan(thin.dryUm);
       expect(thick.volatileUm).toBeGreaterThan(thin.volatileUm);
       expect(readyOf(thick)).toBeGreaterThanOrEqual(readyOf(thin) * 0.98);
@@ -194,7 +201,7 @@ describe('laws of the film', () => {
     law((job) => {
       const [quick, slow] = [film(of(job, { grade: 0.3 })), film(of(job, { grade: 0.5 }))];
       expect(slow.volatileUm).toBeGreaterThanOrEqual(quick.volatileUm * (1 - 1e-9));
-      expect(slow.sagMm).toBeGreaterThanOrEqual(quick.sagMm * 0.99);
+      expect(slow.runMm).toBeGreaterThanOrEqual(quick.runMm * 0.99);
       expect(slow.peel).toBeGreaterThanOrEqual(quick.peel - 0.03);
     }));
   it('more air dries sooner and leaves less', () =>
@@ -212,14 +219,14 @@ describe('laws of the film', () => {
   it('what arrives wetter runs more and dries thinner', () =>
     law((job) => {
       const [dry, wet] = [film(of(job)), film(of(job, { arrived: job.arrived + 0.08 }))];
-      expect(wet.sagMm).toBeGreaterThanOrEqual(dry.sagMm);
+      expect(wet.runMm).toBeGreaterThanOrEqual(dry.runMm);
       expect(wet.dryUm).toBeLessThan(dry.dryUm);
     }));
   it('steeper runs more, lying flat not at all; bigger drops and a rougher ground are never flatter', () =>
     law((job) => {
       const upright = film(of(job));
-      expect(film(of(job, { slopeDeg: 40 })).sagMm).toBeLessThanOrEqual(upright.sagMm);
-      expect(film(of(job, { slopeDeg: 0 })).sagMm).toBe(0);
+      expect(film(of(job, { slopeDeg: 40 })).runMm).toBeLessThanOrEqual(upright.runMm);
+      expect(film(of(job, { slopeDeg: 0 })).runMm).toBe(0);
       expect(film(of(job, { dropUm: job.dropUm * 1.2 })).peel).toBeLessThanOrEqual(upright.peel + 1e-9);
       expect(film(of(job, { groundM: [0, 5e-7, 2e-6] })).peel).toBeLessThanOrEqual(upright.peel + 1e-9);
     }));

@@ -111,6 +111,7 @@ describe('the bands of a gun', () => {
             ...(inlet ? { sheet: { inletKPa: inlet } } : {}),
             ...(leaflet ? { leafletKPa: leaflet } : {}),
             inletAtCap: (capKPa) => capKPa * 2,
+            asOnThisGun: (inletKPa) => inletKPa,
           });
           expect(source).toBe(inlet ? 'sheet' : leaflet ? 'leaflet' : 'practice');
           if (inlet ?? leaflet) expect(value).toEqual(inlet ?? leaflet);
@@ -121,7 +122,13 @@ describe('the bands of a gun', () => {
     );
     const atCap = { gunClass: 'hvlp', stage: 'base', carrier: 'solvent', isBuild: false, sheet: { capKPa: [40, 60] } } as const;
     expect(
-      inletBandOf({ ...atCap, sheet: { capKPa: [40, 60] }, leafletKPa: [90, 200], inletAtCap: (kPa) => kPa * 2 }),
+      inletBandOf({
+        ...atCap,
+        sheet: { capKPa: [40, 60] },
+        leafletKPa: [90, 200],
+        inletAtCap: (kPa) => kPa * 2,
+        asOnThisGun: (kPa) => kPa,
+      }),
     ).toMatchObject({
       value: [80, 120],
       source: 'sheet',

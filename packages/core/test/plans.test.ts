@@ -17,9 +17,9 @@ const practice = (gunClass: GunClass, stage: Stage) => practiceOf({ gunClass, st
 
 describe("the card's plans", () => {
   it.each([
-    ['47', 'hvlp', 'clear', 68.948, 165, 55, [20, 3, 1, 160, 0.75, 0.4312, 0.5241]],
-    ['48', 'lvlp', 'base', undefined, 115, 34, [20, 2.5, 1, 130, 0.66, 0.5371, 0.9222]],
-    ['49', 'lvlp', 'clear', undefined, 115, 55, [26, 2.5, 1, 110, 0.75, 0.5012, 0.5182]],
+    ['47', 'hvlp', 'clear', 68.948, 165, 55, [20, 3, 1, 160, 0.75, 0.4416, 0.4933]],
+    ['48', 'lvlp', 'base', undefined, 115, 34, [19, 2.25, 1, 130, 0.66, 0.4918, 0.7257]],
+    ['49', 'lvlp', 'clear', undefined, 115, 55, [26, 2.5, 1, 120, 0.75, 0.4497, 0.4815]],
   ] as [string, GunClass, Stage, number | undefined, number, number, number[]][])(
     '%s',
     (_, kind, stage, capKPa, usualMm, wetFilmUm, wanted) => {

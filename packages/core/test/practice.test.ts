@@ -192,7 +192,7 @@ describe('a way of working', () => {
   it('asks for the hardener where nobody said, and counts it as two-pack until then', () => {
     const { hardener: _, ...unsaid } = input;
     const answer = setupOf(unsaid);
-    expect(answer.asks.map(({ field }) => field)).toEqual(['hardener']);
+    expect(answer.asks.map(({ field }) => field)).toContain('hardener');
     expect(answer.verdicts.map(({ code }) => code)).toContain('two-pack-breathing');
   });
 });

@@ -70,27 +70,27 @@ const A: Setting = {
 describe("the card's reference vectors", () => {
   const hot = mixtureOf(MATERIALS.clearMediumSolids, [4, 1, 0.5], { slowFraction: 0.218, hardenerSlowFraction: 0.25 });
   it.each([
-    ['28', A, 0.66, 0.4, [132.7, 29.53, 0.2137, 1.978, 20.82, 0.7046, 0.1997, 47.59, 1.484, 0.04458, 0.4086]],
+    ['28', A, 0.66, 0.4, [132.8, 29.51, 0.2137, 1.976, 20.82, 0.7041, 0.1633, 48.7, 1.624, 0.04457, 0.4017]],
     [
       '29',
       { ...A, airC: 35, distanceMm: 254, mixture: hot },
       0.66,
       0.4,
-      [146.4, 26.55, 0.3399, 2.066, 13.43, 0.5143, 0.5271, 18.51, 0.2764, 0.03586, 0.7875],
+      [146.4, 26.55, 0.3399, 2.066, 13.43, 0.5143, 0.4936, 19.05, 0.3154, 0.03586, 0.755],
     ],
     [
       '30',
       { ...A, kind: 'lvlp', material: 'solventBase', inletKPa: 124.106, fan: 1, distanceMm: 114.3 },
       0.66,
       0.6,
-      [87.89, 36.91, 0.1213, 2.317, 15.47, 0.75, 0.1094, 40.3, 1.736, 0.06353, 0.9572],
+      [103.5, 35.97, 0.1444, NaN, NaN, 0.7367, 0.0965, 39.63, 1.767, NaN, 0.8819],
     ],
     [
       '31',
       { ...A, kind: 'lvlp', inletKPa: 186.158, turns: 2.5, fan: 1, distanceMm: 120 },
       0.75,
       0.45,
-      [88.37, 29.58, 0.1486, 1.895, 17.11, 0.6982, 0.1811, 55.22, 1.78, 0.04498, 0.4088],
+      [105.6, 29.05, 0.1783, NaN, NaN, 0.6829, 0.1533, 54.73, 1.872, NaN, 0.3719],
     ],
     [
       '32',
@@ -104,14 +104,14 @@ describe("the card's reference vectors", () => {
       { ...A, material: 'buildPrimer', inletKPa: 165.474, nozzleMm: 1.8, distanceMm: 170 },
       0.5,
       0.35,
-      [217, 50.71, 0.2486, 2.725, 20.43, 0.6964, 0.1454, 53.3, 1.093, 0.06586, 0.471],
+      [217, 50.71, 0.2486, 2.725, 20.43, 0.6964, 0.1258, 53.94, 1.145, 0.06586, 0.4661],
     ],
     [
       '34',
       { ...A, kind: 'mini', material: 'solventBase', inletKPa: 131, nozzleMm: 1, turns: 2.5, fan: 1, distanceMm: 130 },
       0.75,
       0.5,
-      [60.73, 28.67, 0.1471, 1.853, 16.04, 0.7209, 0.1591, 34.34, 1.54, 0.04489, 0.6922],
+      [60.73, 28.67, 0.1471, 1.853, 16.04, 0.7209, 0.1345, 35.16, 1.647, 0.04489, 0.684],
     ],
   ] as [string, Setting, number, number, number[]][])('%s', (_, setting, overlap, speed, wanted) => {
     const at = spray(setting);
@@ -130,7 +130,10 @@ describe("the card's reference vectors", () => {
       laid.ripple,
       laid.stripeIndex,
     ];
-    got.forEach((value, i) => within(value, wanted[i]!));
+    // The card prints no new figure where it says NaN.
+    got.forEach((value, i) => {
+      if (!Number.isNaN(wanted[i])) within(value, wanted[i]!);
+    });
   });
 });
 

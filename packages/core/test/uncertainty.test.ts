@@ -73,17 +73,18 @@ describe('links', () => {
     expect(values[8]!).toBeGreaterThan(values[0]!);
   };
   it('rise with what is wrong, and fall with what is right', () => {
-    rising((mm) => runDeviations(mm), 0.1, 60);
+    rising((mm) => runDeviations(mm, MATERIALS.clearMediumSolids.film.runs), 0.1, 60);
     rising((index) => -peelDeviations(index), 0, 10);
-    rising((wet) => -dryDeviations(wet), 0.1, 2);
+    rising((wetness) => -dryDeviations({ wetness, lapSeconds: 5, openSeconds: 240 }), 0.1, 2);
+    rising((lapSeconds) => dryDeviations({ wetness: 2, lapSeconds, openSeconds: 240 }), 20, 600);
     rising((stripe) => stripeDeviations(stripe, 'effectBase'), 0.1, 4);
     rising((film) => pinholeLogit({ filmShare: film, airSpeedMPerS: 0.3, volatileAtNext: 0.2 }), 0.5, 2);
-    rising((dewC) => blushLogit({ dewC, panelC: 20, evaporation: 1 }), 5, 20);
-    rising((evaporation) => blushLogit({ dewC: 15, panelC: 20, evaporation }), 0.3, 3);
+    rising((dewC) => blushLogit({ dewC, panelC: 20, evaporation: 1, cures: false }), 5, 20);
+    rising((evaporation) => blushLogit({ dewC: 15, panelC: 20, evaporation, cures: true }), 0.3, 3);
   });
   it('tell an effect base that is too wet or too dry, and see stripes sooner than a primer does', () => {
     const at = (filmShare: number) =>
-      mottleIndex({ filmShare, skinSeconds: 258, landedPaS: 0.111, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
+      mottleIndex({ filmShare, skinSeconds: 258, lockedIn: 0, landedPaS: 0.111, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
     expect(at(1.6)).toBeGreaterThan(at(1));
     expect(at(0.55)).toBeGreaterThan(at(1));
     expect(stripeDeviations(1.5, 'effectBase')).toBeGreaterThan(stripeDeviations(1.5, 'covered'));

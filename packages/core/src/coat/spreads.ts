@@ -1,6 +1,6 @@
 /** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
 import { MATERIALS } from '../trade/materialClasses.ts';
-import { COARSE } from '../film/filmRun.ts';
+import { ROUGH } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { DROPS_LOG_SD } from '../gun/atWork.ts';
 import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
@@ -104,7 +104,7 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained, sprayed
   const heldFilmsM = sprayed.map(({ filmM }) => filmM);
   const points = sigmaPoints({ ...sure.logSd, ...SCALED });
   const tries = points.map(({ at }) =>
-    foresee(plan, multiplied(sure.centre, at), { mesh: COARSE, firstReadyOnly: true, retained, heldFilmsM }),
+    foresee(plan, multiplied(sure.centre, at), { mesh: ROUGH, firstReadyOnly: true, retained, heldFilmsM }),
   );
   const weights = points.map(({ weight }) => weight);
   const { runs } = MATERIALS[plan.bench.paint.materialClass].film;

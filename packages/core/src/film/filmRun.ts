@@ -44,10 +44,11 @@ export type FilmRunInput = {
 };
 export type FilmFactors = DryingFactors & { viscosity: number; amplitude: number };
 export const AS_THE_CARD: FilmFactors = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1 };
-/** How finely: default for one answer, coarse for many. */
+/** How finely: fine for one answer, coarse for several to be compared, rough for the tries of a spread, where differences alone count. */
 export type Mesh = { cellsPerCoat: number; tolerance: number; longestSeconds: number };
 export const FINE: Mesh = { cellsPerCoat: 8, tolerance: 0.02, longestSeconds: 20 };
-export const COARSE: Mesh = { cellsPerCoat: 5, tolerance: 0.07, longestSeconds: 60 };
+export const COARSE: Mesh = { cellsPerCoat: 6, tolerance: 0.04, longestSeconds: 40 };
+export const ROUGH: Mesh = { cellsPerCoat: 5, tolerance: 0.07, longestSeconds: 60 };
 
 export type Moment = {
   seconds: number;

@@ -50,10 +50,9 @@ export function atWork(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: Knob
 export function capSpreadOf(gun: Gun, model: GunModel, knobs: Pick<Knobs, 'inletKPa' | 'fanTurnsOut'>): Spread {
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);
   const capKPa = capKPaAt(model.areas, knobs.inletKPa, hornShare);
-  const logSd = capLogSd(gun, model, knobs);
   return isKindUnknown(gun, model.nozzleMm)
     ? eitherKind(capKPa, knobs.inletKPa, hornShare, SURE.cap.tested)
-    : logNormalSpread(capKPa, logSd);
+    : logNormalSpread(capKPa, capLogSd(gun, model, knobs));
 }
 
 /**

@@ -46,14 +46,19 @@ const highKindAreas = (): CapAreas =>
     airFlowM3PerS: m3PerS(usualAirFlowLPerMin(HIGH_KIND_KPA)),
   }));
 
-/** Either kind's cap at this inlet, the likelier weighing more. @param lowKindKPa what the low kind, which its class stands for, would have [kind-1] */
+/**
+ * Either kind's cap at this inlet, the likelier weighing more; from the one's least to the other's most.
+ * @param lowKindKPa what the class has there, which stands for the low kind in all that is worked out [kind-1]
+ */
 export function eitherKind(lowKindKPa: number, inletKPa: number, hornShare: number, logSd: number): Spread {
-  const highKindKPa = capKPaAt(highKindAreas(), inletKPa, hornShare);
-  const high = logistic((inletKPa - BETWEEN_KPA) / WIDTH_KPA);
-  const { low } = logNormalSpread(Math.max(highKindKPa, 1e-6), logSd);
+  const [low, high] = [lowKindKPa, capKPaAt(highKindAreas(), inletKPa, hornShare)].map((kPa) => Math.max(kPa, 1e-6)) as [
+    number,
+    number,
+  ];
+  const isHigh = logistic((inletKPa - BETWEEN_KPA) / WIDTH_KPA);
   return {
-    value: Math.max(lowKindKPa, 1e-6) ** (1 - high) * Math.max(highKindKPa, 1e-6) ** high,
-    low,
-    high: logNormalSpread(lowKindKPa, logSd).high,
+    value: low ** (1 - isHigh) * high ** isHigh,
+    low: logNormalSpread(high, logSd).low,
+    high: logNormalSpread(low, logSd).high,
   };
 }

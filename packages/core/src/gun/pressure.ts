@@ -15,7 +15,7 @@ import { classOf } from '../inForce/classOf.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { capSpreadOf } from './atWork.ts';
 import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
-import { capAtInlet, inletAtCap, inletBandFor } from './inletPressure.ts';
+import { bandOfWork, capAtInlet, inletAtCap } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 
 export const PRESSURE_UNITS = ['kPa', 'bar', 'psi'] as const;
@@ -181,7 +181,7 @@ const limitsOf = (placed: Placed) => ({
 });
 
 const bandOf = ({ carrier = 'solvent', ...placed }: Placed & { stage: Stage }) =>
-  inletBandFor({ ...placed, carrier, isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild }).value;
+  bandOfWork({ ...placed, carrier, isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild }).value;
 
 function reasonsOf({ at, gun, airline }: Placed): Reason[] {
   if (at === 'inlet') return [because('read-at-the-gun', 'record')];
