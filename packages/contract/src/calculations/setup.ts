@@ -88,7 +88,7 @@ export const setup = defineCalculation('setup', {
       hardener: Chemistry.optional(),
       highSolids: z.boolean().optional(),
       limitFog: z.boolean().optional(),
-      ...optional('panelLengthM', 'slopeDeg'),
+      ...optional('panelLengthM', 'panelHeightM', 'slopeDeg', 'lapSeconds'),
       reducer: StepsSlower.optional(),
       plans: z.boolean().optional(),
       knobsNow: z

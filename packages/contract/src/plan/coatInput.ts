@@ -4,7 +4,7 @@ import type { InputOf } from '../registry.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
-import { layerOf, panelOf, slopeDegOf } from './planInputs.ts';
+import { lapSecondsOf, layerOf, panelOf, slopeDegOf } from './planInputs.ts';
 
 /** The coats of this stage that are still to come, at the settings as they stand: what the set-up was worked out from, no other. */
 export function coatInput(
@@ -17,6 +17,7 @@ export function coatInput(
   const panel = panelOf(context);
   const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS } =
     plan.setup.own ?? plan.setup;
+  const lapSeconds = lapSecondsOf(context, plan.setup.own ?? plan.setup);
   const flashMinutes = plan.recoat.earliestMinutes.value;
   const times = asked.times!;
   const isBaked = isLastStage && times.bakeC !== undefined && times.beforeBakeMinutes !== undefined;
@@ -35,7 +36,12 @@ export function coatInput(
       // A shut needle lays nothing at any speed.
       ...(gunSpeedMPerS > 0 ? { gunSpeedMPerS } : {}),
     },
-    panel: { slopeDeg: slopeDegOf(context), ...(panel ? { substrate: panel.substrate } : {}) },
+    panel: {
+      slopeDeg: slopeDegOf(context),
+      ...(panel ? { substrate: panel.substrate } : {}),
+      ...(lapSeconds === undefined ? {} : { lapSeconds }),
+    },
+    technique: { skill: context.painter.skill },
     coats: Array.from({ length: coatsLeft }, () => ({ flashMinutes })),
     ...(isBaked
       ? {

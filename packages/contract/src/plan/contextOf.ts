@@ -5,10 +5,10 @@ import type { Coat, PlanWishes, SheetVersion, TicketWhole } from '../shop/ticket
 import { cupFor } from './amounts.ts';
 import type { PlanContext } from './planContext.ts';
 import { ownSettings } from './settingsNow.ts';
-import { takenWishes } from './takenPlan.ts';
+import { takenReducer, takenWishes } from './takenPlan.ts';
 
 export type Sources = {
-  whole: Pick<TicketWhole, 'ticket' | 'mixes' | 'sheets'>;
+  whole: Pick<TicketWhole, 'ticket' | 'coats' | 'mixes' | 'sheets'>;
   setup: Omit<ShopSetup, 'shop' | 'compressors'>;
   /** The newest issue of every sheet: what the products at hand are like. */
   latest: readonly SheetVersion[];
@@ -70,6 +70,7 @@ export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, 
     ...(over ? { over } : {}),
     ...(wantedParts ? { wantedParts } : {}),
     ...(hardenerId ? { hardenerId } : {}),
+    ...mixedBefore(whole, stage.id, sheet, latest),
     ...(readyMl === undefined ? {} : { readyMl }),
     ...(own ? { own } : {}),
     ...(combed?.source === 'instrument' ? { combedUm: combed.value } : {}),
@@ -77,4 +78,19 @@ export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, 
   const cup = wishes.cupId === undefined ? cupFor(setup.cups, context) : setup.cups.find(({ id }) => id === wishes.cupId);
   if (wishes.cupId !== undefined && !cup) return { missing: 'cupId' };
   return cup ? { ...context, cup } : context;
+}
+
+/** What the last cup of this stage was mixed with, as far as the product still takes those grades. */
+function mixedBefore(
+  { coats, mixes }: Pick<TicketWhole, 'coats' | 'mixes'>,
+  stageId: string,
+  sheet: SheetVersion['sheet'],
+  latest: readonly SheetVersion[],
+): Pick<PlanContext, 'mixedNow'> {
+  if (!mixes.some((mix) => mix.stageId === stageId)) return {};
+  const mixed = coats.findLast((coat) => coat.stageId === stageId && takenReducer(coat)?.choice !== undefined);
+  const wished = mixed && takenWishes(mixed).wantedParts;
+  const parts = wished && wished.length > 0 ? wished : mixed && takenReducer(mixed)!.choice!.parts;
+  const names = latest.filter((version) => sheet.grades?.includes(version.sheet.id)).map((version) => version.sheet.grade?.name);
+  return parts && parts.length > 0 && parts.every(({ name }) => names.includes(name)) ? { mixedNow: parts } : {};
 }

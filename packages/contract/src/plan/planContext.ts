@@ -37,6 +37,8 @@ export type PlanContext = {
   /** The painter's own pick of grades, held beside ours. */
   wantedParts?: { name: string; fraction: number }[];
   hardenerId?: string;
+  /** The grades that an earlier cup of this stage was mixed with. */
+  mixedNow?: { name: string; fraction: number }[];
   /** Wet film of the coat that flashes, read off the comb: the waits go by it. */
   combedUm?: number;
   /** Settings of a plan that was taken, with the painter's own in them. */

@@ -1,4 +1,5 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
+import { panelLapSeconds } from '@orthochrom/core/coat/lap.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import { placeLimitFor } from '@orthochrom/core/inForce/capLimitOf.ts';
@@ -93,6 +94,7 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
     surface: surfaceOf(stage, ticket.panels),
     ...(preference ? { preference } : {}),
     ...(sheet.limits ? { limits: sheet.limits } : {}),
+    ...(reduced && context.mixedNow ? { now: context.mixedNow } : {}),
     ...(wanted ? { wanted } : {}),
   };
 }
@@ -134,9 +136,26 @@ function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }:
 /** The longest of the panels that this stage covers: where nobody measured, about half as long again as a square of it. */
 function panelLengthM({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number {
   const areas = ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ areaM2 }) => areaM2);
-  return Math.max(0.05, Math.sqrt(Math.max(...areas, 0.01) * LENGTH_TO_HEIGHT));
+  return lengthOf(Math.max(...areas, 0.01));
 }
 const LENGTH_TO_HEIGHT = 1.5;
+/** No panel says how long it is: its area, taken as half as long again as high. */
+const lengthOf = (areaM2: number): number => Math.max(0.05, Math.sqrt(areaM2 * LENGTH_TO_HEIGHT));
+
+/** Until the gun is back beside what it laid, on the panel of this stage where that takes longest. */
+export function lapSecondsOf(
+  { ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>,
+  { gunSpeedMPerS, stepMm }: { gunSpeedMPerS: number; stepMm: number },
+): number | undefined {
+  if (gunSpeedMPerS <= 0 || stepMm <= 0) return undefined;
+  const laps = ticket.panels
+    .filter(({ id }) => stage.panelIds.includes(id))
+    .map(({ areaM2, orientation }) => {
+      const lengthM = lengthOf(areaM2);
+      return panelLapSeconds({ lengthM, heightM: areaM2 / lengthM, slopeDeg: SLOPE_DEG[orientation] }, { gunSpeedMPerS, stepMm });
+    });
+  return laps.length > 0 ? Math.max(...laps) : undefined;
+}
 
 /** The sheet's word on the gun for this coat. */
 export function gunSheetOf(context: Pick<PlanContext, 'sheet' | 'stage' | 'gun'>): NonNullable<InputOf<'setup'>['sheet']> {

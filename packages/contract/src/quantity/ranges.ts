@@ -30,7 +30,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('overlapMm', range(0, 600, 'mm')),
   ...rows('distanceMm', range(20, 1500, 'mm')),
   ...rows('heightMm', range(10, 5000, 'mm')),
-  ...rows('lengthM heightM panelLengthM reachM', range(0.05, 200, 'm')),
+  ...rows('lengthM heightM panelLengthM panelHeightM reachM', range(0.05, 200, 'm')),
   ...rows('areaM2', range(0.001, 200, 'm²')),
   ...rows('gunSpeedMPerS', range(0.02, 3, 'm/s')),
   ...rows('airSpeedMPerS', range(0, 10, 'm/s')),

@@ -13,7 +13,7 @@ import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';
 import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
 import { openSeconds } from '../reducer/openTime.ts';
-import { lapSecondsOf } from './lap.ts';
+import { panelLapSeconds } from './lap.ts';
 import { sprayedBy, type CoatBench, type Sprayed } from './bench.ts';
 
 /** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
@@ -125,7 +125,7 @@ export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: E
     peelEvaporation,
     sagMm: local.runM * 1000 * unknowns.sag,
     openSeconds: openSeconds({ ...air, filmShare: job.coats.at(-1)!.wetFilmM / usualFilmM(plan) }),
-    lapSeconds: lapSecondsOf(plan, top.stepMm),
+    lapSeconds: plan.panel.lapSeconds ?? panelLapSeconds({ ...plan.panel, slopeDeg: plan.slopeDeg }, { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm }),
     readySeconds: readyOf(plan, job, run, factors, effort),
     retained,
     popTerms,

@@ -5,8 +5,6 @@
  *
  * Source  ours (MODEL-2, 4): out and home again; of a roof the far half is laid from the other side, after the walk round
  */
-import type { CoatPlan } from './foresee.ts';
-
 const TURN_SECONDS = 0.6;
 const WALK_ROUND_SECONDS = 20;
 const ARM_REACHES_M = 0.9;
@@ -14,11 +12,12 @@ const ARM_REACHES_M = 0.9;
 const LYING_UNDER_DEG = 45;
 const USUAL_LENGTH_M = 1;
 
-/** Where the round of the whole job does not tell. [lap-1] */
-export function lapSecondsOf({ panel, slopeDeg, coats }: Pick<CoatPlan, 'panel' | 'slopeDeg' | 'coats'>, stepMm: number): number {
-  if (panel.lapSeconds !== undefined) return panel.lapSeconds;
-  const passSeconds = (panel.lengthM ?? USUAL_LENGTH_M) / coats.at(-1)!.settings.gunSpeedMPerS + TURN_SECONDS;
-  const widthM = panel.heightM ?? 0;
-  if (slopeDeg >= LYING_UNDER_DEG || widthM <= ARM_REACHES_M) return 2 * passSeconds;
-  return WALK_ROUND_SECONDS + (widthM / 2 / (stepMm / 1000)) * passSeconds;
+export type Surface = { lengthM?: number | undefined; heightM?: number | undefined; slopeDeg: number };
+export type Passing = { gunSpeedMPerS: number; stepMm: number };
+
+/** Until the gun is back beside what it laid on this panel. [lap-1] */
+export function panelLapSeconds({ lengthM = USUAL_LENGTH_M, heightM: widthM = 0, slopeDeg }: Surface, pass: Passing): number {
+  const passSeconds = lengthM / pass.gunSpeedMPerS + TURN_SECONDS;
+  if (Math.abs(slopeDeg) >= LYING_UNDER_DEG || widthM <= ARM_REACHES_M) return 2 * passSeconds;
+  return WALK_ROUND_SECONDS + (widthM / 2 / (pass.stepMm / 1000)) * passSeconds;
 }

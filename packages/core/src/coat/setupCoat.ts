@@ -41,7 +41,13 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
       overlapPercent: answer.overlapPercent,
       gunSpeedMPerS: answer.gunSpeedMPerS,
     },
-    panel: { slopeDeg: input.slopeDeg ?? UPRIGHT_DEG },
+    panel: {
+      slopeDeg: input.slopeDeg ?? UPRIGHT_DEG,
+      ...(input.panelLengthM === undefined ? {} : { lengthM: input.panelLengthM }),
+      ...(input.panelHeightM === undefined ? {} : { heightM: input.panelHeightM }),
+      ...(input.lapSeconds === undefined ? {} : { lapSeconds: input.lapSeconds }),
+    },
+    ...(input.way?.skill ? { technique: { skill: input.way.skill } } : {}),
     coats: Array.from({ length: Math.max(1, Math.min(MOST_COATS, Math.round(answer.coats))) }, () => ({
       flashMinutes: flash.earliestMinutes.value,
     })),

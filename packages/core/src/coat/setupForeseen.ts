@@ -37,10 +37,11 @@ const WORTH_CHANGING = 0.1;
 export function setupForeseen(input: SetupInput): SetupForeseen {
   const answer = setupOf(input);
   if (answer.dropletUm === undefined || answer.gunSpeedMPerS <= 0) return answer;
-  const { plan, settings: main } = planOf(coatOfSetup(input, answer));
+  const asked = coatOfSetup(input, answer);
+  const { plan, settings: main } = planOf(asked);
   const { model } = plan.coats[0]!;
   const planFor = (settings: KnownSettings): CoatPlan => ({ ...plan, coats: plan.coats.map((coat) => ({ ...coat, settings })) });
-  const sure = surenessOf(input.gun, model, main, plan.bench.paint, [], input.way?.skill);
+  const sure = surenessOf(input.gun, model, main, plan.bench.paint, [], asked.technique?.skill);
   const effort = { mesh: COARSE, firstReadyOnly: true };
   const best = foresee(plan, sure.centre, effort);
   const sds = deviationsOf(plan, sure, best);

@@ -28,8 +28,9 @@ export const isKindUnknown = (gun: Gun, nozzleMm: number): boolean =>
   gun.leafletInletKPa === undefined &&
   !testsOf(gun, nozzleMm).some(({ kind }) => kind === 'cap');
 
-/** Both kinds' inlets: which of them stands in the leaflet. */
-export const HVLP_KIND_ASK: Ask = { field: 'gun.ratedInletKPa', code: 'which-hvlp-kind', options: [String(LOW_KIND_KPA), String(HIGH_KIND_KPA)] };
+/** The inlets of either kind: which of them stands in the leaflet. */
+export const HVLP_KINDS_KPA = [LOW_KIND_KPA, HIGH_KIND_KPA] as const;
+export const HVLP_KIND_ASK: Ask = { field: 'gun.ratedInletKPa', code: 'which-hvlp-kind', options: HVLP_KINDS_KPA.map(String) };
 
 export const kindUnknown = (): Verdict =>
   caution('hvlp-kind-unknown', { meantKPa: MEANT_AT_CAP_KPA, lowKindKPa: LOW_KIND_KPA, highKindKPa: HIGH_KIND_KPA });

@@ -37,6 +37,10 @@ export type SetupInput = {
   hardener?: Chemistry;
   limitFog?: boolean;
   panelLengthM?: number;
+  /** Across the passes; with the length and the slope it tells how long a round takes. */
+  panelHeightM?: number;
+  /** Until the gun is back beside what it laid last, where the round of the job tells. */
+  lapSeconds?: number;
   /** Upright where it is not told. */
   slopeDeg?: number;
   /** The grade in the cup against the one that suits: how the flash is moved. */

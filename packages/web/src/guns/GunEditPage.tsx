@@ -19,6 +19,10 @@ import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../units/typed.ts';
 import { GUNS, USUAL_GUN_CLASS } from '@orthochrom/core/trade/gunClasses.ts';
+import { isKindUnknown } from '@orthochrom/core/gun/hvlpKind.ts';
+import { MEANT_AT_CAP_KPA } from '@orthochrom/core/inForce/capLimitOf.ts';
+import { HvlpKind } from './HvlpKind.tsx';
+import { LeafletBand } from './LeafletBand.tsx';
 import { TRUST_NAME } from './names.ts';
 
 type Draft = Omit<GunCreate, 'id' | 'intervals'> & { intervals: CareIntervals };
@@ -109,7 +113,11 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
               onChange={(entered) => changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)}
             />
           ))}
+          <LeafletBand band={draft.gun.leafletInletKPa} onChange={(leafletInletKPa) => changeGun({ leafletInletKPa })} />
         </div>
+        {isKindUnknown(draft.gun as Gun, draft.gun.nozzlesMm[0]!) && (
+          <HvlpKind onPick={(ratedInletKPa) => changeGun({ ratedInletKPa, capKPaAtRated: MEANT_AT_CAP_KPA })} />
+        )}
         <Checkbox.Group
           label="Used for"
           value={draft.usedFor}

@@ -1,6 +1,7 @@
 /** Gun and hand: what the painter sets, and how it is held. */
 import { Select, Switch } from '@mantine/core';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import { SKILLS, type Skill } from '@orthochrom/core/trade/vocabulary.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
@@ -104,6 +105,12 @@ export function GunHandControls({ setup, other, guns, onChange }: GroupProps & {
           step={0.01}
           write={(v) => `${v.toFixed(2)} m/s`}
           onChange={(gunSpeedMPerS) => settle({ gunSpeedMPerS })}
+        />
+        <Choice
+          label="Eye on the wet film"
+          value={technique?.skill ?? 'able'}
+          data={SKILLS.map((skill) => ({ value: skill, label: skill }))}
+          onChange={(skill) => hand({ skill: skill as Skill })}
         />
         <Knob
           label="Pace swings by"

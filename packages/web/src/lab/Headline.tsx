@@ -12,6 +12,16 @@ export function Headline({ sides }: { sides: Side[] }) {
   const { film } = formatFor(painter.units);
   const figures: Figure[] = [
     { label: 'Wet, last coat', of: ({ answer }) => answer.film.wetUm, write: (um) => film(um).text, unit: film(1).unit },
+    ...(sides.every(({ answer }) => answer.runsFromUm)
+      ? [
+          {
+            label: 'It runs from',
+            of: ({ answer }: Side) => answer.runsFromUm!,
+            write: (um: number) => film(um).text,
+            unit: film(1).unit,
+          },
+        ]
+      : []),
     { label: 'Dry, all coats', of: ({ answer }) => answer.film.dryUm, write: (um) => film(um).text, unit: film(1).unit },
     { label: 'Lands', of: ({ answer }) => answer.transferEfficiencyPercent, write: (v) => v.toFixed(0), unit: '%' },
     { label: 'Fog', of: ({ answer }) => answer.oversprayGPerMin, write: (v) => v.toFixed(0), unit: 'g/min' },

@@ -13,6 +13,7 @@ import { useHeavy } from '../heavy/heavy.ts';
 import type { LabVisit } from '../lab/labSetup.ts';
 import { RiskBars } from '../lab/RiskBars.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { verdictSaid } from '@orthochrom/contract/words/verdictWords.ts';
 
 type ExpectCardProps = {
   context: PlanContext;
@@ -35,6 +36,7 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
   const toLab = () =>
     void navigate('/lab', { state: { setup: input, coatId, ticketId: whole.ticket.id, title } satisfies LabVisit });
   const helps = answer?.changes?.[0];
+  const late = answer?.verdicts.find(({ code }) => code === 'film-closes-before-lap');
   const ready = answer?.flashReadyMinutes[0];
   return (
     <section className="card stack" aria-label="What to expect" aria-busy={isStale}>
@@ -54,6 +56,13 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
               value={film(answer.film.wetUm.value)}
               range={[film(answer.film.wetUm.low).text, film(answer.film.wetUm.high).text]}
             />
+            {answer.runsFromUm && (
+              <Figure
+                label="It runs from"
+                value={film(answer.runsFromUm.value)}
+                range={[film(answer.runsFromUm.low).text, film(answer.runsFromUm.high).text]}
+              />
+            )}
             {ready && (
               <Figure
                 label="Ready, says the model"
@@ -69,6 +78,7 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
             />
           </div>
           <RiskBars sides={[{ name: 'A', risks: answer.risks }]} />
+          {late && <p>{verdictSaid(late.code, late.params, inWords)}</p>}
           {helps && (
             <p>
               <strong>Would help most:</strong> {changeText(helps as Parameters<typeof changeText>[0], inWords)} (

@@ -17,6 +17,7 @@ import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from './cardProps.ts';
 import { ComesOut } from './ComesOut.tsx';
 import { chosenValue } from '@orthochrom/contract/plan/settingsNow.ts';
+import { lapSecondsOf } from '@orthochrom/contract/plan/planInputs.ts';
 import { ExpectCard } from './ExpectCard.tsx';
 import { OtherPlans } from './OtherPlans.tsx';
 import { GaugePicture, KnobPicture } from './Instruments.tsx';
@@ -199,6 +200,7 @@ function OpenGunCard({
       />
       <OtherPlans
         input={plan.inputs.setup}
+        lapSeconds={lapSecondsOf(context, setup)}
         setup={setup}
         isOurs={Object.keys(coat.overrides).length === 0}
         {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}

@@ -11,6 +11,8 @@ import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 
 type OtherPlansProps = {
   input: InputOf<'setup'>;
+  /** Until the gun is back beside what it laid: what the coat's own forecast goes by. */
+  lapSeconds: number | undefined;
   setup: AnswerOf<'setup'>;
   /** Nothing was set otherwise: then ours is what is judged. */
   isOurs: boolean;
@@ -18,15 +20,15 @@ type OtherPlansProps = {
 };
 const KNOBS = ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const;
 
-export function OtherPlans({ input, setup, isOurs, onUse }: OtherPlansProps) {
+export function OtherPlans({ input, lapSeconds, setup, isOurs, onUse }: OtherPlansProps) {
   const { painter } = usePainter();
   const { pressure, length, joined } = formatFor(painter.units);
   const { answer } = useHeavy(
     'setup',
     useMemo(() => {
       const { own: _, ...ours } = input;
-      return { ...ours, plans: true };
-    }, [input]),
+      return { ...ours, plans: true, ...(lapSeconds === undefined ? {} : { lapSeconds }) };
+    }, [input, lapSeconds]),
   );
   const found = answer && 'plans' in answer ? answer : undefined;
   const plans = found?.plans;
