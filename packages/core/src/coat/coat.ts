@@ -26,7 +26,8 @@ import { paintOf } from '../mix/paint.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatInput } from './coatInput.ts';
 import type { CoatAnswer } from './coatAnswer.ts';
-import { runsFromUm } from '../risk/links.ts';
+import { effectiveCOf } from '../film/job.ts';
+import { runsAt, runsFromUm } from '../risk/links.ts';
 import { risksOf } from './spreads.ts';
 
 const PROFILE_POINTS = 41;
@@ -118,8 +119,8 @@ function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
 
 /** Thicker than this no coat is laid: beyond it a run is not told. */
 const MOST_RUNS_UM = 600;
-function runsOf({ sagMm, sprayed }: Foreseen, { bench }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
-  const { runs } = MATERIALS[bench.paint.materialClass].film;
+function runsOf({ sagMm, sprayed, job }: Foreseen, { bench }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
+  const runs = runsAt(MATERIALS[bench.paint.materialClass].film.runs, effectiveCOf(job));
   const filmUm = sprayed.at(-1)!.filmM * 1e6;
   const fromUm = filmUm > 0 && sagMm > 0 ? runsFromUm(filmUm, sagMm, runs) : Infinity;
   return fromUm > MOST_RUNS_UM ? {} : { runsFromUm: sized(fromUm, sds?.runsFrom) };

@@ -1,5 +1,6 @@
 /** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
 import { MATERIALS } from '../trade/materialClasses.ts';
+import { effectiveCOf } from '../film/job.ts';
 import { ROUGH } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { DROPS_LOG_SD } from '../gun/atWork.ts';
@@ -13,6 +14,7 @@ import {
   peelDeviations,
   runDeviations,
   runDeviationsPerLnFilm,
+  runsAt,
   stripeDeviations,
   type Shows,
 } from '../risk/links.ts';
@@ -41,7 +43,7 @@ export function linkedRisks(foreseen: Foreseen, plan: CoatPlan): Partial<Record<
   const isGlossy = on === 'gloss';
   const isBase = on === 'colour';
   const shows: Shows = isBase && plan.isEffect ? 'effectBase' : linesShow ? 'solid' : 'covered';
-  const { runs } = MATERIALS[materialClass].film;
+  const runs = runsAt(MATERIALS[materialClass].film.runs, effectiveCOf(foreseen.job));
   return {
     ...(isGlossy ? { peel: peelDeviations(foreseen.peelIndex) } : {}),
     run: runDeviations(foreseen.sagMm, runs),
