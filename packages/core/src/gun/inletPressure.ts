@@ -118,8 +118,9 @@ function needsMoreAir(input: InletInput): boolean {
   if ((input.airShare ?? 1) < 1) return false;
   if (input.gun.ability === 'basic') return true;
   const { nozzleMm } = input.model;
-  const [, topMm] = nozzleBandOf(coatOfGun(input)).value;
-  return nozzleMm >= LARGE_TIP.fromMm || nozzleMm > topMm * LARGE_TIP.overBand;
+  const [lowMm, topMm] = nozzleBandOf(coatOfGun(input)).value;
+  const isLargeForIt = nozzleMm >= LARGE_TIP.fromMm && nozzleMm > (lowMm + topMm) / 2;
+  return isLargeForIt || nozzleMm > topMm * LARGE_TIP.overBand;
 }
 
 function inletWithoutClear(input: InletInput): InletChoice {
