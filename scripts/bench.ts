@@ -5,6 +5,7 @@
 import { readFileSync } from 'node:fs';
 import { benchFaults } from './benchFaults.ts';
 import { benchFilm } from './benchFilm.ts';
+import { benchForesight } from './benchForesight.ts';
 import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
 
 type Example = { title: string; input: unknown };
@@ -49,4 +50,5 @@ benchFilm(example('coat', 'two coats of clear as the trade does them') as Record
   ...(PLAN.setup as object),
   plans: true,
 });
+benchForesight();
 benchFaults();

@@ -10,7 +10,7 @@ import { airOver, dryingStep, workspaceFor } from '@orthochrom/core/film/drying.
 import { emptyStack, lay } from '@orthochrom/core/film/stack.ts';
 import { fanProfile } from '@orthochrom/core/gun/fan.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
-import { mixtureOf } from '@orthochrom/core/material/mixture.ts';
+import { MEDIUM_REDUCER, mixtureOf } from '@orthochrom/core/material/mixture.ts';
 
 const folder = fileURLToPath(new URL('../bench/', import.meta.url));
 
@@ -49,7 +49,7 @@ const STEPS = 300;
 function dryingRun(): void {
   const mixture = mixtureOf(MATERIALS.clearMediumSolids);
   const stack = emptyStack(
-    Array.from({ length: 3 }, () => ({}) as never),
+    Array.from({ length: 3 }, () => ({ mixture }) as never),
     8,
   );
   for (let i = 0; i < 3; i++)
@@ -59,7 +59,8 @@ function dryingRun(): void {
         materialClass: 'clearMediumSolids',
         mixture,
         wetFilmM: 55e-6,
-        arrived: { water: 1, fast: 0.64, slow: 0.97 },
+        arrived: { water: 1, fast: 0.55, middle: 0.86, slow: 0.96 },
+        gradeSlowFraction: MEDIUM_REDUCER,
         dropM: 29e-6,
         landsAtSeconds: 0,
         hardenerSpeed: 1,

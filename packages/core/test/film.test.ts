@@ -1,3 +1,4 @@
+import { quickExp } from '../src/numerics/quickExp.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { recoatOf, type RecoatInput } from '../src/film/recoat.ts';
@@ -120,4 +121,19 @@ describe('what is not allowed on a layer', () => {
 
 it('takes usual figures without a sheet, and says so', () => {
   expect(codes({ layer: { stage: 'base', carrier: 'solvent' } })).toContain('no-sheet');
+});
+
+describe('the quick exponential', () => {
+  it('is Math.exp to 1e-13, everywhere', () =>
+    fc.assert(
+      fc.property(fc.double({ min: -120, max: 40, noNaN: true }), (x) => {
+        expect(Math.abs(quickExp(x) / Math.exp(x) - 1)).toBeLessThan(1e-13);
+      }),
+      { numRuns: 2000 },
+    ));
+  it('is as good at its edges, at nought and where there is no number', () => {
+    for (const x of [-100, -99.999, 0, 19.999, 20, 700]) expect(quickExp(x) / Math.exp(x)).toBeCloseTo(1, 12);
+    expect(quickExp(-Infinity)).toBe(0);
+    expect(quickExp(NaN)).toBeNaN();
+  });
 });

@@ -84,7 +84,14 @@ describe('links', () => {
   });
   it('tell an effect base that is too wet or too dry, and see stripes sooner than a primer does', () => {
     const at = (filmShare: number) =>
-      mottleIndex({ filmShare, skinSeconds: 258, lockedIn: 0, landedPaS: 0.111, reducerShare: 1, usual: MATERIALS.solventBase.flake! });
+      mottleIndex({
+        filmShare,
+        skinSeconds: 258,
+        lockedIn: 0,
+        landedPaS: 0.111,
+        reducerShare: 1,
+        usual: MATERIALS.solventBase.flake!,
+      });
     expect(at(1.6)).toBeGreaterThan(at(1));
     expect(at(0.55)).toBeGreaterThan(at(1));
     expect(stripeDeviations(1.5, 'effectBase')).toBeGreaterThan(stripeDeviations(1.5, 'covered'));

@@ -110,7 +110,8 @@ export const REASONS: Record<string, string> = {
   'film-by-levers':
     '{wetUm} wet from {fluidMlPerMin} of paint, of which {landsPercent} lands, on a step of {stepMm} at {gunSpeedMPerS}.',
   'pop-driven-by': 'Popping is driven most by {what}.',
-  'gun-untested-film': 'No comb or catch test of this nozzle set near these settings: by the gun alone the film is known to about a third.',
+  'gun-untested-film':
+    'No comb or catch test of this nozzle set near these settings: by the gun alone the film is known to about a third.',
   'eye-holds-film': 'The eye on the wet film holds it to about {percent} either way, whatever is unknown about the gun.',
   'runs-from': 'Here it runs from about {runsFromUm} a coat.',
   'coarse-tail': '{percent} of the paint lands in drops too big to flow out: more air, or less paint.',

@@ -3,7 +3,7 @@
  *
  *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.40)² + (ln E/0.30)²   by damped Gauss–Newton          [fit-1]
  *   differences 0.08 forward, steps clamped at 0.7;  covariance (JᵀJ)⁻¹ at the end                            [fit-2]
- *   ran at h:  ln θ_sag observed as ln(S₀/run(h)) with deviation 0.079 n, against a prior of 0.08 n            [fit-3]
+ *   ran at h:  ln θ_sag observed as ln(S₀/run(h)) with deviation 0.079 n, against a prior of 0.15 n            [fit-3]
  *
  * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by Cramer's rule
  */
@@ -37,7 +37,9 @@ export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'a
 };
 const TIME_LOG_SD = 0.12;
 /** Of a comb reading at which it ran, on ln of the film. */
-const RAN_LOG_SD = 0.079;
+export const RAN_LOG_SD = 0.079;
+/** Of the film at which a product runs that nobody saw run: flow, drying and eye together, on ln of the film. */
+const LIMIT_LOG_SD = 0.15;
 const DIFFERENCE = 0.08;
 const MOST_STEP = 0.7;
 const ROUNDS = 6;
@@ -153,7 +155,7 @@ function fitSag(
   drying: ReturnType<typeof untouched>,
 ): Pick<ProductFit, 'sag' | 'logSd'> {
   const { travelMm, perFilm } = MATERIALS[paint.materialClass].film.runs;
-  let [precision, weighted] = [1 / PRIOR_LOG_SD.sag ** 2, 0];
+  let [precision, weighted] = [1 / LIMIT_LOG_SD ** 2, 0];
   for (const test of tests) {
     if (test.kind !== 'ran') continue;
     const run = alone(paint, { ...RAN_AT, wetUm: test.combUm, slopeDeg: test.slopeDeg ?? 90 }, drying);
@@ -161,5 +163,7 @@ function fitSag(
     precision += 1 / RAN_LOG_SD ** 2;
     weighted += seen / RAN_LOG_SD ** 2;
   }
-  return { sag: Math.exp((perFilm * weighted) / precision), logSd: { ...drying.logSd, sag: Math.sqrt(1 / precision) } };
+  // What is left of the eye's own doubt is never more than it was.
+  const sag = Math.min(PRIOR_LOG_SD.sag, Math.sqrt(1 / precision));
+  return { sag: Math.exp((perFilm * weighted) / precision), logSd: { ...drying.logSd, sag } };
 }

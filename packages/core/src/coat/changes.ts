@@ -5,7 +5,16 @@ import { movesOf, type Along, type ChangeKnob, type ChangeRoom } from './moves.t
 import { linkedRisks, riskSpread, RISKS, troubleOf, type RiskName, type Sds } from './spreads.ts';
 
 /** `helps` is the risk that falls most by it; probabilities as the answer tells them, averaged over what is unknown where that was asked for. */
-export type Change = { knob: ChangeKnob; from: number; to: number; helps: RiskName; before: number; after: number; gain: number; along?: Along };
+export type Change = {
+  knob: ChangeKnob;
+  from: number;
+  to: number;
+  helps: RiskName;
+  before: number;
+  after: number;
+  gain: number;
+  along?: Along;
+};
 
 const LEAST_GAIN = 0.01;
 const MOST = 6;

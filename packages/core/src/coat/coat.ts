@@ -175,7 +175,11 @@ function profileOf({ sprayed }: Foreseen): number[] {
   return raw.map((share) => share * filmM * 1e6);
 }
 
-function historyOf({ run, job, peelEvaporation }: Foreseen, plan: CoatPlan, lands: boolean): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
+function historyOf(
+  { run, job, peelEvaporation }: Foreseen,
+  plan: CoatPlan,
+  lands: boolean,
+): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
   const below = plan.below.length;
   const every = Math.max(1, Math.floor(run.trace.length / TRACE_POINTS));
   const kept = run.trace.filter((_, i) => i % every === 0 || i === run.trace.length - 1);

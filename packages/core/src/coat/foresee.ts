@@ -125,7 +125,9 @@ export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: E
     peelEvaporation,
     sagMm: local.runM * 1000 * unknowns.sag,
     openSeconds: openSeconds({ ...air, filmShare: job.coats.at(-1)!.wetFilmM / usualFilmM(plan) }),
-    lapSeconds: plan.panel.lapSeconds ?? panelLapSeconds({ ...plan.panel, slopeDeg: plan.slopeDeg }, { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm }),
+    lapSeconds:
+      plan.panel.lapSeconds ??
+      panelLapSeconds({ ...plan.panel, slopeDeg: plan.slopeDeg }, { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm }),
     readySeconds: readyOf(plan, job, run, factors, effort),
     retained,
     popTerms,

@@ -88,7 +88,11 @@ function gunMoves(plan: CoatPlan, room: ChangeRoom): Move[] {
       ? ([['fanTurnsOut', model.fullFanTurns, 0, model.fullFanTurns]] as ['fanTurnsOut', number, number, number][])
       : []),
   ];
-  const closer = closerPasses(plan, { stepMm, closerMm: Math.min(stepMm * STEP_SHARE, fanWidthMm * (1 - usualOverlap(plan))), filmM });
+  const closer = closerPasses(plan, {
+    stepMm,
+    closerMm: Math.min(stepMm * STEP_SHARE, fanWidthMm * (1 - usualOverlap(plan))),
+    filmM,
+  });
   const one = wanted.flatMap(([knob, target, least, most]): Move[] => {
     const from = now[knob] ?? 0;
     const to = Number(clamp(target, least, most).toFixed(knob === 'gunSpeedMPerS' ? 3 : 2));

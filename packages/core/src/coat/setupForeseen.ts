@@ -92,11 +92,7 @@ const riskVerdicts = (risks: Risks, better: number | undefined): Verdict[] =>
       caution('risk-high', { risk, word: 'likely', knob: better === undefined ? 'none' : 'plan', from: 0, to: better ?? 0 }),
     );
 
-const offeredSettings = (
-  { place, spray, gunSpeedMPerS }: Costed,
-  gun: Gun,
-  model: GunModel,
-): KnownSettings & Settings => ({
+const offeredSettings = ({ place, spray, gunSpeedMPerS }: Costed, gun: Gun, model: GunModel): KnownSettings & Settings => ({
   nozzleMm: model.nozzleMm,
   inletKPa: Math.round(place.psi * PSI_KPA),
   capKPa: capSpreadOf(gun, model, { inletKPa: place.psi * PSI_KPA, fanTurnsOut: place.fanShare * model.fullFanTurns }).value,

@@ -1,5 +1,6 @@
 /** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
 import { MATERIALS } from '../trade/materialClasses.ts';
+import { PRIOR_LOG_SD, RAN_LOG_SD } from '../calibration/productFit.ts';
 import { effectiveCOf } from '../film/job.ts';
 import { ROUGH } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
@@ -124,6 +125,11 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained, sprayed
     sdOf((f) => f.peelIndex),
     amplitudeSd,
   );
+  // How far the film at which it runs is known: by the model, or better by having seen it run.
+  const limitByModel = log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm;
+  const unseen = Math.hypot(limitByModel, PRIOR_LOG_SD.sag);
+  const seen = RAN_LOG_SD / Math.sqrt(sure.runsSeen);
+  const limit = sure.runsSeen > 0 ? (unseen * seen) / Math.hypot(unseen, seen) : Math.hypot(limitByModel, sure.logSd.sag);
   const ownSd: Partial<Record<RiskName, number>> = {
     peel: amplitudeSd / 0.9,
     run: sure.logSd.sag * runDeviationsPerLnFilm,
@@ -132,7 +138,10 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained, sprayed
     blush: sure.blushLogitSd,
   };
   return {
-    risks: Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
+    risks: {
+      ...Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
+      ...(sure.runsSeen > 0 ? { run: Math.hypot(limit, sure.logSd.film) * runDeviationsPerLnFilm } : {}),
+    },
     film: sure.logSd.film,
     dry: log((f) => f.dryM),
     ready: log((f) => f.readySeconds[0] ?? LONGEST_SECONDS),
@@ -140,10 +149,7 @@ export function deviationsOf(plan: CoatPlan, sure: Sureness, { retained, sprayed
       log((f) => f.sagMm),
       sure.logSd.sag * runs.perFilm,
     ),
-    runsFrom: Math.hypot(
-      log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm,
-      sure.logSd.sag,
-    ),
+    runsFrom: limit,
     peel,
     drops: DROPS_LOG_SD,
     wetness: Math.hypot(

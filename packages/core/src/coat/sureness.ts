@@ -21,6 +21,8 @@ export type Sureness = {
   logSd: Record<keyof Unknowns, number>;
   /** Of the film by gun and tests alone, without an eye on it. */
   openFilmLogSd: number;
+  /** Comb readings at which this product ran: they tell its limit whatever makes it so. */
+  runsSeen: number;
   popLogSd: number;
   blushLogitSd: number;
 };
@@ -53,14 +55,14 @@ export function surenessOf(
       film: heldLogSd(openFilmLogSd, skill),
     },
     openFilmLogSd,
+    runsSeen: tests.filter(({ kind }) => kind === 'ran').length,
     popLogSd: PRIOR_LOG_SD.pop,
     blushLogitSd: BLUSH_LOGIT_SD,
   };
 }
 
 /** Gun and eye are two measurements of one film. */
-export const heldLogSd = (openLogSd: number, skill: Skill): number =>
-  (openLogSd ** -2 + EYE_LOG_SD[skill] ** -2) ** -0.5;
+export const heldLogSd = (openLogSd: number, skill: Skill): number => (openLogSd ** -2 + EYE_LOG_SD[skill] ** -2) ** -0.5;
 
 /** Without an eye in the loop. Flow and landing together; a comb reading knows both at once, near where it was taken. */
 export function filmLogSd(gun: Gun, model: GunModel, settings: KnownSettings): number {

@@ -8,7 +8,12 @@
  */
 import type { Skill } from '../trade/vocabulary.ts';
 
-export type Technique = { skill?: Skill; speedWobblePercent?: number; tiltDeg?: number; arc?: { reachM: number; swingDeg: number } };
+export type Technique = {
+  skill?: Skill;
+  speedWobblePercent?: number;
+  tiltDeg?: number;
+  arc?: { reachM: number; swingDeg: number };
+};
 
 const RADIANS = Math.PI / 180;
 /** Past this a ray no longer meets the panel in any useful way. */

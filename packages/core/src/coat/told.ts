@@ -118,7 +118,8 @@ export function coatReasons(
   else reasons.push(because('film-narrowed', 'record', { percent: eitherWayPercent(sure.openFilmLogSd) }));
   if (answer.runsFromUm) reasons.push(because('runs-from', 'model', { runsFromUm: answer.runsFromUm.value }));
   const { coarseShare } = best.sprayed.at(-1)!.spray;
-  if (answer.risks.peel && coarseShare > COARSE_SHOWS) reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
+  if (answer.risks.peel && coarseShare > COARSE_SHOWS)
+    reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
   const { lapSeconds, openTimeSeconds: openSeconds } = answer;
   if (lapSeconds > LAP_OF_OPEN * openSeconds) reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
   if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));

@@ -12,32 +12,34 @@
  * Source  Clausius–Clapeyron; the figures are fitted to practice, not measured (docs/MODEL.md)
  * Ignores non-ideal mixtures; nothing quicker than RER 2.67 can be represented
  */
+import { quickExp } from '../numerics/quickExp.ts';
 import { clamp } from '../numerics/rounding.ts';
 
 const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
 const ZERO_C_K = 273.15;
 const REFERENCE_K = 293.15;
 
+/** Pressure in Pa, as its logarithm: that is what a blend is worked out with. */
 type Solvent = {
-  pressureAt20CPa: number;
+  lnPressureAt20C: number;
   heatOfVaporisationJPerMol: number;
   airDiffusivityM2PerS: number;
   molarKgPerMol: number;
 };
 export const FAST: Solvent = {
-  pressureAt20CPa: 3100,
+  lnPressureAt20C: Math.log(3100),
   heatOfVaporisationJPerMol: 40_000,
   airDiffusivityM2PerS: 8.5e-6,
   molarKgPerMol: 0.10266,
 };
 export const MIDDLE: Solvent = {
-  pressureAt20CPa: 787,
+  lnPressureAt20C: Math.log(787),
   heatOfVaporisationJPerMol: 43_000,
   airDiffusivityM2PerS: 7.6e-6,
   molarKgPerMol: 0.1139,
 };
 export const SLOW: Solvent = {
-  pressureAt20CPa: 200,
+  lnPressureAt20C: Math.log(200),
   heatOfVaporisationJPerMol: 46_000,
   airDiffusivityM2PerS: 6.8e-6,
   molarKgPerMol: 0.12555,
@@ -106,12 +108,12 @@ export const IN_FILM: Record<Volatile, InFilm> = {
 const BUTYL_ACETATE_PA = 1530;
 
 const logPressurePa = (solvent: Solvent, temperatureC: number): number =>
-  Math.log(solvent.pressureAt20CPa) -
+  solvent.lnPressureAt20C -
   (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (temperatureC + ZERO_C_K) - 1 / REFERENCE_K);
 
 /** Vapour pressure of one of them alone, Pa. [solvent-1] */
 export const solventPressurePa = (solvent: Solvent, temperatureC: number): number =>
-  Math.exp(logPressurePa(solvent, temperatureC));
+  quickExp(logPressurePa(solvent, temperatureC));
 
 /** Vapour pressure of a blend, Pa. `slowFraction` is the tail and half of the middle, by volume. [solvent-2] */
 export const blendPressurePa = (slowFraction: number, temperatureC: number): number =>

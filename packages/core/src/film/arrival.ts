@@ -31,7 +31,9 @@ const QUICK = FAST.airDiffusivityM2PerS * 0.8 * solventPressurePa(FAST, 20) * FA
 const RATES: Arrived = eachVolatile((name) => {
   if (name === 'water')
     return (
-      (WATER_AIR_DIFFUSIVITY_M2_PER_S * (saturationPressurePa(wetBulbC(at20)) - vapourPressurePa(at20)) * WATER_MOLAR_KG_PER_MOL) /
+      (WATER_AIR_DIFFUSIVITY_M2_PER_S *
+        (saturationPressurePa(wetBulbC(at20)) - vapourPressurePa(at20)) *
+        WATER_MOLAR_KG_PER_MOL) /
       QUICK
     );
   const solvent = SOLVENTS[name];

@@ -12,10 +12,20 @@
  */
 import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
 import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
-import { eachVolatile, IN_FILM, SOLVENTS, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import { IN_FILM, SOLVENTS, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { activityFactor, coldness, curedAfter, diffusivityM2PerS, GAS_CONSTANT_J_PER_MOL_K } from './filmLaws.ts';
-import { updateSolids, type CoatCells, type Stack } from './stack.ts';
+import {
+  activityFactor,
+  coldness,
+  curedAfter,
+  CURE_HINDERS,
+  GAS_CONSTANT_J_PER_MOL_K,
+  lnDiffusivity,
+  MOBILE_J_PER_MOL,
+  TIGHT_J_PER_MOL,
+} from './filmLaws.ts';
+import { quickExp } from '../numerics/quickExp.ts';
+import type { Stack, VolatileCells } from './stack.ts';
 
 export type Surroundings = {
   room: HumidAir;
@@ -35,7 +45,8 @@ const PICARD_ROUNDS = 2;
 
 /** What the air does, worked out once for a room and a speed. */
 export type AirOver = {
-  carriesMPerS: Record<Volatile, number>;
+  /** m/s, by volatile. */
+  carries: Float64Array;
   vapourPa: number;
   airC: number;
   heatWPerM2K: number;
@@ -45,7 +56,7 @@ export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evapor
   const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
   const water = carries('water');
   return {
-    carriesMPerS: eachVolatile((name) => carries(name) * evaporation),
+    carries: Float64Array.from(VOLATILES, (name) => carries(name) * evaporation),
     vapourPa: vapourPressurePa(room),
     airC: room.airTemperatureC,
     heatWPerM2K: 1.2 * 1005 * water * 0.87 ** (2 / 3) + RADIATION_W_PER_M2_K,
@@ -53,107 +64,120 @@ export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evapor
   };
 }
 
-const pressurePa = (name: Volatile, temperatureC: number): number =>
-  name === 'water' ? saturationPressurePa(temperatureC) : solventPressurePa(SOLVENTS[name], temperatureC);
-
-export type Workspace = Record<'mobility' | 'face' | 'upper' | 'right', Float64Array> & {
-  before: Record<Volatile, Float64Array>;
+/** Room for a step, made once for a run: flat arrays, and volatiles by number in the order of VOLATILES. */
+export type Workspace = Record<'root' | 'face' | 'upper' | 'right' | 'total', Float64Array> & {
+  /** What leaves each, m/s. */
+  fluxes: Float64Array;
+  row: Row;
 };
+/** What one volatile's rows have in common in a step. */
+type Row = { mobility: number; perSecond: number; leaves: number; drive: number; back: number };
 export const workspaceFor = (cells: number): Workspace => {
   const make = () => new Float64Array(cells);
   return {
-    mobility: make(),
+    root: make(),
     face: make(),
     upper: make(),
     right: make(),
-    before: { water: make(), fast: make(), middle: make(), slow: make() },
+    total: make(),
+    fluxes: new Float64Array(VOLATILES.length),
+    row: { mobility: 0, perSecond: 0, leaves: 0, drive: 0, back: 0 },
   };
 };
 
-/** One step of the whole stack. `heatC` given: the panel is held there. @returns the greatest change of volume share, and what left, m */
+/** One step of the whole stack. `heatC` given: the panel is held there. @returns the greatest change of volume share, and all that left, m */
 export function dryingStep(
   stack: Stack,
   panel: Panel,
   air: AirOver,
   work: Workspace,
   { seconds, heatC, diffusion }: { seconds: number; heatC?: number | undefined; diffusion: number },
-): { change: number; leftM: Record<Volatile, number> } {
-  const { cells, solidsM, held, surface } = stack;
+): { change: number; leftM: number } {
+  const { cells, solidsM, perSpan, surface, solids, volatiles } = stack;
+  const { root, face, total, fluxes, row } = work;
   const top = stack.coats.at(-1)!;
   const last = cells - 1;
-  for (const name of VOLATILES) if (stack.holds[name]) work.before[name].set(held[name]);
+  for (const volatile of volatiles) [volatile.before, volatile.held] = [volatile.held, volatile.before];
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
-  const fluxes = eachVolatile(() => 0);
   for (let round = 0; round < PICARD_ROUNDS; round++) {
     const temperatureK = panel.temperatureC + ZERO_C_K;
     const cold = coldness(temperatureK);
-    if (round > 0) updateSolids(stack);
-    mobilities(stack, work.mobility, cold, diffusion);
-    const { mobility, face } = work;
-    for (let i = 0; i < last; i++) face[i] = (2 * Math.sqrt(mobility[i]! * mobility[i + 1]!)) / (solidsM[i]! + solidsM[i + 1]!);
-    const atSurface = 1 / (1 + surface.water + surface.fast + surface.middle + surface.slow);
-    const surfaceMobility =
-      diffusion * diffusivityM2PerS(top.constants, 1 - atSurface, cold, stack.cure[last]!) * atSurface * atSurface;
-    const half = (2 * Math.sqrt(surfaceMobility * work.mobility[last]!)) / solidsM[last]!;
-    for (const name of VOLATILES) {
-      if (!stack.holds[name]) continue;
-      fluxes[name] = solveOne(stack, work, air, name, { seconds, temperatureC: panel.temperatureC, half, atSurface, top });
+    mobilityRoots(stack, root, cold, diffusion);
+    for (let i = 0; i < last; i++) face[i] = root[i]! * root[i + 1]! * perSpan[i]!;
+    let onSolids = 1;
+    for (const { index } of volatiles) onSolids += surface[index]!;
+    const atSurface = 1 / onSolids;
+    const halfTop = quickExp(0.5 * lnDiffusivity(top.constants, 1 - atSurface, cold, stack.cure[last]!)) * atSurface;
+    const half = (2 * Math.sqrt(diffusion) * halfTop * root[last]!) / solidsM[last]!;
+    const freely = atSurface * activityFactor(atSurface, SOLVENT_HOLD);
+    for (let i = 0; i < cells; i++) total[i] = 1;
+    for (const volatile of volatiles) {
+      const { index, name, film } = volatile;
+      const carried = (air.carries[index]! * film.molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
+      let drive: number;
+      let back = 0;
+      if (name === 'water') {
+        // Water is never more active than water.
+        const free = atSurface * activityFactor(atSurface, top.isWaterborne ? film.interaction : WATER_UNDER_SOLVENT);
+        const share = surface[index]!;
+        drive = carried * saturationPressurePa(panel.temperatureC) * (share * free > 1 ? 1 / share : free);
+        back = carried * air.vapourPa;
+      } else drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panel.temperatureC) * freely;
+      const through = film.mobility * half;
+      row.mobility = film.mobility;
+      row.perSecond = 1 / seconds;
+      row.leaves = through / (through + drive);
+      row.drive = drive;
+      row.back = back;
+      const uppermost = eliminate(volatile, work, solidsM, last);
+      surface[index] = 0.5 * (surface[index]! + Math.max(0, (through * uppermost + back) / (through + drive)));
+      fluxes[index] = row.leaves * (drive * uppermost - back);
     }
-    if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, fluxes, seconds);
+    for (let i = 0; i < cells; i++) solids[i] = 1 / total[i]!;
+    if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, stack, fluxes, seconds);
   }
-  updateSolids(stack);
-  let change = 0;
-  for (const name of VOLATILES) {
-    if (!stack.holds[name]) continue;
-    const [is, was] = [held[name], work.before[name]];
+  let [change, gone] = [0, 0];
+  for (const { index, held, before } of volatiles) {
+    gone += fluxes[index]!;
     for (let i = 0; i < cells; i++) {
-      const moved = stack.solids[i]! * stack.solids[i]! * Math.abs(is[i]! - was[i]!);
+      const moved = solids[i]! * solids[i]! * Math.abs(held[i]! - before[i]!);
       if (moved > change) change = moved;
     }
   }
-  return {
-    change,
-    leftM: eachVolatile((name) => fluxes[name] * seconds),
-  };
+  return { change, leftM: gone * seconds };
 }
+/** How the polymer holds any solvent: one figure for all of them. */
+const SOLVENT_HOLD = IN_FILM.fast.interaction;
 
-/** D φ² of every cell. */
-function mobilities({ coats, solids: shares, cure }: Stack, mobility: Float64Array, cold: number, diffusion: number): void {
-  for (const { from, to, constants } of coats)
+/** √(D φ²) of every cell: the mean of two neighbours is then a product. */
+function mobilityRoots({ coats, solids: shares, cure }: Stack, root: Float64Array, cold: number, diffusion: number): void {
+  const scale = Math.sqrt(diffusion);
+  for (const { from, to, constants } of coats) {
+    const { lnDry, lnSpan, bend } = constants;
+    const lnBase = 0.5 * (lnDry - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL) * cold);
+    const perG = 0.5 * (lnSpan + TIGHT_J_PER_MOL * cold) * (1 + bend);
     for (let i = from; i < to; i++) {
       const solids = shares[i]!;
-      mobility[i] = diffusion * diffusivityM2PerS(constants, 1 - solids, cold, cure[i]!) * solids * solids;
+      const volatile = 1 - solids;
+      const cured = cure[i]!;
+      root[i] = scale * solids * quickExp(lnBase + (perG * volatile) / (volatile + bend) - 0.5 * CURE_HINDERS * cured * cured);
     }
+  }
 }
 
 /**
  * One volatile through all cells: the rows of the implicit step are set up and eliminated in one sweep (Thomas 1949),
- * which the diagonal, always the largest, keeps safe. @returns what leaves the surface, m/s
+ * which the diagonal, always the largest, keeps safe. What all of them take per solids is summed on the way back.
+ * @returns what the uppermost cell holds then
  */
-function solveOne(
-  { cells, solidsM, held, surface }: Stack,
-  { face, upper, right, before: beforeAll }: Workspace,
-  air: AirOver,
-  name: Volatile,
-  at: { seconds: number; temperatureC: number; half: number; atSurface: number; top: CoatCells },
+function eliminate(
+  { held: now, before }: VolatileCells,
+  { face, upper, right, total, row }: Workspace,
+  solidsM: Float64Array,
+  last: number,
 ): number {
-  const { molarVolumeM3PerMol, interaction, mobility } = IN_FILM[name];
-  const { atSurface, top } = at;
-  const [before, now] = [beforeAll[name], held[name]];
-  const polymerHolds = name === 'water' && !top.isWaterborne ? WATER_UNDER_SOLVENT : interaction;
-  const pace = name === 'water' ? 1 : top.pace;
-  const carried =
-    (pace * air.carriesMPerS[name] * molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * (at.temperatureC + ZERO_C_K));
-  // Activity over volatile per solids, taken from the last round; water is never more active than water.
-  const free = atSurface * activityFactor(atSurface, polymerHolds);
-  const perHeld = name === 'water' && surface.water * free > 1 ? 1 / surface.water : free;
-  const drive = carried * pressurePa(name, at.temperatureC) * perHeld;
-  const back = name === 'water' ? carried * air.vapourPa : 0;
-  const half = mobility * at.half;
-  const leaves = half / (half + drive);
-  const last = cells - 1;
-  const perSecond = 1 / at.seconds;
+  const { mobility, perSecond, leaves, drive, back } = row;
   let [below, shareBelow, rightBelow] = [0, 0, 0];
   for (let i = 0; i < last; i++) {
     const stays = solidsM[i]! * perSecond;
@@ -170,17 +194,18 @@ function solveOne(
     (stays * before[last]! + leaves * back + below * rightBelow) / (stays + below + leaves * drive - below * shareBelow);
   const uppermost = above;
   now[last] = above;
+  total[last] = total[last]! + above;
   for (let i = last - 1; i >= 0; i--) {
     above = right[i]! + upper[i]! * above;
     now[i] = above;
+    total[i] = total[i]! + above;
   }
-  surface[name] = 0.5 * (surface[name] + Math.max(0, (half * uppermost + back) / (half + drive)));
-  return leaves * (drive * uppermost - back);
+  return uppermost;
 }
 
-function panelAfter(beforeC: number, air: AirOver, fluxes: Record<Volatile, number>, seconds: number): number {
+function panelAfter(beforeC: number, air: AirOver, { volatiles }: Stack, fluxes: Float64Array, seconds: number): number {
   let cools = 0;
-  for (const name of VOLATILES) cools += fluxes[name] * IN_FILM[name].densityKgPerM3 * IN_FILM[name].latentHeatJPerKg;
+  for (const { index, film } of volatiles) cools += fluxes[index]! * film.densityKgPerM3 * film.latentHeatJPerKg;
   const inertia = air.capacity / seconds;
   return clamp((inertia * beforeC + air.heatWPerM2K * air.airC - cools) / (inertia + air.heatWPerM2K), -60, 250);
 }

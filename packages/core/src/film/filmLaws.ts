@@ -11,6 +11,7 @@
  * Ignores strike-in, partition by activity between unlike layers
  */
 import type { MaterialFacts, FilmFacts } from '../trade/materialFacts.ts';
+import { quickExp } from '../numerics/quickExp.ts';
 import { flowEnergyJPerMol, mooneyOf } from '../material/rheology.ts';
 
 export const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
@@ -18,9 +19,9 @@ export const REFERENCE_K = 293.15;
 /** Conversion at which the film sets for good. */
 const GEL = 0.6;
 const MOST_CURE_LN = 23;
-const MOBILE_J_PER_MOL = 15e3;
-const TIGHT_J_PER_MOL = 75e3;
-const CURE_HINDERS = 3;
+export const MOBILE_J_PER_MOL = 15e3;
+export const TIGHT_J_PER_MOL = 75e3;
+export const CURE_HINDERS = 3;
 
 /** What a coat's cells have in common, worked out once. */
 export type FilmConstants = {
@@ -50,14 +51,14 @@ export function filmConstants(material: MaterialFacts, data: FilmFacts, pace = 1
 /** 1/(R T) − 1/(R 293.15), mol/J. */
 export const coldness = (temperatureK: number): number => (1 / temperatureK - 1 / REFERENCE_K) / GAS_CONSTANT_J_PER_MOL_K;
 
-/** m²/s of the quick solvent, where `volatile` is the volume share that is not solids. [film-1] */
-export function diffusivityM2PerS(film: FilmConstants, volatile: number, cold: number, cure: number): number {
+/** ln of the quick solvent's diffusivity, m²/s, where `volatile` is the volume share that is not solids. [film-1] */
+export function lnDiffusivity(film: FilmConstants, volatile: number, cold: number, cure: number): number {
   const g = ((1 + film.bend) * volatile) / (volatile + film.bend);
-  return Math.exp(film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure * cure);
+  return film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure * cure;
 }
 
 /** Activity over volume share. [film-2] */
-export const activityFactor = (solids: number, interaction: number): number => Math.exp(solids + interaction * solids * solids);
+export const activityFactor = (solids: number, interaction: number): number => quickExp(solids + interaction * solids * solids);
 
 /** Viscosity without structure, Pa s. [film-3] */
 export function filmPaS(film: FilmConstants, solids: number, cold: number, cure: number): number {

@@ -138,7 +138,7 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
       : undefined;
     const { change, leftM } = dryingStep(stack, panel, air, work, { seconds, heatC, diffusion: factors.diffusion });
     cureStep(stack, panel.temperatureC, seconds);
-    gone += leftM.water + leftM.fast + leftM.middle + leftM.slow;
+    gone += leftM;
     now += seconds;
     run.steps += 1;
     if (!dryingOnly) {

@@ -58,8 +58,4 @@ const CLOSES_EARLY = 1.6;
 
 /** 10 is a mirror. @param evaporation E of a solvent paint over this panel; absent: waterborne, or not asked [level-4] */
 export const peelIndex = (steepness: number, evaporation = 1): number =>
-  clamp(
-    10 - 5 * Math.log10(1 + steepness / 1.6e-4) - 1.8 * Math.max(0, Math.log(evaporation / CLOSES_EARLY)),
-    0,
-    10,
-  );
+  clamp(10 - 5 * Math.log10(1 + steepness / 1.6e-4) - 1.8 * Math.max(0, Math.log(evaporation / CLOSES_EARLY)), 0, 10);

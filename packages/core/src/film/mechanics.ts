@@ -64,7 +64,7 @@ export function mechanicsOf(
   }
   const top = coats.at(-1)!;
   const rested = 1 - Math.exp(-(nowSeconds - top.coat.landsAtSeconds) / top.data.recoverySeconds);
-  const atSurface = 1 / (1 + surface.water + surface.fast + surface.middle + surface.slow);
+  const atSurface = 1 / surface.reduce((sum, held) => sum + held, 1);
   return {
     mobility,
     flowMPerS,

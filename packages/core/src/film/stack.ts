@@ -1,7 +1,7 @@
 /** Coats on a panel as cells of solids: what lies where, with which volatile in it. Lowest cell first. */
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { FilmFacts } from '../trade/materialFacts.ts';
-import { eachVolatile, paceOfGrade, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import { eachVolatile, IN_FILM, paceOfGrade, VOLATILES, type InFilm, type Volatile } from '../evaporation/solvents.ts';
 import type { Mixture } from '../material/mixture.ts';
 import type { Arrived } from './arrival.ts';
 import { filmConstants, type FilmConstants } from './filmLaws.ts';
@@ -40,18 +40,19 @@ export type CoatCells = {
 export type Stack = {
   coats: CoatCells[];
   cells: number;
-  /** Solids, m, of each cell. */
+  /** Solids, m, of each cell; and over the distance from its middle to the next one's. */
   solidsM: Float64Array;
-  /** Volume of each volatile per volume of solids, by cell. */
-  held: Record<Volatile, Float64Array>;
-  /** Volatiles that are in the stack at all. */
-  holds: Record<Volatile, boolean>;
+  perSpan: Float64Array;
+  /** The volatiles that any of its coats brings, each by its number in VOLATILES. */
+  volatiles: VolatileCells[];
   cure: Float64Array;
   /** Solids share of each cell, kept with what it holds. */
   solids: Float64Array;
-  /** Volatile at the surface, per volume of solids. */
-  surface: Record<Volatile, number>;
+  /** At the surface, per volume of solids, by volatile. */
+  surface: Float64Array;
 };
+/** One volatile in the stack: its volume per volume of solids, by cell, and what that was before the last step. */
+export type VolatileCells = { index: number; name: Volatile; film: InFilm; held: Float64Array; before: Float64Array };
 
 /** Each cell over the one below it: fine where the film dries from. */
 const REFINED = 0.72;
@@ -69,11 +70,13 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
     coats: [],
     cells: 0,
     solidsM: zeros(),
-    held: { water: zeros(), fast: zeros(), middle: zeros(), slow: zeros() },
-    holds: { water: false, fast: false, middle: false, slow: false },
+    perSpan: zeros(),
+    volatiles: VOLATILES.map((name, index) => ({ index, name, film: IN_FILM[name], held: zeros(), before: zeros() })).filter(
+      ({ name }) => coats.some(({ mixture }) => mixture.volatile[name] > 0),
+    ),
     cure: zeros(),
     solids: zeros(),
-    surface: eachVolatile(() => 0),
+    surface: new Float64Array(VOLATILES.length),
   };
 }
 
@@ -88,11 +91,12 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
     stack.solidsM[from + i] = (solidsM * REFINED ** i) / unit;
     stack.cure[from + i] = 0;
     stack.solids[from + i] = landedSolids;
-    for (const name of VOLATILES) stack.held[name][from + i] = held[name];
+    for (const volatile of stack.volatiles) volatile.held[from + i] = held[volatile.name];
   }
-  for (const name of VOLATILES) stack.holds[name] ||= held[name] > 0;
   stack.cells += cellsPerCoat;
-  stack.surface = { ...held };
+  for (let i = Math.max(0, from - 1); i < stack.cells - 1; i++)
+    stack.perSpan[i] = 2 / (stack.solidsM[i]! + stack.solidsM[i + 1]!);
+  VOLATILES.forEach((name, index) => (stack.surface[index] = held[name]));
   const [material, data] = [MATERIALS[coat.materialClass], MATERIALS[coat.materialClass].film];
   const pace = data.pace * paceOfGrade(coat.gradeSlowFraction, data.gradeBite);
   stack.coats.push({
@@ -108,14 +112,9 @@ export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   });
 }
 
-/** Brings the solids shares up to what the cells hold now. */
-export function updateSolids({ cells, solids, held: { water, fast, middle, slow } }: Stack): void {
-  for (let i = 0; i < cells; i++) solids[i] = 1 / (1 + water[i]! + fast[i]! + middle[i]! + slow[i]!);
-}
-
 /** All volatile of a coat, m. */
-export function volatileM({ held, solidsM }: Stack, { from, to }: Pick<CoatCells, 'from' | 'to'>): number {
+export function volatileM({ volatiles, solidsM }: Stack, { from, to }: Pick<CoatCells, 'from' | 'to'>): number {
   let sum = 0;
-  for (let i = from; i < to; i++) sum += solidsM[i]! * (held.water[i]! + held.fast[i]! + held.middle[i]! + held.slow[i]!);
+  for (const { held } of volatiles) for (let i = from; i < to; i++) sum += solidsM[i]! * held[i]!;
   return sum;
 }

@@ -36,7 +36,8 @@ export const kindUnknown = (): Verdict =>
   caution('hvlp-kind-unknown', { meantKPa: MEANT_AT_CAP_KPA, lowKindKPa: LOW_KIND_KPA, highKindKPa: HIGH_KIND_KPA });
 
 /** Air that a full-size HVLP gun draws at its rating, L/min, where its maker prints none. */
-export const usualAirFlowLPerMin = (ratedInletKPa: number): number => 340 + (90 * (ratedInletKPa - LOW_KIND_KPA)) / (HIGH_KIND_KPA - LOW_KIND_KPA);
+export const usualAirFlowLPerMin = (ratedInletKPa: number): number =>
+  340 + (90 * (ratedInletKPa - LOW_KIND_KPA)) / (HIGH_KIND_KPA - LOW_KIND_KPA);
 
 let highKind: CapAreas | undefined;
 const highKindAreas = (): CapAreas =>

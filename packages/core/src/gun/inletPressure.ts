@@ -83,7 +83,8 @@ export function bandOfWork(input: BandAsked): InForce<Band> {
   const [low, high] = band.value;
   const { gun, model, fanTurnsOut, capLimitKPa = Infinity, airShare = 1 } = input;
   const capKPa = Math.min(capLimitKPa, meantAtCapOf(gun.class)?.value ?? Infinity);
-  const atCap = Number.isFinite(capKPa) && band.source !== 'sheet' ? Math.floor(inletAtCap(model, capKPa, fanTurnsOut)) : Infinity;
+  const atCap =
+    Number.isFinite(capKPa) && band.source !== 'sheet' ? Math.floor(inletAtCap(model, capKPa, fanTurnsOut)) : Infinity;
   return { ...band, value: [Math.min(low * airShare, atCap), high] };
 }
 

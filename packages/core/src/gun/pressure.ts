@@ -90,7 +90,9 @@ export function pressureOf(input: PressureInput): PressureAnswer {
 
   const inletKPa = mapSpread(spreadOf(readKPa, gaugeTrust), inletFrom(place));
   const capKPa =
-    at === 'cap' ? spreadOf(readKPa, gaugeTrust) : withReading(capSpreadOf(gun, model, { ...place, inletKPa: inletKPa.value }), gaugeTrust);
+    at === 'cap'
+      ? spreadOf(readKPa, gaugeTrust)
+      : withReading(capSpreadOf(gun, model, { ...place, inletKPa: inletKPa.value }), gaugeTrust);
   const wall = wallOf(place, inletKPa.value);
   const wallKPa =
     at === 'wall' ? spreadOf(readKPa, gaugeTrust) : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);

@@ -69,7 +69,9 @@ export function setupOf(input: SetupInput): SetupAnswer {
     set: setAt(fluidTurnsOut),
     ...asSet(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
   });
-  const chosen = isNeedleOpen(input) ? at(knobs.fluidTurnsOut) : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
+  const chosen = isNeedleOpen(input)
+    ? at(knobs.fluidTurnsOut)
+    : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
   const { set, figures, line } = chosen;
   return {
     class: materialClass.value,

@@ -76,7 +76,8 @@ export function sprayOf(input: SprayInput): Spray {
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
   const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
-  if (fluidM3PerS <= 0 || air.jetMPerS <= 0) return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, coarseShare: 0, landing: NOTHING };
+  if (fluidM3PerS <= 0 || air.jetMPerS <= 0)
+    return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, coarseShare: 0, landing: NOTHING };
   const sauter = sauterM({
     air,
     airC: room.airTemperatureC,

@@ -46,7 +46,10 @@ export function paintOf(material: { class: MaterialClass } & MixedFrom, material
   const slowFraction = material.grade ? slowFractionForDesign(designTemperatureC(material.grade)) : MEDIUM_REDUCER;
   const hardenerSlowFraction =
     material.hardenerSpeed === undefined ? undefined : slowFractionForDesign(DESIGN_OF_SPEED_C[material.hardenerSpeed]);
-  const byClass = mixtureOf(facts, parts, { slowFraction, ...(hardenerSlowFraction === undefined ? {} : { hardenerSlowFraction }) });
+  const byClass = mixtureOf(facts, parts, {
+    slowFraction,
+    ...(hardenerSlowFraction === undefined ? {} : { hardenerSlowFraction }),
+  });
   const mixture = ofDensity(byClass, material.densityGPerMl);
   const modelPaS = viscosityPaS(facts, mixture.solids, materialC);
   const measuredPaS =

@@ -12,7 +12,8 @@ const NEAR_ENOUGH_LOG = 0.14;
 const STAYS_LOG = 0.22;
 
 /** Is what is mixed near enough to stay? One degree is about 0.06. */
-export const staysAsMixed = (evaporation: number, wanted: number): boolean => Math.abs(Math.log(evaporation / wanted)) < STAYS_LOG;
+export const staysAsMixed = (evaporation: number, wanted: number): boolean =>
+  Math.abs(Math.log(evaporation / wanted)) < STAYS_LOG;
 
 /** Slow share of a blend by volume of its parts. */
 export function slowFractionOf(parts: readonly BlendPart[], grades: readonly Grade[]): number {

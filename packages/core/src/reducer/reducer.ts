@@ -155,8 +155,10 @@ function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { effectiveC } = job.where;
   const told = { grade, effectiveC };
   const isWithin = chosen.length > 0 && chosen.every((own) => reaches(own, effectiveC));
-  if (judged && !isWithin && judged.evaporationIndex < TOO_SLOW_INDEX) verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
-  if (judged && !isWithin && judged.evaporationIndex > TOO_QUICK_INDEX) verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
+  if (judged && !isWithin && judged.evaporationIndex < TOO_SLOW_INDEX)
+    verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
+  if (judged && !isWithin && judged.evaporationIndex > TOO_QUICK_INDEX)
+    verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
   return verdicts;
 }
 

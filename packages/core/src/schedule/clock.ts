@@ -150,7 +150,9 @@ function afterAll({ name, sheet }: ScheduleStage, from: number): ScheduleStep[] 
     ['Cure', sheet.cureMinutes],
   ];
   return waits.flatMap(([what, minutes]) =>
-    minutes ? [{ name: `${what} ${name}`, stage: name, startMinute: from, endMinute: from + minutes, kind: 'cure' as const }] : [],
+    minutes
+      ? [{ name: `${what} ${name}`, stage: name, startMinute: from, endMinute: from + minutes, kind: 'cure' as const }]
+      : [],
   );
 }
 

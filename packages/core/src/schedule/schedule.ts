@@ -164,7 +164,9 @@ function reasonsOf({ forecast, stages }: ScheduleInput): Reason[] {
     because('waits-by-the-minute', 'model'),
     because('waits-each-panel', 'rule'),
     ...(forecast ? [because('air-by-forecast', 'model')] : []),
-    ...(stages.some(({ bake }) => bake) ? [because('bake-from-panel', 'dataSheet'), because('heat-waits-for-last-panel', 'rule')] : []),
+    ...(stages.some(({ bake }) => bake)
+      ? [because('bake-from-panel', 'dataSheet'), because('heat-waits-for-last-panel', 'rule')]
+      : []),
     ...stages.flatMap((stage, s) => {
       const minutes = stage.sheet.sandMinutes;
       const isWaitedFor = minutes !== undefined && !stage.bake && (stages[s + 1]?.prepMinutes ?? 0) > 0;

@@ -98,7 +98,11 @@ export function withGun(setup: LabSetup, gun: Gun): LabSetup {
 /** A ranked change, made, with what goes with it: then the lab foresees what the change promised. */
 export function changed(
   setup: LabSetup,
-  { knob, to, along = {} }: { knob: string; to: number; along?: { stepMm?: number | undefined; gunSpeedMPerS?: number | undefined } | undefined },
+  {
+    knob,
+    to,
+    along = {},
+  }: { knob: string; to: number; along?: { stepMm?: number | undefined; gunSpeedMPerS?: number | undefined } | undefined },
 ): LabSetup {
   switch (knob as ChangeKnob) {
     case 'flashMinutes':

@@ -31,6 +31,6 @@ export const lvlp: GunFacts = {
     base: { inletKPa: [103, 138], nozzleMm: [1.2, 1.4], needleTurnsOfFour: 2.5 },
     waterborneBase: { inletKPa: [103, 152], nozzleMm: [1.2, 1.3], needleTurnsOfFour: 2.5 },
     clear: { inletKPa: [172, 207], nozzleMm: [1.2, 1.4], needleTurnsOfFour: 2.25 },
-    singleStage: { inletKPa: [165, 200], nozzleMm: [1.2, 1.4], needleTurnsOfFour: 2.25 },
+    singleStage: { inletKPa: [159, 200], nozzleMm: [1.2, 1.4], needleTurnsOfFour: 2.25 },
   },
 };
