@@ -1,4 +1,5 @@
 /** One word in force, on the ticket: every card of a coat says what the doors say when they are asked for themselves. */
+import { lapSecondsOf } from '../src/plan/planInputs.ts';
 import fc from 'fast-check';
 import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { PARTS } from '@orthochrom/core/trade/vocabulary.ts';
@@ -150,7 +151,9 @@ describe('on the ticket', () => {
     law((plan, context) => {
       // In air that is stopped nobody sprays, and a coarse mesh may wander.
       if (plan.climate.verdicts.some(({ level }) => level === 'stop')) return;
-      const whole = ask('setup', { ...plan.inputs.setup, plans: true });
+      // As the card of other plans asks: with the round of the panels that the coat goes by.
+      const lapSeconds = lapSecondsOf(context, plan.setup);
+      const whole = ask('setup', { ...plan.inputs.setup, plans: true, ...(lapSeconds === undefined ? {} : { lapSeconds }) });
       if (!('risks' in whole) || !whole.risks) return;
       const input = coatInput({ ...context, isLastStage: false, coatsLeft: Math.min(3, plan.setup.coats) }, plan);
       // Two meshes of one model: the set-up searches on the coarse one.

@@ -1,4 +1,5 @@
 /** Popping as deviations from the sheet: the card's vectors and every law its terms are built for. */
+import { logistic, normalShare } from '../src/numerics/probability.ts';
 import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -8,10 +9,8 @@ import type { Job, JobCoat } from '../src/film/job.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import {
   closedDeviations,
-  logistic,
   mottleIndex,
   mottleLogit,
-  normalShare,
   peelDeviations,
   runDeviations,
   dryDeviations,

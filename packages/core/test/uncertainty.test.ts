@@ -1,4 +1,5 @@
 /** What carries doubt and what a hand does: sigma points, seeded draws, links, tilt and arc, each by its own law. */
+import { logistic, logit, normalShare } from '../src/numerics/probability.ts';
 import { MATERIALS } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -10,10 +11,7 @@ import { momentsOf, sigmaPoints } from '../src/outcome/sigmaPoints.ts';
 import {
   blushLogit,
   dryDeviations,
-  logistic,
-  logit,
   mottleIndex,
-  normalShare,
   peelDeviations,
   pinholeLogit,
   runDeviations,

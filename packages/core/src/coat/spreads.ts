@@ -1,4 +1,5 @@
 /** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
+import { logistic, normalShare } from '../numerics/probability.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { PRIOR_LOG_SD, RAN_LOG_SD } from '../calibration/productFit.ts';
 import { effectiveCOf } from '../film/job.ts';
@@ -9,9 +10,7 @@ import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
 import { Z_80, type Spread } from '../outcome/spread.ts';
 import {
   dryDeviations,
-  logistic,
   mottleLogit,
-  normalShare,
   peelDeviations,
   runDeviations,
   runDeviationsPerLnFilm,

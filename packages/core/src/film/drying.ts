@@ -125,13 +125,15 @@ export function dryingStep(
         back = carried * air.vapourPa;
       } else drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panel.temperatureC) * freely;
       const through = film.mobility * half;
+      // A film drowned in dew has nothing to hand on, nor to give off.
+      const both = Math.max(through + drive, LEAST_FLOW);
       row.mobility = film.mobility;
       row.perSecond = 1 / seconds;
-      row.leaves = through / (through + drive);
+      row.leaves = through / both;
       row.drive = drive;
       row.back = back;
       const uppermost = eliminate(volatile, work, solidsM, last);
-      surface[index] = 0.5 * (surface[index]! + Math.max(0, (through * uppermost + back) / (through + drive)));
+      surface[index] = 0.5 * (surface[index]! + Math.max(0, (through * uppermost + back) / both));
       fluxes[index] = row.leaves * (drive * uppermost - back);
     }
     for (let i = 0; i < cells; i++) solids[i] = 1 / total[i]!;
@@ -147,6 +149,7 @@ export function dryingStep(
   }
   return { change, leftM: gone * seconds };
 }
+const LEAST_FLOW = 1e-300;
 /** How the polymer holds any solvent: one figure for all of them. */
 const SOLVENT_HOLD = IN_FILM.fast.interaction;
 

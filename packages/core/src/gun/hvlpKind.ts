@@ -8,7 +8,7 @@
  */
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { caution, type Ask, type Verdict } from '../outcome/told.ts';
-import { logistic } from '../risk/links.ts';
+import { logistic } from '../numerics/probability.ts';
 import { MEANT_AT_CAP_KPA } from '../inForce/capLimitOf.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import { areasFromRating, capKPaAt, type CapAreas } from './airCap.ts';

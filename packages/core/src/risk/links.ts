@@ -11,17 +11,6 @@
  */
 import { clamp } from '../numerics/rounding.ts';
 
-/** Φ by Abramowitz & Stegun 7.1.26: within 1.5e−7. */
-export function normalShare(x: number): number {
-  const z = Math.abs(x) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * z);
-  const poly = ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t;
-  const erf = 1 - poly * Math.exp(-z * z);
-  return x >= 0 ? 0.5 * (1 + erf) : 0.5 * (1 - erf);
-}
-export const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
-export const logit = (p: number): number => Math.log(p / (1 - p));
-
 /** Each link as the number of deviations beyond its middle; Φ of it is the probability. [link-1, link-2] */
 export const peelDeviations = (peelIndex: number): number => (5.5 - peelIndex) / 0.9;
 export type Runs = { travelMm: number; perFilm: number };

@@ -11,7 +11,7 @@
  * Ignores still air, which the clock of waits asks about; bubble physics, which gives no threshold
  */
 import { clamp } from '../numerics/rounding.ts';
-import { logit } from './links.ts';
+import { logit } from '../numerics/probability.ts';
 
 export type PopCoat = {
   isTopMaterial: boolean;
