@@ -203,6 +203,27 @@ it('says of a kit what it makes, what is left, and what a ready litre costs', ()
   );
 });
 
+it('tells no price of a ready litre while a pack has none, and one price for packs of one name', () => {
+  const recipe = {
+    parts: [
+      { name: 'Paint', parts: 4 },
+      { name: 'Hardener', parts: 1 },
+    ],
+  };
+  const paint = { name: 'Paint', ml: 1000, price: 40 };
+  const unpriced = kitOf({ recipe, packs: [paint, { name: 'Hardener', ml: 250 }] });
+  expect(unpriced.pricePerReadyL).toBeUndefined();
+  expect(unpriced.pricePerL).toEqual([{ name: 'Paint', value: 40 }]);
+  const packs = [paint, { ...paint, ml: 3000, price: 80 }, { name: 'Hardener', ml: 1000, price: 30 }];
+  expect(kitOf({ recipe, packs })).toMatchObject({
+    pricePerReadyL: 30,
+    pricePerL: [
+      { name: 'Paint', value: 30 },
+      { name: 'Hardener', value: 30 },
+    ],
+  });
+});
+
 describe('how much to mix', () => {
   it('grows with area and coats', () => {
     const need = (areaM2: number, coats: number) => readyNeedMl({ areaM2, coats, wetFilmUm: 50, gunClass: 'hvlp' });

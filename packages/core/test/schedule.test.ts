@@ -1,5 +1,6 @@
 /** A day on a clock: order, waits, mixes, limits; in still air and in air that moves. */
 import type { ScheduleInput } from '../src/schedule/job.ts';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { scheduleOf } from '../src/schedule/schedule.ts';
 
@@ -98,5 +99,46 @@ describe('a day on a clock', () => {
       ],
     });
     expect(bestStart!.startMinute).toBeGreaterThan(420);
+  });
+  it('never heats before the last panel has waited, and never prepares before the coat below can be worked', () =>
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 14 }),
+        fc.integer({ min: 60, max: 5400 }),
+        fc.double({ min: 16, max: 32, noNaN: true }),
+        fc.integer({ min: 5, max: 300 }),
+        fc.boolean(),
+        (panels, spraySeconds, airC, sandMinutes, activated) => {
+          const [base, clear] = DAY.stages as [ScheduleInput['stages'][number], ScheduleInput['stages'][number]];
+          const { steps } = scheduleOf({
+            ...warmer(airC),
+            stages: [{ ...base, activated, sheet: { ...base.sheet, sandMinutes } }, clear],
+            panels: Array.from({ length: panels }, (_, i) => ({ name: `panel ${i}`, areaM2: 0.5 + (i % 3) })),
+            spraySeconds,
+          });
+          const lastEnd = (stage: string) => steps.findLast((step) => step.kind === 'spray' && step.stage === stage)!.endMinute;
+          const bake = steps.find(({ kind }) => kind === 'bake')!;
+          expect(bake.startMinute).toBeGreaterThanOrEqual(lastEnd('Clear') + 10 - 1e-6);
+          const prepared = steps.find(({ kind }) => kind === 'prep')!;
+          expect(prepared.startMinute).toBeGreaterThanOrEqual(lastEnd('Base') + sandMinutes - 1e-6);
+        },
+      ),
+      { numRuns: 80 },
+    ));
+  it('tells when it can be taped and polished, after the job and without moving its end', () => {
+    const [base, clear] = DAY.stages as [ScheduleInput['stages'][number], ScheduleInput['stages'][number]];
+    const told = scheduleOf({
+      ...DAY,
+      stages: [base, { ...clear, sheet: { ...clear.sheet, tapeMinutes: 240, polishMinutes: 720 } }],
+    });
+    expect(told.endMinute).toBe(scheduleOf(DAY).endMinute);
+    const after = told.steps
+      .filter(({ kind }) => kind === 'cure')
+      .map(({ name, endMinute }) => [name, endMinute - told.endMinute]);
+    expect(after).toEqual([
+      ['Dry to tape Clear', 240],
+      ['Dry to polish Clear', 720],
+      ['Cure Clear', 1440],
+    ]);
   });
 });

@@ -27,8 +27,13 @@ export function kitOf({ packs, recipe }: KitInput): KitAnswer {
     readyMl,
     limitedBy: least.name,
     leftOver: tins.map(({ name, ml }) => ({ name, ml: Math.max(0, ml - readyMl * shareOf(name)) })),
-    ...(priced.length > 0 ? { pricePerReadyL: spent / (readyMl / 1000) } : {}),
-    pricePerL: priced.map(({ name, price, ml }) => ({ name, value: price! / (ml / 1000) })),
+    // With one pack's price missing the sum would be told too small.
+    ...(priced.length === packs.length ? { pricePerReadyL: spent / (readyMl / 1000) } : {}),
+    pricePerL: tins.flatMap(({ name, ml }) => {
+      const own = packs.filter((pack) => pack.name === name);
+      if (own.some(({ price }) => price === undefined)) return [];
+      return [{ name, value: own.reduce((sum, { price }) => sum + price!, 0) / (ml / 1000) }];
+    }),
     verdicts: [],
   };
 }

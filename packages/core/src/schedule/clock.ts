@@ -130,7 +130,7 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
   });
   laid.endMinute = now;
   const last = input.stages.at(-1);
-  if (last) laid.steps.push(...afterAll(last, last.bake ? now : coatedMinute));
+  if (last) laid.steps.push(...afterAll(last, { now, from: last.bake ? now : coatedMinute }));
   return laid;
 }
 
@@ -143,7 +143,7 @@ function workedOverFrom(below: ScheduleStage, next: ScheduleStage, coatedMinute:
 }
 
 /** What the sheet has after the last coat or its heat; the job itself is over before. */
-function afterAll({ name, sheet }: ScheduleStage, from: number): ScheduleStep[] {
+function afterAll({ name, sheet }: ScheduleStage, { now, from }: { now: number; from: number }): ScheduleStep[] {
   const waits: [string, number | undefined][] = [
     ['Dry to tape', sheet.tapeMinutes],
     ['Dry to polish', sheet.polishMinutes],
@@ -151,7 +151,15 @@ function afterAll({ name, sheet }: ScheduleStage, from: number): ScheduleStep[] 
   ];
   return waits.flatMap(([what, minutes]) =>
     minutes
-      ? [{ name: `${what} ${name}`, stage: name, startMinute: from, endMinute: from + minutes, kind: 'cure' as const }]
+      ? [
+          {
+            name: `${what} ${name}`,
+            stage: name,
+            startMinute: now,
+            endMinute: Math.max(now, from + minutes),
+            kind: 'cure' as const,
+          },
+        ]
       : [],
   );
 }
