@@ -11,7 +11,7 @@ import { areasFromRating, capFlow, capKPaAt, hornOpening, type CapAreas } from '
 import { fanWidthM } from './fan.ts';
 import { fluidM3PerS } from './fluidFlow.ts';
 import { meantAtCapOf } from '../inForce/capLimitOf.ts';
-import { usualAirFlowLPerMin } from './hvlpKind.ts';
+import { ratedAirOfKind } from './hvlpKind.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, testsOf, type Gun, type GunTest } from './gun.ts';
 
 /** The paint as the tip meets it. */
@@ -90,8 +90,8 @@ function areasOf(gun: Gun, data: GunFacts, cap?: TestOf<'cap'>): CapAreas {
 
 function ratedAirFlowM3PerS(gun: Gun, classAreas: CapAreas, inletKPa: number): number {
   if (gun.ratedAirFlowLPerMin !== undefined) return m3PerS(gun.ratedAirFlowLPerMin);
-  if (gun.class === 'hvlp' && gun.ratedInletKPa !== undefined) return m3PerS(usualAirFlowLPerMin(gun.ratedInletKPa));
-  return capFlow(classAreas, inletKPa, 1).airFlowM3PerS;
+  const ofKind = ratedAirOfKind(gun);
+  return ofKind !== undefined ? m3PerS(ofKind) : capFlow(classAreas, inletKPa, 1).airFlowM3PerS;
 }
 
 /** The class's own areas, all horns open: what practice bands were set on. */

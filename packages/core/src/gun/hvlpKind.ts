@@ -11,41 +11,46 @@ import { caution, type Ask, type Verdict } from '../outcome/told.ts';
 import { logistic } from '../numerics/probability.ts';
 import { MEANT_AT_CAP_KPA } from '../inForce/capLimitOf.ts';
 import { GUNS } from '../trade/gunClasses.ts';
+import type { GunFacts } from '../trade/gunFacts.ts';
+import { HVLP_KINDS } from '../trade/guns/hvlp.ts';
 import { areasFromRating, capKPaAt, type CapAreas } from './airCap.ts';
 import { m3PerS } from '../compressedAir/freeAir.ts';
 import { testsOf, type Gun } from './gun.ts';
 
-const LOW_KIND_KPA = 138;
-const HIGH_KIND_KPA = 200;
-const BETWEEN_KPA = 169;
+const { low: LOW, high: HIGH } = HVLP_KINDS;
+const BETWEEN_KPA = (LOW.inletKPa + HIGH.inletKPa) / 2;
 const WIDTH_KPA = 12;
+
+const kindsOf = ({ class: gunClass }: Pick<Gun, 'class'>): GunFacts['kinds'] => (GUNS[gunClass] as GunFacts).kinds;
 
 /** A full-size HVLP gun that nobody rated and nobody put a gauge to. */
 export const isKindUnknown = (gun: Gun, nozzleMm: number): boolean =>
-  gun.class === 'hvlp' &&
+  kindsOf(gun) !== undefined &&
   gun.ratedInletKPa === undefined &&
   gun.capKPaAtRated === undefined &&
   gun.leafletInletKPa === undefined &&
   !testsOf(gun, nozzleMm).some(({ kind }) => kind === 'cap');
 
 /** The inlets of either kind: which of them stands in the leaflet. */
-export const HVLP_KINDS_KPA = [LOW_KIND_KPA, HIGH_KIND_KPA] as const;
+export const HVLP_KINDS_KPA = [LOW.inletKPa, HIGH.inletKPa] as const;
 export const HVLP_KIND_ASK: Ask = { field: 'gun.ratedInletKPa', code: 'which-hvlp-kind', options: HVLP_KINDS_KPA.map(String) };
-
 export const kindUnknown = (): Verdict =>
-  caution('hvlp-kind-unknown', { meantKPa: MEANT_AT_CAP_KPA, lowKindKPa: LOW_KIND_KPA, highKindKPa: HIGH_KIND_KPA });
+  caution('hvlp-kind-unknown', { meantKPa: MEANT_AT_CAP_KPA, lowKindKPa: LOW.inletKPa, highKindKPa: HIGH.inletKPa });
 
-/** Air that a full-size HVLP gun draws at its rating, L/min, where its maker prints none. */
-export const usualAirFlowLPerMin = (ratedInletKPa: number): number =>
-  340 + (90 * (ratedInletKPa - LOW_KIND_KPA)) / (HIGH_KIND_KPA - LOW_KIND_KPA);
+/** Air that a gun of two kinds draws at its rating, L/min, where its maker prints none; undefined: its class tells. */
+export function ratedAirOfKind({ class: gunClass, ratedInletKPa }: Pick<Gun, 'class' | 'ratedInletKPa'>): number | undefined {
+  if (!kindsOf({ class: gunClass }) || ratedInletKPa === undefined) return undefined;
+  const perKPa = (HIGH.airFlowLPerMin - LOW.airFlowLPerMin) / (HIGH.inletKPa - LOW.inletKPa);
+  return LOW.airFlowLPerMin + perKPa * (ratedInletKPa - LOW.inletKPa);
+}
 
 let highKind: CapAreas | undefined;
 const highKindAreas = (): CapAreas =>
   (highKind ??= areasFromRating({
     ringShare: GUNS.hvlp.ringShare,
-    inletKPa: HIGH_KIND_KPA,
+    inletKPa: HIGH.inletKPa,
     capKPa: MEANT_AT_CAP_KPA,
-    airFlowM3PerS: m3PerS(usualAirFlowLPerMin(HIGH_KIND_KPA)),
+    airFlowM3PerS: m3PerS(HIGH.airFlowLPerMin),
   }));
 
 /**

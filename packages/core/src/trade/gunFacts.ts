@@ -20,6 +20,8 @@ export type GunFacts = {
   inletKPa: number;
   capKPa: number;
   airFlowLPerMin: number;
+  /** Where such guns come in two kinds: the inlet at which each has what it is meant for at the cap, and the air it draws there. */
+  kinds?: { low: { inletKPa: number; airFlowLPerMin: number }; high: { inletKPa: number; airFlowLPerMin: number } };
   /** Share of the open outlet that is the ring around the tip. */
   ringShare: number;
   suctionPa: number;

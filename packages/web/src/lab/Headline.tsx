@@ -5,23 +5,25 @@ import styles from './Headline.module.css';
 import type { Side } from './Pictures.tsx';
 
 type Spread = { value: number; low: number; high: number };
-type Figure = { label: string; of: (side: Side) => Spread; write: (value: number) => string; unit: string };
+type Figure = {
+  label: string;
+  of: (side: Side) => Spread;
+  write: (value: number) => string;
+  unit: string;
+  note?: (side: Side) => string | undefined;
+};
 
 export function Headline({ sides }: { sides: Side[] }) {
   const { painter } = usePainter();
   const { film } = formatFor(painter.units);
   const figures: Figure[] = [
-    { label: 'Wet, last coat', of: ({ answer }) => answer.film.wetUm, write: (um) => film(um).text, unit: film(1).unit },
-    ...(sides.every(({ answer }) => answer.runsFromUm)
-      ? [
-          {
-            label: 'It runs from',
-            of: ({ answer }: Side) => answer.runsFromUm!,
-            write: (um: number) => film(um).text,
-            unit: film(1).unit,
-          },
-        ]
-      : []),
+    {
+      label: 'Wet, last coat',
+      of: ({ answer }) => answer.film.wetUm,
+      write: (um) => film(um).text,
+      unit: film(1).unit,
+      note: ({ answer }) => answer.runsFromUm && `runs from ${film(answer.runsFromUm.value).text}`,
+    },
     { label: 'Dry, all coats', of: ({ answer }) => answer.film.dryUm, write: (um) => film(um).text, unit: film(1).unit },
     { label: 'Lands', of: ({ answer }) => answer.transferEfficiencyPercent, write: (v) => v.toFixed(0), unit: '%' },
     { label: 'Fog', of: ({ answer }) => answer.oversprayGPerMin, write: (v) => v.toFixed(0), unit: 'g/min' },
@@ -30,7 +32,7 @@ export function Headline({ sides }: { sides: Side[] }) {
   ];
   return (
     <div className={styles['figures']}>
-      {figures.map(({ label, of, write, unit }) => {
+      {figures.map(({ label, of, write, unit, note }) => {
         const a = of(sides[0]!);
         const b = sides[1] && of(sides[1]);
         return (
@@ -42,6 +44,7 @@ export function Headline({ sides }: { sides: Side[] }) {
             <div className="quiet">
               {write(a.low)} to {write(a.high)}
             </div>
+            {note?.(sides[0]!) && <div className={styles['note']}>{note(sides[0]!)}</div>}
             {b && (
               <div className={styles['b']}>
                 B {write(b.value)} {arrow(a.value, b.value)}

@@ -71,11 +71,6 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
               />
             )}
             <ClockFigure plan={plan} />
-            <Figure
-              label="Drops"
-              value={{ text: answer.dropletUm.value.toFixed(0), unit: 'µm' }}
-              range={[answer.dropletUm.low.toFixed(0), answer.dropletUm.high.toFixed(0)]}
-            />
           </div>
           <RiskBars sides={[{ name: 'A', risks: answer.risks }]} />
           {late && <p>{verdictSaid(late.code, late.params, inWords)}</p>}

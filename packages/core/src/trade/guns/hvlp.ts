@@ -1,5 +1,10 @@
 import { CFM_L_PER_MIN, PSI_KPA, type GunFacts } from '../gunFacts.ts';
 
+export const HVLP_KINDS = {
+  low: { inletKPa: 138, airFlowLPerMin: 340 },
+  high: { inletKPa: 200, airFlowLPerMin: 430 },
+} as const satisfies GunFacts['kinds'];
+
 export const hvlp: GunFacts = {
   name: 'HVLP',
   isGuess: false,
@@ -7,6 +12,7 @@ export const hvlp: GunFacts = {
   inletKPa: 20 * PSI_KPA,
   capKPa: 9.5 * PSI_KPA,
   airFlowLPerMin: 12 * CFM_L_PER_MIN,
+  kinds: HVLP_KINDS,
   ringShare: 0.55,
   suctionPa: 7500,
   headM: 0.09,
