@@ -1,5 +1,5 @@
 /** One word in force, on the ticket: every card of a coat says what the doors say when they are asked for themselves. */
-import { lapSecondsOf } from '../src/plan/planInputs.ts';
+import { lapSecondsOf } from '../src/plan/panels.ts';
 import fc from 'fast-check';
 import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { PARTS } from '@orthochrom/core/trade/vocabulary.ts';

@@ -95,7 +95,7 @@ export const coat = defineCalculation('coat', {
     peelIndex: Spread,
     sagMm: Spread,
     runsFromUm: Spread.optional(),
-    openTimeSeconds: z.number(),
+    openTimeSeconds: Spread,
     lapSeconds: z.number(),
     drySprayIndex: Spread,
     mottleIndex: Spread,

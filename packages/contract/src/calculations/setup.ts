@@ -5,7 +5,7 @@ import { Carrier, Chemistry, Finish, MaterialClass, PartKind, Place, Speed, Stag
 import { setupForeseen, type SetupForeseen } from '@orthochrom/core/coat/setupForeseen.ts';
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
-import { optional, quantity, wanted } from '../quantity/fields.ts';
+import { contradiction, optional, quantity, wanted } from '../quantity/fields.ts';
 import { Gun, GunSheet, Line, beyondTravel, Settings, Way } from '../shapes/gun.ts';
 import { Risks } from '../shapes/risks.ts';
 import { Ask, explained, Spread } from '../shapes/told.ts';
@@ -95,7 +95,12 @@ export const setup = defineCalculation('setup', {
         .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })
         .optional(),
     })
-    .superRefine(({ gun, knobsNow, own }, ctx) => {
+    .superRefine(({ gun, knobsNow, own, climate, ...told }, ctx) => {
+      for (const field of ['airTemperatureC', 'materialTemperatureC'] as const) {
+        const [here, there] = [told[field], climate?.[field]];
+        if (here !== undefined && there !== undefined && here !== there)
+          ctx.addIssue(contradiction([field], `${here} °C here and ${there} °C in climate: leave one of them out`));
+      }
       if (own) beyondTravel(gun, own, (knob) => ['own', knob]).forEach((issue) => ctx.addIssue(issue));
       if (knobsNow) beyondTravel(gun, knobsNow, (knob) => ['knobsNow', knob]).forEach((issue) => ctx.addIssue(issue));
     }),

@@ -2,7 +2,7 @@
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
-import { panelOf, slopeDegOf } from '../plan/planInputs.ts';
+import { panelOf, slopeDegOf } from '../plan/panels.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';

@@ -4,7 +4,8 @@ import type { InputOf } from '../registry.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
-import { lapSecondsOf, layerOf, panelOf, slopeDegOf } from './planInputs.ts';
+import { lapSecondsOf, panelOf, slopeDegOf } from './panels.ts';
+import { layerOf } from './planInputs.ts';
 
 /** The coats of this stage that are still to come, at the settings as they stand: what the set-up was worked out from, no other. */
 export function coatInput(

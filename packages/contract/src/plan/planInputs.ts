@@ -1,5 +1,4 @@
 /** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
-import { panelLapSeconds } from '@orthochrom/core/coat/lap.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import { placeLimitFor } from '@orthochrom/core/inForce/capLimitOf.ts';
@@ -11,6 +10,7 @@ import type { FlowCup, StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import type { GradeInUse } from './gradeInUse.ts';
 import { middle, recipeOf, type PlanContext, type Products } from './planContext.ts';
+import { panelLengthM, panelOf, slopeDegOf } from './panels.ts';
 import { isReduced, reductionBeyond } from './reduction.ts';
 import type { SetNow } from './settingsNow.ts';
 import { gridRules, type MixParts } from './takenRecipe.ts';
@@ -99,13 +99,6 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
   };
 }
 
-/** The panel that stands for the stage: its first. */
-export const panelOf = ({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>) =>
-  ticket.panels.find(({ id }) => stage.panelIds.includes(id));
-const SLOPE_DEG = { upright: 90, slope: 60, flat: 0 } as const;
-export const slopeDegOf = (context: Pick<PlanContext, 'ticket' | 'stage'>): number =>
-  SLOPE_DEG[panelOf(context)?.orientation ?? 'upright'];
-
 /** The painter's own pick, held beside ours. */
 function wantedOf(context: PlanContext): InputOf<'reducer'>['wanted'] {
   const { sheet, products, wantedParts, hardenerId } = context;
@@ -131,30 +124,6 @@ function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }:
     ...(materialClass ? { class: materialClass } : {}),
   });
   return atWantedC?.kinematicMm2PerS.value ?? kinematicMm2PerS;
-}
-
-/** The longest of the panels that this stage covers: where nobody measured, about half as long again as a square of it. */
-function panelLengthM({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number {
-  const areas = ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ areaM2 }) => areaM2);
-  return lengthOf(Math.max(...areas, 0.01));
-}
-const LENGTH_TO_HEIGHT = 1.5;
-/** No panel says how long it is: its area, taken as half as long again as high. */
-const lengthOf = (areaM2: number): number => Math.max(0.05, Math.sqrt(areaM2 * LENGTH_TO_HEIGHT));
-
-/** Until the gun is back beside what it laid, on the panel of this stage where that takes longest. */
-export function lapSecondsOf(
-  { ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>,
-  { gunSpeedMPerS, stepMm }: { gunSpeedMPerS: number; stepMm: number },
-): number | undefined {
-  if (gunSpeedMPerS <= 0 || stepMm <= 0) return undefined;
-  const laps = ticket.panels
-    .filter(({ id }) => stage.panelIds.includes(id))
-    .map(({ areaM2, orientation }) => {
-      const lengthM = lengthOf(areaM2);
-      return panelLapSeconds({ lengthM, heightM: areaM2 / lengthM, slopeDeg: SLOPE_DEG[orientation] }, { gunSpeedMPerS, stepMm });
-    });
-  return laps.length > 0 ? Math.max(...laps) : undefined;
 }
 
 /** The sheet's word on the gun for this coat. */

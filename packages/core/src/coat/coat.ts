@@ -20,6 +20,7 @@ import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './spr
 import { surenessOf } from './sureness.ts';
 import { coatReasons, coatVerdicts } from './told.ts';
 import { designTemperatureC } from '../reducer/grade.ts';
+import { openLogSd } from '../reducer/openTime.ts';
 import { ownDistanceMm } from '../gun/hand.ts';
 import { bandOfWork, mostInletKPa } from '../gun/inletPressure.ts';
 import { paintOf } from '../mix/paint.ts';
@@ -72,7 +73,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
     peelIndex: bounded(lands ? best.peelIndex : 0, sds?.peel ?? 0, 0, 10),
     sagMm: sized(lands ? best.sagMm : 0, sds?.sag),
     ...runsOf(best, plan, sds),
-    openTimeSeconds: best.openSeconds,
+    openTimeSeconds: sized(best.openSeconds, sds && openLogSd(MATERIALS[input.material.class].carrier === 'waterborne')),
     lapSeconds: best.lapSeconds,
     drySprayIndex: sized(last.wetness > 0 ? Math.min(MOST_DRY, 1 / last.wetness) : MOST_DRY, sds?.wetness),
     mottleIndex: bounded(best.mottle ?? 0, best.mottle === undefined ? 0 : (sds?.mottle ?? 0), -20, 20),

@@ -25,7 +25,7 @@ export type CoatAnswer = Explained & {
   /** Film per coat at which this would run, here, at this slope; absent where nothing runs. */
   runsFromUm?: Spread;
   /** How long the film takes overspray in, and until the gun is back beside it. */
-  openTimeSeconds: number;
+  openTimeSeconds: Spread;
   lapSeconds: number;
   drySprayIndex: Spread;
   mottleIndex: Spread;

@@ -1,20 +1,17 @@
 /** One run of the whole chain: sprayed, landed, dried, levelled, run, popped; without any word about how sure it is. */
 import type { KnownSettings } from '../gun/gun.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
-import { dewPointC } from '../air/humidAir.ts';
-import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
-import { eachVolatile, VOLATILES } from '../evaporation/solvents.ts';
-import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
+import { eachVolatile } from '../evaporation/solvents.ts';
 import { FINE, type FilmRun, type Mesh } from '../film/filmRun.ts';
-import { effectiveCOf, runJob, type Job, type JobCoat } from '../film/job.ts';
+import { dryFilmM, runJob, type Job, type JobCoat } from '../film/job.ts';
 import { peelIndex, steepnessOf } from '../film/levelling.ts';
 import type { GunModel } from '../gun/gunModel.ts';
-import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';
 import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
 import { openSeconds } from '../reducer/openTime.ts';
 import { panelLapSeconds } from './lap.ts';
 import { sprayedBy, type CoatBench, type Sprayed } from './bench.ts';
+import { airOverPanel, effectRisksOf, usualFilmM } from './effectRisks.ts';
 
 /** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
 export type Unknowns = {
@@ -119,7 +116,7 @@ export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: E
     sprayed,
     job,
     run,
-    dryM: plan.bench.paint.solidsFactor * job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryOf(coat), 0),
+    dryM: plan.bench.paint.solidsFactor * job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryFilmM(coat), 0),
     peelIndex: peelIndex(steepness, peelEvaporation),
     steepness,
     peelEvaporation,
@@ -132,7 +129,7 @@ export function foresee(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: E
     retained,
     popTerms,
     popLogit: popLogit(popTerms, MATERIALS[plan.bench.paint.materialClass].shows === 'gloss'),
-    ...lesserOf(plan, job, run, { unknowns, air }),
+    ...effectRisksOf(plan, job, run, { viscosity: unknowns.viscosity, air }),
   };
 }
 
@@ -144,20 +141,6 @@ function sprayAll({ bench, coats }: CoatPlan, unknowns: Unknowns, heldFilmsM: re
     return sprayed;
   });
 }
-
-type AirOverPanel = { evaporation: number; isWaterborne: boolean };
-/** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
-function airOverPanel({ bench: { paint, room }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
-  const isWaterborne = MATERIALS[paint.materialClass].waterFraction !== undefined;
-  return {
-    isWaterborne,
-    evaporation: isWaterborne
-      ? waterEvaporation(room, airSpeedMPerS)
-      : solventEvaporation({ slowFraction: paint.gradeSlowFraction, effectiveC: effectiveCOf(job), airSpeedMPerS }),
-  };
-}
-
-const usualFilmM = ({ bench: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
 
 /** Thinner than this is no film to be dried; it keeps the arithmetic whole where nothing flows. */
 const LEAST_FILM_M = 1e-7;
@@ -202,12 +185,6 @@ const thicker = (job: Job, below: number, sprayed: readonly Sprayed[]): Job => (
   coats: job.coats.map((coat, i) => (i < below ? coat : { ...coat, wetFilmM: coat.wetFilmM * sprayed[i - below]!.localShare })),
 });
 
-const landedSolids = ({ mixture, arrived }: JobCoat): number => {
-  const still = VOLATILES.reduce((sum, name) => sum + mixture.volatile[name] * arrived[name], 0);
-  return mixture.solids / (mixture.solids + (1 - mixture.solids) * still);
-};
-const dryOf = (coat: JobCoat): number => coat.wetFilmM * landedSolids(coat);
-
 /** No one waits longer than this for a flash. */
 const LONGEST_READY_MINUTES = 360;
 
@@ -231,64 +208,3 @@ function readyOf(
     return runJob({ ...job, coats, heat: undefined, lookMinutes: 0, untilReady: true }, factors, mesh).readySeconds.at(-1);
   });
 }
-
-function lesserOf(
-  plan: CoatPlan,
-  job: Job,
-  run: FilmRun,
-  { unknowns, air }: { unknowns: Unknowns; air: AirOverPanel },
-): Pick<Foreseen, 'mottle' | 'pinholeLogit' | 'blushLogit'> {
-  const { paint, room } = plan.bench;
-  const last = job.coats.at(-1)!;
-  const material = MATERIALS[paint.materialClass];
-  const { isWaterborne, evaporation } = air;
-  const filmShare = last.wetFilmM / usualFilmM(plan);
-  const constants = filmConstants(material, material.film);
-  const landedPaS =
-    filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * unknowns.viscosity;
-  const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
-  return {
-    ...(material.flake && plan.isEffect
-      ? {
-          mottle: mottleIndex({
-            filmShare,
-            skinSeconds: run.skinSeconds.at(-1) ?? wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
-            lockedIn: Math.max(0, Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent'])),
-            landedPaS,
-            reducerShare: paint.reducerShare,
-            usual: material.flake,
-          }),
-        }
-      : {}),
-    ...(isWaterborne
-      ? {
-          pinholeLogit: pinholeLogit({
-            filmShare,
-            airSpeedMPerS: plan.airSpeedMPerS,
-            volatileAtNext: volatile / Math.max(1e-12, volatile + dryOf(last)),
-          }),
-        }
-      : {
-          blushLogit: blushLogit({
-            dewC: dewPointC(room),
-            panelC: plan.panelC,
-            evaporation,
-            cures: material.film.curePerHour > 0,
-          }),
-        }),
-  };
-}
-
-/** Air that dries quicker than this locks the flake in as it lies. */
-const FLAKE_FOLLOWS = { water: 1.5, solvent: 1.6 } as const;
-
-/** A coat that had no skin when it was last looked at stayed wet for at least as long, and longer in damp air and where it is thick. */
-function wetSecondsOf(job: Job, usualSeconds: number, filmShare: number, { isWaterborne, evaporation }: AirOverPanel): number {
-  const { heat, lookMinutes = 0 } = job;
-  const after = heat ? heat.holdMinutes + Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin : lookMinutes;
-  const seenSeconds = (job.coats.at(-1)!.flashMinutes + after) * 60;
-  const drying = isWaterborne ? Math.max(evaporation, LEAST_DRYING) ** WET_TIME_POWER : 1;
-  return Math.max(seenSeconds, (usualSeconds / drying) * filmShare);
-}
-const LEAST_DRYING = 0.02;
-const WET_TIME_POWER = 0.9;

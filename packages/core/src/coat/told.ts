@@ -29,7 +29,8 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   if (film.source === 'sheet' && wetUm.value > film.value.mostUm)
     verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm }));
   verdicts.push(...bakeVerdicts(input, plan, answer));
-  const { lapSeconds, openTimeSeconds: openSeconds } = answer;
+  const { lapSeconds } = answer;
+  const openSeconds = answer.openTimeSeconds.value;
   if (wetUm.value > 0 && lapSeconds > LAP_OF_OPEN * openSeconds)
     verdicts.push(caution('film-closes-before-lap', { openSeconds, lapSeconds }));
   for (const [name, risk] of Object.entries(answer.risks))
@@ -120,7 +121,8 @@ export function coatReasons(
   const { coarseShare } = best.sprayed.at(-1)!.spray;
   if (answer.risks.peel && coarseShare > COARSE_SHOWS)
     reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
-  const { lapSeconds, openTimeSeconds: openSeconds } = answer;
+  const { lapSeconds } = answer;
+  const openSeconds = answer.openTimeSeconds.value;
   if (lapSeconds > LAP_OF_OPEN * openSeconds) reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
   if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
   if (tests.some(({ kind }) => kind === 'lines')) reasons.push(because('hand-from-lines', 'record'));

@@ -1,4 +1,5 @@
 /** Coats as they are sprayed one after another in one place: what each is, when it lands, and what its sheet wants. */
+import { VOLATILES } from '../evaporation/solvents.ts';
 import type { Substrate } from '../trade/vocabulary.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import type { HumidAir } from '../air/humidAir.ts';
@@ -65,3 +66,11 @@ export function runJob(job: Job, factors?: FilmFactors, mesh?: Mesh): FilmRun {
     mesh,
   );
 }
+
+/** Solids share of a coat as it landed. */
+export const landedSolids = ({ mixture, arrived }: JobCoat): number => {
+  const still = VOLATILES.reduce((sum, name) => sum + mixture.volatile[name] * arrived[name], 0);
+  return mixture.solids / (mixture.solids + (1 - mixture.solids) * still);
+};
+/** What is left of it when all has gone that will, m. */
+export const dryFilmM = (coat: JobCoat): number => coat.wetFilmM * landedSolids(coat);

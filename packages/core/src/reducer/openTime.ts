@@ -17,6 +17,9 @@ const LEAST = 0.02;
 export const openSeconds = (at: { evaporation: number; isWaterborne: boolean; filmShare?: number }): number =>
   (WET_EDGE_SECONDS / Math.max(at.evaporation, LEAST) ** (at.isWaterborne ? WATER_POWER : 1)) * Math.sqrt(at.filmShare ?? 1);
 
+/** How far it may be off, on its logarithm. */
+export const openLogSd = (isWaterborne: boolean): number => EVAPORATION_LOG_SD * (isWaterborne ? WATER_POWER : 1);
+
 /** Wet-edge time, minutes, of a usual film that evaporates at this rate. */
 export const openTimeMinutes = (evaporation: number, isWaterborne = false): Spread =>
-  logNormalSpread(openSeconds({ evaporation, isWaterborne }) / 60, EVAPORATION_LOG_SD * (isWaterborne ? WATER_POWER : 1));
+  logNormalSpread(openSeconds({ evaporation, isWaterborne }) / 60, openLogSd(isWaterborne));

@@ -40,8 +40,8 @@ export type MaterialFacts = {
   flashFit: { evaporation: number; film: number; air: number };
   /** Usual minutes without a sheet: between coats, and before another product or heat. */
   usualMinutes: { flash: number; last: number };
-  /** A base's skin and landing viscosity as its flake wants them, s and Pa s; and the skin taken where none forms (MODEL 13). */
-  flake?: { skinSeconds: number; landedPaS: number; neverSkinSeconds: number };
+  /** A base's skin and landing viscosity as its flake wants them, s and Pa s (MODEL 13). */
+  flake?: { skinSeconds: number; landedPaS: number };
 };
 
 /** How it breaks up, joins and shows unevenness. */

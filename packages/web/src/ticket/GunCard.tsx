@@ -17,7 +17,7 @@ import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from './cardProps.ts';
 import { ComesOut } from './ComesOut.tsx';
 import { chosenValue } from '@orthochrom/contract/plan/settingsNow.ts';
-import { lapSecondsOf } from '@orthochrom/contract/plan/planInputs.ts';
+import { lapSecondsOf } from '@orthochrom/contract/plan/panels.ts';
 import { ExpectCard } from './ExpectCard.tsx';
 import { OtherPlans } from './OtherPlans.tsx';
 import { GaugePicture, KnobPicture } from './Instruments.tsx';

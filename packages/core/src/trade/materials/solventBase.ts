@@ -39,5 +39,5 @@ export const solventBase: MaterialFacts = {
   },
   flashFit: { evaporation: 0.86, film: 1.18, air: 0.72 },
   usualMinutes: { flash: 12, last: 15 },
-  flake: { skinSeconds: 258, landedPaS: 0.111, neverSkinSeconds: 516 },
+  flake: { skinSeconds: 258, landedPaS: 0.111 },
 };

@@ -40,5 +40,5 @@ export const waterborneBase: MaterialFacts = {
   },
   flashFit: { evaporation: 0.9, film: 1.09, air: 0 },
   usualMinutes: { flash: 12, last: 15 },
-  flake: { skinSeconds: 600, landedPaS: 0.105, neverSkinSeconds: 1200 },
+  flake: { skinSeconds: 600, landedPaS: 0.105 },
 };

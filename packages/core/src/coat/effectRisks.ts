@@ -1,0 +1,84 @@
+/** What the air does to a coat beside drying it: flake that floats or locks, pinholes over water, damp that settles. */
+import { dewPointC } from '../air/humidAir.ts';
+import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
+import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
+import type { FilmRun } from '../film/filmRun.ts';
+import { dryFilmM, effectiveCOf, landedSolids, type Job } from '../film/job.ts';
+import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
+import { MATERIALS } from '../trade/materialClasses.ts';
+import type { CoatPlan, Foreseen } from './foresee.ts';
+
+export type AirOverPanel = { evaporation: number; isWaterborne: boolean };
+/** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
+export function airOverPanel({ bench: { paint, room }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
+  const isWaterborne = MATERIALS[paint.materialClass].waterFraction !== undefined;
+  return {
+    isWaterborne,
+    evaporation: isWaterborne
+      ? waterEvaporation(room, airSpeedMPerS)
+      : solventEvaporation({ slowFraction: paint.gradeSlowFraction, effectiveC: effectiveCOf(job), airSpeedMPerS }),
+  };
+}
+
+export const usualFilmM = ({ bench: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
+
+/** @param viscosity of what is not known about it, as a multiplier */
+export function effectRisksOf(
+  plan: CoatPlan,
+  job: Job,
+  run: FilmRun,
+  { viscosity, air }: { viscosity: number; air: AirOverPanel },
+): Pick<Foreseen, 'mottle' | 'pinholeLogit' | 'blushLogit'> {
+  const { paint, room } = plan.bench;
+  const last = job.coats.at(-1)!;
+  const material = MATERIALS[paint.materialClass];
+  const { isWaterborne, evaporation } = air;
+  const filmShare = last.wetFilmM / usualFilmM(plan);
+  const constants = filmConstants(material, material.film);
+  const landedPaS = filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * viscosity;
+  const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
+  return {
+    ...(material.flake && plan.isEffect
+      ? {
+          mottle: mottleIndex({
+            filmShare,
+            skinSeconds: run.skinSeconds.at(-1) ?? wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
+            lockedIn: Math.max(0, Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent'])),
+            landedPaS,
+            reducerShare: paint.reducerShare,
+            usual: material.flake,
+          }),
+        }
+      : {}),
+    ...(isWaterborne
+      ? {
+          pinholeLogit: pinholeLogit({
+            filmShare,
+            airSpeedMPerS: plan.airSpeedMPerS,
+            volatileAtNext: volatile / Math.max(1e-12, volatile + dryFilmM(last)),
+          }),
+        }
+      : {
+          blushLogit: blushLogit({
+            dewC: dewPointC(room),
+            panelC: plan.panelC,
+            evaporation,
+            cures: material.film.curePerHour > 0,
+          }),
+        }),
+  };
+}
+
+/** Air that dries quicker than this locks the flake in as it lies. */
+const FLAKE_FOLLOWS = { water: 1.5, solvent: 1.6 } as const;
+
+/** A coat that had no skin when it was last looked at stayed wet for at least as long, and longer in damp air and where it is thick. */
+function wetSecondsOf(job: Job, usualSeconds: number, filmShare: number, { isWaterborne, evaporation }: AirOverPanel): number {
+  const { heat, lookMinutes = 0 } = job;
+  const after = heat ? heat.holdMinutes + Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin : lookMinutes;
+  const seenSeconds = (job.coats.at(-1)!.flashMinutes + after) * 60;
+  const drying = isWaterborne ? Math.max(evaporation, LEAST_DRYING) ** WET_TIME_POWER : 1;
+  return Math.max(seenSeconds, (usualSeconds / drying) * filmShare);
+}
+const LEAST_DRYING = 0.02;
+const WET_TIME_POWER = 0.9;
