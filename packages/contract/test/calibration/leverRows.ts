@@ -46,10 +46,11 @@ const glossy: MaterialClass[] = ['clearMediumSolids', 'clearHighSolids', 'single
 
 export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
   {
+    // Over that, drops dry on their way: fog and dry spray take over, and peel rises a little with them.
     lever: 'less air, one film',
     fault: 'peel',
     classes: glossy,
-    at: (i, s) => set(oneFilm(i), { inletKPa: between(1.6, 0.4, s) * i.settings.inletKPa! }),
+    at: (i, s) => set(oneFilm(i), { inletKPa: between(1.25, 0.4, s) * i.settings.inletKPa! }),
     of: (a) => risk(a, 'peel'),
   },
   {

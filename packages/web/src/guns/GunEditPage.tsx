@@ -60,6 +60,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
   const navigate = useNavigate();
   const [busy, write] = useWrite();
   const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : EMPTY));
+  const [picked, setPicked] = useState(0);
   const change = (changes: Partial<Draft>) => setDraft({ ...draft, ...changes });
   const changeGun = (changes: Partial<Draft['gun']>) => change({ gun: { ...draft.gun, ...changes } });
   const sets = draft.gun.nozzleSets ?? [];
@@ -105,7 +106,8 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           />
           {FIGURES.map(([field, label, kind]) => (
             <FigureInput
-              key={field}
+              // What was picked is shown as if it had been typed: the field begins anew with it.
+              key={`${field} ${picked}`}
               label={label}
               kind={kind}
               field={field}
@@ -116,7 +118,12 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           <LeafletBand band={draft.gun.leafletInletKPa} onChange={(leafletInletKPa) => changeGun({ leafletInletKPa })} />
         </div>
         {isKindUnknown(draft.gun as Gun, draft.gun.nozzlesMm[0]!) && (
-          <HvlpKind onPick={(ratedInletKPa) => changeGun({ ratedInletKPa, capKPaAtRated: MEANT_AT_CAP_KPA })} />
+          <HvlpKind
+            onPick={(ratedInletKPa) => {
+              changeGun({ ratedInletKPa, capKPaAtRated: MEANT_AT_CAP_KPA });
+              setPicked(picked + 1);
+            }}
+          />
         )}
         <Checkbox.Group
           label="Used for"
