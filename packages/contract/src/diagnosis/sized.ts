@@ -2,7 +2,7 @@
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
-import { panelOf, slopeDegOf } from '../plan/panels.ts';
+import { lapSecondsOf, panelOf, slopeDegOf } from '../plan/panels.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
@@ -28,6 +28,7 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
   const { limits: _l, next: _n, wettingFloor: _w, ...air } = climate as typeof climate & { wettingFloor?: boolean };
   const waits = waitsOf(whole, coat.stageId);
   const panel = panelOf({ ticket, stage });
+  const lapSeconds = lapSecondsOf({ ticket, stage }, setup);
   const { gun } = setupInput;
   const { wetFilmUm: _f, ...settings } = Object.fromEntries(
     settingNames.map((name) => [name, coat.done[name]?.value ?? setup[name]]),
@@ -51,7 +52,12 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
       fluidTurnsOut: Math.min(settings.fluidTurnsOut, fullFluidTurnsOf(gun)),
       fanTurnsOut: Math.min(settings.fanTurnsOut, fullFanTurnsOf(gun)),
     },
-    panel: { slopeDeg: slopeDegOf({ ticket, stage }), ...(panel ? { substrate: panel.substrate } : {}) },
+    panel: {
+      slopeDeg: slopeDegOf({ ticket, stage }),
+      ...(panel ? { substrate: panel.substrate } : {}),
+      ...(lapSeconds === undefined ? {} : { lapSeconds }),
+    },
+    ...(setupInput.way?.skill ? { technique: { skill: setupInput.way.skill } } : {}),
     // The waits that were really kept; after the last coat, the one that was planned.
     coats: Array.from({ length: Math.max(1, coat.ordinal) }, (_, i) => ({
       flashMinutes: (i < coat.ordinal - 1 ? waits[i]?.minutes : undefined) ?? recoat.earliestMinutes.value,

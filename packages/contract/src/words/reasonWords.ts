@@ -100,7 +100,7 @@ export const REASONS: Record<string, string> = {
   'pattern-even': 'An even oval: leave it as it is and count the turns.',
   'one-change': 'One change, then paper or test panel again; two at once tell nothing.',
   'solved-on-gun':
-    'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air and three quarters of a turn; the paper decides.',
+    'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air, outside its band to the band at once, and three quarters of a turn; the paper decides.',
   'valley-is-flat':
     'There are {count} good ways to set this gun; the best lies in a flat valley, so a little either way does no harm.',
   'waits-by-the-minute': "Each minute of a wait counts by the air of that minute; never under the sheet's least.",
