@@ -27,10 +27,19 @@ describe('the demo sheets', () => {
 });
 
 describe('six degrees more', () => {
-  it('moves reducer, flash and pot life, each with its why', () => {
+  it('moves the flash of the grade that is in the cup, and hardly that of the grade for the air', () => {
+    const at = (airC: number, wantedParts?: { name: string; fraction: number }[]) =>
+      planCoat({ ...context('tarnside-single', airC), ...(wantedParts ? { wantedParts } : {}) });
+    const [cool, warm] = [at(19), at(25)];
+    const kept = at(25, cool.inUse!.parts);
+    const minutes = ({ recoat }: ReturnType<typeof planCoat>) => recoat.earliestMinutes.value;
+    expect(minutes(kept)).toBeLessThan(minutes(cool) * 0.85);
+    expect(minutes(warm) / minutes(cool)).toBeGreaterThan(0.85);
+  });
+  it('moves reducer, hardener and pot life, each with its why', () => {
     const changes = changesBetween(planCoat(context('tarnside-single', 19)), planCoat(context('tarnside-single', 25)));
     const fields = changes.map(({ field }) => field);
-    expect(fields).toEqual(expect.arrayContaining(['reducer', 'hardener', 'flash', 'potLife']));
+    expect(fields).toEqual(expect.arrayContaining(['reducer', 'hardener', 'potLife']));
     expect(changes.find(({ field }) => field === 'reducer')!.why).toBeDefined();
     const [potLife] = changes.filter(({ field }) => field === 'potLife');
     expect(potLife!.to).toBeLessThan(potLife!.from as number);

@@ -179,8 +179,8 @@ const of = ({ um, coats, ...rest }: Random, more: Partial<Job> & { um?: number }
   ...more,
 });
 const law = (check: (job: Random) => void) => fc.assert(fc.property(jobs, check), { numRuns: 25 });
-/** Readiness is read between two steps: that much of it is the steps' own. */
-const READ_BETWEEN_STEPS = 1.005;
+/** Readiness is read between two steps of up to 20 s, of some 1500: that much of it is the steps' own. */
+const READ_BETWEEN_STEPS = 1.01;
 const readyOf = ({ readySeconds }: FilmRun) => readySeconds.at(-1) ?? Infinity;
 
 describe('laws of the film', () => {

@@ -1,7 +1,9 @@
 /** Reducer, hardener and adjuster that go into the cup: the painter's own pick where there is one, ours where there is none. */
 import { HARDENER_SPEED } from '@orthochrom/core/inForce/cure.ts';
-import { gradeOfBlend } from '@orthochrom/core/reducer/blend.ts';
-import { speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
+import { slowFractionForDesign } from '@orthochrom/core/evaporation/solvents.ts';
+import { stepsFromMedium } from '@orthochrom/core/film/flashToday.ts';
+import { gradeOfBlend, slowFractionOf } from '@orthochrom/core/reducer/blend.ts';
+import { designTemperatureC, speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
 import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import type { AnswerOf, InputOf } from '../registry.ts';
 
@@ -18,7 +20,7 @@ export type GradeInUse = {
   adjusterPercentOfPaint?: number;
   openTimeMinutes?: AnswerOf<'reducer'>['openTimeMinutes'];
   evaporationIndex?: number;
-  /** Grades slower than ours: what the clock of waits is told. */
+  /** Steps slower than a medium grade, of what is really in the cup: what the clock of waits is told. */
   stepsSlower?: number;
 };
 
@@ -46,6 +48,16 @@ export function gradeInUse(
     ...(choice.adjusterPercentOfPaint === undefined ? {} : { adjusterPercentOfPaint: choice.adjusterPercentOfPaint }),
     ...(judged.openTimeMinutes ? { openTimeMinutes: judged.openTimeMinutes } : {}),
     ...(judged.evaporationIndex === undefined ? {} : { evaporationIndex: judged.evaporationIndex }),
-    ...(wanted ? { stepsSlower: wanted.stepsSlower } : {}),
+    ...stepsOf(parts, question.grades, hardenerGrade),
   };
+}
+
+/** The reducer's grade sets the pace, the hardener's where nothing is reduced; of what is neither, its sheet's. */
+function stepsOf(
+  parts: GradeInUse['parts'],
+  grades: readonly Grade[] | undefined,
+  hardener: Grade | undefined,
+): Pick<GradeInUse, 'stepsSlower'> {
+  if (parts.length > 0 && grades) return { stepsSlower: stepsFromMedium(slowFractionOf(parts, grades)) };
+  return hardener ? { stepsSlower: stepsFromMedium(slowFractionForDesign(designTemperatureC(hardener))) } : {};
 }

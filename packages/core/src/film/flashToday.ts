@@ -18,6 +18,9 @@ import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/so
 /** Slow share of a medium grade. */
 const MEDIUM_SLOW_FRACTION = slowFractionForDesign(21.5);
 
+/** Steps slower than a medium grade, as the clock counts them: the slow share turned round. */
+export const stepsFromMedium = (slowFraction: number): number => (slowFraction - MEDIUM_SLOW_FRACTION) / SLOW_FRACTION_PER_STEP;
+
 export type FlashFactors = { temperature: number; air: number; grade: number; film: number; total: number };
 export type SheetConditions = { atC: number; atHumidityPercent?: number; wetFilmUm?: number };
 
@@ -27,6 +30,7 @@ export function flashFactors(input: {
   climate: Climate;
   sheet: SheetConditions;
   wetFilmUm?: number;
+  /** Over a medium grade, which is the sheet's at its own temperature. */
   gradeStepsSlower?: number;
   substrate?: Substrate;
 }): FlashFactors {

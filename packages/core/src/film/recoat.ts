@@ -23,6 +23,7 @@ export type RecoatInput = {
   /** From the end of the last coat; before heat, of its last panel: heat takes all of them at once. */
   minutesSince: number;
   wetFilmUm?: number;
+  /** Steps slower than a medium grade of what is in the cup; negative quicker. */
   reducer?: { stepsSlower: number };
   next: NextStep;
   /** What is sprayed next, where that is something else: its sheet rules the air then. */
@@ -59,6 +60,8 @@ const NEXT_NAME: Record<NextStep, string> = {
 };
 const isCoat = (next: NextStep): boolean => next === 'coat' || next === 'clear';
 const SLOW_ON_COLD_PANEL_C = 18;
+/** A medium grade is medium wherever its maker draws the middle. */
+const HALF_A_STEP = 0.5;
 
 export function recoatOf(input: RecoatInput): RecoatAnswer {
   const { layer, climate, next, minutesSince } = input;
@@ -125,7 +128,7 @@ function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFi
   if (wetFilmUm !== undefined && film.source === 'sheet' && wetFilmUm > film.value.mostUm)
     verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
   const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
-  if (reducer && reducer.stepsSlower > 0 && panelC < SLOW_ON_COLD_PANEL_C)
+  if (reducer && reducer.stepsSlower > HALF_A_STEP && panelC < SLOW_ON_COLD_PANEL_C)
     verdicts.push(caution('grade-slow-for-cold', { grade: 'This grade', effectiveC: effectiveTemperatureC(climate) }));
   return verdicts;
 }
