@@ -107,6 +107,8 @@ test('a run over a soluble primer is stripped, never polished; first aid is one 
   const answer = page.getByRole('region', { name: 'Answer', exact: true });
   const told = ['trickle', 'before', 'aerosol_or_unknown', 'upright', 'edge_or_hole_or_trim'];
   await page.getByText('Dry', { exact: true }).click();
+  // Only an answer ends the questions; that none stands there yet does not.
+  await expect(question).toBeVisible();
   for (let looks = 0; looks < 14 && !(await answer.getByText('Strip it').isVisible()); looks++) {
     if (!(await question.isVisible())) break;
     const options = question.locator('[data-option]');
