@@ -1,6 +1,7 @@
 /** Which one change helps most: each lever moved by itself, the whole chain run again, and the moves ranked. */
 import { COARSE } from '../film/filmRun.ts';
-import { foresee, type CoatPlan, type Unknowns } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
+import { foresee, type Unknowns } from './foresee.ts';
 import { movesOf, type Along, type ChangeKnob, type ChangeRoom } from './moves.ts';
 import { linkedRisks, riskSpread, RISKS, troubleOf, type RiskName, type Sds } from './spreads.ts';
 

@@ -6,7 +6,10 @@ import type { FilmRun } from '../film/filmRun.ts';
 import { dryFilmM, effectiveCOf, landedSolids, type Job } from '../film/job.ts';
 import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
-import type { CoatPlan, Foreseen } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
+
+/** Absent where it cannot come: no flake, no water, no solvent. */
+export type EffectRisks = { mottle?: number | undefined; pinholeLogit?: number | undefined; blushLogit?: number | undefined };
 
 export type AirOverPanel = { evaporation: number; isWaterborne: boolean };
 /** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
@@ -28,7 +31,7 @@ export function effectRisksOf(
   job: Job,
   run: FilmRun,
   { viscosity, air }: { viscosity: number; air: AirOverPanel },
-): Pick<Foreseen, 'mottle' | 'pinholeLogit' | 'blushLogit'> {
+): EffectRisks {
   const { paint, room } = plan.bench;
   const last = job.coats.at(-1)!;
   const material = MATERIALS[paint.materialClass];

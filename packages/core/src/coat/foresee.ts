@@ -5,13 +5,13 @@ import { eachVolatile } from '../evaporation/solvents.ts';
 import { FINE, type FilmRun, type Mesh } from '../film/filmRun.ts';
 import { dryFilmM, runJob, type Job, type JobCoat } from '../film/job.ts';
 import { peelIndex, steepnessOf } from '../film/levelling.ts';
-import type { GunModel } from '../gun/gunModel.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';
 import { popOfJob, retainedOf } from '../risk/popOfJob.ts';
 import { openSeconds } from '../reducer/openTime.ts';
 import { panelLapSeconds } from './lap.ts';
-import { sprayedBy, type CoatBench, type Sprayed } from './bench.ts';
-import { airOverPanel, effectRisksOf, usualFilmM } from './effectRisks.ts';
+import { sprayedBy, type Sprayed } from './bench.ts';
+import type { CoatPlan } from './coatPlan.ts';
+import { airOverPanel, effectRisksOf, usualFilmM, type EffectRisks } from './effectRisks.ts';
 
 /** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
 export type Unknowns = {
@@ -24,31 +24,7 @@ export type Unknowns = {
 };
 export const AS_KNOWN: Unknowns = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1, sag: 1, film: 1 };
 
-export type CoatPlan = {
-  bench: CoatBench;
-  coats: readonly { flashMinutes: number; settings: KnownSettings; model: GunModel }[];
-  /** Sheet's film and minutes of each coat. */
-  sheet: {
-    wetFilmM: number;
-    flashMinutes: number;
-    lastMinutes: number;
-    atC: number;
-    atHumidityPercent: number;
-    coats?: number | undefined;
-  };
-  below: readonly JobCoat[];
-  panelC: number;
-  airSpeedMPerS: number;
-  substrate: Job['substrate'];
-  slopeDeg: number;
-  /** What is gone over before the gun is back beside what it laid; `lapSeconds` where the round of the whole job tells. */
-  panel: { lengthM?: number | undefined; heightM?: number | undefined; lapSeconds?: number | undefined };
-  heat?: Job['heat'];
-  isEffect: boolean;
-  /** Drops that suit this paint from this kind of gun. */
-  dropWindowUm: [number, number];
-};
-export type Foreseen = {
+export type Foreseen = EffectRisks & {
   sprayed: Sprayed[];
   job: Job;
   run: FilmRun;
@@ -65,9 +41,6 @@ export type Foreseen = {
   retained: number;
   popTerms: Record<PopTerm, number>;
   popLogit: number;
-  mottle?: number | undefined;
-  pinholeLogit?: number | undefined;
-  blushLogit?: number | undefined;
 };
 
 /** Looked at so long after the last coat where no heat comes. */

@@ -16,7 +16,7 @@ import { MATERIALS } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import { SPEEDS, type Speed } from '../trade/vocabulary.ts';
 import { sprayedBy } from './bench.ts';
-import type { CoatPlan } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
 
 export type ChangeKnob =
   | 'inletKPa'

@@ -17,7 +17,7 @@ import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { sprayedBy, type CoatBench } from './bench.ts';
-import type { CoatPlan } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
 
 export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[]; settings: KnownSettings } {
   const { climate, material, gun, bake } = input;

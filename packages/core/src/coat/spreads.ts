@@ -18,7 +18,8 @@ import {
   stripeDeviations,
   type Shows,
 } from '../risk/links.ts';
-import { AS_KNOWN, foresee, type CoatPlan, type Foreseen, type Unknowns } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
+import { AS_KNOWN, foresee, type Foreseen, type Unknowns } from './foresee.ts';
 import type { Sureness } from './sureness.ts';
 
 export const RISKS = ['peel', 'run', 'pop', 'drySpray', 'stripe', 'pinhole', 'mottle', 'blush'] as const;

@@ -9,7 +9,8 @@ import { layerOfMaterial } from './coatInput.ts';
 import { because, caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
 import type { PopTerm } from '../risk/pop.ts';
 import { testsOf } from '../gun/gun.ts';
-import type { CoatPlan, Foreseen } from './foresee.ts';
+import type { CoatPlan } from './coatPlan.ts';
+import type { Foreseen } from './foresee.ts';
 import { HIGH_RISK } from './spreads.ts';
 import type { Sureness } from './sureness.ts';
 
