@@ -50,12 +50,14 @@ export const reducer = defineCalculation('reducer', {
         if (grades && !grades.some((grade) => grade.name === part.name))
           ctx.addIssue(notInRecipe(['now', i, 'name'], `${part.name} is not among the grades at hand`));
       });
-      const mixed = now?.reduce((total, { fraction }) => total + fraction, 0);
-      if (now && now.length > 0 && Math.abs(mixed! - 1) > 0.005)
-        ctx.addIssue(contradiction(['now'], `the fractions add up to ${mixed!.toFixed(2)}; they must make 1`));
-      const sum = pick?.parts.reduce((total, { fraction }) => total + fraction, 0);
-      if (pick && pick.parts.length > 0 && Math.abs(sum! - 1) > 0.005)
-        ctx.addIssue(contradiction(['wanted', 'parts'], `the fractions add up to ${sum!.toFixed(2)}; they must make 1`));
+      for (const [path, parts] of [
+        [['now'], now],
+        [['wanted', 'parts'], pick?.parts],
+      ] as const) {
+        const sum = parts?.reduce((total, { fraction }) => total + fraction, 0) ?? 1;
+        if (parts && parts.length > 0 && Math.abs(sum - 1) > 0.005)
+          ctx.addIssue(contradiction([...path], `the fractions add up to ${sum.toFixed(2)}; they must make 1`));
+      }
     }),
   answer: z.strictObject({
     choice: z

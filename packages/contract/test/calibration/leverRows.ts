@@ -1,6 +1,7 @@
 /** The table of levers (docs/MODEL.md): what a painter moves, the fault that goes with it, over which range. */
 import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
+import { air, set } from './changedInput.ts';
 import { GRADES, type Wanted } from './rightCoats.ts';
 
 type Input = InputOf<'coat'>;
@@ -17,14 +18,6 @@ export type LeverRow = {
   of: (answer: Answer) => number;
   slack?: number;
 };
-const set = (input: Input, settings: Partial<Input['settings']>): Input => ({
-  ...input,
-  settings: { ...input.settings, ...settings },
-});
-const air = (input: Input, climate: Partial<Input['climate']>): Input => ({
-  ...input,
-  climate: { ...input.climate, ...climate },
-});
 const between = (low: number, high: number, share: number) => low + (high - low) * share;
 /** The hand that lays the wanted film whatever the other knobs do. */
 const oneFilm = (input: Input): Input => {

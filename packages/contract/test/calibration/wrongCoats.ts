@@ -1,19 +1,12 @@
 /** One gross fault put into a coat that was right: what an able painter would shake the head at, and the risks that ought to lead. */
 import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
 import type { InputOf } from '../../src/registry.ts';
+import { air, set } from './changedInput.ts';
 import { GRADES, rightCoat, type Drawn, type Wanted } from './rightCoats.ts';
 
 type Input = InputOf<'coat'>;
 export type GrossFault = { name: string; leads: readonly RiskName[]; in: Wanted; spoil: (input: Input) => Input };
 
-const set = (input: Input, settings: Partial<Input['settings']>): Input => ({
-  ...input,
-  settings: { ...input.settings, ...settings },
-});
-const air = (input: Input, climate: Partial<Input['climate']>): Input => ({
-  ...input,
-  climate: { ...input.climate, ...climate },
-});
 const waits = (input: Input, flashMinutes: number): Input => ({ ...input, coats: input.coats.map(() => ({ flashMinutes })) });
 /** A hand that is so many times as slow lays so many times the film. */
 const slower = (input: Input, times: number): Input => set(input, { gunSpeedMPerS: input.settings.gunSpeedMPerS! / times });

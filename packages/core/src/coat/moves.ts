@@ -7,13 +7,12 @@ import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import type { KnownSettings } from '../gun/gun.ts';
 import { HAND_M_PER_S } from '../gun/hand.ts';
-import { leastOverlapPercent } from '../gun/overlap.ts';
+import { usualOverlapPercent } from '../gun/overlap.ts';
 import type { Paint } from '../mix/paint.ts';
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
-import { STAGE_PRACTICE } from '../trade/practice.ts';
 import { SPEEDS, type Speed } from '../trade/vocabulary.ts';
 import { sprayedBy } from './bench.ts';
 import type { CoatPlan } from './coatPlan.ts';
@@ -125,7 +124,7 @@ const FULL = 0.85;
 /** Overlap that practice gives this coat, as a share. */
 function usualOverlap({ bench: { paint }, isEffect }: CoatPlan): number {
   const { stage } = MATERIALS[paint.materialClass];
-  return Math.max(STAGE_PRACTICE[stage].overlapPercent, leastOverlapPercent(stage, isEffect ? 'metallic' : 'solid') + 6) / 100;
+  return usualOverlapPercent(stage, isEffect ? 'metallic' : 'solid') / 100;
 }
 
 function timeMoves(plan: CoatPlan): Move[] {

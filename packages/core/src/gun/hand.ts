@@ -3,10 +3,9 @@ import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { because, type Reason } from '../outcome/told.ts';
 import { GUNS } from '../trade/gunClasses.ts';
-import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { Finish, PartKind, Stage } from '../trade/vocabulary.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from './gun.ts';
-import { leastOverlapPercent } from './overlap.ts';
+import { usualOverlapPercent } from './overlap.ts';
 import { presetFor } from './preset.ts';
 import type { GunSheet, Way } from './way.ts';
 
@@ -73,8 +72,7 @@ export function handFor(input: HandInput): { distanceMm: number; overlapPercent:
   const { stage, finish, part, mist, sheet, way } = input;
   const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
   const distanceMm = toStep(ownDistanceMm(input) * presetFor(part, mist).distance, 5);
-  const overlapPercent =
-    sheet?.overlapPercent ?? ownOverlap ?? Math.max(STAGE_PRACTICE[stage].overlapPercent, leastOverlapPercent(stage, finish) + 6);
+  const overlapPercent = sheet?.overlapPercent ?? ownOverlap ?? usualOverlapPercent(stage, finish);
   const isSheets = sheet?.overlapPercent !== undefined;
   const reasons = [because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule')];
   if (isSheets && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)

@@ -7,6 +7,7 @@
  *
  * Source  ours: volume balance of parallel passes
  */
+import { STAGE_PRACTICE } from '../trade/practice.ts';
 import { isEffect, type Finish, type Stage } from '../trade/vocabulary.ts';
 import { caution, type Told, type Verdict } from '../outcome/told.ts';
 
@@ -93,3 +94,8 @@ function verdictsOf({ fanWidthMm, stage, finish }: OverlapInput, overlapPercent:
   if (fanWidthMm < PINCHED_FAN_MM) verdicts.push(caution('fan-pinched', { fanWidthMm }));
   return verdicts;
 }
+
+/** What practice gives a coat: its stage's, and clear of the least that hides the lines of this colour. */
+export const usualOverlapPercent = (stage: Stage, finish?: Finish): number =>
+  Math.max(STAGE_PRACTICE[stage].overlapPercent, leastOverlapPercent(stage, finish) + CLEAR_OF_LEAST);
+const CLEAR_OF_LEAST = 6;
