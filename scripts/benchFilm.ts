@@ -7,7 +7,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
 import { airOver, dryingStep, workspaceFor } from '@orthochrom/core/film/drying.ts';
-import { emptyStack, lay } from '@orthochrom/core/film/stack.ts';
+import { emptyStack, addCoat } from '@orthochrom/core/film/stack.ts';
 import { fanProfile } from '@orthochrom/core/gun/fan.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
 import { MEDIUM_REDUCER, mixtureOf } from '@orthochrom/core/material/mixture.ts';
@@ -53,7 +53,7 @@ function dryingRun(): void {
     8,
   );
   for (let i = 0; i < 3; i++)
-    lay(
+    addCoat(
       stack,
       {
         materialClass: 'clearMediumSolids',
@@ -68,7 +68,10 @@ function dryingRun(): void {
       },
       8,
     );
-  const air = airOver({ room: { airTemperatureC: 21, relativeHumidityPercent: 50 }, airSpeedMPerS: 0.3, substrate: 'metal' }, 1);
+  const air = airOver(
+    { roomAir: { airTemperatureC: 21, relativeHumidityPercent: 50 }, airSpeedMPerS: 0.3, substrate: 'metal' },
+    1,
+  );
   const panel = { temperatureC: 21 };
   const work = workspaceFor(24);
   for (let s = 0; s < STEPS; s++) dryingStep(stack, panel, air, work, { seconds: 0.1 * (s + 1), diffusion: 1 });

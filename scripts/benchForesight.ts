@@ -4,7 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
-import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/spreads.ts';
+import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { rightCoats } from '../packages/contract/test/calibration/rightCoats.ts';
 
 type Risks = Partial<Record<RiskName, number>>;

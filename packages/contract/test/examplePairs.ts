@@ -1,6 +1,6 @@
 /** Reads the example pairs of the contract and holds an outcome against one, as CALCULATIONS.md says how. */
 import { readFileSync } from 'node:fs';
-import { worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import type { Outcome } from '../src/registry.ts';
 
 type Wanted =

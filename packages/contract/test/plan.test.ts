@@ -1,6 +1,6 @@
 /** The plan of a coat from the invented shop's own sheets: what changes with the air, and what never may. */
 import { describe, expect, it } from 'vitest';
-import { changesBetween } from '../src/plan/changes.ts';
+import { planDifferences } from '../src/plan/planDifferences.ts';
 import { coatOrder } from '../src/plan/coatOrder.ts';
 import { planCoat, stopsOf } from '../src/plan/planCoat.ts';
 import { sheetFaults } from '../src/sheet/sheetChecks.ts';
@@ -37,7 +37,7 @@ describe('six degrees more', () => {
     expect(minutes(warm) / minutes(cool)).toBeGreaterThan(0.85);
   });
   it('moves reducer, hardener and pot life, each with its why', () => {
-    const changes = changesBetween(planCoat(context('tarnside-single', 19)), planCoat(context('tarnside-single', 25)));
+    const changes = planDifferences(planCoat(context('tarnside-single', 19)), planCoat(context('tarnside-single', 25)));
     const fields = changes.map(({ field }) => field);
     expect(fields).toEqual(expect.arrayContaining(['reducer', 'hardener', 'potLife']));
     expect(changes.find(({ field }) => field === 'reducer')!.why).toBeDefined();
@@ -46,7 +46,7 @@ describe('six degrees more', () => {
   });
 
   it('turn a cold stop into a go, with the stop named on the other side', () => {
-    const [stops] = changesBetween(
+    const [stops] = planDifferences(
       planCoat(context('tarnside-sb-metallic', 12)),
       planCoat(context('tarnside-sb-metallic', 20)),
     ).filter(({ field }) => field === 'stops');
@@ -56,7 +56,7 @@ describe('six degrees more', () => {
 
   it('say nothing where nothing changes', () => {
     const plan = planCoat(context('tarnside-single', 22));
-    expect(changesBetween(plan, plan)).toEqual([]);
+    expect(planDifferences(plan, plan)).toEqual([]);
   });
 });
 

@@ -7,7 +7,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fitProduct } from '../src/calibration/productFit.ts';
 import { coatOf } from '../src/coat/coat.ts';
-import { foresee } from '../src/coat/foresee.ts';
+import { simulateCoat } from '../src/coat/simulateCoat.ts';
 import { planOf } from '../src/coat/plan.ts';
 import { filmExpected } from '../src/coat/filmExpected.ts';
 import { VOLATILES } from '../src/evaporation/solvents.ts';
@@ -50,7 +50,7 @@ describe('the chain', () => {
     const answer = coat();
     near(answer.film.wetUm.value, 57.7, 0.01);
     // The card's own run goes into the oven; the answer tells readiness without it.
-    near(foresee(planOf(CHAIN).plan).run.readySeconds[1]!, 876.2, 0.02);
+    near(simulateCoat(planOf(CHAIN).plan).run.readySeconds[1]!, 876.2, 0.02);
     expect(answer.flashReadyMinutes[1]!.value).toBeGreaterThan(876.2 / 60);
     near(answer.sagMm.value, 3.635, 0.01);
     near(answer.peelIndex.value, 8.718, 0.01);
@@ -82,7 +82,7 @@ describe('the chain', () => {
         (material, inletKPa, distanceMm) => {
           const paint = paintOf({ class: material }, 20);
           const model = gunModelOf({ class: 'hvlp', nozzlesMm: [1.4] }, 1.4, paint);
-          const room = { airTemperatureC: 24, relativeHumidityPercent: 45 };
+          const roomAir = { airTemperatureC: 24, relativeHumidityPercent: 45 };
           const { landing, fluidMlPerMin } = sprayOf({
             model,
             materialClass: material,
@@ -91,7 +91,7 @@ describe('the chain', () => {
             fluidTurnsOut: 3,
             fanTurnsOut: 2.2,
             distanceMm,
-            room,
+            roomAir,
           });
           const sprayed = fluidMlPerMin / 6e7;
           const missed = sprayed * (1 - landing.transferFraction);

@@ -1,8 +1,8 @@
 /** The judgement on a small knowledge of its own, and the readings that plan and record give. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { heardOf, logLikelihoodsOf, posteriorOf, tablesOf } from '../src/diagnosis/answers.ts';
-import { blameOf } from '../src/diagnosis/causes.ts';
+import { answerEvidence, logLikelihoodsOf, posteriorOf, tablesOf } from '../src/diagnosis/answers.ts';
+import { causePosterior } from '../src/diagnosis/causes.ts';
 import { beliefsOf, isMet, probabilityOf } from '../src/diagnosis/evidence.ts';
 import { linksOf, logPriorsOf, noisyOr } from '../src/diagnosis/faultPrior.ts';
 import type { Knowledge, Log } from '../src/diagnosis/knowledge.ts';
@@ -145,9 +145,9 @@ describe('a fault from its causes', () => {
   });
   it('blames what was found out of line, and both where both were', () => {
     const log = { p: -0.2, w: 1.5 };
-    const blame = blameOf(SMALL, beliefsOf(SMALL, log), [0.5, 0.5, 0], undefined);
-    expect(blame.get('low_air')).toBeGreaterThan(0.4);
-    expect(blame.get('heavy')).toBeGreaterThan(0.3);
+    const posteriors = causePosterior(SMALL, beliefsOf(SMALL, log), [0.5, 0.5, 0], undefined);
+    expect(posteriors.get('low_air')).toBeGreaterThan(0.4);
+    expect(posteriors.get('heavy')).toBeGreaterThan(0.3);
   });
 });
 
@@ -161,17 +161,17 @@ describe('answers', () => {
     );
   });
   it('about the same fact do not count twice in full', () => {
-    const heard = heardOf(tables, [
+    const evidence = answerEvidence(tables, [
       { question: 'q2', answer: 'yes' },
       { question: 'q1', answer: 'bumps' },
     ]);
-    expect(heard.map(({ question, power }) => [question, power])).toEqual([
+    expect(evidence.map(({ question, power }) => [question, power])).toEqual([
       ['q1', 1],
       ['q2', 0.5],
     ]);
   });
   it('stay finite and sum to 1 however many there are', () => {
-    const many = Array.from({ length: 400 }, () => heardOf(tables, [{ question: 'q1', answer: 'bumps' }])).flat();
+    const many = Array.from({ length: 400 }, () => answerEvidence(tables, [{ question: 'q1', answer: 'bumps' }])).flat();
     const posterior = posteriorOf([-1, -2, -3], many);
     expect(posterior.reduce((a, b) => a + b, 0)).toBeCloseTo(1);
     expect(posterior[0]).toBeGreaterThan(0.999);

@@ -40,7 +40,7 @@ function film(job: Job, mesh: Mesh = FINE): Film {
         viscosityFactor: 1,
       })),
       around: {
-        room: { airTemperatureC: job.airC, relativeHumidityPercent: job.humidity ?? 50 },
+        roomAir: { airTemperatureC: job.airC, relativeHumidityPercent: job.humidity ?? 50 },
         airSpeedMPerS: job.speed ?? 0.3,
         substrate: 'metal',
       },

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { m3PerS } from '../src/compressedAir/freeAir.ts';
 import { dueOf } from '../src/gun/care.ts';
-import { doubtsAbout } from '../src/gun/doubts.ts';
+import { implausibleFigures } from '../src/gun/plausibility.ts';
 import { areasFromRating, capFlow, capKPaAt, hornOpening, inletForCap } from '../src/gun/airCap.ts';
 import { fanProfile, fanShape, fanWidthM } from '../src/gun/fan.ts';
 import { fluidM3PerS, type FluidInput } from '../src/gun/fluidFlow.ts';
@@ -248,7 +248,7 @@ describe('care', () => {
 });
 
 describe('a doubt about a gun', () => {
-  const codes = (gun: Gun) => doubtsAbout(gun).map(({ code }) => code);
+  const codes = (gun: Gun) => implausibleFigures(gun).map(({ code }) => code);
   it('asks about what is unlike its kind, and is silent about its own rating', () => {
     fc.assert(
       fc.property(anyClass, (kind) => {

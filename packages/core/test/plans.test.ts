@@ -4,7 +4,7 @@ import type { GunClass } from '../src/trade/gunClasses.ts';
 import type { Stage } from '../src/trade/vocabulary.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { setupForeseen } from '../src/coat/setupForeseen.ts';
+import { setupWithRisks } from '../src/coat/setupWithRisks.ts';
 import { practiceOf } from '../src/inForce/nozzleBandOf.ts';
 import { paintInCup } from '../src/gun/paintInCup.ts';
 import { fanProfile } from '../src/gun/fan.ts';
@@ -34,7 +34,7 @@ describe("the card's plans", () => {
           paint,
           materialClass: paint.materialClass,
           needleTurnsOfFour: practice(kind, stage).needleTurnsOfFour,
-          room: { airTemperatureC: 20, relativeHumidityPercent: 50 },
+          roomAir: { airTemperatureC: 20, relativeHumidityPercent: 50 },
           wetFilmUm,
           wholeBandPsi: whole,
           bandPsi: (share) => {
@@ -55,7 +55,7 @@ describe("the card's plans", () => {
 
   it('are several, differ, and keep to band, cap and needle', () => {
     for (const stage of ['base', 'clear', 'primer'] as const) {
-      const answer = setupForeseen({
+      const answer = setupWithRisks({
         gun: { class: 'hvlp', nozzlesMm: [1.3, 1.8], maxInletKPa: 250 },
         stage,
         carrier: 'solvent',

@@ -51,7 +51,7 @@ function pop(stack: Stack): number {
   });
   const job: Job = {
     coats,
-    room: { airTemperatureC: airC, relativeHumidityPercent: stack.humidity ?? 50 },
+    roomAir: { airTemperatureC: airC, relativeHumidityPercent: stack.humidity ?? 50 },
     panelC: airC,
     airSpeedMPerS: speed,
     substrate: 'metal',

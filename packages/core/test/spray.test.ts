@@ -51,7 +51,7 @@ function spray(
     fluidTurnsOut: turns,
     fanTurnsOut: fan,
     distanceMm,
-    room: { airTemperatureC: airC, relativeHumidityPercent: humidity },
+    roomAir: { airTemperatureC: airC, relativeHumidityPercent: humidity },
   });
 }
 const passes = (at: Spray, material: MaterialClass, overlap: number, gunSpeedMPerS: number) =>

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { topcoatGun as gun } from './topcoatGun.ts';
 import type { Settings } from '../src/gun/gun.ts';
-import { PATTERNS, SIGHTS, type Seen } from '../src/gun/seen.ts';
+import { PATTERNS, BURST_SYMPTOMS, type PatternSymptom } from '../src/gun/patternSymptoms.ts';
 import { tuneOf, type TuneInput } from '../src/gun/tune.ts';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
@@ -18,7 +18,7 @@ describe('tuning', () => {
     gunSpeedMPerS: 0.45,
   };
   const input: TuneInput = { settings, seen: ['coarseSpots'], stage: 'clear', carrier: 'solvent', gun };
-  const anySeen = fc.uniqueArray(fc.constantFrom<Seen>(...PATTERNS, ...SIGHTS), { minLength: 1, maxLength: 3 });
+  const anySeen = fc.uniqueArray(fc.constantFrom<PatternSymptom>(...PATTERNS, ...BURST_SYMPTOMS), { minLength: 1, maxLength: 3 });
   it('changes one knob, within what this gun, coat and place allow', () => {
     fc.assert(
       fc.property(
@@ -62,7 +62,7 @@ describe('tuning', () => {
     );
   });
   it('moves first what stands far off: half the air to its band, a gun at 90 mm further, a hand at 0.9 m/s slower', () => {
-    const first = (seen: Seen, off: Partial<Settings>) =>
+    const first = (seen: PatternSymptom, off: Partial<Settings>) =>
       tuneOf({ ...input, seen: [seen], settings: { ...settings, ...off } }).steps[0];
     expect(first('coarseSpots', { inletKPa: 69 })).toMatchObject({ knob: 'inletKPa', to: 138 });
     expect(first('runs', { distanceMm: 90 })).toMatchObject({ knob: 'distanceMm', to: 150 });

@@ -1,6 +1,6 @@
 /** Findings: judged again by the server, confirmed later, their changes offered, their photos kept, handed over and taken in. */
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
-import { coatAsTaken, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
+import { coatAsTaken, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
@@ -114,7 +114,7 @@ describe('the readings of a ticket', () => {
 
 it('the forward model sizes a change on the coat as it was taken: more air, finer drops; less fluid, less film', () => {
   const input = coatAsTaken(whole, lastClear())!;
-  const [air, fluid] = sizedSteps(input, ask('coat', input), ['p_up', 'fluid_in', 'mat_warm']);
+  const [air, fluid] = modelledSteps(input, ask('coat', input), ['p_up', 'fluid_in', 'mat_warm']);
   expect(air!.dropletUm[1]).toBeLessThan(air!.dropletUm[0]);
   expect(fluid!.wetUm[1]).toBeLessThan(fluid!.wetUm[0]);
 });

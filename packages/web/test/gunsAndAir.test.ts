@@ -1,5 +1,5 @@
 import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
-import { PATTERNS } from '@orthochrom/core/gun/seen.ts';
+import { PATTERNS } from '@orthochrom/core/gun/patternSymptoms.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { layOutChain } from '../src/compressedAir/chainLayout.ts';
@@ -8,8 +8,8 @@ import { ITEM, PARTS } from '../src/guns/care/careWords.ts';
 import { layOutFlowing, layOutTests, shortfallByWeekday } from '../src/guns/historyLayout.ts';
 import { patternDots } from '../src/guns/tests/patternLayout.ts';
 import { whatItDid } from '../src/guns/tests/whatItDid.ts';
-import { afterShot, START } from '../src/ticket/byEar.ts';
-import { layOutOverlap } from '../src/ticket/overlapLayout.ts';
+import { afterShot, START } from '../src/ticket/gun/byEar.ts';
+import { layOutOverlap } from '../src/ticket/gun/overlapLayout.ts';
 import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { readTyped } from '../src/units/typed.ts';
 

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { ask } from '@orthochrom/contract/registry.ts';
-import { worstLevel } from '@orthochrom/core/outcome/told.ts';
+import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { describe, expect, it } from 'vitest';
-import { layOutCup } from '../src/ticket/cupLayout.ts';
-import { layOutGauge, layOutKnob } from '../src/ticket/instrumentLayout.ts';
+import { layOutCup } from '../src/ticket/mix/cupLayout.ts';
+import { layOutGauge, layOutKnob } from '../src/ticket/gun/instrumentLayout.ts';
 import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
 import { layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
 import { dayWindows, layOutDay, type DayWindow } from '../src/today/dayLayout.ts';

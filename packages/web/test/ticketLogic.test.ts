@@ -7,10 +7,10 @@ import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { GATE_VERSION, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
 import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/coatSteps.ts';
 import { countdownText } from '../src/ticket/countdown.ts';
-import { panelName } from '../src/ticket/names.ts';
+import { panelName } from '../src/words/tradeNames.ts';
 import { ribbonBlocks } from '../src/ticket/ribbonLayout.ts';
 import { stackLayers } from '../src/ticket/stackLayout.ts';
-import { draftFaults, emptyDraft, newPanel, withPanelsInStages, type TicketDraft } from '../src/ticket/ticketDraft.ts';
+import { draftFaults, emptyDraft, newPanel, withPanelsInStages, type TicketDraft } from '../src/ticket/form/ticketDraft.ts';
 import { gradeBands } from '../src/today/dayLayout.ts';
 
 const MINUTE = 60_000;

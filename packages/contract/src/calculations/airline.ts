@@ -2,7 +2,7 @@ import { airlineOf } from '@orthochrom/core/compressedAir/airline.ts';
 import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { lineShape, lossGiven } from '../shapes/gun.ts';
-import { explained } from '../shapes/told.ts';
+import { explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const airline = defineCalculation('airline', {

@@ -3,7 +3,7 @@ import { Carrier, MaterialClass, StageName } from '../shapes/trade.ts';
 import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { z } from 'zod';
 import { climateShape, Limits } from '../shapes/climate.ts';
-import { told } from '../shapes/told.ts';
+import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const climate = defineCalculation('climate', {
@@ -19,7 +19,7 @@ export const climate = defineCalculation('climate', {
     humidityRatioGPerKg: z.number(),
     panelMarginC: z.number().optional(),
     limits: LimitsInForce,
-    ...told,
+    ...verdictsShape,
   }),
   compute: climateOf,
 });

@@ -8,7 +8,7 @@ import { Bake, Layer } from '../shapes/film.ts';
 import { Gun, Settings, beyondTravel } from '../shapes/gun.ts';
 import { Material } from '../shapes/material.ts';
 import { RiskName, Risks } from '../shapes/risks.ts';
-import { explained, Spread } from '../shapes/told.ts';
+import { explained, Spread } from '../shapes/verdicts.ts';
 import { changeText, popTermText, riskText } from '../words/coatWords.ts';
 import { knobWords } from '../words/tuneWords.ts';
 import { defineCalculation } from './define.ts';
@@ -46,7 +46,7 @@ export const CoatInput = z
     );
   });
 
-export const Change = z.strictObject({
+export const CoatChange = z.strictObject({
   knob: z.string(),
   from: z.number(),
   to: z.number(),
@@ -112,7 +112,7 @@ export const coat = defineCalculation('coat', {
       }),
     ),
     popLayer: z.strictObject({ coat: z.number() }).optional(),
-    changes: z.array(Change).optional(),
+    changes: z.array(CoatChange).optional(),
     settings: z.record(z.string(), z.number()),
     ...explained,
   }),

@@ -1,7 +1,7 @@
 import { compressorOf } from '@orthochrom/core/compressedAir/compressor.ts';
 import { z } from 'zod';
 import { contradiction, moreThanZero, optional, wanted } from '../quantity/fields.ts';
-import { told } from '../shapes/told.ts';
+import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const compressor = defineCalculation('compressor', {
@@ -22,7 +22,7 @@ export const compressor = defineCalculation('compressor', {
     restSeconds: z.number().optional(),
     dutyPercent: z.number(),
     trace: z.array(z.strictObject({ seconds: z.number(), tankKPa: z.number() })),
-    ...told,
+    ...verdictsShape,
   }),
   compute: compressorOf,
 });

@@ -1,7 +1,7 @@
 import { areAlike, convert as convertUnits, leastValue, UNITS, type UnitName } from '@orthochrom/core/units/convert.ts';
 import { z } from 'zod';
 import { outOfRange, unlikeUnits } from '../quantity/fields.ts';
-import { told } from '../shapes/told.ts';
+import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const Unit = z.enum(Object.keys(UNITS) as [UnitName, ...UnitName[]]);
@@ -14,6 +14,6 @@ export const convert = defineCalculation('convert', {
       );
     if (!areAlike(from, to)) ctx.addIssue(unlikeUnits(['to'], `${from} and ${to} are different kinds of quantity`));
   }),
-  answer: z.strictObject({ value: z.number(), ...told }),
+  answer: z.strictObject({ value: z.number(), ...verdictsShape }),
   compute: ({ value, from, to }) => ({ value: convertUnits(value, from, to), verdicts: [] }),
 });

@@ -1,5 +1,5 @@
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
-import type { Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
+import type { Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { z } from 'zod';
 import { atBench, type BenchAnswer, type BenchInput } from '../diagnosis/bench.ts';
 import { checkText, nextCoatAdvice, nextJobChanges, nowAdvice, repairText } from '../diagnosis/advise.ts';

@@ -3,7 +3,7 @@ import { gateOf } from '@orthochrom/core/safety/gate.ts';
 import { BREATHINGS, FLOORS, GATE_STEPS, HOME_RULES } from '@orthochrom/core/safety/gateInput.ts';
 import { z } from 'zod';
 import { listOf, optional, text } from '../quantity/fields.ts';
-import { Advice, Ask, told } from '../shapes/told.ts';
+import { Advice, Ask, verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const GateStep = z.enum(GATE_STEPS);
@@ -34,6 +34,6 @@ export const gate = defineCalculation('gate', {
     step: GateStep,
     ...optional('minutesSinceSpray'),
   }),
-  answer: z.strictObject({ passed: z.boolean(), asks: z.array(Ask), alternatives: z.array(Advice), ...told }),
+  answer: z.strictObject({ passed: z.boolean(), asks: z.array(Ask), alternatives: z.array(Advice), ...verdictsShape }),
   compute: gateOf,
 });

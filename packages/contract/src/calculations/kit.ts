@@ -3,7 +3,7 @@ import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, notInRecipe, optional } from '../quantity/fields.ts';
 import { Recipe } from '../shapes/mixing.ts';
-import { told } from '../shapes/told.ts';
+import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const kit = defineCalculation('kit', {
@@ -25,7 +25,7 @@ export const kit = defineCalculation('kit', {
     leftOver: z.array(z.strictObject({ name: z.string(), ml: z.number() })),
     pricePerReadyL: z.number().optional(),
     pricePerL: z.array(z.strictObject({ name: z.string(), value: z.number() })),
-    ...told,
+    ...verdictsShape,
   }),
   compute: kitOf,
 });

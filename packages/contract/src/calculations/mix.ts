@@ -4,7 +4,7 @@ import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
 import { contradiction, exactlyOneOf, listOf, moreThanZero, name, notInRecipe, optional } from '../quantity/fields.ts';
 import { Batch, Component, Cup, Densities, MixSheet, PotLife, Recipe, VocByName } from '../shapes/mixing.ts';
-import { Advice, explained, Spread } from '../shapes/told.ts';
+import { Advice, explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const Have = z.strictObject({ name: name(), ml: moreThanZero('ml') });

@@ -2,7 +2,7 @@ import { Finish, StageName } from '../shapes/trade.ts';
 import { overlapOf } from '@orthochrom/core/gun/overlap.ts';
 import { z } from 'zod';
 import { contradiction, exactlyOneOf, optional, wanted } from '../quantity/fields.ts';
-import { told } from '../shapes/told.ts';
+import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const overlap = defineCalculation('overlap', {
@@ -37,7 +37,7 @@ export const overlap = defineCalculation('overlap', {
     filmFactor: z.number(),
     keepFilm: z.strictObject({ speedFactor: z.number(), fluidFactor: z.number() }),
     wetFilmUm: z.number().optional(),
-    ...told,
+    ...verdictsShape,
   }),
   compute: overlapOf,
 });

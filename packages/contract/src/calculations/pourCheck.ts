@@ -3,7 +3,7 @@ import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
 import { Cup, Densities, MixSheet, Recipe } from '../shapes/mixing.ts';
-import { Reason, told } from '../shapes/told.ts';
+import { Reason, verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 export const Poured = z.union([
@@ -40,7 +40,7 @@ export const pourCheck = defineCalculation('pourCheck', {
     pouredMl: z.number(),
     readyMl: z.number(),
     effects: z.array(Reason),
-    ...told,
+    ...verdictsShape,
   }),
   compute: pourCheckOf,
 });

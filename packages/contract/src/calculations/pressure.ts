@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { contradiction, optional, outOfRange } from '../quantity/fields.ts';
 import { rangeOf } from '../quantity/ranges.ts';
 import { Gun, Line, beyondTravel } from '../shapes/gun.ts';
-import { Ask, explained, Spread } from '../shapes/told.ts';
+import { Ask, explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const { from, to } = rangeOf('valueKPa');

@@ -6,7 +6,7 @@ import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { Climate } from '../shapes/climate.ts';
 import { Layer, StepsSlower } from '../shapes/film.ts';
-import { explained, Spread } from '../shapes/told.ts';
+import { explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const Touch = z.enum(TOUCHES);

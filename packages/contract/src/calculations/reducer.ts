@@ -1,13 +1,13 @@
 import { AirMovement, Basis, Carrier, Finish, JobSize, MaterialClass, StageName, Substrate, Surface } from '../shapes/trade.ts';
-import { PREFERENCES } from '@orthochrom/core/evaporation/evaporationIndex.ts';
-import { reducerForeseen } from '@orthochrom/core/coat/gradeRisks.ts';
+import { FINISH_AIMS } from '@orthochrom/core/evaporation/evaporationIndex.ts';
+import { reducerWithRisks } from '@orthochrom/core/coat/gradeRisks.ts';
 import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
 import { z } from 'zod';
 import { contradiction, listOf, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
 import { Limits } from '../shapes/climate.ts';
 import { AdjusterPoint, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
 import { Risks } from '../shapes/risks.ts';
-import { explained, Spread } from '../shapes/told.ts';
+import { explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const Judged = { evaporationIndex: z.number(), openTimeMinutes: Spread, risks: Risks.optional() };
@@ -31,7 +31,7 @@ export const reducer = defineCalculation('reducer', {
       substrate: Substrate.optional(),
       surface: Surface.optional(),
       now: listOf(BlendPart).optional(),
-      preference: z.enum(PREFERENCES).optional(),
+      preference: z.enum(FINISH_AIMS).optional(),
       limits: Limits.optional(),
       wanted: z
         .strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent'), hardener: name().optional() })
@@ -78,6 +78,6 @@ export const reducer = defineCalculation('reducer', {
     ...explained,
   }),
   // Risks cost runs of the film for every grade; a plan of a whole ticket asks without.
-  compute: ({ risks = true, ...input }) => (risks ? reducerForeseen(input) : reducerOf(input)),
+  compute: ({ risks = true, ...input }) => (risks ? reducerWithRisks(input) : reducerOf(input)),
   heavy: true,
 });

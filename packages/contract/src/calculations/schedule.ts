@@ -7,7 +7,7 @@ import { exactlyOneOf, listOf, moreThanZero, name, optional, wanted } from '../q
 import { Climate, Forecast } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
 import { BlendPart, Grade, PotLife } from '../shapes/mixing.ts';
-import { explained } from '../shapes/told.ts';
+import { explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const ScheduleStage = z.strictObject({

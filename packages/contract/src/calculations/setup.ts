@@ -2,19 +2,19 @@ import { Grade, Recipe } from '../shapes/mixing.ts';
 import { SheetTimes, StepsSlower } from '../shapes/film.ts';
 import { Climate } from '../shapes/climate.ts';
 import { Carrier, Chemistry, Finish, MaterialClass, PartKind, Place, Speed, StageName, Wetness } from '../shapes/trade.ts';
-import { setupForeseen, type SetupForeseen } from '@orthochrom/core/coat/setupForeseen.ts';
+import { setupWithRisks, type SetupWithRisks } from '@orthochrom/core/coat/setupWithRisks.ts';
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
 import { contradiction, optional, quantity, wanted } from '../quantity/fields.ts';
-import { Gun, GunSheet, Line, beyondTravel, Settings, Way } from '../shapes/gun.ts';
+import { Gun, GunSheet, Line, beyondTravel, Settings, Preferences } from '../shapes/gun.ts';
 import { Risks } from '../shapes/risks.ts';
-import { Ask, explained, Spread } from '../shapes/told.ts';
+import { Ask, explained, Spread } from '../shapes/verdicts.ts';
 import { riskText, tradeText } from '../words/coatWords.ts';
 import { worded } from '../words/worded.ts';
 import { defineCalculation } from './define.ts';
 
 /** Plans and risks cost a search; a plan of a whole ticket asks without. */
-const inWords = ({ plans, own, verdicts, ...answer }: SetupForeseen) => ({
+const inWords = ({ plans, own, verdicts, ...answer }: SetupWithRisks) => ({
   ...answer,
   ...(own ? { own: worded(own) } : {}),
   verdicts: verdicts.map((verdict) =>
@@ -82,7 +82,7 @@ export const setup = defineCalculation('setup', {
       part: PartKind,
       mist: z.boolean().optional(),
       sheet: GunSheet.optional(),
-      way: Way.optional(),
+      way: Preferences.optional(),
       airline: Line.optional(),
       ...optional('capLimitKPa'),
       hardener: Chemistry.optional(),
@@ -120,6 +120,6 @@ export const setup = defineCalculation('setup', {
     better: z.number().optional(),
     ...explained,
   }),
-  compute: ({ plans = true, ...input }) => inWords(plans ? setupForeseen(input) : setupOf(input)),
+  compute: ({ plans = true, ...input }) => inWords(plans ? setupWithRisks(input) : setupOf(input)),
   heavy: true,
 });

@@ -2,8 +2,8 @@ import { Carrier, Finish, MaterialClass, Place, StageName } from '../shapes/trad
 import { tuneOf, type TuneAnswer } from '@orthochrom/core/gun/tune.ts';
 import { z } from 'zod';
 import { listOf, optional } from '../quantity/fields.ts';
-import { Gun, GunSheet, Seen, Settings, beyondTravel, Way } from '../shapes/gun.ts';
-import { explained } from '../shapes/told.ts';
+import { Gun, GunSheet, PatternSymptom, Settings, beyondTravel, Preferences } from '../shapes/gun.ts';
+import { explained } from '../shapes/verdicts.ts';
 import { effectText, GUN_FAULTS, knobWords, tuneWhy } from '../words/tuneWords.ts';
 import { defineCalculation } from './define.ts';
 
@@ -28,14 +28,14 @@ export const tune = defineCalculation('tune', {
   input: z
     .strictObject({
       settings: Settings,
-      seen: listOf(Seen, 1),
+      seen: listOf(PatternSymptom, 1),
       stage: StageName,
       carrier: Carrier,
       class: MaterialClass.optional(),
       finish: Finish.optional(),
       gun: Gun.optional(),
       sheet: GunSheet.optional(),
-      way: Way.optional(),
+      way: Preferences.optional(),
       place: Place.optional(),
       ...optional('capLimitKPa'),
     })

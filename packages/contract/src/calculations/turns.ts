@@ -2,7 +2,7 @@ import { turnsOf, COUNTED_FROM } from '@orthochrom/core/gun/turns.ts';
 import { z } from 'zod';
 import { contradiction, moreThanZero, optional } from '../quantity/fields.ts';
 import { rangeOf } from '../quantity/ranges.ts';
-import { Ask, told } from '../shapes/told.ts';
+import { Ask, verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const turnsRange = rangeOf('fullTurns');
@@ -19,6 +19,6 @@ export const turns = defineCalculation('turns', {
       if (value > fullTurns)
         ctx.addIssue(contradiction(['fullTurns'], `fullTurns is ${fullTurns}, yet ${value} turns were counted`));
     }),
-  answer: z.strictObject({ turnsOut: z.number().optional(), asks: z.array(Ask), start: z.number().optional(), ...told }),
+  answer: z.strictObject({ turnsOut: z.number().optional(), asks: z.array(Ask), start: z.number().optional(), ...verdictsShape }),
   compute: turnsOf,
 });

@@ -2,7 +2,7 @@ import { CupName, MaterialClass } from '../shapes/trade.ts';
 import { viscosityOf } from '@orthochrom/core/material/viscosity.ts';
 import { z } from 'zod';
 import { exactlyOneOf, moreThanZero, needsField, optional } from '../quantity/fields.ts';
-import { Spread, told } from '../shapes/told.ts';
+import { Spread, verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
 const perCup = <S extends z.ZodType>(value: S) => z.partialRecord(CupName, value);
@@ -30,7 +30,7 @@ export const viscosity = defineCalculation('viscosity', {
     inRange: perCup(z.boolean()),
     atWantedC: z.strictObject({ kinematicMm2PerS: Spread, seconds: perCup(Spread) }).optional(),
     addReducerPercentOfPaint: Spread.optional(),
-    ...told,
+    ...verdictsShape,
   }),
   compute: viscosityOf,
 });

@@ -3,13 +3,13 @@ import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
 import { diagnoseAskingOn } from '@orthochrom/core/diagnosis/askOn.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { filmStateOf } from '@orthochrom/core/diagnosis/decide.ts';
-import { heardOf, posteriorOf, tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
+import { answerEvidence, posteriorOf, tablesOf } from '@orthochrom/core/diagnosis/answers.ts';
 import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
 import { linksOf, logPriorsOf } from '@orthochrom/core/diagnosis/faultPrior.ts';
-import { leansOf, type Lean } from '@orthochrom/core/diagnosis/pushes.ts';
+import { readingInfluences, type ReadingInfluence } from '@orthochrom/core/diagnosis/weights.ts';
 import type { Layer, Log, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
-import { caution, type Verdict } from '@orthochrom/core/outcome/told.ts';
+import { caution, type Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 
 export type BenchInput = {
@@ -54,13 +54,17 @@ export function atBench({ observations, layerSuspected, conditions = {}, film }:
 }
 
 /** Which readings lean towards this fault or away from it, and how far; the loudest few. */
-export function leaning({ observations, layerSuspected: seenIn }: BenchInput, log: Log, faultId: string): Lean[] {
+export function influencesOn(
+  { observations, layerSuspected: seenIn }: BenchInput,
+  log: Log,
+  faultId: string,
+): ReadingInfluence[] {
   const { knowledge } = theKnowledge();
   const logPriorsWith = (some: Log) =>
     logPriorsOf(knowledge, linksOf(knowledge, beliefsOf(knowledge, some), seenIn), some, seenIn);
-  const posterior = posteriorOf(logPriorsWith(log), heardOf(tablesOf(knowledge), observations));
+  const posterior = posteriorOf(logPriorsWith(log), answerEvidence(tablesOf(knowledge), observations));
   const fault = knowledge.faults.findIndex(({ id }) => id === faultId);
-  return leansOf(log, posterior, fault, logPriorsWith)
+  return readingInfluences(log, posterior, fault, logPriorsWith)
     .filter(({ logRatio }) => Math.abs(logRatio) >= WORTH_SHOWING)
     .slice(0, MOST_LEANS);
 }

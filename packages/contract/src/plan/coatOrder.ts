@@ -1,14 +1,14 @@
 /** Coats in the order in which they are sprayed, and whose turn it is: for the server, the browser and every list alike. */
 import type { Coat } from '../shop/ticket.ts';
 
-type Placed = { stageId: string; ordinal: number };
-type Turn = Placed & Pick<Coat, 'state'>;
+type OrderedCoat = { stageId: string; ordinal: number };
+type Turn = OrderedCoat & Pick<Coat, 'state'>;
 type Stages = readonly { id: string }[];
 
 /** Stage by stage as the ticket lists them, coat by coat within each. */
 export const coatOrder =
   (stages: Stages) =>
-  (a: Placed, b: Placed): number =>
+  (a: OrderedCoat, b: OrderedCoat): number =>
     stages.findIndex(({ id }) => id === a.stageId) - stages.findIndex(({ id }) => id === b.stageId) || a.ordinal - b.ordinal;
 
 /** On and touch-dry: what comes after it may go on. */
@@ -19,7 +19,7 @@ export const nextCoat = <C extends Turn>(stages: Stages, coats: readonly C[]): C
   [...coats].sort(coatOrder(stages)).find(({ state }) => state !== 'looked');
 
 /** The coat that must be touch-dry before this one has its turn. */
-export function blockingCoat<C extends Turn>(stages: Stages, coats: readonly C[], coat: Placed): C | undefined {
+export function blockingCoat<C extends Turn>(stages: Stages, coats: readonly C[], coat: OrderedCoat): C | undefined {
   const inOrder = coatOrder(stages);
   return [...coats].sort(inOrder).find((before) => inOrder(before, coat) < 0 && !isOn(before));
 }

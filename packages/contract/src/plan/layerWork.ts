@@ -1,5 +1,5 @@
 /** May this be done to the layer now: sanded, heated, polished? The same judge for the server and the card. */
-import { stop } from '@orthochrom/core/outcome/told.ts';
+import { stop } from '@orthochrom/core/outcome/verdicts.ts';
 import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask } from '../registry.ts';
 import type { WorkKind } from '../shop/layerWork.ts';

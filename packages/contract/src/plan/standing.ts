@@ -2,7 +2,7 @@
  * The one judge of every tap that goes on: what stands against it in the air and at the clock of this moment. The server asks it
  * before anything moves, the browser before it offers the button; an answer with a stop in it goes nowhere (design ruling 1).
  */
-import { caution, stop } from '@orthochrom/core/outcome/told.ts';
+import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { Coat, SheetVersion } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';

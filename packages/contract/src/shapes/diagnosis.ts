@@ -8,7 +8,7 @@ import { Climate } from './climate.ts';
 import { Bake } from './film.ts';
 import { Settings } from './gun.ts';
 import { PotLife, Recipe } from './mixing.ts';
-import { Advice, explained, Spread } from './told.ts';
+import { Advice, explained, Spread } from './verdicts.ts';
 
 export const FaultLayer = z.union([StageName, z.literal('substrate')]);
 export const RepairVerdict = z.enum(['leave', 'polish', 'recoat', 'respray', 'strip']);

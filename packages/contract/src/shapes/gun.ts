@@ -1,9 +1,9 @@
 import { GunClass, Skill, StageName } from './trade.ts';
 import { REGULATORS } from '@orthochrom/core/compressedAir/airline.ts';
 import { COUPLER_KINDS } from '@orthochrom/core/compressedAir/coupler.ts';
-import { HABITS } from '@orthochrom/core/gun/way.ts';
+import { HABITS } from '@orthochrom/core/gun/preferences.ts';
 import { ABILITIES } from '@orthochrom/core/trade/vocabulary.ts';
-import { PATTERNS, SIGHTS } from '@orthochrom/core/gun/seen.ts';
+import { PATTERNS, BURST_SYMPTOMS } from '@orthochrom/core/gun/patternSymptoms.ts';
 import { z } from 'zod';
 import { band, contradiction, listOf, moreThanZero, needsField, optional, quantity, wanted } from '../quantity/fields.ts';
 
@@ -113,8 +113,8 @@ export const GunSheet = z.strictObject({
   wetFilmBandUm: band('wetFilmUm').optional(),
   ...optional('coats', 'wetFilmUm', 'overlapPercent', 'distanceMm'),
 });
-export const Seen = z.enum([...PATTERNS, ...SIGHTS]);
-export const Way = z.strictObject({
+export const PatternSymptom = z.enum([...PATTERNS, ...BURST_SYMPTOMS]);
+export const Preferences = z.strictObject({
   needle: z.enum(HABITS.needle).optional(),
   gauge: z.enum(HABITS.gauge).optional(),
   fan: z.enum(HABITS.fan).optional(),

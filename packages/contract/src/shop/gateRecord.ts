@@ -3,7 +3,7 @@ import type { Carrier, Chemistry, Extraction, Place } from '@orthochrom/core/tra
 import { z } from 'zod';
 import { gateAnswersShape, GateStep } from '../calculations/gate.ts';
 import { optional } from '../quantity/fields.ts';
-import type { Verdict } from '../shapes/told.ts';
+import type { Verdict } from '../shapes/verdicts.ts';
 import { Id } from './common.ts';
 
 export const GateAnswers = z.strictObject({

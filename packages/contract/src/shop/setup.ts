@@ -5,7 +5,7 @@ import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
 import { RegionRules } from '../calculations/gate.ts';
-import { Gun, Way } from '../shapes/gun.ts';
+import { Gun, Preferences } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
 import type { AirLine, Compressor } from './compressedAir.ts';
 
@@ -21,7 +21,7 @@ export const Units = z.strictObject({
 });
 export type Units = z.infer<typeof Units>;
 
-const painterShape = { name: name(), skill: Skill, units: Units, way: Way };
+const painterShape = { name: name(), skill: Skill, units: Units, way: Preferences };
 export const Painter = z.strictObject({ ...stored, ...painterShape });
 export const PainterCreate = z.strictObject({ id: Id, ...painterShape });
 export const PainterEdit = z.strictObject({ ...edited, ...painterShape });

@@ -3,10 +3,15 @@ import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { gateAnswersShape } from '../calculations/gate.ts';
 import { contradiction, moreThanZero, name, quantity, text, wanted } from '../quantity/fields.ts';
-import { GunTest, Seen, Settings } from '../shapes/gun.ts';
+import { GunTest, PatternSymptom, Settings } from '../shapes/gun.ts';
 import { Id } from './common.ts';
 
-const PatternTest = z.strictObject({ kind: z.literal('pattern'), seen: Seen, ...wanted('distanceMm'), settings: Settings });
+const PatternTest = z.strictObject({
+  kind: z.literal('pattern'),
+  seen: PatternSymptom,
+  ...wanted('distanceMm'),
+  settings: Settings,
+});
 /** What a painter found on a test panel or by ear, to begin from next time. */
 const Baseline = z.strictObject({
   kind: z.literal('baseline'),

@@ -1,5 +1,5 @@
 /** Things to do, things to ask, and tests to make: their words. */
-import type { Params } from '@orthochrom/core/outcome/told.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const ADVICE: Record<string, string> = {

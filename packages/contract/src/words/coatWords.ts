@@ -1,9 +1,9 @@
 /** What a foreseen coat wants said: its risks, what drives them, and the change that helps, as painters put it. */
-import type { Change } from '@orthochrom/core/coat/changes.ts';
+import type { CoatChange } from '@orthochrom/core/coat/changes.ts';
 import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
-import type { Trade } from '@orthochrom/core/coat/setupForeseen.ts';
-import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
-import type { Params } from '@orthochrom/core/outcome/told.ts';
+import type { Trade } from '@orthochrom/core/coat/setupWithRisks.ts';
+import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 import type { PopTerm } from '@orthochrom/core/risk/pop.ts';
 import { canonicalFigure, type FigureWriter } from './say.ts';
 
@@ -55,7 +55,7 @@ const KNOBS: Record<ChangeKnob, Wording> = {
 
 /** "Quicker hand: 0.40 → 0.46 m/s". */
 export function changeText(
-  { knob, from, to, along }: Pick<Change, 'knob' | 'from' | 'to' | 'along'>,
+  { knob, from, to, along }: Pick<CoatChange, 'knob' | 'from' | 'to' | 'along'>,
   figure: FigureWriter = canonicalFigure,
 ): string {
   const { field, raise, lower } = KNOBS[knob];

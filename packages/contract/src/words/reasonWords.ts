@@ -1,5 +1,5 @@
 /** Why a figure is what it is: the words of every reason. */
-import type { Params } from '@orthochrom/core/outcome/told.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<string, string> = {

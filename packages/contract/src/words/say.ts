@@ -1,5 +1,5 @@
 /** Turns a template and its figures into a sentence. The ending of a placeholder's name gives the unit. */
-import type { Params } from '@orthochrom/core/outcome/told.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 
 /** Writes one figure with its unit. The screen gives its own, in the painter's units. */
 export type FigureWriter = (value: number, name: string) => string;

@@ -1,11 +1,11 @@
 /** What a pattern or a film tells, what a change of one knob does about it, and the faults that no knob mends. */
-import type { Seen } from '@orthochrom/core/gun/seen.ts';
+import type { PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Effect } from '@orthochrom/core/gun/steps.ts';
 import type { GunFault } from '@orthochrom/core/gun/tune.ts';
-import type { Params } from '@orthochrom/core/outcome/told.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 import type { Move } from '@orthochrom/core/gun/tuneSteps.ts';
 
-export const SEEN_WORDS: Partial<Record<Seen, string>> = {
+export const SEEN_WORDS: Partial<Record<PatternSymptom, string>> = {
   coarseSpots: 'Coarse spots: the drops are too big for the air behind them.',
   heavyCentre: 'Heavy in the middle: more paint than the fan’s air can spread.',
   split: 'Heavy at both ends: more air than paint.',
@@ -35,7 +35,7 @@ export const MOVE_WORDS: Record<Move, string> = {
   'next tip down': 'The next smaller tip, with its own needle and cap.',
 };
 
-export const tuneWhy = ({ seen, move }: { seen: Seen; move: Move }): string =>
+export const tuneWhy = ({ seen, move }: { seen: PatternSymptom; move: Move }): string =>
   [SEEN_WORDS[seen], MOVE_WORDS[move]].filter(Boolean).join(' ');
 
 /** Under this it is not worth telling. */

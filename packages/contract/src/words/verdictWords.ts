@@ -1,5 +1,5 @@
 /** Every verdict with its level and words: one catalogue for the command line, the API and the screen. */
-import type { Level, Params } from '@orthochrom/core/outcome/told.ts';
+import type { Level, Params } from '@orthochrom/core/outcome/verdicts.ts';
 import catalogue from '../verdicts.json' with { type: 'json' };
 import { FOLLOWS, INSTEAD } from './leadWords.ts';
 import { say, type FigureWriter } from './say.ts';

@@ -1,5 +1,5 @@
 /** Gives the codes of a core answer their words, at every place where the contract wants a sentence. */
-import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/told.ts';
+import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { adviceText, questionText } from './adviceWords.ts';
 import { reasonText } from './reasonWords.ts';
 import { leadOf, verdictMessage } from './verdictWords.ts';

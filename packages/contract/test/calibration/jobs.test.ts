@@ -1,6 +1,6 @@
 /** The forecast against what able painters expect: jobs that were used to fit it, and coats right and wrong that were not. */
 import { readFileSync } from 'node:fs';
-import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import { describe, expect, it } from 'vitest';
 import { answerOrRefuse, ask, registry, type CalculationName, type InputOf } from '../../src/registry.ts';

@@ -1,5 +1,5 @@
 /** One gross fault put into a coat that was right: what an able painter would shake the head at, and the risks that ought to lead. */
-import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import type { InputOf } from '../../src/registry.ts';
 import { air, set } from './changedInput.ts';
 import { GRADES, rightCoat, type Drawn, type Wanted } from './rightCoats.ts';

@@ -88,7 +88,7 @@ function alone(
         },
       ],
       around: {
-        room: { airTemperatureC: at.airC, relativeHumidityPercent: at.humidity },
+        roomAir: { airTemperatureC: at.airC, relativeHumidityPercent: at.humidity },
         airSpeedMPerS: at.speed,
         substrate: 'metal',
       },

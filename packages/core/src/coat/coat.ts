@@ -6,23 +6,23 @@ import { airVerdictsOf, materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { FINE } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { fanHeightM } from '../gun/fan.ts';
-import { capSpreadOf, fanLogSd } from '../gun/atWork.ts';
+import { capSpreadOf, fanLogSd } from '../gun/gunOutput.ts';
 import { testsOf } from '../gun/gun.ts';
 import { hornShareOf } from '../gun/gunModel.ts';
 import { handWanderM } from '../gun/ripple.ts';
-import { drawnWanderM } from './bench.ts';
+import { drawnWanderM } from './sprayedCoat.ts';
 import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import { changesFor, type Change } from './changes.ts';
+import { changesFor, type CoatChange } from './changes.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { foresee, type Foreseen } from './foresee.ts';
-import type { ChangeRoom } from './moves.ts';
+import { simulateCoat, type SimulatedCoat } from './simulateCoat.ts';
+import type { ChangeBounds } from './moves.ts';
 import { planOf } from './plan.ts';
-import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './spreads.ts';
-import { surenessOf } from './sureness.ts';
-import { coatReasons, coatVerdicts } from './told.ts';
+import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './riskIntervals.ts';
+import { uncertaintyOf } from './uncertainty.ts';
+import { coatReasons, coatVerdicts } from './coatVerdicts.ts';
 import { designTemperatureC } from '../reducer/grade.ts';
 import { openLogSd } from '../reducer/openTime.ts';
-import { ownDistanceMm } from '../gun/hand.ts';
+import { ownDistanceMm } from '../gun/technique.ts';
 import { bandOfWork, mostInletKPa } from '../gun/inletPressure.ts';
 import { paintOf } from '../mix/paint.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
@@ -30,7 +30,7 @@ import type { CoatInput } from './coatInput.ts';
 import type { CoatAnswer } from './coatAnswer.ts';
 import { effectiveCOf } from '../film/job.ts';
 import { runsAt, runsFromUm } from '../risk/links.ts';
-import { risksOf } from './spreads.ts';
+import { risksOf } from './riskIntervals.ts';
 
 const PROFILE_POINTS = 41;
 const TRACE_POINTS = 60;
@@ -41,15 +41,17 @@ export function coatOf(input: CoatInput): CoatAnswer {
   const { plan, defaulted, settings } = planOf(input);
   const { gun } = input;
   const model = plan.coats[0]!.model;
-  const sure = surenessOf(gun, model, settings, plan.bench.paint, input.material.tests ?? [], input.technique?.skill);
-  const best = foresee(plan, sure.centre, { mesh: FINE, keepTrace: true });
+  const uncertainty = uncertaintyOf(gun, model, settings, plan.rig.paint, input.material.tests ?? [], input.technique?.skill);
+  const best = simulateCoat(plan, uncertainty.centre, { mesh: FINE, keepTrace: true });
   const last = best.sprayed.at(-1)!;
   const lands = last.filmM > 0;
-  const sds = input.spread === false || !lands ? undefined : deviationsOf(plan, sure, best);
+  const sds = input.spread === false || !lands ? undefined : deviationsOf(plan, uncertainty, best);
   const risks = lands ? risksOf(best, plan, sds) : {};
   const isHigh = Object.values(risks).some(({ value }) => value > HIGH_RISK);
   const changes =
-    lands && (input.rankChanges || (isHigh && input.spread !== false)) ? changesOf(input, plan, sure.centre, sds) : undefined;
+    lands && (input.rankChanges || (isHigh && input.spread !== false))
+      ? changesOf(input, plan, uncertainty.centre, sds)
+      : undefined;
   const answer: CoatAnswer = {
     film: {
       wetUm: sized(last.filmM * 1e6, sds?.film),
@@ -61,7 +63,7 @@ export function coatOf(input: CoatInput): CoatAnswer {
     fanWidthMm: sized(last.fanWidthMm, sds && fanLogSd(model, settings)),
     transferEfficiencyPercent: shared(last.transferFraction * 100, sds ? 10 : 0),
     oversprayGPerMin: sized(
-      (last.spray.fluidMlPerMin * plan.bench.paint.densityKgPerM3 * (1 - last.transferFraction)) / 1000,
+      (last.spray.fluidMlPerMin * plan.rig.paint.densityKgPerM3 * (1 - last.transferFraction)) / 1000,
       sds ? 0.3 : undefined,
     ),
     fluidMlPerMin: last.spray.fluidMlPerMin,
@@ -101,15 +103,15 @@ export function coatOf(input: CoatInput): CoatAnswer {
   return {
     ...answer,
     verdicts: [...air, ...coatVerdicts(input, plan, answer)],
-    reasons: coatReasons(input, plan, best, answer, { defaulted, sure }),
+    reasons: coatReasons(input, plan, best, answer, { defaulted, uncertainty }),
   };
 }
 
-function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
+function passOf({ sprayed }: SimulatedCoat, plan: CoatPlan): CoatAnswer['pass'] {
   const { spray, fanWidthMm } = sprayed.at(-1)!;
   const { settings, model } = plan.coats.at(-1)!;
   const hornShare = hornShareOf(model, settings.fanTurnsOut);
-  const own = drawnWanderM(testsOf(plan.bench.gun, settings.nozzleMm));
+  const own = drawnWanderM(testsOf(plan.rig.gun, settings.nozzleMm));
   return {
     beta: spray.beta,
     split: spray.split,
@@ -121,8 +123,8 @@ function passOf({ sprayed }: Foreseen, plan: CoatPlan): CoatAnswer['pass'] {
 
 /** Thicker than this no coat is laid: beyond it a run is not told. */
 const MOST_RUNS_UM = 600;
-function runsOf({ sagMm, sprayed, job }: Foreseen, { bench }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
-  const runs = runsAt(MATERIALS[bench.paint.materialClass].film.runs, effectiveCOf(job));
+function runsOf({ sagMm, sprayed, job }: SimulatedCoat, { rig }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
+  const runs = runsAt(MATERIALS[rig.paint.materialClass].film.runs, effectiveCOf(job));
   const filmUm = sprayed.at(-1)!.filmM * 1e6;
   const fromUm = filmUm > 0 && sagMm > 0 ? runsFromUm(filmUm, sagMm, runs) : Infinity;
   return fromUm > MOST_RUNS_UM ? {} : { runsFromUm: sized(fromUm, sds?.runsFrom) };
@@ -142,7 +144,7 @@ const shared = (percent: number, points: number): Spread => ({
   high: Math.max(percent, Math.min(98, percent + points)),
 });
 
-function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): Change[] {
+function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): CoatChange[] {
   const { material, climate, gun } = input;
   const { stage, carrier, isBuild } = MATERIALS[material.class];
   const { settings, model } = plan.coats[0]!;
@@ -150,7 +152,7 @@ function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof m
   const sheet = material.sheet?.gun;
   const bandKPa = bandOfWork({ ...at, stage, carrier, isBuild, sheet }).value;
   const cupC = climate.materialTemperatureC ?? climate.airTemperatureC;
-  const room: ChangeRoom = {
+  const bounds: ChangeBounds = {
     bandKPa,
     mostKPa: Math.min(bandKPa[1], mostInletKPa(at)),
     usualDistanceMm: ownDistanceMm({ gun, sheet }),
@@ -159,11 +161,11 @@ function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof m
     withGrade: (designC) => paintOf({ ...material, grade: { name: 'another', minC: designC, maxC: designC } }, cupC),
     withHardener: (hardenerSpeed) => paintOf({ ...material, hardenerSpeed }, cupC),
   };
-  return changesFor(plan, centre, room, sds);
+  return changesFor(plan, centre, bounds, sds);
 }
 
 /** Film across one fan of the last coat, all passes of it, µm. */
-function profileOf({ sprayed }: Foreseen): number[] {
+function profileOf({ sprayed }: SimulatedCoat): number[] {
   const { profile, fanWidthMm, filmM, stepMm } = sprayed.at(-1)!;
   if (filmM <= 0) return Array.from({ length: PROFILE_POINTS }, () => 0);
   const reach = Math.ceil(fanWidthMm / stepMm) + 1;
@@ -178,7 +180,7 @@ function profileOf({ sprayed }: Foreseen): number[] {
 }
 
 function historyOf(
-  { run, job, peelEvaporation }: Foreseen,
+  { run, job, peelEvaporation }: SimulatedCoat,
   plan: CoatPlan,
   lands: boolean,
 ): Pick<CoatAnswer, 'solventLeft' | 'trace'> {
@@ -211,7 +213,7 @@ function historyOf(
 }
 
 /** The coat that most wants time: 1 is the first of this call's coats, 0 lies below. */
-function popLayerOf({ job, popTerms }: Foreseen, plan: CoatPlan, { pop }: Risks): { popLayer?: { coat: number } } {
+function popLayerOf({ job, popTerms }: SimulatedCoat, plan: CoatPlan, { pop }: Risks): { popLayer?: { coat: number } } {
   if (!pop || pop.value < POP_WORTH_A_LAYER) return {};
   const below = plan.below.length;
   if (popTerms.wetUnder > Math.max(popTerms.flash, popTerms.wait)) return { popLayer: { coat: 0 } };

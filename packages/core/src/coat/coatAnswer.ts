@@ -1,9 +1,9 @@
 /** What the forward simulation answers. */
 import type { Settings } from '../gun/gun.ts';
 import type { Spread } from '../outcome/spread.ts';
-import type { Explained } from '../outcome/told.ts';
-import type { Change } from './changes.ts';
-import type { Risks } from './spreads.ts';
+import type { Explained } from '../outcome/verdicts.ts';
+import type { CoatChange } from './changes.ts';
+import type { Risks } from './riskIntervals.ts';
 
 export type CoatAnswer = Explained & {
   film: { wetUm: Spread; dryUm: Spread; profileUm: number[]; ripplePercent: Spread };
@@ -34,6 +34,6 @@ export type CoatAnswer = Explained & {
   solventLeft: { minutes: number; byCoat: number[] }[];
   trace: { minutes: number; surfacePaS: number; sagMm: number; panelC: number; peelIndex: number }[];
   popLayer?: { coat: number };
-  changes?: Change[];
+  changes?: CoatChange[];
   settings: Settings;
 };

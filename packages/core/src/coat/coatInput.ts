@@ -3,12 +3,12 @@ import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';
 import type { FilmTest } from '../calibration/productFit.ts';
 import type { Gun, Settings } from '../gun/gun.ts';
-import type { GunSheet } from '../gun/way.ts';
+import type { GunSheet } from '../gun/preferences.ts';
 import type { Layer, SheetTimes } from '../inForce/timesOf.ts';
 import type { MixedFrom } from '../mix/paint.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Finish, Substrate } from '../trade/vocabulary.ts';
-import type { Technique } from './technique.ts';
+import type { UnsteadyHand } from './unsteadyHand.ts';
 
 export type Material = { class: MaterialClass } & MixedFrom & {
     finish?: Finish | undefined;
@@ -26,7 +26,7 @@ export type CoatInput = {
   coats: { flashMinutes: number; settings?: Settings }[];
   bake?: Bake;
   below?: Layer[];
-  technique?: Technique;
+  technique?: UnsteadyHand;
   capLimitKPa?: number;
   /** False: the best guess alone, quickly; every spread is then of no width. */
   spread?: boolean;

@@ -2,10 +2,10 @@
 import type { Job, JobCoat } from '../film/job.ts';
 import type { KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
-import type { CoatBench } from './bench.ts';
+import type { CoatRig } from './sprayedCoat.ts';
 
 export type CoatPlan = {
-  bench: CoatBench;
+  rig: CoatRig;
   coats: readonly { flashMinutes: number; settings: KnownSettings; model: GunModel }[];
   /** Sheet's film and minutes of each coat. */
   sheet: {

@@ -13,17 +13,17 @@ export type EffectRisks = { mottle?: number | undefined; pinholeLogit?: number |
 
 export type AirOverPanel = { evaporation: number; isWaterborne: boolean };
 /** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
-export function airOverPanel({ bench: { paint, room }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
+export function airOverPanel({ rig: { paint, roomAir }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
   const isWaterborne = MATERIALS[paint.materialClass].waterFraction !== undefined;
   return {
     isWaterborne,
     evaporation: isWaterborne
-      ? waterEvaporation(room, airSpeedMPerS)
+      ? waterEvaporation(roomAir, airSpeedMPerS)
       : solventEvaporation({ slowFraction: paint.gradeSlowFraction, effectiveC: effectiveCOf(job), airSpeedMPerS }),
   };
 }
 
-export const usualFilmM = ({ bench: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
+export const usualFilmM = ({ rig: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
 
 /** @param viscosity of what is not known about it, as a multiplier */
 export function effectRisksOf(
@@ -32,7 +32,7 @@ export function effectRisksOf(
   run: FilmRun,
   { viscosity, air }: { viscosity: number; air: AirOverPanel },
 ): EffectRisks {
-  const { paint, room } = plan.bench;
+  const { paint, roomAir } = plan.rig;
   const last = job.coats.at(-1)!;
   const material = MATERIALS[paint.materialClass];
   const { isWaterborne, evaporation } = air;
@@ -63,7 +63,7 @@ export function effectRisksOf(
         }
       : {
           blushLogit: blushLogit({
-            dewC: dewPointC(room),
+            dewC: dewPointC(roomAir),
             panelC: plan.panelC,
             evaporation,
             cures: material.film.curePerHour > 0,

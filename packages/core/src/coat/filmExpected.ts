@@ -5,9 +5,9 @@ import type { MaterialClass } from '../trade/materialClasses.ts';
 import { completed } from '../gun/completed.ts';
 import type { Gun, Settings } from '../gun/gun.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
-import { sprayedBy } from './bench.ts';
+import { sprayedBy } from './sprayedCoat.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
-import { filmLogSd, heldLogSd } from './sureness.ts';
+import { filmLogSd, heldLogSd } from './uncertainty.ts';
 
 const USUAL_C = 20;
 
@@ -16,8 +16,8 @@ export function filmExpected(gun: Gun, materialClass: MaterialClass, given: Sett
   const { stage, carrier } = MATERIALS[materialClass];
   const { settings } = completed({ stage, carrier, class: materialClass, settings: given }, gun);
   const paint = paintOf({ class: materialClass }, USUAL_C);
-  const bench = { gun, paint, room: { airTemperatureC: USUAL_C, relativeHumidityPercent: 50 } };
-  const model = testedModelOf(bench, settings.nozzleMm);
-  const { filmM } = sprayedBy(bench, model, settings);
+  const rig = { gun, paint, roomAir: { airTemperatureC: USUAL_C, relativeHumidityPercent: 50 } };
+  const model = testedModelOf(rig, settings.nozzleMm);
+  const { filmM } = sprayedBy(rig, model, settings);
   return filmM > 0 ? logNormalSpread(filmM * 1e6, heldLogSd(filmLogSd(gun, model, settings), 'able')) : undefined;
 }

@@ -11,13 +11,13 @@ import { reducerOf } from '../reducer/reducer.ts';
 import { USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { foresee } from './foresee.ts';
+import { simulateCoat } from './simulateCoat.ts';
 import { planOf } from './plan.ts';
 import { coatOfSetup } from './setupCoat.ts';
-import { deviationsOf, risksOf, type Risks, type Sds } from './spreads.ts';
-import { surenessOf } from './sureness.ts';
+import { deviationsOf, risksOf, type Risks, type Sds } from './riskIntervals.ts';
+import { uncertaintyOf } from './uncertainty.ts';
 
-export type ReducerForeseen = Omit<ReducerAnswer, 'alternatives' | 'wanted'> & {
+export type ReducerWithRisks = Omit<ReducerAnswer, 'alternatives' | 'wanted'> & {
   risks?: Risks;
   alternatives: (ReducerAnswer['alternatives'][number] & { risks?: Risks })[];
   wanted?: NonNullable<ReducerAnswer['wanted']> & { risks?: Risks };
@@ -26,7 +26,7 @@ export type ReducerForeseen = Omit<ReducerAnswer, 'alternatives' | 'wanted'> & {
 const SLOPE_DEG = { vertical: 90, both: 90, horizontal: 0 } as const;
 
 /** The reducer's answer with what each grade risks. */
-export function reducerForeseen(input: ReducerInput): ReducerForeseen {
+export function reducerWithRisks(input: ReducerInput): ReducerWithRisks {
   const answer = reducerOf(input);
   if (input.carrier === 'waterborne' || (input.grades ?? []).length === 0) return answer;
   const grades = input.grades!.filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
@@ -36,11 +36,11 @@ export function reducerForeseen(input: ReducerInput): ReducerForeseen {
   const risks = (parts: BlendPart[]): { risks?: Risks } => {
     if (parts.length === 0 || !isReduced) return {};
     const plan = planWith(input, gradeOfBlend(parts, grades));
-    const sure = surenessOf(plan.bench.gun, plan.coats[0]!.model, plan.coats[0]!.settings, plan.bench.paint, []);
-    const foreseen = foresee(plan, sure.centre, { mesh: COARSE, firstReadyOnly: true });
+    const uncertainty = uncertaintyOf(plan.rig.gun, plan.coats[0]!.model, plan.coats[0]!.settings, plan.rig.paint, []);
+    const simulated = simulateCoat(plan, uncertainty.centre, { mesh: COARSE, firstReadyOnly: true });
     // How unsure it is hardly depends on the grade: the first one's serves all.
-    sds ??= deviationsOf(plan, sure, foreseen);
-    return { risks: risksOf(foreseen, plan, sds) };
+    sds ??= deviationsOf(plan, uncertainty, simulated);
+    return { risks: risksOf(simulated, plan, sds) };
   };
   const isKnown = input.wanted?.parts.every(({ name }) => grades.some((grade) => grade.name === name));
   return {

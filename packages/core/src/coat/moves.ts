@@ -6,7 +6,7 @@
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import type { KnownSettings } from '../gun/gun.ts';
-import { HAND_M_PER_S } from '../gun/hand.ts';
+import { HAND_M_PER_S } from '../gun/technique.ts';
 import { usualOverlapPercent } from '../gun/overlap.ts';
 import type { Paint } from '../mix/paint.ts';
 import { clamp } from '../numerics/rounding.ts';
@@ -14,7 +14,7 @@ import type { Band } from '../outcome/spread.ts';
 import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { SPEEDS, type Speed } from '../trade/vocabulary.ts';
-import { sprayedBy } from './bench.ts';
+import { sprayedBy } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 
 export type ChangeKnob =
@@ -35,7 +35,7 @@ export type Along = { stepMm?: number; gunSpeedMPerS?: number };
 export type Move = { knob: ChangeKnob; from: number; to: number; plan: CoatPlan; along?: Along };
 
 /** What practice and sheet have, and how the mix is made anew. */
-export type ChangeRoom = {
+export type ChangeBounds = {
   bandKPa: Band;
   /** The top of the band in force, and what gun and place allow. */
   mostKPa: number;
@@ -59,19 +59,19 @@ const GRADE_STEP_C = 6;
 const BLOWN_M_PER_S = 1;
 const USUAL_RAMP_C_PER_MIN = 4;
 
-export const movesOf = (plan: CoatPlan, room: ChangeRoom): Move[] => [
-  ...gunMoves(plan, room),
+export const movesOf = (plan: CoatPlan, bounds: ChangeBounds): Move[] => [
+  ...gunMoves(plan, bounds),
   ...timeMoves(plan),
-  ...gradeMoves(plan, room),
+  ...gradeMoves(plan, bounds),
   ...airMoves(plan),
 ];
 
-function gunMoves(plan: CoatPlan, room: ChangeRoom): Move[] {
+function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
   const { settings: now, model } = plan.coats[0]!;
-  const { filmM, fanWidthMm, stepMm: laidStepMm } = sprayedBy(plan.bench, model, now);
+  const { filmM, fanWidthMm, stepMm: laidStepMm } = sprayedBy(plan.rig, model, now);
   const stepMm = now.stepMm ?? laidStepMm;
-  const [footKPa, topKPa] = room.bandKPa;
-  const highestKPa = Math.max(now.inletKPa, room.mostKPa);
+  const [footKPa, topKPa] = bounds.bandKPa;
+  const highestKPa = Math.max(now.inletKPa, bounds.mostKPa);
   // The hand that lays the wanted film: the film falls as it speeds up.
   const handM = now.gunSpeedMPerS * clamp(filmM / plan.sheet.wetFilmM, 1 / MOST_HAND_STEP, MOST_HAND_STEP);
   const wanted: [ChangeKnob & keyof KnownSettings, number, number, number][] = [
@@ -79,8 +79,8 @@ function gunMoves(plan: CoatPlan, room: ChangeRoom): Move[] {
     ['inletKPa', Math.min(now.inletKPa - PSI_3_KPA, topKPa), 34, highestKPa],
     ['fluidTurnsOut', now.fluidTurnsOut - HALF_TURN, HALF_TURN / 2, model.fullFluidTurns],
     ['fluidTurnsOut', now.fluidTurnsOut + HALF_TURN, HALF_TURN / 2, model.fullFluidTurns],
-    ['distanceMm', Math.min(now.distanceMm - DISTANCE_STEP_MM, room.usualDistanceMm), 60, 400],
-    ['distanceMm', Math.max(now.distanceMm + DISTANCE_STEP_MM, room.usualDistanceMm), 60, 400],
+    ['distanceMm', Math.min(now.distanceMm - DISTANCE_STEP_MM, bounds.usualDistanceMm), 60, 400],
+    ['distanceMm', Math.max(now.distanceMm + DISTANCE_STEP_MM, bounds.usualDistanceMm), 60, 400],
     ['gunSpeedMPerS', Math.max(now.gunSpeedMPerS * HAND_STEP, handM), 0.1, HAND_M_PER_S.quickest],
     ['gunSpeedMPerS', Math.min(now.gunSpeedMPerS / HAND_STEP, handM), HAND_M_PER_S.slowest, 2],
     ...(model.data.hasFanKnob
@@ -98,7 +98,7 @@ function gunMoves(plan: CoatPlan, room: ChangeRoom): Move[] {
     if (Math.abs(to - from) < 0.02 * Math.max(Math.abs(from), 0.1)) return [];
     const isNearer = knob === 'distanceMm' && to < from;
     const along = {
-      stepMm: isNearer ? (stepMm * sprayedBy(plan.bench, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm : stepMm,
+      stepMm: isNearer ? (stepMm * sprayedBy(plan.rig, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm : stepMm,
     };
     return [{ knob, from, to, along, plan: withSettings(plan, { ...along, [knob]: to }) }];
   });
@@ -122,7 +122,7 @@ const withSettings = (plan: CoatPlan, changed: Partial<KnownSettings>): CoatPlan
 const FULL = 0.85;
 
 /** Overlap that practice gives this coat, as a share. */
-function usualOverlap({ bench: { paint }, isEffect }: CoatPlan): number {
+function usualOverlap({ rig: { paint }, isEffect }: CoatPlan): number {
   const { stage } = MATERIALS[paint.materialClass];
   return usualOverlapPercent(stage, isEffect ? 'metallic' : 'solid') / 100;
 }
@@ -158,12 +158,12 @@ function timeMoves(plan: CoatPlan): Move[] {
 }
 
 /** A grade slower and quicker, the one for this warmth where it is far off; where nothing is reduced, the hardener's. */
-function gradeMoves(plan: CoatPlan, { designC, hardenerSpeed, withGrade, withHardener }: ChangeRoom): Move[] {
-  const { materialClass, mixture } = plan.bench.paint;
+function gradeMoves(plan: CoatPlan, { designC, hardenerSpeed, withGrade, withHardener }: ChangeBounds): Move[] {
+  const { materialClass, mixture } = plan.rig.paint;
   if (MATERIALS[materialClass].waterFraction !== undefined) return [];
-  const withPaint = (paint: Paint): CoatPlan => ({ ...plan, bench: { ...plan.bench, paint } });
+  const withPaint = (paint: Paint): CoatPlan => ({ ...plan, rig: { ...plan.rig, paint } });
   const effectiveC = effectiveTemperatureC({
-    airTemperatureC: plan.bench.room.airTemperatureC,
+    airTemperatureC: plan.rig.roomAir.airTemperatureC,
     panelTemperatureC: plan.panelC,
     substrate: plan.substrate,
   });
@@ -196,7 +196,7 @@ const isMoved = (from: number, to: number): boolean => Math.abs(to - from) > 1e-
 
 /** Water goes with the air: still or quiet air set moving. */
 function airMoves(plan: CoatPlan): Move[] {
-  const { materialClass } = plan.bench.paint;
+  const { materialClass } = plan.rig.paint;
   const from = plan.airSpeedMPerS;
   if (MATERIALS[materialClass].waterFraction === undefined || from >= BLOWN_M_PER_S) return [];
   return [{ knob: 'airSpeedMPerS', from, to: BLOWN_M_PER_S, plan: { ...plan, airSpeedMPerS: BLOWN_M_PER_S } }];

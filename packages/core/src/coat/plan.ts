@@ -16,12 +16,12 @@ import { dropWindowUm } from '../gun/spray.ts';
 import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { sprayedBy, type CoatBench } from './bench.ts';
+import { sprayedBy, type CoatRig } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 
 export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[]; settings: KnownSettings } {
   const { climate, material, gun, bake } = input;
-  const room = { airTemperatureC: climate.airTemperatureC, relativeHumidityPercent: climate.relativeHumidityPercent };
+  const roomAir = { airTemperatureC: climate.airTemperatureC, relativeHumidityPercent: climate.relativeHumidityPercent };
   const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
   const substrate = input.panel.substrate ?? 'metal';
   const paint = paintOf(material, climate.materialTemperatureC ?? climate.airTemperatureC);
@@ -30,10 +30,10 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
     { stage, carrier, class: material.class, settings: input.settings, finish: material.finish, sheet: material.sheet?.gun },
     gun,
   );
-  const bench: CoatBench = { gun, paint, room, technique: input.technique };
+  const rig: CoatRig = { gun, paint, roomAir, technique: input.technique };
   const models = new Map<number, ReturnType<typeof testedModelOf>>();
   const modelFor = (nozzleMm: number) => {
-    const known = models.get(nozzleMm) ?? testedModelOf(bench, nozzleMm);
+    const known = models.get(nozzleMm) ?? testedModelOf(rig, nozzleMm);
     models.set(nozzleMm, known);
     return known;
   };
@@ -41,7 +41,7 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
   const handed = new Map<KnownSettings, KnownSettings>();
   /** The hand that lays the film with these very knobs, in this air. */
   const withHand = (own: KnownSettings, model: GunModel): KnownSettings => {
-    const known = handed.get(own) ?? { ...own, gunSpeedMPerS: handFor(bench, model, own, sheet.wetFilmM) };
+    const known = handed.get(own) ?? { ...own, gunSpeedMPerS: handFor(rig, model, own, sheet.wetFilmM) };
     handed.set(own, known);
     return known;
   };
@@ -61,7 +61,7 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
     settings: coats[0]!.settings,
     defaulted,
     plan: {
-      bench,
+      rig,
       coats,
       sheet,
       below: (input.below ?? []).map((layer) =>
@@ -82,8 +82,8 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
 /** No arm goes slower or quicker for a film it has never laid. */
 const HAND_FOUND_M_PER_S: [number, number] = [0.15, 0.9];
 /** Film falls as the hand speeds up: turned round. */
-function handFor(bench: CoatBench, model: GunModel, settings: KnownSettings, wetFilmM: number): number {
-  const { filmM } = sprayedBy(bench, model, { ...settings, gunSpeedMPerS: 1 });
+function handFor(rig: CoatRig, model: GunModel, settings: KnownSettings, wetFilmM: number): number {
+  const { filmM } = sprayedBy(rig, model, { ...settings, gunSpeedMPerS: 1 });
   return clamp(filmM / wetFilmM, ...HAND_FOUND_M_PER_S);
 }
 

@@ -1,5 +1,5 @@
 /** The coats that a set-up lays, as the forward simulation has them: one coat has one forecast through whichever door it is asked. */
-import { waitBefore } from '../film/wait.ts';
+import { recoatTime } from '../film/recoatTimes.ts';
 import { paintInCup, roomOf } from '../gun/paintInCup.ts';
 import type { SetupAnswer } from '../gun/setup.ts';
 import type { SetupInput } from '../gun/setupInput.ts';
@@ -27,7 +27,7 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
   };
   const layer = layerOfMaterial(material, paintInCup(input).isTwoPack);
   const today = { climate, wetFilmUm: answer.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower };
-  const flash = waitBefore('coat', layer, today, input.mist);
+  const flash = recoatTime('coat', layer, today, input.mist);
   return {
     climate,
     material,

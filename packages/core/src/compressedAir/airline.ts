@@ -8,7 +8,7 @@
  *
  * Source  MODEL 6: isothermal line with ISO 6358 couplers; regulator droop as a straight line
  */
-import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { COUPLERS, restrictionInletPa, type CouplerKind } from './coupler.ts';
 import { absolutePa, gaugeKPa, kelvin, m3PerS } from './freeAir.ts';
 import { hoseInletPa, hoseOutletMach, type Hose } from './hose.ts';

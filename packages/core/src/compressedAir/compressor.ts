@@ -7,7 +7,7 @@
  * Source  ideal gas balance; volumetric efficiency of a piston pump with clearance, fitted (MODEL 6)
  * Holds   piston compressors to about 11 bar; starts at cut-out with the motor off
  */
-import { caution, type Told, type Verdict } from '../outcome/told.ts';
+import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
 import { absolutePa, ATMOSPHERE_PA, m3PerS } from './freeAir.ts';
 
 export type CompressorInput = {
@@ -22,7 +22,7 @@ export type CompressorInput = {
   triggerOffSeconds: number;
   runMinutes: number;
 };
-export type CompressorAnswer = Told & {
+export type CompressorAnswer = WithVerdicts & {
   sustains: boolean;
   secondsUntilShort?: number;
   restSeconds?: number;

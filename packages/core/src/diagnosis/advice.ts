@@ -1,7 +1,7 @@
 /** What to change, one thing at a time: which causes' advice may be given for this fault, and in which order. */
 import type { Cause, Fault, Knowledge } from './knowledge.ts';
 
-export type Blamed = { cause: Cause; probability: number };
+export type CausePosterior = { cause: Cause; probability: number };
 
 /** At most this many changes are advised; each is tried alone. */
 const MOST_CHANGES = 3;
@@ -21,12 +21,13 @@ export function changesFor(
   knowledge: Knowledge,
   fault: Fault,
   secondFault: string | undefined,
-  blamed: readonly Blamed[],
+  ranked: readonly CausePosterior[],
   isProven: (cause: Cause) => boolean,
-): Blamed[] {
+): CausePosterior[] {
   const forbidden = new Set([...(knowledge.never[fault.id] ?? []), ...(secondFault ? (knowledge.never[secondFault] ?? []) : [])]);
-  const brings = ({ cause }: Blamed) => [fault.id, secondFault].some((id) => id !== undefined && cause.makes[id] !== undefined);
-  const allowed = blamed.filter((one) => brings(one) && !one.cause.steps.some((step) => forbidden.has(step)));
+  const brings = ({ cause }: CausePosterior) =>
+    [fault.id, secondFault].some((id) => id !== undefined && cause.makes[id] !== undefined);
+  const allowed = ranked.filter((one) => brings(one) && !one.cause.steps.some((step) => forbidden.has(step)));
   const most = allowed[0]?.probability ?? 0;
   const bar = Math.min(WORTH_A_CHANGE, OF_THE_LIKELIEST * most);
   const likely = allowed
@@ -40,11 +41,11 @@ export function changesFor(
 export function sharedChanges(
   knowledge: Knowledge,
   [first, second]: readonly [string, string],
-  blamed: readonly Blamed[],
+  ranked: readonly CausePosterior[],
   isProven: (cause: Cause) => boolean,
-): Blamed[] {
+): CausePosterior[] {
   const forbidden = new Set([...(knowledge.never[first] ?? []), ...(knowledge.never[second] ?? [])]);
-  const shared = blamed
+  const shared = ranked
     .filter(({ cause }) => [first, second].every((id) => (cause.makes[id] ?? 0) >= BRINGS_BOTH))
     .filter(({ cause }) => !cause.steps.some((step) => forbidden.has(step)));
   const most = shared[0]?.probability ?? 0;

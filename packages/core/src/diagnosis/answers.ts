@@ -3,7 +3,7 @@ import { NONE_OF_THESE, type Knowledge, type Question } from './knowledge.ts';
 
 export type Observation = { question: string; answer: string };
 /** ln P(answer | fault) in the order of the faults, and how much of it counts. */
-export type Heard = Observation & { logLikelihood: readonly number[]; power: number };
+export type AnswerEvidence = Observation & { logLikelihood: readonly number[]; power: number };
 
 /** Of questions that look at the same fact the loudest counts in full, the others so much. */
 const SAME_FACT_POWER = 0.5;
@@ -40,7 +40,7 @@ export function tablesOf(knowledge: Knowledge): Tables {
 const spreadOf = (values: readonly number[]): number => Math.max(...values) - Math.min(...values);
 
 /** The answers that say something about faults, each with its power. The order they came in does not matter. */
-export function heardOf(tables: Tables, observations: readonly Observation[]): Heard[] {
+export function answerEvidence(tables: Tables, observations: readonly Observation[]): AnswerEvidence[] {
   const told = observations.flatMap(({ question, answer }) => {
     const logLikelihood = tables.get(question)?.options.get(answer);
     return logLikelihood ? [{ question, answer, logLikelihood }] : [];
@@ -58,9 +58,9 @@ export function heardOf(tables: Tables, observations: readonly Observation[]): H
 }
 
 /** Posterior of each fault, summing to 1; `scale` by log-sum-exp, so that no long list of answers underflows. */
-export function posteriorOf(logPriors: readonly number[], heard: readonly Heard[]): number[] {
+export function posteriorOf(logPriors: readonly number[], evidence: readonly AnswerEvidence[]): number[] {
   const logs = logPriors.map((prior, f) =>
-    heard.reduce((sum, { logLikelihood, power }) => sum + power * logLikelihood[f]!, prior),
+    evidence.reduce((sum, { logLikelihood, power }) => sum + power * logLikelihood[f]!, prior),
   );
   const scale = Math.max(...logs);
   const weights = logs.map((value) => Math.exp(value - scale));

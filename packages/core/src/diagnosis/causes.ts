@@ -41,19 +41,20 @@ export const withCauseAnswers = (beliefs: readonly Belief[], terms: ReadonlyMap<
  * fault) = P(fault) × P(cause) × strength ÷ P(fault by noisy-OR). Two causes may both be likely, so they do not sum to 1;
  * this is where two at once stay two.
  */
-export function blameOf(
+export function causePosterior(
   knowledge: Knowledge,
   beliefs: readonly Belief[],
   posterior: readonly number[],
   seenIn: Layer | undefined,
 ): Map<string, number> {
-  const blame = new Map<string, number>(knowledge.causes.map(({ id }) => [id, 0]));
+  const posteriors = new Map<string, number>(knowledge.causes.map(({ id }) => [id, 0]));
   const links = linksOf(knowledge, beliefs, seenIn);
   knowledge.faults.forEach(({ id }, f) => {
     const ways = links.get(id)!;
     const there = noisyOr(ways, knowledge.leak);
     for (const { causes, probability, strength } of ways)
-      for (const cause of causes) blame.set(cause, blame.get(cause)! + (posterior[f]! * probability * strength) / there);
+      for (const cause of causes)
+        posteriors.set(cause, posteriors.get(cause)! + (posterior[f]! * probability * strength) / there);
   });
-  return new Map([...blame].map(([id, sum]) => [id, Math.min(1, sum)]));
+  return new Map([...posteriors].map(([id, sum]) => [id, Math.min(1, sum)]));
 }

@@ -1,5 +1,5 @@
 /** When the answer may be given, and when the honest one is that it is not known yet. */
-import { type Heard, type Tables } from './answers.ts';
+import { type AnswerEvidence, type Tables } from './answers.ts';
 import type { Offer } from './nextQuestion.ts';
 import { NONE_OF_THESE, type FilmState, type Knowledge } from './knowledge.ts';
 
@@ -16,14 +16,14 @@ const BOTH_KEEP = 0.25;
 /** A fault explains an answer that it makes at least this likely, against the fault that makes it most likely. */
 const EXPLAINED = 0.25;
 
-export type Doubt = 'tooLittle' | 'twoClose' | 'moreToAsk' | 'noneFits' | 'contradiction';
-export type Decision = { decided: boolean; doubt?: Doubt; alsoLikely?: number };
+export type WhyUndecided = 'tooLittle' | 'twoClose' | 'moreToAsk' | 'noneFits' | 'contradiction';
+export type Decision = { decided: boolean; doubt?: WhyUndecided; alsoLikely?: number };
 
 /** `beside`: a second fault that is there as well; it is no rival of the first. */
 export function decisionOf(
   knowledge: Knowledge,
   posterior: readonly number[],
-  heard: readonly Heard[],
+  evidence: readonly AnswerEvidence[],
   offers: readonly Offer[],
   tables: Tables,
   beside: number | undefined,
@@ -37,21 +37,22 @@ export function decisionOf(
   const nothingLeft = !offers.some(({ about }) => about === 'fault');
   const bothKeep = nothingLeft && second.probability >= BOTH_KEEP ? { alsoLikely: second.fault } : {};
 
-  if (heard.length < LEAST_LOOKS) return { decided: false, doubt: 'tooLittle' };
-  if (contradicting(tables, heard)) return { decided: false, doubt: 'contradiction' };
+  if (evidence.length < LEAST_LOOKS) return { decided: false, doubt: 'tooLittle' };
+  if (contradicting(tables, evidence)) return { decided: false, doubt: 'contradiction' };
   if (knowledge.faults[top.fault]!.id === NONE_OF_THESE) return { decided: false, doubt: 'noneFits' };
-  if (isOver(SURE) || (heard.length >= FAIR.looks && isOver(FAIR)) || (nothingLeft && isOver(LAST)))
+  if (isOver(SURE) || (evidence.length >= FAIR.looks && isOver(FAIR)) || (nothingLeft && isOver(LAST)))
     return { decided: true, ...bothKeep };
   if (!nothingLeft) return { decided: false, doubt: times < LAST.timesSecond ? 'twoClose' : 'moreToAsk' };
   return { decided: false, doubt: top.probability < LAST.top ? 'noneFits' : 'twoClose', ...bothKeep };
 }
 
 /** Two answers about the same fact that no fault explains together: one look again, never an average. */
-function contradicting(tables: Tables, heard: readonly Heard[]): boolean {
-  const factOf = ({ question }: Heard) => tables.get(question)!.question.group;
-  const explains = ({ logLikelihood }: Heard, f: number) => Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) >= EXPLAINED;
-  return heard.some((one, i) =>
-    heard
+function contradicting(tables: Tables, evidence: readonly AnswerEvidence[]): boolean {
+  const factOf = ({ question }: AnswerEvidence) => tables.get(question)!.question.group;
+  const explains = ({ logLikelihood }: AnswerEvidence, f: number) =>
+    Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) >= EXPLAINED;
+  return evidence.some((one, i) =>
+    evidence
       .slice(i + 1)
       .some(
         (other) =>

@@ -1,20 +1,20 @@
 /** From what was logged and what was seen: which fault, which cause in which layer, what to ask next and what to do. */
-import { caution, stop, type Reason, type Verdict } from '../outcome/told.ts';
-import { changesFor, sharedChanges, stepsFor, type Blamed } from './advice.ts';
-import { heardOf, posteriorOf, tablesOf, type Observation } from './answers.ts';
-import { blameOf, causeTermsOf, withCauseAnswers, type CauseTerm } from './causes.ts';
-import { decisionOf, filmStateOf, type Doubt } from './decide.ts';
+import { caution, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import { changesFor, sharedChanges, stepsFor, type CausePosterior } from './advice.ts';
+import { answerEvidence, posteriorOf, tablesOf, type Observation } from './answers.ts';
+import { causePosterior, causeTermsOf, withCauseAnswers, type CauseTerm } from './causes.ts';
+import { decisionOf, filmStateOf, type WhyUndecided } from './decide.ts';
 import { beliefsOf, type Belief, type Term } from './evidence.ts';
 import { linksOf, logPriorsOf } from './faultPrior.ts';
 import type { Knowledge, Layer, Log } from './knowledge.ts';
 import { rootLayerOf } from './layers.ts';
 import { offersBelow, offersOf, type Offer } from './nextQuestion.ts';
-import { pushesOf, reasonsOf, type Push } from './pushes.ts';
+import { answerWeights, reasonsOf, type AnswerWeight } from './weights.ts';
 import { OVER_IT, repairOf, type Repair } from './repair.ts';
 import { secondFaultOf } from './secondFault.ts';
 
-/** `pushes`: which answers speak for and against it; only for those that lead. */
-export type FaultFound = { id: string; probability: number; pushes?: Push[] };
+/** `weights`: which answers speak for and against it; only for those that lead. */
+export type FaultFound = { id: string; probability: number; weights?: AnswerWeight[] };
 export type CauseFound = {
   id: string;
   probability: number;
@@ -27,7 +27,7 @@ export type CauseFound = {
 export type Check = { pair: readonly [string, string] } | { question: string } | 'testPanel' | 'lookAgain';
 export type Diagnosis = {
   decided: boolean;
-  doubt?: Doubt;
+  doubt?: WhyUndecided;
   check?: Check;
   faults: FaultFound[];
   secondFault?: FaultFound;
@@ -57,7 +57,7 @@ export type DiagnoseInput = {
 /** Faults and causes under this are not told. */
 const LEAST_TOLD = 0.01;
 const MOST_CAUSES = 8;
-const MOST_PUSHED = 4;
+const MOST_WEIGHED = 4;
 /** A cause is cleared when its readings make it at least this much less likely; only causes that could have mattered are told. */
 const CLEARED_LOG_RATIO = Math.log(0.5);
 const COULD_HAVE = 0.25;
@@ -72,7 +72,7 @@ const OVER_REDUCED = 'over_reduced';
 const overReducedOf = ({ red_ratio: ratio }: Log): number | undefined =>
   typeof ratio === 'number' && ratio >= FAR_OVER_REDUCED ? ratio : undefined;
 
-const mixFirst = (changes: readonly Blamed[]): Blamed[] => [
+const mixFirst = (changes: readonly CausePosterior[]): CausePosterior[] => [
   ...changes.filter(({ cause }) => cause.id === OVER_REDUCED),
   ...changes.filter(({ cause }) => cause.id !== OVER_REDUCED),
 ];
@@ -82,8 +82,8 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const tables = tablesOf(knowledge);
   const beliefs = beliefsOf(knowledge, log);
   const logPriors = logPriorsOf(knowledge, linksOf(knowledge, beliefs, seenIn), log, seenIn);
-  const heard = heardOf(tables, observations);
-  const posterior = posteriorOf(logPriors, heard);
+  const evidence = answerEvidence(tables, observations);
+  const posterior = posteriorOf(logPriors, evidence);
   const film = filmStateOf(tables, observations, input.film);
   const asking = { knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn };
   const offers = offersOf(asking);
@@ -91,8 +91,8 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const top = order[0]!;
   const fault = knowledge.faults[top]!;
 
-  const second = heard.length > 1 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
-  const decision = decisionOf(knowledge, posterior, heard, offers, tables, second?.fault);
+  const second = evidence.length > 1 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
+  const decision = decisionOf(knowledge, posterior, evidence, offers, tables, second?.fault);
   const alsoLikely = decision.alsoLikely;
   const other = second ?? (alsoLikely === undefined ? undefined : { fault: alsoLikely, probability: posterior[alsoLikely]! });
   const secondFault = other && { id: knowledge.faults[other.fault]!.id, probability: other.probability };
@@ -100,18 +100,18 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const said = causeTermsOf(knowledge, observations, log);
   const weighed = withCauseAnswers(beliefs, said);
   const both = posterior.map((p, f) => (other?.fault === f ? Math.max(p, other.probability) : p));
-  const blame = blameOf(knowledge, weighed, both, seenIn);
-  const blamed = blamedOf(weighed, blame);
+  const posteriors = causePosterior(knowledge, weighed, both, seenIn);
+  const ranked = rankedCauses(weighed, posteriors);
   const layerOf = (cause: Belief['cause']) => {
     const shown = secondFault && cause.makes[fault.id] === undefined ? knowledge.faults[other!.fault]! : fault;
     return rootLayerOf(cause, shown, log, seenIn);
   };
-  const foundOf = ({ cause }: Blamed): CauseFound => {
+  const foundOf = ({ cause }: CausePosterior): CauseFound => {
     const layer = layerOf(cause);
     const { terms } = beliefs.find((belief) => belief.cause === cause)!;
     return {
       id: cause.id,
-      probability: blame.get(cause.id)!,
+      probability: posteriors.get(cause.id)!,
       ...(layer ? { layer } : {}),
       terms,
       answers: said.get(cause.id) ?? [],
@@ -119,24 +119,24 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   };
   const isProven = (cause: Belief['cause']) =>
     beliefs.find((belief) => belief.cause === cause)!.terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
-  const causes = blamed
+  const causes = ranked
     .filter(({ probability }) => probability >= LEAST_TOLD)
     // What a reading proves is told, however many there are.
     .filter(({ cause }, rank) => rank < MOST_CAUSES || isProven(cause))
     .map(foundOf);
   const heardWeight = ({ terms, answers }: CauseFound) =>
     terms.reduce((sum, { logRatio }) => sum + logRatio, 0) + answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
-  const cleared = blamed
+  const cleared = ranked
     .filter(({ cause }) => [fault.id, secondFault?.id].some((id) => id !== undefined && (cause.makes[id] ?? 0) >= COULD_HAVE))
     .map(foundOf)
     .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
 
   const rival = knowledge.faults[order[1]!]!;
-  const isBetween = heard.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
+  const isBetween = evidence.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
   const told = decision.decided
-    ? changesFor(knowledge, fault, secondFault?.id, blamed, isProven)
+    ? changesFor(knowledge, fault, secondFault?.id, ranked, isProven)
     : isBetween && posterior[order[1]!]! >= RIVAL
-      ? sharedChanges(knowledge, [fault.id, rival.id], blamed, isProven)
+      ? sharedChanges(knowledge, [fault.id, rival.id], ranked, isProven)
       : [];
   const overReduced = overReducedOf(log);
   const inOrder = overReduced === undefined ? told : mixFirst(told);
@@ -160,7 +160,7 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
       .map((f, rank) => ({
         id: knowledge.faults[f]!.id,
         probability: posterior[f]!,
-        ...(rank < MOST_PUSHED ? { pushes: pushesOf(posterior, heard, f) } : {}),
+        ...(rank < MOST_WEIGHED ? { weights: answerWeights(posterior, evidence, f) } : {}),
       })),
     ...(second && secondFault ? { secondFault } : {}),
     ...(overReduced === undefined ? {} : { overReduced }),
@@ -170,13 +170,13 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     changes,
     ...(repair ? { repair } : {}),
     verdicts: verdictsOf(decision.decided, [fault.id, secondFault?.id], second !== undefined, repair),
-    reasons: reasonsOf(knowledge.version, fault.id, pushesOf(posterior, heard, top), causes.slice(0, 2), cleared),
+    reasons: reasonsOf(knowledge.version, fault.id, answerWeights(posterior, evidence, top), causes.slice(0, 2), cleared),
   };
 }
 
-const blamedOf = (beliefs: readonly Belief[], blame: ReadonlyMap<string, number>): Blamed[] =>
+const rankedCauses = (beliefs: readonly Belief[], posteriors: ReadonlyMap<string, number>): CausePosterior[] =>
   beliefs
-    .map(({ cause }) => ({ cause, probability: blame.get(cause.id)! }))
+    .map(({ cause }) => ({ cause, probability: posteriors.get(cause.id)! }))
     .sort((a, b) => b.probability - a.probability || (a.cause.id < b.cause.id ? -1 : 1));
 
 /** The root is placed below only by a cause that is more likely than not, or near it. */
@@ -184,7 +184,7 @@ const ROOT_SURE = 0.3;
 const rootOf = (cause: CauseFound | undefined): Layer | undefined =>
   cause && cause.probability >= ROOT_SURE ? cause.layer : undefined;
 
-function checkOf(knowledge: Knowledge, order: readonly number[], doubt: Doubt, offers: readonly Offer[]): Check {
+function checkOf(knowledge: Knowledge, order: readonly number[], doubt: WhyUndecided, offers: readonly Offer[]): Check {
   if (doubt === 'contradiction') return 'lookAgain';
   const [first, second] = order.map((f) => knowledge.faults[f]!.id) as [string, string];
   const alike = knowledge.lookAlikes.find(({ pair }) => pair.includes(first) && pair.includes(second));

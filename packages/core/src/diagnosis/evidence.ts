@@ -57,8 +57,8 @@ function beliefOf(knowledge: Knowledge, cause: Cause, log: Log, completeness: nu
   }
   const [least, most] = knowledge.evidenceCap;
   const sum = terms.reduce((total, term) => total + term.logRatio, 0);
-  const heard = Math.min(Math.log(most), Math.max(Math.log(least), sum));
-  return { cause, logOdds: logOddsOf(cause.prior) + heard + UNTAKEN_SHARE * completeness * untaken, terms };
+  const weighed = Math.min(Math.log(most), Math.max(Math.log(least), sum));
+  return { cause, logOdds: logOddsOf(cause.prior) + weighed + UNTAKEN_SHARE * completeness * untaken, terms };
 }
 
 /** Rows of one group together, every other row alone. */

@@ -7,7 +7,7 @@ import { showFactor, sitFactor } from './layers.ts';
 export type Link = { causes: readonly string[]; probability: number; strength: number };
 
 /** Probability of each cause at work, where it can sit at all. */
-export const atWork = (belief: Belief, seenIn: Layer | undefined): number =>
+export const activeProbability = (belief: Belief, seenIn: Layer | undefined): number =>
   probabilityOf(belief.logOdds) * sitFactor(belief.cause, seenIn);
 
 /** Everything that can bring a fault, by fault id. */
@@ -16,14 +16,16 @@ export function linksOf(knowledge: Knowledge, beliefs: readonly Belief[], seenIn
   const byCause = new Map(beliefs.map((belief) => [belief.cause.id, belief]));
   for (const belief of beliefs)
     for (const [fault, strength] of Object.entries(belief.cause.makes))
-      links.get(fault)?.push({ causes: [belief.cause.id], probability: atWork(belief, seenIn), strength });
+      links.get(fault)?.push({ causes: [belief.cause.id], probability: activeProbability(belief, seenIn), strength });
   for (const { pair, strength } of knowledge.causePairs) {
     const [a, b] = pair.map((id) => byCause.get(id)!) as [Belief, Belief];
     for (const [fault, together] of Object.entries(strength)) {
       const apart = (1 - (a.cause.makes[fault] ?? 0)) * (1 - (b.cause.makes[fault] ?? 0));
       const extra = 1 - (1 - together) / apart;
       if (extra > 0)
-        links.get(fault)?.push({ causes: pair, probability: atWork(a, seenIn) * atWork(b, seenIn), strength: extra });
+        links
+          .get(fault)
+          ?.push({ causes: pair, probability: activeProbability(a, seenIn) * activeProbability(b, seenIn), strength: extra });
     }
   }
   return links;

@@ -1,6 +1,6 @@
 /** What to ask next: expected information about the fault per effort (Lindley, 1956), and, once it is known, about its cause. */
-import { heardOf, posteriorOf, type Observation, type Tables } from './answers.ts';
-import { blameOf, causeTermsOf, withCauseAnswers } from './causes.ts';
+import { answerEvidence, posteriorOf, type Observation, type Tables } from './answers.ts';
+import { causePosterior, causeTermsOf, withCauseAnswers } from './causes.ts';
 import type { Belief } from './evidence.ts';
 import type { CauseQuestion, FilmState, Knowledge, Layer, Log, Question } from './knowledge.ts';
 
@@ -43,7 +43,7 @@ export function gainOf(
     const chance = joint.reduce((sum, p) => sum + p, 0);
     const then = isNewFact
       ? joint.map((p) => p / chance)
-      : posteriorOf(logPriors, heardOf(tables, [...observations, { question, answer }]));
+      : posteriorOf(logPriors, answerEvidence(tables, [...observations, { question, answer }]));
     after += chance * entropyBits(then);
   }
   return Math.max(0, before - after);
@@ -114,15 +114,15 @@ function causeOffersOf(asking: Asking, asked: ReadonlySet<string>): Offer[] {
 
 /** Mean fall of the entropy over the causes; how often each answer comes is not known, so they count alike. */
 function causeGainOf(asking: Asking, question: string, options: readonly string[]): number {
-  const spreadBits = (blame: Map<string, number>) => {
-    const values = [...blame.values()];
+  const spreadBits = (posteriors: Map<string, number>) => {
+    const values = [...posteriors.values()];
     const sum = values.reduce((total, value) => total + value, 0);
     return entropyBits(values.map((value) => value / sum));
   };
-  const before = spreadBits(blameWith(asking, asking.observations));
-  const after = options.map((answer) => spreadBits(blameWith(asking, [...asking.observations, { question, answer }])));
+  const before = spreadBits(causePosteriorWith(asking, asking.observations));
+  const after = options.map((answer) => spreadBits(causePosteriorWith(asking, [...asking.observations, { question, answer }])));
   return Math.max(0, before - after.reduce((sum, bits) => sum + bits, 0) / after.length);
 }
 
-const blameWith = ({ knowledge, beliefs, posterior, log, seenIn }: Asking, observations: readonly Observation[]) =>
-  blameOf(knowledge, withCauseAnswers(beliefs, causeTermsOf(knowledge, observations, log)), posterior, seenIn);
+const causePosteriorWith = ({ knowledge, beliefs, posterior, log, seenIn }: Asking, observations: readonly Observation[]) =>
+  causePosterior(knowledge, withCauseAnswers(beliefs, causeTermsOf(knowledge, observations, log)), posterior, seenIn);

@@ -8,7 +8,7 @@ import type { PressureInput } from '../gun/pressure.ts';
 import { kinematicOfSeconds, type CupName } from '../material/flowCup.ts';
 import { potLifeMinutes, type PotLife } from '../mix/potLife.ts';
 import { sharesOf, type Recipe } from '../mix/recipe.ts';
-import { caution, type Verdict } from '../outcome/told.ts';
+import { caution, type Verdict } from '../outcome/verdicts.ts';
 import { convert } from '../units/convert.ts';
 import type { ReadingValue } from './knowledge.ts';
 

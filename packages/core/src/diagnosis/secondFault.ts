@@ -1,5 +1,5 @@
 /** Two faults at once are common: what the first one does not explain is judged again without it. */
-import { heardOf, posteriorOf, type Observation, type Tables } from './answers.ts';
+import { answerEvidence, posteriorOf, type Observation, type Tables } from './answers.ts';
 import type { Knowledge } from './knowledge.ts';
 import { NONE_OF_THESE } from './knowledge.ts';
 
@@ -22,19 +22,19 @@ export function secondFaultOf(
   observations: readonly Observation[],
   first: number,
 ): SecondFault | undefined {
-  const heard = heardOf(tables, observations);
-  const unexplained = heard.filter(
+  const evidence = answerEvidence(tables, observations);
+  const unexplained = evidence.filter(
     ({ logLikelihood }) => Math.exp(logLikelihood[first]! - Math.max(...logLikelihood)) < EXPLAINED,
   );
   if (unexplained.length === 0) return undefined;
   // Two at once only where both were seen: an answer that the second never gives says that it is not there.
   const isRuledOut = (f: number) =>
-    heard.some(
+    evidence.some(
       ({ answer, logLikelihood }) => ABSENT.test(answer) && Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) < NEVER_SEEN,
     );
   const others = logPriors.map((prior, f) => (f === first || isRuledOut(f) ? -Infinity : prior));
   if (others.every((prior) => prior === -Infinity)) return undefined;
-  const posterior = posteriorOf(others, heardOf(tables, unexplained));
+  const posterior = posteriorOf(others, answerEvidence(tables, unexplained));
   const [best, next] = posterior
     .map((probability, fault) => ({ fault, probability }))
     .sort((a, b) => b.probability - a.probability);

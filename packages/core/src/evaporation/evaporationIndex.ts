@@ -15,8 +15,8 @@ import type { Finish, JobSize, Substrate } from '../trade/vocabulary.ts';
 import { transferCoefficientMPerS } from './massTransfer.ts';
 import { blendPressurePa, FAST, REFERENCE_PRESSURE_PA, WATER_AIR_DIFFUSIVITY_M2_PER_S } from './solvents.ts';
 
-export const PREFERENCES = ['gloss', 'speed'] as const;
-export type Preference = (typeof PREFERENCES)[number];
+export const FINISH_AIMS = ['gloss', 'speed'] as const;
+export type FinishAim = (typeof FINISH_AIMS)[number];
 
 /** The temperature the film works at: metal holds it more to the air than plastic does. [index-1] */
 export function effectiveTemperatureC(at: {
@@ -49,7 +49,7 @@ const FINISH: Record<Finish, number> = {
   candy: 0.9,
   fluorescent: 1,
 };
-const SCHOOL: Record<Preference | 'sheet', number> = { sheet: 1, gloss: 0.88, speed: 1.15 };
+const SCHOOL: Record<FinishAim | 'sheet', number> = { sheet: 1, gloss: 0.88, speed: 1.15 };
 const PRIMER_FACTOR = 1.1;
 
 /** E*: how quickly this job wants the film to dry. A big job, an effect colour and damp air want it slower. [index-3] */
@@ -57,7 +57,7 @@ export function wantedEvaporation(job: {
   jobSize: JobSize;
   finish?: Finish;
   stage: string;
-  preference?: Preference;
+  preference?: FinishAim;
   relativeHumidityPercent: number;
 }): number {
   const finish = job.stage === 'primer' ? PRIMER_FACTOR : FINISH[job.finish ?? 'solid'];

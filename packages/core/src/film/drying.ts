@@ -28,7 +28,7 @@ import { quickExp } from '../numerics/quickExp.ts';
 import type { Stack, VolatileCells } from './stack.ts';
 
 export type Surroundings = {
-  room: HumidAir;
+  roomAir: HumidAir;
   airSpeedMPerS: number;
   substrate: 'metal' | 'plastic' | 'composite';
 };
@@ -52,13 +52,13 @@ export type AirOver = {
   heatWPerM2K: number;
   capacity: number;
 };
-export function airOver({ room, airSpeedMPerS, substrate }: Surroundings, evaporation: number): AirOver {
+export function airOver({ roomAir, airSpeedMPerS, substrate }: Surroundings, evaporation: number): AirOver {
   const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
   const water = carries('water');
   return {
     carries: Float64Array.from(VOLATILES, (name) => carries(name) * evaporation),
-    vapourPa: vapourPressurePa(room),
-    airC: room.airTemperatureC,
+    vapourPa: vapourPressurePa(roomAir),
+    airC: roomAir.airTemperatureC,
     heatWPerM2K: 1.2 * 1005 * water * 0.87 ** (2 / 3) + RADIATION_W_PER_M2_K,
     capacity: HEAT_CAPACITY_J_PER_M2_K[substrate],
   };

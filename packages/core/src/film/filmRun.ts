@@ -21,7 +21,7 @@ import {
   type Ripples,
 } from './levelling.ts';
 import { mechanicsOf, type Mechanics } from './mechanics.ts';
-import { emptyStack, lay, volatileM, type LaidCoat, type Stack } from './stack.ts';
+import { emptyStack, addCoat, volatileM, type LaidCoat, type Stack } from './stack.ts';
 
 export type Heat = { onAtSeconds: number; toC: number; rampKPerMin: number };
 export type FilmRunInput = {
@@ -169,7 +169,7 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
 const mean = (values: Float64Array): number => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
 
 function landNext(stack: Stack, coat: LaidCoat, mesh: Mesh, panel: Panel, ripples: Ripples, factors: FilmFactors): void {
-  lay(stack, coat, mesh.cellsPerCoat);
+  addCoat(stack, coat, mesh.cellsPerCoat);
   const top = stack.coats.at(-1)!;
   const viscosityPaS =
     filmPaS(top.constants, top.landedSolids, coldness(panel.temperatureC + 273.15), 0) * coat.viscosityFactor * factors.viscosity;

@@ -16,7 +16,7 @@ export type JobCoat = Omit<LaidCoat, 'landsAtSeconds'> & {
 export type Job = {
   /** Lowest first. */
   coats: readonly JobCoat[];
-  room: HumidAir;
+  roomAir: HumidAir;
   panelC: number;
   airSpeedMPerS: number;
   substrate: Substrate;
@@ -31,8 +31,8 @@ export type Job = {
   groundM?: readonly number[] | undefined;
 };
 
-export const effectiveCOf = ({ room, panelC, substrate }: Pick<Job, 'room' | 'panelC' | 'substrate'>): number =>
-  effectiveTemperatureC({ airTemperatureC: room.airTemperatureC, panelTemperatureC: panelC, substrate });
+export const effectiveCOf = ({ roomAir, panelC, substrate }: Pick<Job, 'roomAir' | 'panelC' | 'substrate'>): number =>
+  effectiveTemperatureC({ airTemperatureC: roomAir.airTemperatureC, panelTemperatureC: panelC, substrate });
 
 /** Start of each coat on a clock that begins with the first, s. */
 export function landingSeconds(coats: readonly { flashMinutes: number }[]): number[] {
@@ -53,7 +53,7 @@ export function runJob(job: Job, factors?: FilmFactors, mesh?: Mesh): FilmRun {
   return runFilm(
     {
       coats: job.coats.map((coat, i) => ({ ...coat, landsAtSeconds: lands[i]! })),
-      around: { room: job.room, airSpeedMPerS: job.airSpeedMPerS, substrate: job.substrate },
+      around: { roomAir: job.roomAir, airSpeedMPerS: job.airSpeedMPerS, substrate: job.substrate },
       panelC: job.panelC,
       slopeDeg: job.slopeDeg,
       endSeconds: waitedSeconds + (heat ? (rampMinutes + heat.holdMinutes) * 60 : (job.lookMinutes ?? 0) * 60),

@@ -7,10 +7,10 @@ import { filmOf } from '../inForce/filmOf.ts';
 import { layerClassOf, timesOf, type Layer } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import { mapSpread, type Spread } from '../outcome/spread.ts';
-import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import type { Carrier, NextStep } from '../trade/vocabulary.ts';
 import type { FlashFactors } from './flashToday.ts';
-import { waitBefore, type Wait } from './wait.ts';
+import { recoatTime, type RecoatTime } from './recoatTimes.ts';
 
 export const TOUCHES = ['dry', 'tacky', 'marks'] as const;
 type Touch = (typeof TOUCHES)[number];
@@ -65,7 +65,7 @@ const HALF_A_STEP = 0.5;
 
 export function recoatOf(input: RecoatInput): RecoatAnswer {
   const { layer, climate, next, minutesSince } = input;
-  const wait = waitBefore(
+  const wait = recoatTime(
     next,
     layer,
     { climate, wetFilmUm: input.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower },
@@ -103,7 +103,12 @@ export function recoatOf(input: RecoatInput): RecoatAnswer {
 const sprayedNext = ({ next, over, layer, limits }: RecoatInput) =>
   next === 'clear' && over ? over : { carrier: layer.carrier, limits };
 
-function timeVerdicts({ next, minutesSince }: RecoatInput, wait: Wait, remaining: number, latestMinutes?: number): Verdict[] {
+function timeVerdicts(
+  { next, minutesSince }: RecoatInput,
+  wait: RecoatTime,
+  remaining: number,
+  latestMinutes?: number,
+): Verdict[] {
   const verdicts: Verdict[] = [];
   if (remaining > 0)
     verdicts.push(
@@ -153,7 +158,7 @@ function testFor(next: NextStep): RecoatAnswer['test'] {
   return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
 }
 
-function reasonsOf(wait: Wait, { layer, climate, mistCoat, wetFilmUm }: RecoatInput): Reason[] {
+function reasonsOf(wait: RecoatTime, { layer, climate, mistCoat, wetFilmUm }: RecoatInput): Reason[] {
   const materialClass = layerClassOf(layer);
   const reasons = [wait.reason, ...(materialClass.source === 'model' ? [materialClass.reason] : [])];
   if (wait.isCure) return [...reasons, because('never-under-sheet', 'rule')];

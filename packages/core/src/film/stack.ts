@@ -81,7 +81,7 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
 }
 
 /** Lays a coat on top. */
-export function lay(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
+export function addCoat(stack: Stack, coat: LaidCoat, cellsPerCoat: number): void {
   const held = landedHeld(coat);
   const landedSolids = 1 / (1 + held.water + held.fast + held.middle + held.slow);
   const solidsM = coat.wetFilmM * landedSolids;

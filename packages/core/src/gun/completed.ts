@@ -6,7 +6,7 @@ import { paintInCup } from './paintInCup.ts';
 import { gunModelOf } from './gunModel.ts';
 import { inletAtCap } from './inletPressure.ts';
 import { setupOf } from './setup.ts';
-import type { GunSheet, Way } from './way.ts';
+import type { GunSheet, Preferences } from './preferences.ts';
 
 export type ForCoat = {
   settings: Settings;
@@ -15,7 +15,7 @@ export type ForCoat = {
   finish?: Finish | undefined;
   class?: MaterialClass | undefined;
   sheet?: GunSheet | undefined;
-  way?: Way | undefined;
+  way?: Preferences | undefined;
   place?: Place | undefined;
 };
 

@@ -7,7 +7,7 @@
  * Source  judgement (MODEL-2, 7)
  */
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
-import { caution, type Ask, type Verdict } from '../outcome/told.ts';
+import { caution, type Ask, type Verdict } from '../outcome/verdicts.ts';
 import { logistic } from '../numerics/probability.ts';
 import { MEANT_AT_CAP_KPA } from '../inForce/capLimitOf.ts';
 import { GUNS } from '../trade/gunClasses.ts';

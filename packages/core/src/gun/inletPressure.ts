@@ -8,7 +8,7 @@ import { inletBandOf } from '../inForce/inletBandOf.ts';
 import { nozzleBandOf, practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
-import { because, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { Carrier, Stage } from '../trade/vocabulary.ts';
 import { GUNS } from '../trade/gunClasses.ts';

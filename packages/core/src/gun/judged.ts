@@ -1,11 +1,11 @@
 /** Settings held against everything in force for the coat: ours and the painter's own by the same rules. */
 import { filmOf } from '../inForce/filmOf.ts';
 import { nozzleBandOf } from '../inForce/nozzleBandOf.ts';
-import { because, caution, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
-import type { AsSet, SetKnobs } from './asSet.ts';
-import { HAND_M_PER_S } from './hand.ts';
+import type { OperatingPoint, SetKnobs } from './operatingPoint.ts';
+import { HAND_M_PER_S } from './technique.ts';
 import { bandOfWork, coatOfGun } from './inletPressure.ts';
 import { presetFor } from './preset.ts';
 import { limitVerdicts } from './limits.ts';
@@ -22,7 +22,7 @@ export function verdictsOfSet(
   materialClass: MaterialClass,
   model: GunModel,
   set: SetJudged,
-  figures: Pick<AsSet, 'capKPa' | 'fanWidthMm' | 'fluidMlPerMin' | 'gunSpeedMPerS'>,
+  figures: Pick<OperatingPoint, 'capKPa' | 'fanWidthMm' | 'fluidMlPerMin' | 'gunSpeedMPerS'>,
 ): Verdict[] {
   const { gun, sheet, part, stage, finish, capLimitKPa } = input;
   const { isBuild } = MATERIALS[materialClass];
@@ -55,7 +55,7 @@ const ROUNDED = 1.02;
 export function reasonsOfSet(
   { gun }: Pick<SetupInput, 'gun'>,
   materialClass: MaterialClass,
-  { dropletUm, gunSpeedMPerS }: Pick<AsSet, 'dropletUm' | 'gunSpeedMPerS'>,
+  { dropletUm, gunSpeedMPerS }: Pick<OperatingPoint, 'dropletUm' | 'gunSpeedMPerS'>,
 ): Reason[] {
   return [...handReasons(gunSpeedMPerS), ...dropReasons(dropletUm?.value, dropWindowUm(materialClass, gun.class))];
 }

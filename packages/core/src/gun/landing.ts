@@ -43,7 +43,7 @@ export type LandingInput = {
   fanWidthM: number;
   fanHeightM: number;
   landingFactor: number;
-  room: HumidAir;
+  roomAir: HumidAir;
   /** Of what is not known about evaporation; 1 as the card has it. */
   evaporation?: number | undefined;
   /** Of the grade in the mix, over a medium one's. */
@@ -59,8 +59,8 @@ export type Landing = {
 };
 
 export function landingOf(input: LandingInput): Landing {
-  const { air, fluidM3PerS, mixture, distanceM, room } = input;
-  const temperatureK = kelvin(room.airTemperatureC);
+  const { air, fluidM3PerS, mixture, distanceM, roomAir } = input;
+  const temperatureK = kelvin(roomAir.airTemperatureC);
   const mu = airViscosityPaS(temperatureK);
   const fanM2 = 0.5 * input.fanWidthM * input.fanHeightM;
   const arrivalMPerS = Math.sqrt(air.thrustN / (PANEL_AIR_KG_PER_M3 * fanM2));
@@ -75,7 +75,7 @@ export function landingOf(input: LandingInput): Landing {
   const sprayed = fluidM3PerS * mixture.densityKgPerM3 * mixture.volatileMassFraction;
   const lossOfOne = (volatile: Volatile): number => {
     if (mixture.volatile[volatile] <= 0) return 0;
-    const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, room);
+    const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, roomAir);
     if (drivePa <= 0) return 0;
     const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
     const quicker = FLIGHT_FACTOR * (input.evaporation ?? 1) * (volatile === 'water' ? 1 : input.gradePace);
@@ -100,16 +100,16 @@ export function landingOf(input: LandingInput): Landing {
 }
 
 /** What drives a volatile off a drop in this air, and how it spreads. */
-function volatileIn(volatile: Volatile, room: HumidAir): { drivePa: number; molarKgPerMol: number; diffusivity: number } {
+function volatileIn(volatile: Volatile, roomAir: HumidAir): { drivePa: number; molarKgPerMol: number; diffusivity: number } {
   if (volatile === 'water')
     return {
-      drivePa: saturationPressurePa(wetBulbC(room)) - vapourPressurePa(room),
+      drivePa: saturationPressurePa(wetBulbC(roomAir)) - vapourPressurePa(roomAir),
       molarKgPerMol: WATER_MOLAR_KG_PER_MOL,
       diffusivity: WATER_AIR_DIFFUSIVITY_M2_PER_S,
     };
   const solvent = SOLVENTS[volatile];
   return {
-    drivePa: DROP_COOLING * solventPressurePa(solvent, room.airTemperatureC),
+    drivePa: DROP_COOLING * solventPressurePa(solvent, roomAir.airTemperatureC),
     molarKgPerMol: solvent.molarKgPerMol,
     diffusivity: solvent.airDiffusivityM2PerS,
   };

@@ -1,7 +1,7 @@
 /** What a pressure may never be, and what it had better not be: the limit set for the place, the gun's own, the band in force. */
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import type { Band } from '../outcome/spread.ts';
-import { caution, stop, type Verdict } from '../outcome/told.ts';
+import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
 import { PSI_KPA } from '../trade/gunFacts.ts';
 import type { Gun } from './gun.ts';
 import type { GunModel } from './gunModel.ts';

@@ -1,7 +1,7 @@
 /** Which of the gun's own nozzles suits this coat best (WORK C003–C006). */
 import { nozzleBandOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import type { Band } from '../outcome/spread.ts';
-import { because, caution, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Reason, type Verdict } from '../outcome/verdicts.ts';
 
 export type NozzleInput = { ownMm: readonly number[]; coat: CoatOfGun; sheetMm?: Band | undefined };
 export type NozzleChoice = { nozzleMm: number; wantedMm: Band; reasons: Reason[] };

@@ -9,7 +9,7 @@
  */
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import { isEffect, type Finish, type Stage } from '../trade/vocabulary.ts';
-import { caution, type Told, type Verdict } from '../outcome/told.ts';
+import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
 
 export type OverlapInput = {
   fanWidthMm: number;
@@ -24,7 +24,7 @@ export type OverlapInput = {
   stage?: Stage;
   finish?: Finish;
 };
-export type OverlapAnswer = Told & {
+export type OverlapAnswer = WithVerdicts & {
   overlapPercent: number;
   stepMm: number;
   passes?: number;

@@ -17,21 +17,21 @@ import { fanProfile } from './fan.ts';
 import { hornShareOf, type GunModel } from './gunModel.ts';
 import { kelvin } from '../compressedAir/freeAir.ts';
 import { capFlow, type CapFlow } from './airCap.ts';
-import { HAND_M_PER_S } from './hand.ts';
+import { HAND_M_PER_S } from './technique.ts';
 import { rippleOf, type Ripple } from './ripple.ts';
 import { dropWindowUm, sprayOf, wetnessOf, type Spray } from './spray.ts';
 import type { Gun } from './gun.ts';
 
 /** Pressure in whole psi, as a gauge in the shop shows it. */
-export type Place = { psi: number; turns: number; fanShare: number; distanceMm: number; overlap: number };
-export type PlanRoom = {
+export type Candidate = { psi: number; turns: number; fanShare: number; distanceMm: number; overlap: number };
+export type PlanBounds = {
   gun: Gun;
   model: GunModel;
   paint: Paint;
   materialClass: MaterialClass;
   /** Needle turns practice gives it, on four turns of travel. */
   needleTurnsOfFour: number;
-  room: HumidAir;
+  roomAir: HumidAir;
   wetFilmUm: number;
   /** Before any limit, psi: where in it a setting lies counts a little. */
   wholeBandPsi: [number, number];
@@ -42,39 +42,39 @@ export type PlanRoom = {
   mostOversprayGPerMin?: number | undefined;
   mostAirLPerMin?: number | undefined;
 };
-export type Costed = { place: Place; spray: Spray; gunSpeedMPerS: number; ripple: Ripple; wetness: number; cost: number };
+export type Costed = { place: Candidate; spray: Spray; gunSpeedMPerS: number; ripple: Ripple; wetness: number; cost: number };
 
-export const placeKey = ({ psi, turns, fanShare, distanceMm, overlap }: Place): string =>
+export const candidateKey = ({ psi, turns, fanShare, distanceMm, overlap }: Candidate): string =>
   `${psi} ${turns} ${fanShare} ${distanceMm} ${overlap}`;
 
 const SEARCH_POINTS = { points: 24, differences: 48 };
 
 /** Judges settings, and remembers the sprays and ripples it has worked out. */
-export function judgeOf(room: PlanRoom): (place: Place, isFull?: boolean) => Costed {
+export function judgeOf(bounds: PlanBounds): (place: Candidate, isFull?: boolean) => Costed {
   const sprays = new Map<string, Spray>();
   const ripples = new Map<string, Ripple>();
   const airs = new Map<string, CapFlow>();
-  const airAt = ({ psi, fanShare }: Place): CapFlow => {
+  const airAt = ({ psi, fanShare }: Candidate): CapFlow => {
     const key = `${psi} ${fanShare}`;
-    const { model, room: air } = room;
+    const { model, roomAir: air } = bounds;
     const hornShare = hornShareOf(model, fanShare * model.fullFanTurns);
     const known = airs.get(key) ?? capFlow(model.areas, psi * PSI_KPA, hornShare, kelvin(air.airTemperatureC));
     airs.set(key, known);
     return known;
   };
-  const sprayAt = (place: Place): Spray => {
+  const sprayAt = (place: Candidate): Spray => {
     const { psi, turns, fanShare, distanceMm } = place;
     const key = `${psi} ${turns} ${fanShare} ${distanceMm}`;
     const known =
       sprays.get(key) ??
       sprayOf({
-        model: room.model,
-        materialClass: room.materialClass,
-        paint: room.paint,
-        room: room.room,
+        model: bounds.model,
+        materialClass: bounds.materialClass,
+        paint: bounds.paint,
+        roomAir: bounds.roomAir,
         inletKPa: psi * PSI_KPA,
         fluidTurnsOut: turns,
-        fanTurnsOut: fanShare * room.model.fullFanTurns,
+        fanTurnsOut: fanShare * bounds.model.fullFanTurns,
         distanceMm,
         air: airAt(place),
       });
@@ -91,43 +91,43 @@ export function judgeOf(room: PlanRoom): (place: Place, isFull?: boolean) => Cos
   };
   const judged = new Map<string, Costed>();
   return (place, isFull = false) => {
-    const key = `${placeKey(place)} ${isFull}`;
+    const key = `${candidateKey(place)} ${isFull}`;
     const known = judged.get(key);
     if (known) return known;
     const spray = sprayAt(place);
     const ripple = rippleAt(spray, place.overlap, isFull);
-    const costed = costOf(room, place, spray, ripple);
+    const costed = costOf(bounds, place, spray, ripple);
     judged.set(key, costed);
     return costed;
   };
 }
 
-function costOf(room: PlanRoom, place: Place, spray: Spray, ripple: Ripple): Costed {
-  const { materialClass, gun, model } = room;
+function costOf(bounds: PlanBounds, place: Candidate, spray: Spray, ripple: Ripple): Costed {
+  const { materialClass, gun, model } = bounds;
   const material = MATERIALS[materialClass];
   const [least, most] = dropWindowUm(materialClass, gun.class);
   const { landing, sauterUm, fanWidthMm } = spray;
   if (landing.landedM3PerS <= 0) return { place, spray, gunSpeedMPerS: 0, ripple, wetness: 0, cost: Infinity };
   const stepM = (fanWidthMm / 1000) * (1 - place.overlap);
-  const wanted = room.wetFilmUm * 1e-6;
+  const wanted = bounds.wetFilmUm * 1e-6;
   const free = landing.landedM3PerS / (wanted * stepM);
   const speed = clamp(free, HAND_M_PER_S.slowest, HAND_M_PER_S.quickest);
   const film = landing.landedM3PerS / (speed * stepM);
   const wetness = wetnessOf(spray, materialClass, film);
   const z = place.distanceMm / 1000;
-  const overspray = (spray.fluidMlPerMin * room.paint.densityKgPerM3 * (1 - landing.transferFraction)) / 1000;
+  const overspray = (spray.fluidMlPerMin * bounds.paint.densityKgPerM3 * (1 - landing.transferFraction)) / 1000;
   const profile = fanProfile(spray);
   const peak = (landing.landedM3PerS * Math.max(profile(0), profile(0.5)) * 2) / ((fanWidthMm / 1000) * speed);
-  const [foot, top] = room.wholeBandPsi;
-  const usualTurns = (room.needleTurnsOfFour * model.fullFluidTurns) / 4;
-  const aboutFog = room.mostOversprayGPerMin;
+  const [foot, top] = bounds.wholeBandPsi;
+  const usualTurns = (bounds.needleTurnsOfFour * model.fullFluidTurns) / 4;
+  const aboutFog = bounds.mostOversprayGPerMin;
   let cost =
     4 * Math.log(sauterUm / Math.sqrt(least * most)) ** 2 +
     0.6 * (ripple.total / material.spray.rippleLimit) ** 2 +
     (aboutFog === undefined ? 0.6 * (1 - landing.transferFraction) : 0.6 * (overspray / aboutFog) ** 2) +
     0.8 * landing.loss +
     0.6 * ((speed - 0.45) / 0.3) ** 2 +
-    0.4 * ((z - room.usualDistanceMm / 1000) / 0.05) ** 2 +
+    0.4 * ((z - bounds.usualDistanceMm / 1000) / 0.05) ** 2 +
     1.5 * spray.split +
     (GUNS[gun.class].isSmall ? 0 : Math.max(0, Math.log((0.02 * wanted) / landing.landedM3PerS)) ** 2) +
     0.25 * (((place.turns - usualTurns) * 4) / model.fullFluidTurns) ** 2 +
@@ -136,8 +136,8 @@ function costOf(room: PlanRoom, place: Place, spray: Spray, ripple: Ripple): Cos
   if (peak > 0.8 * wanted) cost += 0.6;
   if (Math.abs(free - speed) > 1e-9) cost += 0.5 + 25 * Math.log(free / speed) ** 2;
   if (wetness < 1) cost += 0.3 + 8 * (1 - wetness) ** 2;
-  if (room.mostAirLPerMin !== undefined && spray.airFlowLPerMin > room.mostAirLPerMin)
-    cost += 0.5 + 20 * Math.log(spray.airFlowLPerMin / room.mostAirLPerMin) ** 2;
+  if (bounds.mostAirLPerMin !== undefined && spray.airFlowLPerMin > bounds.mostAirLPerMin)
+    cost += 0.5 + 20 * Math.log(spray.airFlowLPerMin / bounds.mostAirLPerMin) ** 2;
   if (aboutFog !== undefined && overspray > aboutFog) cost += 0.5 + 6 * Math.log(overspray / aboutFog) ** 2;
   return { place, spray, gunSpeedMPerS: speed, ripple, wetness, cost };
 }

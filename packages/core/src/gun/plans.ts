@@ -1,6 +1,6 @@
 /** The best few ways to set a gun for a film: a coarse look over the whole room, then downhill from the best starts (MODEL 17.2). */
 import { clamp } from '../numerics/rounding.ts';
-import { judgeOf, placeKey, type Costed, type Place, type PlanRoom } from './planCost.ts';
+import { judgeOf, candidateKey, type Costed, type Candidate, type PlanBounds } from './planCost.ts';
 
 export type PlanSearch = {
   distancesMm: readonly number[];
@@ -16,13 +16,13 @@ const QUARTER = 0.25;
 const FAN_STEP = 0.05;
 const DISTANCE_STEP_MM = 10;
 
-export function plansFor(room: PlanRoom, search: PlanSearch): Costed[] {
-  const judge = judgeOf(room);
-  const full = room.model.fullFluidTurns;
+export function plansFor(bounds: PlanBounds, search: PlanSearch): Costed[] {
+  const judge = judgeOf(bounds);
+  const full = bounds.model.fullFluidTurns;
   const turns = search.isNeedleOpen ? [full] : TURN_STARTS_OF_FOUR.map((t) => (t * full) / 4);
   const starts: Costed[] = [];
   for (const fanShare of search.fanShares) {
-    const [foot, top] = room.bandPsi(fanShare);
+    const [foot, top] = bounds.bandPsi(fanShare);
     for (const psi of new Set([foot, Math.round((foot + top) / 2), top]))
       for (const turn of turns)
         for (const distanceMm of search.distancesMm)
@@ -35,7 +35,7 @@ export function plansFor(room: PlanRoom, search: PlanSearch): Costed[] {
     (a, b) => Math.abs(a.psi - b.psi) >= 3 || Math.abs(a.turns - b.turns) >= 0.5 || a.overlap !== b.overlap,
   );
   const met = new Map<string, Costed>();
-  for (const seed of seeds) walk(seed, judge, room, search, met);
+  for (const seed of seeds) walk(seed, judge, bounds, search, met);
   const found = [...met.values()].sort(byCost);
   return apart(found, PLANS, differ).map(({ place }) => judge(place, true));
 }
@@ -43,14 +43,14 @@ export function plansFor(room: PlanRoom, search: PlanSearch): Costed[] {
 const byCost = (a: Costed, b: Costed): number => a.cost - b.cost;
 
 /** Two plans that a painter would call different. */
-const differ = (a: Place, b: Place): boolean =>
+const differ = (a: Candidate, b: Candidate): boolean =>
   Math.abs(a.psi - b.psi) >= 2 ||
   Math.abs(a.turns - b.turns) >= 0.5 ||
   Math.abs(a.distanceMm - b.distanceMm) >= 25 ||
   Math.abs(a.fanShare - b.fanShare) >= 0.15 - 1e-9 ||
   a.overlap !== b.overlap;
 
-function apart(sorted: readonly Costed[], most: number, isOther: (a: Place, b: Place) => boolean): Costed[] {
+function apart(sorted: readonly Costed[], most: number, isOther: (a: Candidate, b: Candidate) => boolean): Costed[] {
   const chosen: Costed[] = [];
   for (const candidate of sorted) {
     if (chosen.length >= most) break;
@@ -59,14 +59,20 @@ function apart(sorted: readonly Costed[], most: number, isOther: (a: Place, b: P
   return chosen;
 }
 
-function walk(seed: Costed, judge: (place: Place) => Costed, room: PlanRoom, search: PlanSearch, met: Map<string, Costed>): void {
+function walk(
+  seed: Costed,
+  judge: (place: Candidate) => Costed,
+  bounds: PlanBounds,
+  search: PlanSearch,
+  met: Map<string, Costed>,
+): void {
   let here = seed;
-  met.set(placeKey(here.place), here);
+  met.set(candidateKey(here.place), here);
   for (let round = 0; round < ROUNDS; round++) {
     let best = here;
-    for (const place of neighboursOf(here.place, room, search)) {
+    for (const place of neighboursOf(here.place, bounds, search)) {
       const tried = judge(place);
-      met.set(placeKey(place), tried);
+      met.set(candidateKey(place), tried);
       if (tried.cost < best.cost - 1e-9) best = tried;
     }
     if (best === here) return;
@@ -74,10 +80,10 @@ function walk(seed: Costed, judge: (place: Place) => Costed, room: PlanRoom, sea
   }
 }
 
-function neighboursOf(place: Place, room: PlanRoom, { isNeedleOpen, fanShares, distancesMm }: PlanSearch): Place[] {
-  const full = room.model.fullFluidTurns;
+function neighboursOf(place: Candidate, bounds: PlanBounds, { isNeedleOpen, fanShares, distancesMm }: PlanSearch): Candidate[] {
+  const full = bounds.model.fullFluidTurns;
   const round = (value: number) => Number(value.toFixed(4));
-  const moves: Partial<Place>[] = [-1, 1].flatMap((sign) => [
+  const moves: Partial<Candidate>[] = [-1, 1].flatMap((sign) => [
     { psi: place.psi + sign },
     { fanShare: round(place.fanShare + sign * FAN_STEP) },
     { distanceMm: place.distanceMm + sign * DISTANCE_STEP_MM },
@@ -91,7 +97,7 @@ function neighboursOf(place: Place, room: PlanRoom, { isNeedleOpen, fanShares, d
   ]);
   return moves.flatMap((move) => {
     const next = { ...place, ...move };
-    const [foot, top] = room.bandPsi(next.fanShare);
+    const [foot, top] = bounds.bandPsi(next.fanShare);
     const isInside =
       next.turns >= 2 * QUARTER &&
       next.turns <= full &&

@@ -6,14 +6,14 @@ import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { logNormalSpread, mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { convert } from '../units/convert.ts';
 import type { Gun } from './gun.ts';
 import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
-import type { GunSheet } from './way.ts';
+import type { GunSheet } from './preferences.ts';
 import { classOf } from '../inForce/classOf.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
-import { capSpreadOf } from './atWork.ts';
+import { capSpreadOf } from './gunOutput.ts';
 import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
 import { bandOfWork, capAtInlet, inletAtCap } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
@@ -123,7 +123,7 @@ export function pressureOf(input: PressureInput): PressureAnswer {
   };
 }
 
-type Placed = PressureInput & { model: GunModel; fanTurnsOut: number };
+type PressureAtGun = PressureInput & { model: GunModel; fanTurnsOut: number };
 
 const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread => logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
 
@@ -133,12 +133,12 @@ const withReading = (known: Spread, trust: keyof typeof GAUGE_LOG_SD): Spread =>
   return { value: known.value, low: known.low / widened, high: known.high * widened };
 };
 
-const wallOf = ({ airline, model, fanTurnsOut }: Placed, inletKPa: number) =>
+const wallOf = ({ airline, model, fanTurnsOut }: PressureAtGun, inletKPa: number) =>
   airline && airlineOf({ ...airline, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowOf(model, inletKPa, fanTurnsOut) });
 
 /** The same pressure at the gun, from where it was read; the wall's is turned round by bisection. */
 const inletFrom =
-  (placed: Placed) =>
+  (placed: PressureAtGun) =>
   (readKPa: number): number => {
     if (placed.at === 'inlet') return readKPa;
     if (placed.at === 'cap') return inletAtCap(placed.model, readKPa, placed.fanTurnsOut);
@@ -151,7 +151,7 @@ const inletFrom =
   };
 
 /** What to move this gauge by for the wanted inlet; nought where it is near enough. */
-function changeOf(placed: Placed, readKPa: number): number | undefined {
+function changeOf(placed: PressureAtGun, readKPa: number): number | undefined {
   const { wantedInletKPa, at } = placed;
   if (wantedInletKPa === undefined) return undefined;
   const wanted =
@@ -165,7 +165,7 @@ function changeOf(placed: Placed, readKPa: number): number | undefined {
 }
 
 /** Does the figure look like another of the five? Asked, never assumed. */
-function asksOf(placed: Placed, readKPa: number): Ask[] {
+function asksOf(placed: PressureAtGun, readKPa: number): Ask[] {
   const { at, model, fanTurnsOut, stage = 'clear' } = placed;
   const [low, high] = bandOf({ ...placed, stage });
   const options = ['wall', 'inlet', 'cap'];
@@ -177,15 +177,15 @@ function asksOf(placed: Placed, readKPa: number): Ask[] {
 }
 
 /** The usual band is only known where the coat is. */
-const limitsOf = (placed: Placed) => ({
+const limitsOf = (placed: PressureAtGun) => ({
   capLimitKPa: placed.capLimitKPa,
   ...(placed.stage ? { bandKPa: bandOf({ ...placed, stage: placed.stage }) } : {}),
 });
 
-const bandOf = ({ carrier = 'solvent', ...placed }: Placed & { stage: Stage }) =>
+const bandOf = ({ carrier = 'solvent', ...placed }: PressureAtGun & { stage: Stage }) =>
   bandOfWork({ ...placed, carrier, isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild }).value;
 
-function reasonsOf({ at, gun, airline }: Placed): Reason[] {
+function reasonsOf({ at, gun, airline }: PressureAtGun): Reason[] {
   if (at === 'inlet') return [because('read-at-the-gun', 'record')];
   if (at === 'cap')
     return [gun.capKPaAtRated === undefined ? because('cap-by-class', 'model') : because('cap-by-rating', 'model')];

@@ -5,15 +5,15 @@
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
 import type { Band } from '../outcome/spread.ts';
-import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { PartKind, Wetness } from '../trade/vocabulary.ts';
-import { asSet, type AsSet } from './asSet.ts';
+import { operatingPoint, type OperatingPoint } from './operatingPoint.ts';
 import { testsOf } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
-import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './hand.ts';
+import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './technique.ts';
 import { coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
@@ -23,9 +23,9 @@ import type { SetupInput } from './setupInput.ts';
 import { testedModelOf } from './testedModel.ts';
 
 /** The painter's own settings as this gun carries them out. */
-export type OwnJudged = AsSet & SetJudged & Explained;
+export type OwnJudged = OperatingPoint & SetJudged & Explained;
 export type SetupAnswer = Explained &
-  AsSet & {
+  OperatingPoint & {
     class: MaterialClass;
     nozzleMm: number;
     nozzleWantedMm: Band;
@@ -67,7 +67,7 @@ export function setupOf(input: SetupInput): SetupAnswer {
   });
   const at = (fluidTurnsOut: number) => ({
     set: setAt(fluidTurnsOut),
-    ...asSet(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
+    ...operatingPoint(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
   });
   const chosen = isNeedleOpen(input)
     ? at(knobs.fluidTurnsOut)
@@ -116,13 +116,13 @@ export function setupOf(input: SetupInput): SetupAnswer {
 }
 
 const modelFor = (input: SetupInput, nozzleMm: number): GunModel =>
-  testedModelOf({ gun: input.gun, paint: paintInCup(input), room: roomOf(input) }, nozzleMm);
+  testedModelOf({ gun: input.gun, paint: paintInCup(input), roomAir: roomOf(input) }, nozzleMm);
 const asked = (input: SetupInput, nozzleMm: number) => ({ ...input, nozzleMm });
 
 /** Settings the painter chose, the rest ours; what the gun does with them, and what stands against them. */
 function ownJudged(input: SetupInput, materialClass: MaterialClass, ours: SetJudged): OwnJudged {
   const own = { ...ours, ...givenOf(input.own ?? {}) };
-  const { figures, line } = asSet(asked(input, own.nozzleMm), own);
+  const { figures, line } = operatingPoint(asked(input, own.nozzleMm), own);
   return {
     ...own,
     ...figures,
@@ -144,7 +144,7 @@ const MOST_FOR_HAND_TURNS = 1.25;
 const LEAST_TURNS = 0.5;
 
 /** Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an arm can hold. */
-function needleForHand<T extends { set: SetJudged; figures: AsSet }>(
+function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
   full: number,

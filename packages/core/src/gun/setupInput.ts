@@ -6,7 +6,7 @@ import type { MixedFrom } from '../mix/paint.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Carrier, Chemistry, Finish, PartKind, Place, Stage } from '../trade/vocabulary.ts';
 import type { Gun, Settings } from './gun.ts';
-import type { GunSheet, Way } from './way.ts';
+import type { GunSheet, Preferences } from './preferences.ts';
 
 export type SetupInput = {
   gun: Gun;
@@ -31,7 +31,7 @@ export type SetupInput = {
   mist?: boolean;
   sheet?: GunSheet;
   times?: SheetTimes;
-  way?: Way;
+  way?: Preferences;
   airline?: Line;
   capLimitKPa?: number;
   hardener?: Chemistry;

@@ -22,7 +22,7 @@ export type SprayInput = {
   fluidTurnsOut: number;
   fanTurnsOut: number;
   distanceMm: number;
-  room: HumidAir;
+  roomAir: HumidAir;
   /** Where the caller has worked the air out already, at this inlet, fan and temperature. */
   air?: CapFlow | undefined;
   /** Of what is not known: evaporation in flight. */
@@ -70,9 +70,9 @@ function evenLoad(data: GunFacts): number {
 const evenLoads = new WeakMap<GunFacts, number>();
 
 export function sprayOf(input: SprayInput): Spray {
-  const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, room } = input;
+  const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, roomAir } = input;
   const hornShare = hornShareOf(model, fanTurnsOut);
-  const air = input.air ?? capFlow(model.areas, inletKPa, hornShare, kelvin(room.airTemperatureC));
+  const air = input.air ?? capFlow(model.areas, inletKPa, hornShare, kelvin(roomAir.airTemperatureC));
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
   const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
@@ -80,7 +80,7 @@ export function sprayOf(input: SprayInput): Spray {
     return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, coarseShare: 0, landing: NOTHING };
   const sauter = sauterM({
     air,
-    airC: room.airTemperatureC,
+    airC: roomAir.airTemperatureC,
     ringM2: model.areas.ring,
     fluidM3PerS,
     ...paint,
@@ -97,7 +97,7 @@ export function sprayOf(input: SprayInput): Spray {
     fanWidthM: fanWidthMm / 1000,
     fanHeightM: fanHeightM(model.data, { distanceM: distanceMm / 1000, hornShare }),
     landingFactor: model.landingFactor,
-    room,
+    roomAir,
     evaporation: input.evaporation,
     gradePace: paceOfGrade(paint.gradeSlowFraction ?? MEDIUM_REDUCER, MATERIALS[input.materialClass].film.gradeBite),
   });

@@ -20,7 +20,7 @@ export const STEP = {
 /** Never further at once than this. */
 export const MOST = { inletShare: 0.2, fluidTurns: 0.75 } as const;
 
-export type BenchSettings = {
+export type RigSettings = {
   nozzleMm: number;
   inletKPa: number;
   fluidTurnsOut: number;
@@ -29,12 +29,12 @@ export type BenchSettings = {
   gunSpeedMPerS: number;
   stepMm: number;
 };
-/** Paint and gun on a bench, to try a setting without touching a knob. */
-export type Bench = { model: GunModel; paint: Paint; materialClass: MaterialClass; room: HumidAir };
+/** Paint and gun in the air of a room, to try a setting without touching a knob. */
+export type TuneRig = { model: GunModel; paint: Paint; materialClass: MaterialClass; roomAir: HumidAir };
 export type Sight = { dropsUm: number; load: number; wetness: number; filmUm: number };
 
-export function tryOn({ model, paint, materialClass, room }: Bench, settings: BenchSettings): Sight {
-  const spray = sprayOf({ ...settings, model: { ...model, nozzleMm: settings.nozzleMm }, materialClass, paint, room });
+export function tryOn({ model, paint, materialClass, roomAir }: TuneRig, settings: RigSettings): Sight {
+  const spray = sprayOf({ ...settings, model: { ...model, nozzleMm: settings.nozzleMm }, materialClass, paint, roomAir });
   const { filmUm, wetness } = passesOf(spray, materialClass, settings);
   return { dropsUm: spray.sauterUm, load: spray.load, wetness, filmUm };
 }
@@ -43,17 +43,17 @@ export type Goal = { of: 'dropsUm' | 'wetness'; times: number } | { of: 'load'; 
 
 /** The knob's place at which the goal is met, within its bounds; the bound where it is not. */
 export function solveFor(
-  bench: Bench,
-  settings: BenchSettings,
+  rig: TuneRig,
+  settings: RigSettings,
   knob: 'inletKPa' | 'fluidTurnsOut',
   goal: Goal,
   bounds: [number, number],
 ): number {
-  const now = tryOn(bench, settings);
+  const now = tryOn(rig, settings);
   const wanted = 'times' in goal ? now[goal.of] * goal.times : now.load + goal.plus;
   const [from, to] = bounds;
   if (to - from < 1e-6) return settings[knob];
-  const miss = (value: number) => tryOn(bench, { ...settings, [knob]: value })[goal.of] - wanted;
+  const miss = (value: number) => tryOn(rig, { ...settings, [knob]: value })[goal.of] - wanted;
   const [low, high] = [miss(from), miss(to)];
   if (low * high > 0) return Math.abs(low) < Math.abs(high) ? from : to;
   return bisect(miss, from, to, 30);
@@ -62,8 +62,8 @@ export function solveFor(
 export type Effect = { filmPercent: number; dropsPercent: number };
 
 /** What the change does; undefined where nothing lands to be compared. */
-export function effectOf(bench: Bench, before: BenchSettings, after: BenchSettings): Effect | undefined {
-  const [was, is] = [tryOn(bench, before), tryOn(bench, after)];
+export function effectOf(rig: TuneRig, before: RigSettings, after: RigSettings): Effect | undefined {
+  const [was, is] = [tryOn(rig, before), tryOn(rig, after)];
   if (was.filmUm <= 0 || was.dropsUm <= 0 || is.dropsUm <= 0) return undefined;
   return { filmPercent: (is.filmUm / was.filmUm - 1) * 100, dropsPercent: (is.dropsUm / was.dropsUm - 1) * 100 };
 }

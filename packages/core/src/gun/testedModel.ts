@@ -7,7 +7,7 @@ import { gunModelOf, type GunModel } from './gunModel.ts';
 import { sprayOf } from './spray.ts';
 import { stepMmOf } from './overlap.ts';
 
-export type GunAndPaint = { gun: Gun; paint: Paint; room: HumidAir };
+export type GunAndPaint = { gun: Gun; paint: Paint; roomAir: HumidAir };
 
 const LANDING_FACTOR: [number, number] = [0.2, 3];
 const USUAL_AT_COMB = { fluidTurnsOut: 3, distanceMm: 150, overlapPercent: 66, gunSpeedMPerS: 0.45 } as const;
@@ -16,13 +16,13 @@ type Comb = Extract<GunTest, { kind: 'comb' }>;
 export const combOf = (tests: readonly GunTest[]): Comb | undefined =>
   tests.findLast((test): test is Comb => test.kind === 'comb');
 
-export function testedModelOf({ gun, paint, room }: GunAndPaint, nozzleMm: number): GunModel {
+export function testedModelOf({ gun, paint, roomAir }: GunAndPaint, nozzleMm: number): GunModel {
   const model = gunModelOf(gun, nozzleMm, paint);
   const comb = combOf(testsOf(gun, nozzleMm));
   if (!comb) return model;
   const usual = { ...USUAL_AT_COMB, inletKPa: model.data.inletKPa, fanTurnsOut: model.fullFanTurns };
   const at = { ...usual, ...withoutAbsent(comb.settings) } as KnownSettings;
-  const spray = sprayOf({ ...at, model, materialClass: paint.materialClass, paint, room });
+  const spray = sprayOf({ ...at, model, materialClass: paint.materialClass, paint, roomAir });
   const filmUm = (spray.landing.landedM3PerS / (at.gunSpeedMPerS * (stepMmOf(at, spray.fanWidthMm) / 1000))) * 1e6;
   if (filmUm <= 0) return model;
   return { ...model, landingFactor: model.landingFactor * clamp(comb.wetUm / filmUm, ...LANDING_FACTOR) };

@@ -3,31 +3,31 @@
  * knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4; WORK C122, C129, C132, C133).
  */
 import type { Carrier, Finish, Place, Stage } from '../trade/vocabulary.ts';
-import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Gun, KnownSettings, Settings } from './gun.ts';
-import { atWork } from './atWork.ts';
+import { gunOutput } from './gunOutput.ts';
 import { paintInCup } from './paintInCup.ts';
 import { testedModelOf } from './testedModel.ts';
 import { bandOfWork, capAtInlet, mostInletKPa } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
-import type { Seen } from './seen.ts';
+import type { PatternSymptom } from './patternSymptoms.ts';
 import { completed } from './completed.ts';
-import { stepsFor, type Room, type TuneStep } from './tuneSteps.ts';
-import type { GunSheet, Way } from './way.ts';
+import { stepsFor, type TuneBounds, type TuneStep } from './tuneSteps.ts';
+import type { GunSheet, Preferences } from './preferences.ts';
 
 export type TuneInput = {
   settings: Settings;
-  seen: Seen[];
+  seen: PatternSymptom[];
   stage: Stage;
   carrier: Carrier;
   class?: MaterialClass;
   finish?: Finish;
   gun?: Gun;
   sheet?: GunSheet;
-  way?: Way;
+  way?: Preferences;
   place?: Place;
   capLimitKPa?: number;
 };
@@ -36,7 +36,7 @@ export type GunFault = 'cap_blocked' | 'tip_worn' | 'air_in_fluid' | 'vent_block
 export type TuneAnswer = Explained & { steps: TuneStep[]; settings: Settings; fault?: { id: GunFault } };
 
 /** No knob mends these. */
-const FAULT_OF: Partial<Record<Seen, GunFault>> = {
+const FAULT_OF: Partial<Record<PatternSymptom, GunFault>> = {
   oneEndHeavy: 'cap_blocked',
   crescent: 'cap_blocked',
   tilted: 'tip_worn',
@@ -52,17 +52,17 @@ const UNDER_FOOT = 0.85;
 export function tuneOf(input: TuneInput): TuneAnswer {
   const { seen, gun = { class: USUAL_GUN_CLASS, nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } = input;
   const { settings, defaulted } = completed(input, gun);
-  const room = roomFor(input, gun, settings);
-  const fault = seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, room);
+  const bounds = roomFor(input, gun, settings);
+  const fault = seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, bounds);
   const steps = fault
     ? []
-    : stepsFor(seen, settings, room, { isNeedleOpen: input.way?.needle === 'open', ownNozzlesMm: gun.nozzlesMm });
+    : stepsFor(seen, settings, bounds, { isNeedleOpen: input.way?.needle === 'open', ownNozzlesMm: gun.nozzlesMm });
   const after = steps[0] ? { ...input.settings, [steps[0].knob]: steps[0].to } : input.settings;
   return {
     steps,
     settings: after,
     ...(fault ? { fault: { id: fault } } : {}),
-    verdicts: verdictsOf(input, gun, room, { ...settings, ...after }, fault),
+    verdicts: verdictsOf(input, gun, bounds, { ...settings, ...after }, fault),
     reasons: reasonsOf(input, steps, defaulted),
   };
 }
@@ -71,16 +71,16 @@ function roomFor(
   { stage, carrier, class: materialClass, sheet, capLimitKPa }: TuneInput,
   gun: Gun,
   settings: KnownSettings,
-): Room {
+): TuneBounds {
   const paint = paintInCup({ stage, carrier, class: materialClass });
-  const model = testedModelOf({ gun, paint, room: USUAL_ROOM }, settings.nozzleMm);
+  const model = testedModelOf({ gun, paint, roomAir: USUAL_ROOM }, settings.nozzleMm);
   const { fanTurnsOut } = settings;
   const { isBuild } = MATERIALS[paint.materialClass];
   const bandKPa = bandOfWork({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet, capLimitKPa }).value;
   const [lowKPa, highKPa] = bandKPa;
   return {
     model,
-    bench: { model, paint, materialClass: paint.materialClass, room: USUAL_ROOM },
+    rig: { model, paint, materialClass: paint.materialClass, roomAir: USUAL_ROOM },
     bandKPa,
     leastKPa: Math.min(lowKPa * UNDER_FOOT, settings.inletKPa),
     mostKPa: Math.floor(Math.min(highKPa, mostInletKPa({ gun, model, fanTurnsOut, capLimitKPa }))),
@@ -88,26 +88,36 @@ function roomFor(
   };
 }
 
-const narrowThoughOpen = (seen: readonly Seen[], { fanTurnsOut }: KnownSettings, { model }: Room): GunFault | undefined =>
+const narrowThoughOpen = (
+  seen: readonly PatternSymptom[],
+  { fanTurnsOut }: KnownSettings,
+  { model }: TuneBounds,
+): GunFault | undefined =>
   seen.includes('narrow') && fanTurnsOut >= OPEN_ENOUGH * model.fullFanTurns ? 'cap_blocked' : undefined;
 
-function verdictsOf(input: TuneInput, gun: Gun, room: Room, after: KnownSettings, fault: GunFault | undefined): Verdict[] {
+function verdictsOf(
+  input: TuneInput,
+  gun: Gun,
+  bounds: TuneBounds,
+  after: KnownSettings,
+  fault: GunFault | undefined,
+): Verdict[] {
   const { capLimitKPa, seen } = input;
-  const { model, bandKPa } = room;
+  const { model, bandKPa } = bounds;
   const capKPa = capAtInlet(model, after.inletKPa, after.fanTurnsOut);
   const verdicts: Verdict[] = [];
   if (fault) verdicts.push(caution('gun-fault', { name: fault, check: fault }));
   if (seen.includes('pullingApart')) verdicts.push(caution('thin-or-contaminated'));
   const { inletKPa, fanTurnsOut } = after;
   verdicts.push(...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }));
-  const { fanWidthMm } = after.fanWidthMm === undefined ? atWork(gun, model, room.bench.paint, after) : after;
+  const { fanWidthMm } = after.fanWidthMm === undefined ? gunOutput(gun, model, bounds.rig.paint, after) : after;
   if (fanWidthMm! < PINCHED_FAN_MM && !GUNS[gun.class].isSmall)
     verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
   if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }
 
-const isOnlyEven = (seen: readonly Seen[]): boolean => seen.every((sight) => sight === 'even');
+const isOnlyEven = (seen: readonly PatternSymptom[]): boolean => seen.every((sight) => sight === 'even');
 
 function reasonsOf({ seen }: TuneInput, steps: readonly TuneStep[], defaulted: readonly string[]): Reason[] {
   if (isOnlyEven(seen)) return [because('pattern-even', 'rule')];

@@ -3,15 +3,15 @@ import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import type { KnownSettings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
-import type { Seen } from './seen.ts';
-import { EASE_M_PER_S, HAND_M_PER_S } from './hand.ts';
-import { effectOf, MOST, solveFor, STEP, type Bench, type BenchSettings, type Effect, type Goal, type Knob } from './steps.ts';
+import type { PatternSymptom } from './patternSymptoms.ts';
+import { EASE_M_PER_S, HAND_M_PER_S } from './technique.ts';
+import { effectOf, MOST, solveFor, STEP, type TuneRig, type RigSettings, type Effect, type Goal, type Knob } from './steps.ts';
 
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
-export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: Seen; move: Move }; effect?: Effect };
-export type Room = {
+export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: PatternSymptom; move: Move }; effect?: Effect };
+export type TuneBounds = {
   model: GunModel;
-  bench: Bench;
+  rig: TuneRig;
   bandKPa: Band;
   leastKPa: number;
   mostKPa: number;
@@ -35,7 +35,7 @@ export type Move =
   | 'closer passes'
   | 'next tip down';
 
-const MOVES: Partial<Record<Seen, Move[]>> = {
+const MOVES: Partial<Record<PatternSymptom, Move[]>> = {
   coarseSpots: ['air up', 'fluid in', 'next tip down'],
   heavyCentre: ['fan open', 'air up', 'fluid in'],
   split: ['fluid out', 'air down', 'fan in'],
@@ -50,7 +50,7 @@ const MOVES: Partial<Record<Seen, Move[]>> = {
 /** Painters who keep the needle open dose with the hand: the knob is left alone. */
 const BY_HAND: Partial<Record<Move, Move>> = { 'fluid in': 'quicker', 'fluid out': 'slower' };
 /** How much lies on the panel answers to the hand; how the gun breaks it up does not. */
-const WETNESS_SIGHTS: Seen[] = ['dry', 'tooWet', 'runs'];
+const WETNESS_SIGHTS: PatternSymptom[] = ['dry', 'tooWet', 'runs'];
 const AGAINST: Partial<Record<Move, Move>> = {
   'air up': 'air down',
   'air down': 'air up',
@@ -71,10 +71,15 @@ const QUARTER = 0.25;
 
 export type Painter = { isNeedleOpen: boolean; ownNozzlesMm: readonly number[] };
 
-export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: Room, painter: Painter): TuneStep[] {
-  const scores = new Map<Move, { score: number; seen: Seen }>();
+export function stepsFor(
+  seen: readonly PatternSymptom[],
+  settings: KnownSettings,
+  bounds: TuneBounds,
+  painter: Painter,
+): TuneStep[] {
+  const scores = new Map<Move, { score: number; seen: PatternSymptom }>();
   for (const sight of seen)
-    movesFor(sight, painter, settings, room.model).forEach((move, rank) => {
+    movesFor(sight, painter, settings, bounds.model).forEach((move, rank) => {
       const known = scores.get(move);
       scores.set(move, { score: (known?.score ?? 0) + 1 / (rank + 1), seen: known?.seen ?? sight });
     });
@@ -82,15 +87,19 @@ export function stepsFor(seen: readonly Seen[], settings: KnownSettings, room: R
     .filter(([move, { score }]) => !(AGAINST[move] && (scores.get(AGAINST[move])?.score ?? 0) >= score))
     .sort(([, a], [, b]) => b.score - a.score)
     .flatMap(([move, why]) => {
-      const change = changeBy(move, why.seen, settings, room, painter.ownNozzlesMm);
+      const change = changeBy(move, why.seen, settings, bounds, painter.ownNozzlesMm);
       if (!change || Math.abs(change.to - change.from) < 1e-9) return [];
-      const effect = effectOf(room.bench, benchOf(settings), benchOf({ ...settings, ...steppedTo(settings, change) }));
+      const effect = effectOf(
+        bounds.rig,
+        rigSettingsOf(settings),
+        rigSettingsOf({ ...settings, ...steppedTo(settings, change) }),
+      );
       return [{ ...change, why: { seen: why.seen, move }, ...(effect ? { effect } : {}) }];
     });
 }
 
 /** What stands far off its usual place is moved first: a gun held too near for runs, a hand too quick for a dry coat. */
-function orderFor(sight: Seen, { distanceMm, gunSpeedMPerS }: KnownSettings, { data }: GunModel): Move[] {
+function orderFor(sight: PatternSymptom, { distanceMm, gunSpeedMPerS }: KnownSettings, { data }: GunModel): Move[] {
   const moves = MOVES[sight] ?? [];
   if ((sight === 'runs' || sight === 'tooWet') && distanceMm < data.distanceMm * NEAR_SHARE) return ['further', ...moves];
   if (sight === 'dry' && gunSpeedMPerS > EASE_M_PER_S.largePanel[1] && distanceMm < data.distanceMm / NEAR_SHARE)
@@ -99,7 +108,7 @@ function orderFor(sight: Seen, { distanceMm, gunSpeedMPerS }: KnownSettings, { d
 }
 const NEAR_SHARE = 0.8;
 
-function movesFor(sight: Seen, { isNeedleOpen }: Painter, settings: KnownSettings, model: GunModel): Move[] {
+function movesFor(sight: PatternSymptom, { isNeedleOpen }: Painter, settings: KnownSettings, model: GunModel): Move[] {
   const moves = orderFor(sight, settings, model);
   if (!isNeedleOpen) return moves;
   const byHand = WETNESS_SIGHTS.includes(sight)
@@ -108,20 +117,20 @@ function movesFor(sight: Seen, { isNeedleOpen }: Painter, settings: KnownSetting
   return [...new Set(byHand)];
 }
 
-type Change = { knob: Knob; from: number; to: number };
+type KnobMove = { knob: Knob; from: number; to: number };
 
 /** A painter keeps the step in mm; where only the overlap is known it is the fan's share. */
-const benchOf = (settings: KnownSettings): BenchSettings => ({ ...settings, stepMm: stepOf(settings) });
+const rigSettingsOf = (settings: KnownSettings): RigSettings => ({ ...settings, stepMm: stepOf(settings) });
 const stepOf = ({ stepMm, fanWidthMm, overlapPercent }: KnownSettings): number =>
   stepMm ?? (fanWidthMm ?? USUAL_FAN_MM) * (1 - overlapPercent / 100);
-const steppedTo = (settings: KnownSettings, { knob, to }: Change): Partial<KnownSettings> =>
+const steppedTo = (settings: KnownSettings, { knob, to }: KnobMove): Partial<KnownSettings> =>
   knob === 'overlapPercent'
     ? { stepMm: (stepOf(settings) * (100 - to)) / Math.max(1, 100 - settings.overlapPercent) }
     : { stepMm: stepOf(settings), [knob]: to };
 const USUAL_FAN_MM = 200;
 
 /** What a turn of air or needle is to reach. */
-const GOAL: Partial<Record<Seen, Goal>> = {
+const GOAL: Partial<Record<PatternSymptom, Goal>> = {
   coarseSpots: { of: 'dropsUm', times: 0.85 },
   heavyCentre: { of: 'load', plus: -0.3 },
   split: { of: 'load', plus: 0.4 },
@@ -133,21 +142,21 @@ const GOAL: Partial<Record<Seen, Goal>> = {
 
 function changeBy(
   move: Move,
-  seen: Seen,
+  seen: PatternSymptom,
   settings: KnownSettings,
-  room: Room,
+  bounds: TuneBounds,
   ownNozzlesMm: readonly number[],
-): Change | undefined {
-  const { model } = room;
+): KnobMove | undefined {
+  const { model } = bounds;
   switch (move) {
     case 'air up':
-      return inletBy(settings, room, seen, 1);
+      return inletBy(settings, bounds, seen, 1);
     case 'air down':
-      return inletBy(settings, room, seen, -1);
+      return inletBy(settings, bounds, seen, -1);
     case 'fluid in':
-      return fluidBy(settings, room, seen, -1);
+      return fluidBy(settings, bounds, seen, -1);
     case 'fluid out':
-      return fluidBy(settings, room, seen, 1);
+      return fluidBy(settings, bounds, seen, 1);
     case 'fan open': {
       const from = settings.fanTurnsOut;
       if (!model.data.hasFanKnob || from >= FAN_IS_OPEN * model.fullFanTurns) return undefined;
@@ -158,7 +167,7 @@ function changeBy(
         ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: model.fullFanTurns }
         : undefined;
     case 'fan in':
-      return fanIn(settings, room);
+      return fanIn(settings, bounds);
     case 'nearer':
       return nearer(settings, model);
     case 'further':
@@ -181,7 +190,7 @@ function changeBy(
 }
 
 /** Never so far that the cap would have more than it may. */
-function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFanKPa }: Room): Change | undefined {
+function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFanKPa }: TuneBounds): KnobMove | undefined {
   const to = Math.max(0.5, from - STEP.fanTurns);
   return model.data.hasFanKnob && inletKPa <= mostAtFanKPa(to) ? { knob: 'fanTurnsOut', from, to } : undefined;
 }
@@ -192,10 +201,10 @@ function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFa
  */
 function inletBy(
   settings: KnownSettings,
-  { bench, bandKPa: [footKPa, topKPa], leastKPa, mostKPa }: Room,
-  seen: Seen,
+  { rig, bandKPa: [footKPa, topKPa], leastKPa, mostKPa }: TuneBounds,
+  seen: PatternSymptom,
   sign: 1 | -1,
-): Change | undefined {
+): KnobMove | undefined {
   const { inletKPa: from } = settings;
   const nearEndKPa = sign > 0 ? Math.min(footKPa, mostKPa) : topKPa;
   if ((nearEndKPa - from) * sign >= LEAST_KPA) return { knob: 'inletKPa', from, to: Math.round(nearEndKPa) };
@@ -203,7 +212,9 @@ function inletBy(
   if ((furthest - from) * sign < LEAST_KPA) return undefined;
   const goal = GOAL[seen];
   const bounds: [number, number] = sign > 0 ? [from, furthest] : [furthest, from];
-  const solved = goal ? solveFor(bench, benchOf(settings), 'inletKPa', goal, bounds) : from * (sign > 0 ? 1.15 : BOUNCE_SHARE);
+  const solved = goal
+    ? solveFor(rig, rigSettingsOf(settings), 'inletKPa', goal, bounds)
+    : from * (sign > 0 ? 1.15 : BOUNCE_SHARE);
   const to = clamp(sign * Math.max((solved - from) * sign, LEAST_KPA) + from, ...bounds);
   return { knob: 'inletKPa', from, to: Math.round(to) };
 }
@@ -212,15 +223,15 @@ const LEAST_KPA = 7;
 const BOUNCE_SHARE = 0.85;
 
 /** The needle for the goal, three quarters of a turn at most, in quarters. */
-function fluidBy(settings: KnownSettings, { bench, model }: Room, seen: Seen, sign: 1 | -1): Change | undefined {
+function fluidBy(settings: KnownSettings, { rig, model }: TuneBounds, seen: PatternSymptom, sign: 1 | -1): KnobMove | undefined {
   const { fluidTurnsOut: from } = settings;
   const [least, most] = [Math.min(from, 0.5), model.fullFluidTurns];
   const bounds: [number, number] =
     sign > 0 ? [from, Math.min(from + MOST.fluidTurns, most)] : [Math.max(from - MOST.fluidTurns, least), from];
   if (bounds[1] - bounds[0] < QUARTER - 1e-9) return undefined;
   const solved = solveFor(
-    bench,
-    benchOf(settings),
+    rig,
+    rigSettingsOf(settings),
     'fluidTurnsOut',
     GOAL[seen] ?? { of: 'wetness', times: sign > 0 ? 1.25 : 0.8 },
     bounds,
@@ -230,18 +241,18 @@ function fluidBy(settings: KnownSettings, { bench, model }: Room, seen: Seen, si
 }
 
 /** Not under the nearest that this kind of gun is held. */
-function nearer({ distanceMm: from }: KnownSettings, { data }: GunModel): Change | undefined {
+function nearer({ distanceMm: from }: KnownSettings, { data }: GunModel): KnobMove | undefined {
   const to = Math.max(data.nearestMm, from - STEP.nearerMm);
   return to < from ? { knob: 'distanceMm', from, to } : undefined;
 }
 
-function handBy({ gunSpeedMPerS: from }: KnownSettings, share: number): Change {
+function handBy({ gunSpeedMPerS: from }: KnownSettings, share: number): KnobMove {
   const to = clamp(from * share, Math.min(from, HAND_M_PER_S.slowest), Math.max(from, HAND_M_PER_S.quickest));
   return { knob: 'gunSpeedMPerS', from, to: Number(to.toFixed(3)) };
 }
 
 /** Closer passes: in mm where the step is known, else as overlap. */
-function closerPasses({ stepMm, overlapPercent }: KnownSettings): Change {
+function closerPasses({ stepMm, overlapPercent }: KnownSettings): KnobMove {
   if (stepMm !== undefined) return { knob: 'stepMm', from: stepMm, to: Math.round(stepMm * STEP.stepShare) };
   return { knob: 'overlapPercent', from: overlapPercent, to: Math.round(100 - (100 - overlapPercent) * STEP.stepShare) };
 }

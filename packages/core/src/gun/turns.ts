@@ -1,6 +1,6 @@
 /** A knob's place as turns from closed; painters count from either end (WORK C119, C120, C134). */
 import { clamp, toStep } from '../numerics/rounding.ts';
-import { caution, type Ask, type Told } from '../outcome/told.ts';
+import { caution, type Ask, type WithVerdicts } from '../outcome/verdicts.ts';
 import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 
 export const COUNTED_FROM = ['closed', 'open', 'unknown'] as const;
@@ -10,7 +10,7 @@ export type TurnsInput = {
   fullTurns: number;
   forGun?: { fullTurns?: number };
 };
-export type TurnsAnswer = Told & { turnsOut?: number; asks: Ask[]; start?: number };
+export type TurnsAnswer = WithVerdicts & { turnsOut?: number; asks: Ask[]; start?: number };
 
 /** A start on another gun is a little under the same share of its travel: it is easier to open than to mend a run. */
 const CAREFUL = 0.9;

@@ -3,7 +3,7 @@ import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { airSpeedMPerSOf, STILL_FOR_WATERBORNE_M_PER_S } from '../air/airMovement.ts';
 import { dewPointC } from '../air/humidAir.ts';
 import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
-import { caution, stop, type Verdict } from '../outcome/told.ts';
+import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
 import type { Carrier } from '../trade/vocabulary.ts';
 
 /** What is to be sprayed in it: its sheet's limits replace the usual ones. */

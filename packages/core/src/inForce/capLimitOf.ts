@@ -1,5 +1,5 @@
 /** What the cap may have: the limit that is set for the work; without one, what this kind of gun is meant for, as a caution only. */
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import type { InForce } from './inForce.ts';
 

@@ -1,5 +1,5 @@
 /** Which kind of paint a coat is of: the sheet's word, else what its stage usually is. Decided here and nowhere else. */
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { MATERIAL_CLASSES, MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 import type { Carrier, Stage } from '../trade/vocabulary.ts';

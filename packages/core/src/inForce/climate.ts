@@ -2,7 +2,7 @@
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { dewPointC, humidityRatioGPerKg, wetBulbC } from '../air/humidAir.ts';
 import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
-import { caution, go, type Told } from '../outcome/told.ts';
+import { caution, go, type WithVerdicts } from '../outcome/verdicts.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Carrier, Stage } from '../trade/vocabulary.ts';
 import { airVerdictsOf, materialVerdictsOf } from './airVerdictsOf.ts';
@@ -13,7 +13,7 @@ export type ClimateInput = Climate & {
   next?: { carrier: Carrier; stage?: Stage; class?: MaterialClass };
   wettingFloor?: boolean;
 };
-export type ClimateAnswer = Told & {
+export type ClimateAnswer = WithVerdicts & {
   dewPointC: number;
   wetBulbC: number;
   humidityRatioGPerKg: number;

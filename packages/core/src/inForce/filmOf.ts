@@ -1,6 +1,6 @@
 /** The wet film a coat is aimed at, and the most it may be: the sheet's word, else the one table of practice (MODEL 5.1). */
 import type { Band } from '../outcome/spread.ts';
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { InForce } from './inForce.ts';
 

@@ -3,7 +3,7 @@
  * gun maker's leaflet, else the practice band (ruling 1; MODEL 17.1). The gauge's green band is this one and no other.
  */
 import type { Band } from '../outcome/spread.ts';
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import type { InForce } from './inForce.ts';
 import { practiceOf, type CoatOfGun } from './nozzleBandOf.ts';
 

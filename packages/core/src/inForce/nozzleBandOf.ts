@@ -1,6 +1,6 @@
 /** Tips that suit a coat: the sheet's, else what able painters fit (WORK C003). Small guns have a scale of their own. */
 import type { Band } from '../outcome/spread.ts';
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import { practiceRowOf } from '../trade/practice.ts';
 import type { Carrier, Stage } from '../trade/vocabulary.ts';

@@ -2,7 +2,7 @@
  * The minutes in force for a layer, at what temperature they stand, and their floors: the sheet's, else what is usual for its
  * class. Today's air moves them elsewhere (film/wait.ts); here stands what is moved (MODEL 12.1; WORK C165, C177–C183).
  */
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 import { NEXT_STEPS, type NextStep } from '../trade/vocabulary.ts';

@@ -1,5 +1,5 @@
 /** Until when a layer may still be coated without sanding (WORK G05, C177). */
-import { because } from '../outcome/told.ts';
+import { because } from '../outcome/verdicts.ts';
 import { CURE_Q10, cureFactor } from './cure.ts';
 import type { InForce } from './inForce.ts';
 import type { Layer } from './timesOf.ts';

@@ -2,7 +2,7 @@
 import { CAUTION_FROM } from '../air/limits.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
-import { caution, type Told, type Verdict } from '../outcome/told.ts';
+import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
 import {
   CUP_LABEL,
   CUP_NAMES,
@@ -25,7 +25,7 @@ export type ViscosityInput = {
   wantedSeconds?: number;
   class?: MaterialClass;
 };
-export type ViscosityAnswer = Told & {
+export type ViscosityAnswer = WithVerdicts & {
   kinematicMm2PerS: number;
   dynamicMPaS?: number;
   seconds: Partial<Record<CupName, number>>;

@@ -1,9 +1,9 @@
 /** What a set of packs makes and costs; the first to run out decides (WORK C017, C095). */
-import type { Told } from '../outcome/told.ts';
+import type { WithVerdicts } from '../outcome/verdicts.ts';
 import { sharesOf, type Recipe } from './recipe.ts';
 
 export type KitInput = { packs: { name: string; ml: number; price?: number }[]; recipe: Recipe };
-export type KitAnswer = Told & {
+export type KitAnswer = WithVerdicts & {
   readyMl: number;
   limitedBy: string;
   leftOver: { name: string; ml: number }[];

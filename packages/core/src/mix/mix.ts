@@ -3,7 +3,7 @@ import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Chemistry } from '../trade/vocabulary.ts';
-import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/told.ts';
+import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/verdicts.ts';
 import { batchesOf, pourList, type Batch, type Component, type Cup, type Densities } from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { potLifeMinutes, type PotLife } from './potLife.ts';

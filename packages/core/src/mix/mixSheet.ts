@@ -1,7 +1,7 @@
 /** A recipe held against the product's own sheet: roles, shares, and what the sheet does not name (WORK C080–C082, C105). */
 import { FLOWS_WELL_C } from '../air/limits.ts';
 import type { Role } from '../trade/vocabulary.ts';
-import { caution, stop, type Verdict } from '../outcome/told.ts';
+import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
 import type { Reduction } from '../reducer/asked.ts';
 import { paintShare, sharesOf, type RecipePart, type Share } from './recipe.ts';
 

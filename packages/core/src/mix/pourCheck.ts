@@ -1,5 +1,5 @@
 /** What was really poured against the recipe: mended by adding only, or said to be lost (WORK C098). */
-import { because, caution, go, isStopped, stop, type Reason, type Told, type Verdict } from '../outcome/told.ts';
+import { because, caution, go, isStopped, stop, type Reason, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
 import type { Cup, Densities } from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { sharesOf, type Recipe, type Share } from './recipe.ts';
@@ -15,7 +15,7 @@ export type PourCheckInput = {
   pots?: { name: string; capacityMl: number }[];
   sheet?: MixSheet;
 };
-export type PourCheckAnswer = Told & {
+export type PourCheckAnswer = WithVerdicts & {
   ratio: { name: string; wantedParts: number; pouredParts: number; errorPercent: number }[];
   correct?: { name: string; addMl: number; addGrams?: number }[];
   /** The pot to move to before adding, where this one is too small. */

@@ -1,8 +1,8 @@
 /** What is asked of the reducer room, and what it answers. */
 import type { Limits } from '../air/limits.ts';
-import type { Preference } from '../evaporation/evaporationIndex.ts';
+import type { FinishAim } from '../evaporation/evaporationIndex.ts';
 import type { Spread } from '../outcome/spread.ts';
-import type { Explained } from '../outcome/told.ts';
+import type { Explained } from '../outcome/verdicts.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { AirMovement, Basis, Carrier, Finish, JobSize, Stage, Substrate, Surface } from '../trade/vocabulary.ts';
 import type { AdjusterPoint } from './adjuster.ts';
@@ -28,7 +28,7 @@ export type ReducerInput = {
   adjusterGrid?: AdjusterPoint[];
   substrate?: Substrate;
   surface?: Surface;
-  preference?: Preference;
+  preference?: FinishAim;
   limits?: Limits;
   /** What is mixed already: kept while it is near enough. */
   now?: BlendPart[];

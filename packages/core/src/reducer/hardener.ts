@@ -1,5 +1,5 @@
 /** Hardener speed is a choice of its own: by the temperature the film works at (WORK C079; MODEL 3.2). */
-import { caution, type Verdict } from '../outcome/told.ts';
+import { caution, type Verdict } from '../outcome/verdicts.ts';
 import { bySpeed } from './blend.ts';
 import { designTemperatureC, reaches, type Grade } from './grade.ts';
 

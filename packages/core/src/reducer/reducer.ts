@@ -5,7 +5,7 @@ import { barsFastGrades } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import { effectiveTemperatureC, solventEvaporation, wantedEvaporation } from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
-import { because, caution, isStopped, stop, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, isStopped, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { blendFor, bySpeed, evaporationOf, slowFractionOf, staysAsMixed, type BlendPart, type Surroundings } from './blend.ts';
 import { designTemperatureC, reaches, speedOf, type Grade } from './grade.ts';
 import type { Judged, ReducerAnswer, ReducerChoice, ReducerInput } from './asked.ts';

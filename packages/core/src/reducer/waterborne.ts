@@ -1,6 +1,6 @@
 /** Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer (WORK C083–C085). */
 import { waterEvaporation } from '../evaporation/evaporationIndex.ts';
-import { because, caution, isStopped, stop, type Verdict } from '../outcome/told.ts';
+import { because, caution, isStopped, stop, type Verdict } from '../outcome/verdicts.ts';
 import { adjusterDose } from './adjuster.ts';
 import type { ReducerAnswer, ReducerInput } from './asked.ts';
 import type { Surroundings } from './blend.ts';

@@ -27,7 +27,7 @@ export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
     sheetMinutes: coat.sheet.waitMinutes,
     exponents: { evaporation: fit.evaporation, film: fit.film },
     relativeEvaporation: evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_REDUCER, coat.sheet.atC),
-    waterEvaporation: waterEvaporation(job.room, job.airSpeedMPerS) / waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
+    waterEvaporation: waterEvaporation(job.roomAir, job.airSpeedMPerS) / waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
     airSpeedMPerS: job.airSpeedMPerS,
     airFromMinute: 0,
   };
@@ -84,7 +84,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
           viscosityFactor: 1,
         };
       }),
-      around: { room: SHEET_ROOM, airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S, substrate: 'metal' },
+      around: { roomAir: SHEET_ROOM, airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S, substrate: 'metal' },
       panelC: SHEET_ROOM.airTemperatureC,
       slopeDeg: 0,
       dryingOnly: true,

@@ -2,12 +2,12 @@
  * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or legal advice:
  * the product's safety sheet, the local code and licensed practice come first (WORK F01–F20, G07–G09; design ruling 2).
  */
-import { caution, go, isStopped, stop, type Advice, type Ask, type Told, type Verdict } from '../outcome/told.ts';
+import { caution, go, isStopped, stop, type Advice, type Ask, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
 import { asksOf, ASK_NAME } from './gateAsks.ts';
 import type { Breathing, GateInput } from './gateInput.ts';
 import { isTwoPackHazard, needsCover } from './hazard.ts';
 
-export type GateAnswer = Told & { passed: boolean; asks: Ask[]; alternatives: Advice[] };
+export type GateAnswer = WithVerdicts & { passed: boolean; asks: Ask[]; alternatives: Advice[] };
 
 /** So long the extraction runs on after the last pass, and before anything is heated. Rule of thumb; the safety sheet goes first. */
 export const RUN_ON_MINUTES = 15;

@@ -1,5 +1,5 @@
 /** What the gate still has to be told before it can judge, by product, place and step. */
-import type { Ask } from '../outcome/told.ts';
+import type { Ask } from '../outcome/verdicts.ts';
 import type { GateInput } from './gateInput.ts';
 import { isTwoPackHazard, needsCover } from './hazard.ts';
 

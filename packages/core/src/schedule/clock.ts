@@ -1,5 +1,5 @@
 /** Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time of day: nought is the caller's. */
-import { factorsOf, waitBefore } from '../film/wait.ts';
+import { factorsOf, recoatTime } from '../film/recoatTimes.ts';
 import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import type { ScheduleInput, ScheduleStage, ScheduleStep } from './job.ts';
@@ -139,7 +139,7 @@ function workedOverFrom(below: ScheduleStage, next: ScheduleStage, coatedMinute:
   const isPrepared = (next.prepMinutes ?? 0) > LEAST_PREP_MINUTES;
   const sheetMinutes = isPrepared ? below.sheet.sandMinutes : below.sheet.wipeMinutes;
   if (sheetMinutes === undefined) return coatedMinute;
-  return coatedMinute + waitBefore(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value;
+  return coatedMinute + recoatTime(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value;
 }
 
 /** What the sheet has after the last coat or its heat; the job itself is over before. */

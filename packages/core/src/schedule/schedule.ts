@@ -1,7 +1,7 @@
 /** The day on a clock: what is sprayed when, what waits how long in the air of that minute, which mix wants which grade (WORK C061, C162). */
 import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
 import { potLifeMinutes } from '../mix/potLife.ts';
-import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/told.ts';
+import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import type { ReducerChoice } from '../reducer/asked.ts';
 import { reducerOf } from '../reducer/reducer.ts';
 import type { ScheduleInput, ScheduleStep } from './job.ts';

@@ -4,9 +4,9 @@ import type { GunTest } from '@orthochrom/contract/shapes/gun.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { ShopTest } from '@orthochrom/contract/shop/test.ts';
 import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
-import { atWork } from '@orthochrom/core/gun/atWork.ts';
+import { gunOutput } from '@orthochrom/core/gun/gunOutput.ts';
 import { gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
-import type { Seen } from '@orthochrom/core/gun/seen.ts';
+import type { PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { z } from 'zod';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -22,7 +22,7 @@ type Teller = { manager: EntityManager; shopId: string; painterIds: string[]; ra
 /** How one gun's year went. */
 type Year = {
   flowDrift: number;
-  patterns: (weeksAgo: number, random: () => number) => Seen;
+  patterns: (weeksAgo: number, random: () => number) => PatternSymptom;
   patternEveryDays: number;
   servicedDaysAgo: number;
 };
@@ -92,7 +92,7 @@ export async function layGunYear(
 function firstCatch({ gun }: StoredGun, nozzleMm: number): ShopTest {
   const paint = { densityKgPerM3: 980, viscosityPaS: 0.04 };
   const at = { inletKPa: gun.ratedInletKPa ?? 138, fluidTurnsOut: 2.5, fanTurnsOut: gun.fullFanTurns ?? 2.5, distanceMm: 150 };
-  const { fluidMlPerMin } = atWork(gun, gunModelOf(gun, nozzleMm, paint), paint, at);
+  const { fluidMlPerMin } = gunOutput(gun, gunModelOf(gun, nozzleMm, paint), paint, at);
   const { distanceMm: _, ...settings } = at;
   return {
     kind: 'catch',

@@ -16,7 +16,7 @@ import { FITTED_DAYS_AGO, layAirYear, layGunYear } from './demoGuns.ts';
 import { CUPS, PAINTERS, SHOP } from './demoShop.ts';
 import { TICKETS, type TicketSketch } from './demoTickets.ts';
 import { primerDays } from './demoTuesdays.ts';
-import { layPast } from './layPast.ts';
+import { seedHistory } from './seedHistory.ts';
 
 const DAY_MS = 86_400_000;
 const SEED = 20_260_301;
@@ -88,7 +88,7 @@ async function layGunsAndAir(ledger: Ledger, shopId: string, files: DemoFiles, r
 async function loadTicket(ledger: Ledger, sketch: TicketSketch, random: () => number): Promise<void> {
   const ticket = await ticketFrom(ledger.manager, sketch);
   await createTicket(ledger, ticket);
-  if (sketch.daysAgo !== undefined) await ledger.write((manager) => layPast(manager, ticket.id, sketch, random));
+  if (sketch.daysAgo !== undefined) await ledger.write((manager) => seedHistory(manager, ticket.id, sketch, random));
 }
 
 async function ticketFrom(

@@ -21,10 +21,10 @@ import { CoatTable, PanelTable, StageTable, TicketTable } from '../ticket/ticket
 import { findingById, planChangeOf } from './findingReader.ts';
 import { FindingTable, PlanChangeTable, type FindingRow, type PlanChangeRow } from './findingTables.ts';
 
-type Seen = Omit<FindingCreate, 'id' | 'painterId'>;
+type FindingFacts = Omit<FindingCreate, 'id' | 'painterId'>;
 
 /** The columns that a painter's writing fills. */
-export const columnsOf = ({ where, ...seen }: Seen) => ({
+export const columnsOf = ({ where, ...seen }: FindingFacts) => ({
   ticketId: seen.ticketId ?? null,
   coatId: seen.coatId ?? null,
   panelId: seen.panelId ?? null,
@@ -42,7 +42,7 @@ export const columnsOf = ({ where, ...seen }: Seen) => ({
 });
 
 /** @throws BadInput where a finding names what is not there */
-async function mustBeThere(manager: EntityManager, { ticketId, coatId, panelId, gunId }: Seen): Promise<void> {
+async function mustBeThere(manager: EntityManager, { ticketId, coatId, panelId, gunId }: FindingFacts): Promise<void> {
   const coat = coatId ? await manager.findOneBy(CoatTable, { id: coatId }) : undefined;
   if (coat === null || (coat && ticketId && coat.ticketId !== ticketId))
     throw BadInput.at(['coatId'], 'not-one-of', 'This coat does not belong to the ticket.');

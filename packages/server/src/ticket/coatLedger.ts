@@ -15,7 +15,7 @@ import { insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
-import { changeCoat, mustBe, mustBeNext } from './coatTurn.ts';
+import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree, standingNow } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { ticketById } from './ticketReader.ts';

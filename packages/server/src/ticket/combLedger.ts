@@ -4,7 +4,7 @@ import type { WetFilmRead } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
-import { changeCoat, mustBe } from './coatTurn.ts';
+import { changeCoat, mustBe } from './coatOrderRules.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { TimerTable } from './ticketTables.ts';
 

@@ -8,7 +8,7 @@ import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';
-import { mustBeNext } from './coatTurn.ts';
+import { mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { mixOf } from './ticketReader.ts';

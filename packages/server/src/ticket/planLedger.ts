@@ -10,7 +10,7 @@ import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
-import { changeCoat, mustBe, mustBeNext } from './coatTurn.ts';
+import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { stopSaid } from './stopSaid.ts';

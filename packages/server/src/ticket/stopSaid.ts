@@ -2,7 +2,7 @@
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { leadOf, verdictMessage, verdictSaid } from '@orthochrom/contract/words/verdictWords.ts';
-import type { Verdict } from '@orthochrom/core/outcome/told.ts';
+import type { Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 
 /** With what would follow and what to do instead. */
 export const stopSaid = ({ code, params }: Verdict, { units }: Pick<Painter, 'units'>): string =>

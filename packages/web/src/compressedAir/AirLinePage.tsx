@@ -10,7 +10,7 @@ import { Link, useParams } from 'react-router';
 import { useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { ChainPicture } from './ChainPicture.tsx';

@@ -1,10 +1,10 @@
 /** The answer: what it is, and what to do now, on the next coat, on the next job, and to put it right. Each with its reason and its caution. */
-import type { RiskName } from '@orthochrom/core/coat/spreads.ts';
+import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { RISK_NAME, riskWord } from '@orthochrom/contract/words/coatWords.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Sized } from '@orthochrom/contract/diagnosis/sized.ts';
+import type { ModelledStep } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { LAYER_WORDS, stepWords } from '@orthochrom/contract/words/faultWords.ts';
 import type { ReactNode } from 'react';
 import { turnsText, type Format } from '@orthochrom/contract/words/format.ts';
@@ -16,7 +16,7 @@ import styles from './AnswerCard.module.css';
 type AnswerCardProps = {
   answer: AnswerOf<'diagnose'>;
   diagnosis: Diagnosis;
-  sized: Sized[];
+  sized: ModelledStep[];
   /** What the model expected of this fault on the coat as it was sprayed. */
   foreseen?: { name: RiskName; probability: number };
   format: Format;
@@ -124,7 +124,7 @@ function Block({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** The step with its figure on this coat, in the painter's units. */
-function toText({ to }: Sized, format: Format): string {
+function toText({ to }: ModelledStep, format: Format): string {
   if (!to) return '';
   const written = {
     inletKPa: () => format.joined(format.pressure(to.value)),
@@ -138,7 +138,7 @@ function toText({ to }: Sized, format: Format): string {
   return `, to about ${written()}`;
 }
 
-function sizedText({ dropletUm, wetUm, sagMm }: Sized, format: Format): string {
+function sizedText({ dropletUm, wetUm, sagMm }: ModelledStep, format: Format): string {
   const from = (pair: [number, number], write: (value: number) => string) => `${write(pair[0])} to ${write(pair[1])}`;
   return [
     `drops ${from(dropletUm, (um) => um.toFixed(0))} µm`,

@@ -1,7 +1,7 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
 import { SegmentedControl, Select } from '@mantine/core';
-import { atBench, leaning } from '@orthochrom/contract/diagnosis/bench.ts';
-import { coatAsTaken, foreseenRisk, sizedSteps } from '@orthochrom/contract/diagnosis/sized.ts';
+import { atBench, influencesOn } from '@orthochrom/contract/diagnosis/bench.ts';
+import { coatAsTaken, modelledRisk, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { toldOf } from '@orthochrom/contract/calculations/diagnose.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
@@ -17,7 +17,7 @@ import { useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { panelName, STAGE_NAME } from '../ticket/names.ts';
+import { panelName, STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { AnswerCard } from './AnswerCard.tsx';
 import { Answered } from './Answered.tsx';
@@ -117,9 +117,9 @@ function Bench({
     const input = whole && coat && leads ? coatAsTaken(whole, coat) : undefined;
     if (!input || !leads) return { sized: [] };
     const asSprayed = ask('coat', input);
-    const foreseen = foreseenRisk(asSprayed, leads);
+    const foreseen = modelledRisk(asSprayed, leads);
     return {
-      sized: steps ? sizedSteps(input, asSprayed, [...new Set(steps.split(' '))]) : [],
+      sized: steps ? modelledSteps(input, asSprayed, [...new Set(steps.split(' '))]) : [],
       ...(foreseen ? { foreseen } : {}),
     };
   }, [whole, coat, steps, leads]);
@@ -201,7 +201,7 @@ function Bench({
           <Ranking
             diagnosis={judged.diagnosis}
             log={judged.log}
-            leansOf={(fault) => leaning(diagnoseInputOf(draft), judged.log, fault)}
+            leansOf={(fault) => influencesOn(diagnoseInputOf(draft), judged.log, fault)}
             format={format}
           />
           <CausesCard answer={judged.answer} />

@@ -8,7 +8,7 @@ import useSWR from 'swr';
 import { getJson, postJson } from '../api/client.ts';
 import { useWrite } from '../api/hooks.ts';
 import { usePainter } from '../frame/painter.ts';
-import { SETTING_NAME } from '../ticket/names.ts';
+import { SETTING_NAME } from '../words/tradeNames.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
 
 type OfferedChangesProps = {

@@ -1,7 +1,7 @@
 /** What it may be, as bars that move with every answer; touch one to see which answer pushed it, and how far. */
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { Log } from '@orthochrom/core/diagnosis/knowledge.ts';
-import type { Lean } from '@orthochrom/core/diagnosis/pushes.ts';
+import type { ReadingInfluence } from '@orthochrom/core/diagnosis/weights.ts';
 import { answerLabel, faultName, faultWords, questionWords, readingName } from '@orthochrom/contract/words/faultWords.ts';
 import { useState, type ReactNode } from 'react';
 import type { Format } from '@orthochrom/contract/words/format.ts';
@@ -11,7 +11,7 @@ import styles from './Ranking.module.css';
 
 const SHOWN = 6;
 
-type RankingProps = { diagnosis: Diagnosis; log: Log; leansOf: (fault: string) => Lean[]; format: Format };
+type RankingProps = { diagnosis: Diagnosis; log: Log; leansOf: (fault: string) => ReadingInfluence[]; format: Format };
 
 /** `leansOf` is asked only for what is opened: leaving out each reading in turn takes a moment. */
 export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
@@ -23,7 +23,7 @@ export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
         What it may be
       </h2>
       <ol className={styles['ranking']} aria-live="polite">
-        {shown.map(({ id, probability, pushes }) => (
+        {shown.map(({ id, probability, weights }) => (
           <li key={id} data-fault={id}>
             <button
               type="button"
@@ -44,7 +44,7 @@ export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
               <div className={styles['why']}>
                 <p>{faultWords(id).looks}</p>
                 <ul>
-                  {pushes?.map(({ question, answer, logRatio }) => (
+                  {weights?.map(({ question, answer, logRatio }) => (
                     <PushRow key={question} logRatio={logRatio}>
                       {questionWords(question).ask} <i>{answerLabel(question, answer)}</i>
                     </PushRow>

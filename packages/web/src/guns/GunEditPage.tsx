@@ -4,7 +4,7 @@ import { Button, Checkbox, CloseButton, NumberInput, Select, Textarea, TextInput
 import { GunCreate, type StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { doubtText } from '@orthochrom/contract/words/adviceWords.ts';
 import { USUAL_INTERVALS, type CareIntervals } from '@orthochrom/core/gun/care.ts';
-import { doubtsAbout } from '@orthochrom/core/gun/doubts.ts';
+import { implausibleFigures } from '@orthochrom/core/gun/plausibility.ts';
 import type { Gun } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -14,7 +14,7 @@ import { postJson, putJson } from '../api/client.ts';
 import { useSetup, useWrite } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../units/typed.ts';
@@ -210,7 +210,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
             )),
           )}
         </fieldset>
-        {doubtsAbout(draft.gun as Gun).map(({ code, params }) => (
+        {implausibleFigures(draft.gun as Gun).map(({ code, params }) => (
           <p key={code} role="alert" className="card">
             {doubtText(code, params, inWords)} It can be saved as it is.
           </p>

@@ -10,7 +10,7 @@ import { useGunStory, useNowMs, useSetup } from '../api/hooks.ts';
 import { GunBench } from '../faults/GunBench.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { ROUND_NAME } from './care/careWords.ts';
 import { agoText } from './dates.ts';

@@ -8,7 +8,7 @@ import { useCare, useNowMs, useSetup } from '../api/hooks.ts';
 import { couplerWord, hoseWord } from '../compressedAir/lineWords.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { DueBadges } from './DueBadges.tsx';
 import styles from './GunsPage.module.css';

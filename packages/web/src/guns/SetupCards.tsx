@@ -3,7 +3,7 @@ import type { SetupCard } from '@orthochrom/contract/shop/care.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { Link } from 'react-router';
 import { usePainter } from '../frame/painter.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { agoText } from './dates.ts';
 

@@ -1,5 +1,5 @@
 /** Risks as words first, then as bars with their spread; B stands under A where there is one. */
-import { RISKS } from '@orthochrom/core/coat/spreads.ts';
+import { RISKS } from '@orthochrom/core/coat/riskIntervals.ts';
 import { RISK_NAME, riskWord } from '@orthochrom/contract/words/coatWords.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import styles from './RiskBars.module.css';

@@ -1,7 +1,7 @@
 /** Which of the four levers did what between two set-ups: each moved by itself, in the order in which they are taught. Pure. */
-import { AS_KNOWN } from '@orthochrom/core/coat/foresee.ts';
+import { AS_KNOWN } from '@orthochrom/core/coat/simulateCoat.ts';
 import { planOf } from '@orthochrom/core/coat/plan.ts';
-import { sprayedBy } from '@orthochrom/core/coat/bench.ts';
+import { sprayedBy } from '@orthochrom/core/coat/sprayedCoat.ts';
 import { LEVERS, withSettings, type LabSetup } from './labSetup.ts';
 
 export type LeverDid = { lever: (typeof LEVERS)[number]; filmShare: number; dropShare: number; wetShare: number };
@@ -9,7 +9,7 @@ export type LeverDid = { lever: (typeof LEVERS)[number]; filmShare: number; drop
 function sprayed(setup: LabSetup) {
   const { plan } = planOf(setup as Parameters<typeof planOf>[0]);
   const first = plan.coats[0]!;
-  return sprayedBy(plan.bench, first.model, first.settings, AS_KNOWN);
+  return sprayedBy(plan.rig, first.model, first.settings, AS_KNOWN);
 }
 
 /** Shares over 1 are more; a lever that stayed put is left out. */

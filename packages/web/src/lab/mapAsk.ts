@@ -1,7 +1,7 @@
 /** What the film map wants to know, without functions: it crosses to a worker. */
 import { fanProfile } from '@orthochrom/core/gun/fan.ts';
 import type { FilmMapInput } from '@orthochrom/core/gun/filmMap.ts';
-import { tilted } from '@orthochrom/core/coat/technique.ts';
+import { tilted } from '@orthochrom/core/coat/unsteadyHand.ts';
 
 export type MapAsk = Omit<FilmMapInput, 'profile'> & {
   fan: { beta: number; split: number };

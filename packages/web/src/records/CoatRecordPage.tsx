@@ -2,7 +2,7 @@
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { Button } from '@mantine/core';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
-import { blendText } from '@orthochrom/contract/plan/changes.ts';
+import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import { settingNames, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useParams } from 'react-router';
@@ -14,7 +14,7 @@ import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { SETTING_NAME, STAGE_NAME, WORK_NAME, panelName } from '../ticket/names.ts';
+import { SETTING_NAME, STAGE_NAME, WORK_NAME, panelName } from '../words/tradeNames.ts';
 import { takenMix, takenRecoat, takenReducer, takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { formatFor, minutesText, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';

@@ -1,7 +1,7 @@
 /** How the air held over one coat: lowest and highest flowing at the gun, panel by panel where the gauge saw it. */
 import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
-import { panelName } from '../ticket/names.ts';
+import { panelName } from '../words/tradeNames.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
 
 type FlowingRecordProps = { coat: Coat; nameOf: (panelId: string) => string; format: Format };

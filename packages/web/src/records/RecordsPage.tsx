@@ -13,7 +13,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { STAGE_NAME } from '../ticket/names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { RATING_MARK, whenText } from './recordWords.ts';
 

@@ -11,7 +11,7 @@ import { useSheets, useWrite } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
-import { BASIS_NAME, CHEMISTRY_NAME } from '../ticket/names.ts';
+import { BASIS_NAME, CHEMISTRY_NAME } from '../words/tradeNames.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 
 export function SheetPage() {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './FilmStack.module.css';
-import { panelName } from './names.ts';
+import { panelName } from '../words/tradeNames.ts';
 import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stackLayout.ts';
 
 /** A triangle in the layer: filled while the fault is open, hollow once it was left with a word why. */

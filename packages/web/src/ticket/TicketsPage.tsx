@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSetup, useTickets } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { panelName, STAGE_NAME, STATE_NAME } from './names.ts';
+import { panelName, STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
 
 export function TicketsPage() {
   const { data } = useTickets();

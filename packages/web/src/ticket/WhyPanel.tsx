@@ -1,17 +1,17 @@
 /** What would change if the air changed, and the reasons behind what is shown. */
 import { Slider } from '@mantine/core';
-import { changesBetween, type Change } from '@orthochrom/contract/plan/changes.ts';
+import { planDifferences, type PlanDifference } from '@orthochrom/contract/plan/planDifferences.ts';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 import { ReasonList } from '../verdict/Verdicts.tsx';
-import { Blend } from './Blend.tsx';
+import { Blend } from './mix/Blend.tsx';
 import type { Step } from './coatSteps.ts';
 import styles from './WhyPanel.module.css';
 
-const FIELD: Record<Change['field'], string> = {
+const FIELD: Record<PlanDifference['field'], string> = {
   stops: 'Go or not',
   reducer: 'Reducer',
   hardener: 'Hardener',
@@ -23,7 +23,7 @@ const FIELD: Record<Change['field'], string> = {
   inlet: 'At the gun',
 };
 /** Shown only once the gate has passed: they are recipe or setting. */
-const GATED: Change['field'][] = ['reducer', 'hardener', 'adjuster', 'potLife', 'openTime', 'inlet'];
+const GATED: PlanDifference['field'][] = ['reducer', 'hardener', 'adjuster', 'potLife', 'openTime', 'inlet'];
 
 export function WhyPanel({
   plan,
@@ -42,7 +42,7 @@ export function WhyPanel({
 }) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const changes = (warmer ? changesBetween(plan, warmer) : []).filter(({ field }) => gatePassed || !GATED.includes(field));
+  const changes = (warmer ? planDifferences(plan, warmer) : []).filter(({ field }) => gatePassed || !GATED.includes(field));
   const reasons =
     step === 'flash' || step === 'spray'
       ? plan.recoat.reasons
@@ -106,7 +106,7 @@ export function WhyPanel({
   );
 }
 
-function describe({ field, from, to }: Change, format: Format): string {
+function describe({ field, from, to }: PlanDifference, format: Format): string {
   const show = (value: number | string | undefined): string => {
     if (value === undefined) return field === 'stops' ? 'go' : 'none';
     if (typeof value === 'string') return field === 'stops' ? 'stop' : value;

@@ -3,7 +3,7 @@ import { leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { scaleLinear } from 'd3';
-import { STAGE_NAME } from './names.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
 
 /** A fault in the layer: still open, or left with a word why. */
 export type LayerMark = { isOpen: boolean; names: string };

@@ -4,7 +4,7 @@ import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { limitsInForce } from '@orthochrom/core/air/limits.ts';
 import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { airVerdictsOf, dawnVerdicts } from '@orthochrom/core/inForce/airVerdictsOf.ts';
-import { worstLevel, type Level, type Verdict } from '@orthochrom/core/outcome/told.ts';
+import { worstLevel, type Level, type Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { designTemperatureC, speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
 import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';

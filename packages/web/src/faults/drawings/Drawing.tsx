@@ -1,6 +1,6 @@
 /** A drawing of what is meant by an answer; the words beside it say the same. */
 import type { ReactNode } from 'react';
-import type { Pattern } from '@orthochrom/core/gun/seen.ts';
+import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 import { PatternPicture } from '../../guns/tests/PatternPicker.tsx';
 import { HEIGHT, WIDTH } from './scatter.ts';
 import { SECTIONS } from './Section.tsx';

@@ -2,7 +2,7 @@
 import { Button } from '@mantine/core';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
-import type { Pattern } from '@orthochrom/core/gun/seen.ts';
+import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { secondsText, turnsText } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../../units/typed.ts';

@@ -4,7 +4,7 @@ import { askGate, gateProduct, type GateAnswersGiven } from '@orthochrom/contrac
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
-import { isStopped } from '@orthochrom/core/outcome/told.ts';
+import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { openQuestions } from '../../safety/answers.ts';
 import { GateQuestions } from '../../safety/GateQuestions.tsx';

@@ -2,7 +2,7 @@
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
-import type { Seen, Pattern } from '@orthochrom/core/gun/seen.ts';
+import type { PatternSymptom, Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { usePainter } from '../../frame/painter.ts';
 import { formatFor, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
@@ -71,7 +71,7 @@ export function PatternAnswer({ gun, nozzleMm, seen, settings = {} }: PatternAns
   const stage: Stage = gun.usedFor.find((kind) => kind === 'clear') ?? gun.usedFor[0] ?? 'clear';
   const answer = ask('tune', {
     settings: { ...settings, nozzleMm },
-    seen: [seen as Seen],
+    seen: [seen as PatternSymptom],
     stage,
     carrier: 'solvent',
     gun: gun.gun,

@@ -1,5 +1,5 @@
 /** What was shot on paper, picked from drawings: touch the one that looks like yours. */
-import { PATTERNS, type Pattern } from '@orthochrom/core/gun/seen.ts';
+import { PATTERNS, type Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 import { dotsPath, patternDots } from './patternLayout.ts';
 import styles from './PatternPicker.module.css';
 

@@ -1,5 +1,5 @@
 /** Patterns on paper as a cloud of dots: where paint lands along the fan (s, −1 to 1) and across it (t). Pure and repeatable. */
-import type { Pattern } from '@orthochrom/core/gun/seen.ts';
+import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 
 export type Dot = { x: number; y: number; r: number };
 type Shape = {

@@ -1,0 +1,81 @@
+/** Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first (WORK C119–C128, C146–C148, S01–S04). */
+import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
+import { clamp, toStep } from '../numerics/rounding.ts';
+import { because, type Reason } from '../outcome/verdicts.ts';
+import { GUNS } from '../trade/gunClasses.ts';
+import type { Finish, PartKind, Stage } from '../trade/vocabulary.ts';
+import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from './gun.ts';
+import { usualOverlapPercent } from './overlap.ts';
+import { presetFor } from './preset.ts';
+import type { GunSheet, Preferences } from './preferences.ts';
+
+export type TechniqueInput = {
+  gun: Gun;
+  stage: Stage;
+  finish?: Finish | undefined;
+  part: PartKind;
+  mist?: boolean | undefined;
+  sheet?: GunSheet | undefined;
+  way?: Preferences | undefined;
+  limitFog?: boolean | undefined;
+};
+
+/** What an arm can hold steady over a panel, m/s. */
+export const HAND_M_PER_S = { slowest: 0.25, quickest: 0.8 } as const;
+/** Where an arm is at its ease, by the work: what a metered needle is moved for. */
+export const EASE_M_PER_S: Record<PartKind, readonly [slowest: number, quickest: number]> = {
+  largePanel: [0.28, 0.66],
+  smallPart: [0.28, 0.6],
+  jamb: [0.25, 0.45],
+  spot: [0.25, 0.45],
+};
+/** No arm moves a gun slower or quicker: what an aim would ask beyond it is not laid. */
+export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
+export const QUARTER = 0.25;
+const HIGH_SOLIDS_NEEDLE = 0.25;
+const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
+
+export const isNeedleOpen = ({ way, part, mist }: Pick<TechniqueInput, 'way' | 'part' | 'mist'>): boolean =>
+  way?.needle === 'open' && part === 'largePanel' && !mist;
+
+export function knobsFor(
+  input: TechniqueInput,
+  coat: CoatOfGun & { isHighSolids: boolean },
+): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
+  const { gun, part, mist, way, limitFog } = input;
+  const preset = presetFor(part, mist);
+  const fullFluid = fullFluidTurnsOf(gun);
+  const fullFan = fullFanTurnsOf(gun);
+  const isOpen = isNeedleOpen(input);
+  const metered =
+    ((practiceOf(coat).needleTurnsOfFour + (coat.isHighSolids ? HIGH_SOLIDS_NEEDLE : 0)) / 4) *
+    fullFluid *
+    (way?.skill === 'learner' ? 0.75 : 1) *
+    (limitFog ? 0.85 : 1) *
+    preset.fluid;
+  const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? QUARTER);
+  return {
+    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, QUARTER), QUARTER, fullFluid),
+    fanTurnsOut: GUNS[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, QUARTER), 0, fullFan) : fullFan,
+    reasons: [
+      because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
+      ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),
+    ],
+  };
+}
+
+/** Gun to panel where no sheet says, before the work of this coat: the painter's own, else the kind of gun's. */
+export const ownDistanceMm = ({ gun, sheet, way }: Pick<TechniqueInput, 'gun' | 'sheet' | 'way'>): number =>
+  sheet?.distanceMm ?? way?.distanceMm ?? GUNS[gun.class].distanceMm + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
+
+export function handFor(input: TechniqueInput): { distanceMm: number; overlapPercent: number; reasons: Reason[] } {
+  const { stage, finish, part, mist, sheet, way } = input;
+  const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
+  const distanceMm = toStep(ownDistanceMm(input) * presetFor(part, mist).distance, 5);
+  const overlapPercent = sheet?.overlapPercent ?? ownOverlap ?? usualOverlapPercent(stage, finish);
+  const isSheets = sheet?.overlapPercent !== undefined;
+  const reasons = [because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule')];
+  if (isSheets && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)
+    reasons.push(because('sheet-before-way', 'dataSheet', { overlapPercent: ownOverlap }));
+  return { distanceMm, overlapPercent, reasons };
+}

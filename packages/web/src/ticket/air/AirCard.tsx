@@ -1,0 +1,143 @@
+/** Three readings, each with its age, and whether to go: the panel and the paint count, not the street. */
+import { Button } from '@mantine/core';
+import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
+import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
+import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { mutate } from 'swr';
+import { v7 as newId } from 'uuid';
+import { postJson } from '../../api/client.ts';
+import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { clockText } from '../../today/dayLayout.ts';
+import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import type { CardProps } from '../cardProps.ts';
+
+export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
+  const format = formatFor(painter.units);
+  const { climate, reducer } = plan;
+  const verdicts = [...climate.verdicts, ...reducer.verdicts.filter(({ level }) => level === 'stop')];
+  const isShut = isStopped(verdicts);
+  const dew = format.temperature(climate.dewPointC);
+  const margin = climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
+  return (
+    <>
+      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(128px, 1fr))' }}>
+        <div className="card">
+          <div className="label">Panel over dew</div>
+          <div className="figure mid">
+            {margin ? margin.text : '?'} <small>{margin?.unit}</small>
+          </div>
+          <div className="quiet">
+            dew point {dew.text} {dew.unit}
+          </div>
+        </div>
+        <ReadingCard label="Panel" reading={air.panel} painter={painter} />
+        <ReadingCard label="Paint in the tin" reading={air.material} painter={painter} />
+        <ReadingCard label="Air" reading={air.air} painter={painter} />
+      </div>
+      <VerdictList verdicts={verdicts} />
+      {isShut && air.standIn && (
+        <p className="quiet">
+          The probe here is a stand-in that plays “{air.standIn.day}”, now {clockText(air.standIn.minute)}: move it along its day
+          on <Link to="/">Today</Link>.
+        </p>
+      )}
+      <HandReadings air={air} room={room} painterId={painter.id} />
+      <div className="row">
+        <Button onClick={onGo} disabled={isShut}>
+          {isShut ? 'Not in this air' : 'Air is right: on to the mix'}
+        </Button>
+      </div>
+    </>
+  );
+}
+
+/** Panel, paint and air are three readings, each with its age, in both scales. */
+function ReadingCard({ label, reading, painter }: { label: string; reading: AirNow['panel']; painter: Painter }) {
+  const nowMs = useNowMs(15_000);
+  const shown = reading && formatFor(painter.units).temperature(reading.value);
+  const other = formatFor({ ...painter.units, temperature: painter.units.temperature === 'C' ? 'F' : 'C' });
+  return (
+    <div className="card">
+      <div className="label">{label}</div>
+      <div className="figure mid">
+        {shown ? shown.text : '?'} <small>{shown?.unit}</small>
+      </div>
+      <div className="quiet">
+        {reading ? `${other.joined(other.temperature(reading.value))} · ${ageText(reading, nowMs)}` : 'not read: measure it'}
+      </div>
+    </div>
+  );
+}
+
+function ageText(reading: Reading, nowMs: number): string {
+  if (reading.by === 'probe') return 'probe, now';
+  const minutes = Math.max(0, Math.round((nowMs - Date.parse(reading.at)) / 60_000));
+  return `by hand, ${minutes === 0 ? 'just now' : `${minutes} min ago`}`;
+}
+
+const NAMES = {
+  panelC: ['Panel, measured', 'panelTemperatureC', 'temperature'],
+  materialC: ['Paint in the tin, measured', 'materialTemperatureC', 'temperature'],
+  airC: ['Air, measured', 'airTemperatureC', 'temperature'],
+  rhPercent: ['Humidity, measured', 'relativeHumidityPercent', 'percent'],
+} as const;
+type Quantity = keyof typeof NAMES;
+
+/** A reading taken by hand goes before the probe’s for half an hour. */
+function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; painterId: string }) {
+  const [typed, setTyped] = useState<Partial<Record<Quantity, Entered>>>({});
+  const [round, setRound] = useState(0);
+  const nowMs = useNowMs(15_000);
+  const [busy, write] = useWrite();
+  const entries = Object.entries(typed) as [Quantity, Entered][];
+  const save = async () => {
+    const isSaved = await write(async () => {
+      for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
+        await postJson('/api/readings', {
+          id: newId(),
+          roomId: room.id,
+          quantity,
+          valueCanonical: canonical,
+          enteredValue,
+          enteredUnit: enteredUnit ?? 'percent',
+          painterId,
+        });
+      await mutate('/api/air');
+    });
+    if (!isSaved) return;
+    setTyped({});
+    setRound(round + 1);
+  };
+  const placed = { panelC: air.panel, materialC: air.material, airC: air.air, rhPercent: air.humidity };
+  return (
+    <details className="card">
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Measured it yourself? Your reading goes first for half an hour.
+      </summary>
+      <div className="grid2" style={{ margin: '0.8rem 0' }} key={round}>
+        {(Object.keys(NAMES) as Quantity[]).map((quantity) => {
+          const [label, field, kind] = NAMES[quantity];
+          return (
+            <FigureInput
+              key={quantity}
+              label={label}
+              field={field}
+              kind={kind}
+              {...(placed[quantity] ? { description: ageText(placed[quantity], nowMs) } : {})}
+              onChange={(entered) =>
+                setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))
+              }
+            />
+          );
+        })}
+      </div>
+      <Button variant="default" disabled={entries.length === 0} loading={busy} onClick={() => void save()}>
+        Keep {entries.length > 1 ? 'these readings' : 'this reading'}
+      </Button>
+    </details>
+  );
+}

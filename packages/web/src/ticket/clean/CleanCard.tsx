@@ -1,0 +1,89 @@
+/** Clean the gun at once, before the pot life ends. */
+import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
+import { Button } from '@mantine/core';
+import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
+import { answersAgain } from '../../safety/answers.ts';
+import { HeatCard } from '../flash/HeatCard.tsx';
+import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { postJson } from '../../api/client.ts';
+import { useCare, useNowMs, useWrite } from '../../api/hooks.ts';
+import { CareChecklist } from '../../guns/care/CareChecklist.tsx';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { EarliestTimes } from '../flash/EarliestTimes.tsx';
+import { CloseTicket } from './CloseTicket.tsx';
+import { isLastOfStage } from '../coatSteps.ts';
+import { countdownText } from '../countdown.ts';
+import type { CardProps } from '../cardProps.ts';
+
+export function CleanCard({
+  whole,
+  coat,
+  stage,
+  plan,
+  context,
+  painter,
+  keep,
+  follow,
+  gate,
+}: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void; gate: GateRecord | undefined }) {
+  const now = useNowMs();
+  const [busy, write] = useWrite();
+  const mixIds = whole.mixes.filter(({ stageId }) => stageId === stage.id).map(({ id }) => id);
+  const running = whole.timers.filter(
+    ({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt,
+  );
+  const cleaning = { room: context.room, sheet: context.sheet, recipeName: stage.recipeName, step: 'clean' } as const;
+  // Answers of today's gate: what they do not hold is asked on the card, not told as missing here.
+  const verdicts = askGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(({ code }) => code !== 'answers-missing');
+  const { data: care } = useCare();
+  const gunId = coat.gunId ?? context.gun.id;
+  const isClean = care !== undefined && !care.find((gun) => gun.gunId === gunId)?.dirty;
+  const confirmPotLife = () =>
+    write(async () => {
+      for (const timer of running)
+        keep(
+          await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, {
+            version: timer.version,
+            painterId: painter.id,
+            tests: {},
+          }),
+        );
+    });
+  const upcoming = nextCoat(whole.ticket.stages, whole.coats);
+  const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
+  return (
+    <div className="card stack">
+      {running.length > 0 && (
+        <div>
+          <div className="label">{dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}</div>
+          <div className="figure huge">{countdownText(Math.abs(dueMs - now))}</div>
+        </div>
+      )}
+      <VerdictList verdicts={verdicts} hideGo />
+      <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+      {coat.endedAt && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
+      {isClean && running.length === 0 ? (
+        <p>
+          <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
+        </p>
+      ) : (
+        <CareChecklist
+          gunId={gunId}
+          kind="cleaned"
+          of={{ coatId: coat.id, ticketId: whole.ticket.id }}
+          finish="The gun is clean"
+          onKept={() => void confirmPotLife()}
+        />
+      )}
+      <div className="row">
+        {coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
+          <Button variant={running.length > 0 ? 'default' : 'filled'} disabled={busy} onClick={() => follow(upcoming)}>
+            On to the next coat
+          </Button>
+        )}
+        {running.length === 0 && <CloseTicket whole={whole} />}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+/** Take in a job: vehicle, panels with areas, stages from data sheets. Kept in the browser until the server has it. */
+import { Button } from '@mantine/core';
+import { useLocalStorage } from '@mantine/hooks';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { useNavigate } from 'react-router';
+import { mutate } from 'swr';
+import { postJson } from '../../api/client.ts';
+import { isOf, useSetup, useSheets, useWrite } from '../../api/hooks.ts';
+import { PageHead } from '../../frame/PageHead.tsx';
+import { usePainter } from '../../frame/painter.ts';
+import { TicketForm } from './TicketForm.tsx';
+import { draftFaults, emptyDraft, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
+
+export function NewTicketPage() {
+  const { data: setup } = useSetup();
+  const { data: sheets } = useSheets();
+  const { painter } = usePainter();
+  const navigate = useNavigate();
+  const [kept, keepDraft, clearDraft] = useLocalStorage<TicketDraft | null>({
+    key: 'orthochrom-new-ticket',
+    defaultValue: null,
+    getInitialValueInEffect: false,
+  });
+  const [busy, write] = useWrite();
+  if (!setup || !sheets) return <p className="page">Opening …</p>;
+  const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
+  const faults = draftFaults(draft, painter.id);
+  const open = () =>
+    write(async () => {
+      const whole = await postJson<TicketWhole>('/api/tickets', { ...withPanelsInStages(draft), painterId: painter.id });
+      clearDraft();
+      void mutate(isOf('/api/tickets'));
+      await navigate(`/tickets/${whole.ticket.id}`);
+    });
+  return (
+    <>
+      <PageHead title="New ticket" line={`${painter.name} · kept in this browser until it is opened`} />
+      <div className="page stack">
+        <TicketForm draft={draft} faults={kept ? faults : []} setup={setup} sheets={sheets} onChange={keepDraft} />
+        <div className="row">
+          <Button onClick={() => void open()} loading={busy} disabled={faults.length > 0}>
+            Open this ticket
+          </Button>
+          {kept && (
+            <Button variant="default" onClick={clearDraft}>
+              Start over
+            </Button>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}

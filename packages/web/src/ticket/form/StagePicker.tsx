@@ -1,0 +1,154 @@
+import { Button, CloseButton, ColorInput, NumberInput, Select, TextInput } from '@mantine/core';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { SheetVersion, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
+import { STAGE_NAME } from '../../words/tradeNames.ts';
+import styles from './StagePicker.module.css';
+import { newStage, paintSheets, type TicketDraft } from './ticketDraft.ts';
+
+type StagePickerProps = {
+  draft: TicketDraft;
+  setup: ShopSetup;
+  sheets: SheetVersion[];
+  onChange: (stages: StagePlan[]) => void;
+  error: string | undefined;
+};
+
+export function StagePicker({ draft, setup, sheets, onChange, error }: StagePickerProps) {
+  const paints = paintSheets(sheets);
+  const change = (id: string, changes: Partial<StagePlan>) =>
+    onChange(draft.stages.map((stage) => (stage.id === id ? { ...stage, ...changes } : stage)));
+  return (
+    <fieldset className={`card stack ${styles['stages']}`}>
+      <legend className="tape">Stages, lowest first</legend>
+      {draft.stages.map((stage, i) => (
+        <Stage
+          key={stage.id}
+          {...{ stage, setup }}
+          place={i + 1}
+          sheet={paints.find(({ id }) => id === stage.sheetVersionId)?.sheet}
+          onChange={(changes) => change(stage.id, changes)}
+          onRemove={() => onChange(draft.stages.filter(({ id }) => id !== stage.id))}
+        />
+      ))}
+      <div>
+        <span className="label">Add a stage from its data sheet</span>
+        <div className={styles['add']}>
+          {paints.map((version) => (
+            <Button
+              key={version.id}
+              size="compact-lg"
+              variant="default"
+              onClick={() => onChange([...draft.stages, newStage(version, draft, setup)])}
+            >
+              {version.sheet.name.replace(`${version.sheet.line} `, '')}
+            </Button>
+          ))}
+        </div>
+      </div>
+      {error && <span role="alert">{error}</span>}
+    </fieldset>
+  );
+}
+
+type StageProps = {
+  stage: StagePlan;
+  place: number;
+  sheet: SheetVersion['sheet'] | undefined;
+  setup: ShopSetup;
+  onChange: (changes: Partial<StagePlan>) => void;
+  onRemove: () => void;
+};
+
+function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
+  if (!sheet) return null;
+  const recipe = sheet.recipes?.find(({ name }) => name === stage.recipeName);
+  return (
+    <div className={styles['stage']}>
+      <div className={styles['name']}>
+        <strong>
+          {place}. {STAGE_NAME[stage.kind]}
+        </strong>
+        <span className="quiet">{sheet.name}</span>
+        <CloseButton size="xl" aria-label={`Take stage ${place} off`} onClick={onRemove} />
+      </div>
+      {(sheet.stages?.length ?? 0) > 1 && (
+        <Select
+          label="As"
+          value={stage.kind}
+          data={sheet.stages!.map((kind) => ({ value: kind, label: STAGE_NAME[kind] }))}
+          onChange={(kind) => kind && onChange({ kind: kind as StagePlan['kind'] })}
+        />
+      )}
+      <Select
+        label="Recipe"
+        value={stage.recipeName}
+        data={sheet.recipes!.map(({ name, use }) => ({ value: name, label: `${name}, ${use}` }))}
+        onChange={(recipeName) => recipeName && onChange({ recipeName })}
+      />
+      <NumberInput
+        label="Coats"
+        description={recipe ? `the sheet: ${recipe.coats.join(' to ')}` : undefined}
+        value={stage.coats}
+        min={1}
+        max={12}
+        allowDecimal={false}
+        {...(recipe && stage.coats > recipe.coats[1]
+          ? { error: `Over the sheet’s ${recipe.coats[1]}: each coat beyond wants a word why.` }
+          : {})}
+        onChange={(coats) => typeof coats === 'number' && onChange({ coats })}
+      />
+      {sheet.finishes && (
+        <Select
+          label="Finish"
+          value={stage.finish ?? null}
+          data={sheet.finishes}
+          onChange={(finish) => finish && onChange({ finish: finish as NonNullable<StagePlan['finish']> })}
+        />
+      )}
+      {sheet.shades ? (
+        <Select
+          label="Shade"
+          value={stage.colourName}
+          data={sheet.shades.map(({ name }) => name)}
+          onChange={(name) =>
+            name && onChange({ colourName: name, colourHex: sheet.shades!.find((shade) => shade.name === name)!.colour })
+          }
+        />
+      ) : stage.kind === 'clear' ? null : (
+        <>
+          <TextInput
+            label="Colour, with its variant"
+            value={stage.colourName}
+            maxLength={80}
+            onChange={(event) => onChange({ colourName: event.currentTarget.value })}
+          />
+          <ColorInput
+            withEyeDropper={false}
+            size="md"
+            label="Looks about like"
+            value={stage.colourHex ?? ''}
+            format="hex"
+            onChange={(colourHex) => /^#[0-9a-f]{6}$/i.test(colourHex) && onChange({ colourHex })}
+          />
+        </>
+      )}
+      <Select
+        label="Gun"
+        value={stage.gunId ?? null}
+        data={setup.guns.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={(gunId) => gunId && onChange({ gunId })}
+      />
+      <Select
+        label="The work is"
+        value={stage.part}
+        data={[
+          { value: 'largePanel', label: 'Large panels' },
+          { value: 'smallPart', label: 'Small parts' },
+          { value: 'jamb', label: 'Jambs' },
+          { value: 'spot', label: 'A spot' },
+        ]}
+        onChange={(part) => part && onChange({ part: part as StagePlan['part'] })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,193 @@
+/** One setting: ours large, the painter's own beside it once it is overridden, with a word why. */
+import { ActionIcon, Button, SegmentedControl, TextInput } from '@mantine/core';
+import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { IconPencil } from '@tabler/icons-react';
+import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import { useState, type ReactNode } from 'react';
+import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
+import { usePainter } from '../../frame/painter.ts';
+import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { TriggerPulled } from './TriggerPulled.tsx';
+import type { Kind } from '../../units/typed.ts';
+
+type GaugeAt = 'inlet' | 'wall' | 'cap';
+type SettingProps = {
+  label: string;
+  name: SettingName;
+  kind: Kind;
+  recommended: number;
+  show: (canonical: number) => Figure;
+  note?: ReactNode;
+  picture?: ReactNode;
+  override: Overrides[SettingName];
+  /** Travel of the knob, where it is one. */
+  fullTurns?: number;
+  /** What a pressure typed here is worth, and the same at the gun. */
+  check?: (valueKPa: number, at: GaugeAt) => AnswerOf<'pressure'>;
+  onOverride?: (override: Overrides[SettingName]) => void;
+};
+
+export function Setting({
+  label,
+  name,
+  kind,
+  recommended,
+  show,
+  note,
+  picture,
+  override,
+  fullTurns,
+  check,
+  onOverride,
+}: SettingProps) {
+  const [isOpen, setIsOpen] = useState(false);
+  const value = typeof override?.chosen === 'number' ? override.chosen : recommended;
+  const figure = show(value);
+  const ours = show(recommended);
+  return (
+    <div
+      className="card"
+      data-setting={name}
+      style={{ lineHeight: 1.3, ...(isOpen && onOverride ? { gridColumn: '1 / -1' } : {}) }}
+    >
+      <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start', gap: 0 }}>
+        <span className="label">{label}</span>
+        {onOverride && (
+          <ActionIcon
+            variant="subtle"
+            size={40}
+            mt={-8}
+            mr={-10}
+            aria-label={`Set ${label.toLowerCase()} otherwise`}
+            aria-expanded={isOpen}
+            onClick={() => setIsOpen(!isOpen)}
+          >
+            <IconPencil size={22} />
+          </ActionIcon>
+        )}
+      </div>
+      <div className="figure">
+        {figure.text} <small>{figure.unit}</small>
+      </div>
+      {override && (
+        <div>
+          yours; we said{' '}
+          <s>
+            {ours.text} {ours.unit}
+          </s>{' '}
+          · {override.why}
+        </div>
+      )}
+      {note && <div className="quiet">{note}</div>}
+      {picture}
+      {onOverride && isOpen && (
+        <OwnValue
+          {...(fullTurns === undefined ? {} : { fullTurns })}
+          {...(check ? { check } : {})}
+          {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }}
+        />
+      )}
+    </div>
+  );
+}
+
+type OwnValueProps = Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'> & {
+  onOverride: NonNullable<SettingProps['onOverride']>;
+  close: () => void;
+};
+
+function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride, close }: OwnValueProps) {
+  const [at, setAt] = useState<GaugeAt>('inlet');
+  const [entered, setEntered] = useState<Entered>();
+  const [countedFrom, setCountedFrom] = useState<'closed' | 'open'>('closed');
+  const [flowing, setFlowing] = useState<string>();
+  const [why, setWhy] = useState('');
+  const isTurns = kind === 'turns' && fullTurns !== undefined;
+  const reading = check && entered && flowing === 'yes' ? check(entered.canonical, at) : undefined;
+  const chosen =
+    entered &&
+    (isTurns
+      ? turnsFromClosed(entered.canonical, countedFrom, fullTurns)
+      : at === 'inlet'
+        ? entered.canonical
+        : reading?.inletKPa && Math.round(reading.inletKPa.value));
+  const isAtRest = kind === 'pressure' && flowing !== 'yes';
+  const isStopped = reading?.verdicts.some(({ level }) => level === 'stop') ?? false;
+  return (
+    <div className="stack" style={{ marginTop: 8 }}>
+      <FigureInput label={`Yours: ${label.toLowerCase()}`} kind={kind} field={name} onChange={setEntered} />
+      {isTurns && (
+        <SegmentedControl
+          aria-label="Counted from"
+          value={countedFrom}
+          onChange={(next) => setCountedFrom(next as 'closed')}
+          data={[
+            { value: 'closed', label: 'from closed' },
+            { value: 'open', label: 'from open' },
+          ]}
+        />
+      )}
+      {isTurns && countedFrom === 'open' && chosen !== undefined && <p>That is {turnsText(chosen)} from closed.</p>}
+      {kind === 'pressure' && (
+        <SegmentedControl
+          aria-label="Read at"
+          value={at}
+          onChange={(next) => setAt(next as GaugeAt)}
+          data={[
+            { value: 'inlet', label: 'at the gun' },
+            { value: 'wall', label: 'at the wall' },
+            { value: 'cap', label: 'at the cap' },
+          ]}
+        />
+      )}
+      {kind === 'pressure' && <TriggerPulled value={flowing} onChange={setFlowing} />}
+      {reading && <ReadingWorth reading={reading} at={at} />}
+      <TextInput label="A word why" value={why} maxLength={200} onChange={(event) => setWhy(event.currentTarget.value)} />
+      <div className="row">
+        <Button
+          disabled={chosen === undefined || why.trim() === '' || isAtRest || isStopped}
+          onClick={() => {
+            onOverride({ recommended, chosen: chosen!, why: why.trim() });
+            close();
+          }}
+        >
+          Use mine
+        </Button>
+        <Button
+          variant="default"
+          onClick={() => {
+            onOverride(undefined);
+            close();
+          }}
+        >
+          Back to ours
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** What was read, at the gun; and whether it looks like another of the five pressures. */
+function ReadingWorth({ reading, at }: { reading: AnswerOf<'pressure'>; at: GaugeAt }) {
+  const { painter } = usePainter();
+  const { pressure, joined } = formatFor(painter.units);
+  return (
+    <div className="stack" style={{ gap: '0.4rem' }}>
+      {reading.inletKPa && at !== 'inlet' && <p>That is {joined(pressure(reading.inletKPa.value))} at the gun.</p>}
+      {!reading.inletKPa && <p role="alert">{reading.reasons[0]?.text}</p>}
+      {reading.asks.map(({ question }) => (
+        <p key={question} role="alert">
+          {question}
+        </p>
+      ))}
+      <VerdictList verdicts={reading.verdicts} />
+    </div>
+  );
+}
+
+/** Turns beyond the travel give nothing to use. */
+function turnsFromClosed(value: number, countedFrom: 'closed' | 'open', fullTurns: number): number | undefined {
+  const outcome = answerOrRefuse('turns', { value, countedFrom, fullTurns });
+  return 'answer' in outcome ? (outcome.answer as AnswerOf<'turns'>).turnsOut : undefined;
+}

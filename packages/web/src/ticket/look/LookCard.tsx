@@ -1,0 +1,147 @@
+/** Log what was done where it differed, and what is to be seen. What was planned is already there. */
+import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
+import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
+import { Rating, Seen, settingNames, type Coat, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { postJson } from '../../api/client.ts';
+import { useWrite } from '../../api/hooks.ts';
+import { FigureInput } from '../../units/FigureInput.tsx';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { benchOf } from '../../faults/benchOf.ts';
+import { FoundHere } from '../../faults/FoundHere.tsx';
+import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
+import { SETTING_NAME } from '../../words/tradeNames.ts';
+import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
+import type { CardProps } from '../cardProps.ts';
+import { SettleFaults } from '../layers/SettleFaults.tsx';
+import { TriggerPulled } from '../gun/TriggerPulled.tsx';
+import type { Kind } from '../../units/typed.ts';
+
+const KIND: Record<SettingName, Kind> = {
+  nozzleMm: 'nozzle',
+  inletKPa: 'pressure',
+  fluidTurnsOut: 'turns',
+  fanTurnsOut: 'turns',
+  distanceMm: 'length',
+  overlapPercent: 'percent',
+  wetFilmUm: 'film',
+};
+
+export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { follow: (next: Coat | undefined) => void }) {
+  const setup = takenSetup(coat);
+  const format = formatFor(painter.units);
+  const [done, setDone] = useState<Partial<Record<SettingName, number>>>({});
+  const [seen, setSeen] = useState<Seen[]>(coat.seen.length > 0 ? coat.seen : []);
+  const [rating, setRating] = useState<Rating | undefined>(coat.rating);
+  const [note, setNote] = useState(coat.note);
+  const [flowing, setFlowing] = useState<string>();
+  const [busy, write] = useWrite();
+  if (coat.state !== 'flashed' && coat.state !== 'looked')
+    return <p className="card">Look at it once it has flashed and passed the touch test.</p>;
+  const toggle = (item: Seen) => {
+    if (item === 'nothing') return setSeen(seen.includes('nothing') ? [] : ['nothing']);
+    const rest = seen.filter((other) => other !== 'nothing' && other !== item);
+    return setSeen(seen.includes(item) ? rest : [...rest, item]);
+  };
+  const save = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/look`, {
+          version: coat.version,
+          painterId: painter.id,
+          done,
+          seen,
+          rating,
+          note,
+        }),
+      ),
+    );
+  const shown = (name: SettingName): string => {
+    const value = coat.done[name]?.value ?? coat.overrides[name]?.chosen ?? setup?.[name];
+    if (typeof value !== 'number') return '';
+    const kind = KIND[name];
+    return kind === 'pressure' || kind === 'length' || kind === 'film' ? format[kind](value).text : String(value);
+  };
+  const upcoming = nextCoat(whole.ticket.stages, whole.coats);
+  return (
+    <div className="card stack">
+      <strong>What do you see? Booth light, side light, every edge.</strong>
+      <div className="row">
+        {Seen.options.map((item) => (
+          <Chip key={item} size="lg" checked={seen.includes(item)} onChange={() => toggle(item)}>
+            {SEEN_NAME[item]}
+          </Chip>
+        ))}
+      </div>
+      <FoundHere coatId={coat.id} />
+      {coat.state === 'looked' && <SettleFaults {...{ whole, painter, keep }} of={coat} />}
+      {seen.some((item) => item !== 'nothing') && (
+        <div>
+          <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">
+            What is wrong? Find the cause
+          </Button>
+        </div>
+      )}
+      <div className="row">
+        <span>All in all</span>
+        <SegmentedControl
+          aria-label="Rating"
+          size="lg"
+          value={rating ?? ''}
+          onChange={(next) => setRating(next as Rating)}
+          data={[
+            { value: 'good', label: 'Good' },
+            { value: 'fair', label: 'Fair' },
+            { value: 'poor', label: 'Poor' },
+          ]}
+        />
+      </div>
+      <div>
+        <strong>Done otherwise than planned?</strong> <span className="quiet">Leave it empty where it was as shown.</span>
+        <div className="grid2" style={{ marginTop: '0.5rem' }}>
+          {settingNames.map((name) => (
+            <FigureInput
+              key={name}
+              label={SETTING_NAME[name]}
+              kind={KIND[name]}
+              field={name}
+              placeholder={shown(name)}
+              onChange={(entered) =>
+                setDone(({ [name]: _, ...rest }) => (entered ? { ...rest, [name]: entered.canonical } : rest))
+              }
+            />
+          ))}
+        </div>
+      </div>
+      {done.inletKPa !== undefined && <TriggerPulled value={flowing} onChange={setFlowing} />}
+      <Textarea
+        label="Note"
+        value={note}
+        maxLength={2000}
+        autosize
+        minRows={2}
+        onChange={(event) => setNote(event.currentTarget.value)}
+      />
+      <div className="row">
+        <Button
+          loading={busy}
+          disabled={seen.length === 0 || !rating || (done.inletKPa !== undefined && flowing !== 'yes')}
+          onClick={() => void save()}
+        >
+          {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}
+        </Button>
+        {coat.state === 'looked' && (
+          <>
+            {upcoming && (
+              <Button variant="default" onClick={() => follow(upcoming)}>
+                Next coat
+              </Button>
+            )}
+            <Link to={`/records/${coat.id}`}>See it in Records</Link>
+          </>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,211 @@
+/** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
+import { Button, Select, TextInput } from '@mantine/core';
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
+import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
+import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
+import { useState } from 'react';
+import { postJson } from '../../api/client.ts';
+import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { FigureInput } from '../../units/FigureInput.tsx';
+import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { FlowCupCard } from './FlowCupCard.tsx';
+import { YieldFromStock } from './YieldFromStock.tsx';
+import { MixChoice } from './MixChoice.tsx';
+import { OwnGrade } from './OwnGrade.tsx';
+import { PourEntry } from './PourEntry.tsx';
+import { PourList } from './PourList.tsx';
+import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { useStanding } from '../standing.ts';
+import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
+import type { CardProps } from '../cardProps.ts';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
+
+type MixCardProps = CardProps & {
+  gatePassed: boolean;
+  mix: Mix | undefined;
+  cups: StoredCup[];
+  wishes: Wishes;
+  setWishes: (wishes: Wishes) => void;
+  blocked: boolean;
+  onGun: () => void;
+};
+
+export function MixCard(props: MixCardProps) {
+  const { gatePassed, mix, coat } = props;
+  if (!gatePassed)
+    return <p className="card">The safety gate of this stage comes first: no recipe is shown before it has passed.</p>;
+  if (coat.state === 'planned') return <LiveMix {...props} />;
+  return mix ? <ReadyMix {...props} mix={mix} /> : <PourEntry {...props} />;
+}
+
+/** What would be mixed in this air: it moves with the air until it is taken. */
+function LiveMix(props: MixCardProps) {
+  const { coat, context, plan, painter, keep, mix, cups, wishes, setWishes, blocked } = props;
+  const [busy, write] = useWrite();
+  const format = formatFor(painter.units);
+  const { reducer } = plan;
+  const standing = useStanding('take', props);
+  const [whyCoats, setWhyCoats] = useState('');
+  const beyond = wordWanted(plan, context);
+  const take = () =>
+    write(async () => {
+      const body = {
+        version: coat.version,
+        painterId: painter.id,
+        gunId: context.gun.id,
+        overrides: {
+          ...overridesOf(plan, wishes),
+          ...(beyond ? { coats: { recommended: beyond.most, chosen: beyond.coats, why: whyCoats.trim() } } : {}),
+        },
+        ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}),
+        ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
+        ...(context.cup ? { cupId: context.cup.id } : {}),
+        ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }),
+        ...(wishes.part ? { part: wishes.part } : {}),
+        ...(wishes.mist ? { mist: true } : {}),
+      };
+      keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/take`, body));
+    });
+  return (
+    <>
+      {reducer.choice && <MixChoice plan={plan} context={context} />}
+      {reducer.choice && <Solvent {...props} />}
+      <VerdictList
+        verdicts={[
+          ...standing.verdicts,
+          ...reducer.verdicts,
+          ...(plan.mix?.verdicts ?? []),
+          ...plan.setup.verdicts.filter(({ code }) => code === 'coats-over-sheet'),
+        ].concat(reducer.choice ? [] : plan.climate.verdicts)}
+        hideGo
+      />
+      <SettleBelow {...props} standing={standing} />
+      {plan.mix?.components && context.cup && (
+        <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={plan.inUse?.parts ?? []} units={painter.units} />
+      )}
+      {reducer.choice && (
+        <div className="grid2">
+          <FigureInput
+            key={`${context.stage.id}`}
+            label="Ready mix wanted"
+            kind="volume"
+            field="readyMl"
+            least={1}
+            placeholder={format.volume(plan.mix?.readyMl ?? 0).text}
+            description={`for ${context.coatsLeft} ${context.coatsLeft === 1 ? 'coat' : 'coats'}; empty: as worked out`}
+            onChange={(entered) => setWishes(withReady(wishes, entered?.canonical))}
+          />
+          <Select
+            label="Cup"
+            description="usable to its top mark"
+            data={cups.map(({ id, name, capacityMl }) => ({
+              value: id,
+              label: `${name}, ${format.joined(format.volume(capacityMl))}`,
+            }))}
+            value={context.cup?.id ?? null}
+            onChange={(id) => id && setWishes({ ...wishes, cupId: id })}
+          />
+        </div>
+      )}
+      <YieldFromStock plan={plan} units={painter.units} onTake={(readyMl) => setWishes({ ...wishes, readyMl })} />
+      <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
+      {beyond && (
+        <TextInput
+          label={`This is coat ${context.ordinal}, the sheet has ${beyond.most} at most: a word why`}
+          value={whyCoats}
+          maxLength={200}
+          onChange={(event) => setWhyCoats(event.currentTarget.value)}
+        />
+      )}
+      <div className="row">
+        <Button
+          onClick={() => void take()}
+          loading={busy}
+          disabled={standing.isStopped || blocked || !reducer.choice || (beyond !== undefined && whyCoats.trim() === '')}
+        >
+          {standing.isStopped ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
+        </Button>
+        <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
+      </div>
+    </>
+  );
+}
+
+/** What the authority asks about: the solvent in a litre of this mix, and the limit entered for the room. */
+function Solvent({ context: { sheet, stage, room }, plan }: Pick<MixCardProps, 'context' | 'plan'>) {
+  const vocGPerL = gateProduct(sheet, stage.recipeName).vocGPerL ?? plan.mix?.vocGPerL;
+  const { vocLimitGPerL } = room.regionRules;
+  if (vocGPerL === undefined) return null;
+  return (
+    <p className="quiet">
+      Solvent in this mix: {vocGPerL.toFixed(0)} g/L
+      {vocLimitGPerL === undefined ? '' : `; the limit here is ${vocLimitGPerL.toFixed(0)} g/L`}.
+    </p>
+  );
+}
+
+const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes =>
+  readyMl === undefined ? rest : { ...rest, readyMl };
+
+/** The painter's own picks, ours beside them. */
+function overridesOf({ reducer: { choice }, inUse }: MixCardProps['plan'], wishes: Wishes) {
+  const why = 'painter’s own pick';
+  return {
+    ...(wishes.wantedParts && choice && choice.parts.length > 0
+      ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why } }
+      : {}),
+    ...(wishes.hardenerId && choice?.hardener && inUse?.hardener && inUse.hardener !== choice.hardener
+      ? { hardener: { recommended: choice.hardener, chosen: inUse.hardener, why } }
+      : {}),
+  };
+}
+
+/** A mix of this stage is still good: the next coat uses it. */
+function ReadyMix(props: MixCardProps & { mix: Mix }) {
+  const { mix, painter, onGun, coat } = props;
+  const [isPouring, setIsPouring] = useState(false);
+  const nowMs = useNowMs(15_000);
+  const format = formatFor(painter.units);
+  const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - nowMs) / 60_000 : undefined;
+  const frozen = takenMix(coat);
+  const canPour = coat.state === 'taken' || coat.state === 'spraying';
+  if (isPouring) return <PourEntry {...props} />;
+  return (
+    <div className="card stack">
+      <div className="grid2">
+        <div>
+          <div className="label">Mix {mix.batchNo} of this stage</div>
+          <div className="figure">
+            {format.volume(mix.readyMl).text} <small>{format.volume(mix.readyMl).unit} poured</small>
+          </div>
+          <div className="quiet">
+            {mix.poured
+              .map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`)
+              .join(' · ')}
+          </div>
+        </div>
+        {left !== undefined && (
+          <div>
+            <div className="label">Pot life left, from mixing</div>
+            <div className="figure">{minutesText(left)}</div>
+          </div>
+        )}
+      </div>
+      <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
+      {frozen && isStopped(frozen.verdicts) ? null : (
+        <div className="row">
+          <Button onClick={onGun}>On to the gun</Button>
+          {canPour && (
+            <Button variant="default" onClick={() => setIsPouring(true)}>
+              Mix another cup
+            </Button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

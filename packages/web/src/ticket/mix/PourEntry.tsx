@@ -1,0 +1,169 @@
+/** What was really poured, part by part; corrected by adding, or said to be lost. */
+import { Button, SegmentedControl } from '@mantine/core';
+import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
+import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { postJson } from '../../api/client.ts';
+import { useWrite } from '../../api/hooks.ts';
+import { FigureInput } from '../../units/FigureInput.tsx';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';
+import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
+import { PourList } from './PourList.tsx';
+import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { useStanding } from '../standing.ts';
+import { takenMix, takenMixInput, takenReducer } from '@orthochrom/contract/plan/takenPlan.ts';
+import type { CardProps } from '../cardProps.ts';
+
+export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
+  const { whole, coat, context, plan, painter, keep, cups } = props;
+  const standing = useStanding('pour', props);
+  const mix = takenMix(coat);
+  const asked = takenMixInput(coat);
+  const cup = cups.find(({ capacityMl }) => capacityMl === asked?.cup?.capacityMl) ?? context.cup;
+  const batch = mix?.batches?.[0];
+  const [measure, setMeasure] = useState<'volume' | 'weight'>(painter.units.measure);
+  const [amounts, setAmounts] = useState<Record<string, number>>({});
+  const [filledRound, setFilledRound] = useState(0);
+  const [busy, write] = useWrite();
+  const fill = (next: Record<string, number>) => {
+    setAmounts(next);
+    setFilledRound(filledRound + 1);
+  };
+  const format = formatFor(painter.units);
+  if (!mix || !asked || !batch || !cup) return <p className="card">This plan holds no pour list. Take it again.</p>;
+
+  const names = batch.components.map(({ name }) => name);
+  const poured = names
+    .filter((name) => amounts[name] !== undefined)
+    .map((name) => (measure === 'volume' ? { name, ml: amounts[name]! } : { name, grams: amounts[name]! }));
+  const isComplete = poured.length === names.length;
+  const check = isComplete
+    ? checkOf({
+        recipe: asked.recipe,
+        poured,
+        densitiesGPerMl: asked.densitiesGPerMl,
+        sheet: asked.sheet,
+        cup: { capacityMl: cup.capacityMl },
+        pots: cups.map(({ name, capacityMl }) => ({ name, capacityMl })),
+      })
+    : undefined;
+  const isShut = !check || isStopped(check.verdicts);
+  const isOff = check?.correct !== undefined;
+  const keepMix = () =>
+    write(async () => {
+      const body = {
+        id: newId(),
+        stageId: coat.stageId,
+        coatId: coat.id,
+        painterId: painter.id,
+        poured,
+        cupId: cup.id,
+        batchNo: whole.mixes.filter(({ stageId }) => stageId === coat.stageId).length + 1,
+      };
+      keep(await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/mixes`, body));
+    });
+  return (
+    <>
+      <PourList
+        sheet={context.sheet}
+        mix={mix}
+        cup={cup}
+        blend={plan.inUse?.parts ?? takenReducer(coat)?.choice?.parts ?? []}
+        units={painter.units}
+      />
+      <div className="card stack">
+        <div className="row">
+          <strong>What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?</strong>
+          <SegmentedControl
+            aria-label="Measured by"
+            value={measure}
+            onChange={(value) => (setMeasure(value as 'volume'), setAmounts({}))}
+            data={[
+              { value: 'volume', label: 'By volume' },
+              { value: 'weight', label: 'By weight' },
+            ]}
+          />
+          <Button
+            variant="default"
+            onClick={() =>
+              fill(
+                Object.fromEntries(
+                  batch.components.map((part) => [
+                    part.name,
+                    measure === 'volume' ? Math.round(part.ml) : Math.round(part.grams ?? 0),
+                  ]),
+                ),
+              )
+            }
+          >
+            As listed
+          </Button>
+        </div>
+        <div className="grid2" key={`${measure}${filledRound}`}>
+          {batch.components.map((part) => (
+            <FigureInput
+              key={part.name}
+              label={part.name}
+              kind={measure === 'volume' ? 'volume' : 'grams'}
+              field={measure === 'volume' ? 'ml' : 'grams'}
+              {...(amounts[part.name] === undefined ? {} : { value: amounts[part.name]! })}
+              placeholder={measure === 'volume' ? format.volume(part.ml).text : (part.grams?.toFixed(0) ?? '')}
+              description={part.role}
+              onChange={(entered) =>
+                setAmounts(({ [part.name]: _, ...rest }) => (entered ? { ...rest, [part.name]: entered.canonical } : rest))
+              }
+            />
+          ))}
+        </div>
+        {check && <VerdictList verdicts={check.verdicts} />}
+        {check?.correct && (
+          <div className="card" role="status">
+            <strong>{check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take any out:</strong>
+            <ul style={{ margin: '0.3rem 0 0' }}>
+              {check.correct.map(({ name, addMl, addGrams }) => (
+                <li key={name} className="figure mid">
+                  {name} +
+                  {measure === 'weight' && addGrams !== undefined
+                    ? `${addGrams.toFixed(0)} g`
+                    : format.joined(format.volume(addMl))}
+                </li>
+              ))}
+            </ul>
+            <Button mt="sm" variant="default" onClick={() => fill(mended(amounts, check.correct!, measure))}>
+              Added: now it is right
+            </Button>
+          </div>
+        )}
+        {check && check.effects.length > 0 && <ReasonList reasons={check.effects} />}
+        <VerdictList verdicts={standing.verdicts} hideGo />
+        <SettleBelow {...props} standing={standing} />
+        <div className="row">
+          <Button onClick={() => void keepMix()} loading={busy} disabled={isShut || standing.isStopped}>
+            {isOff ? 'Spray it as it is' : 'Mixed: the pot life runs'}
+          </Button>
+          {!isComplete && <span className="quiet">Every part, please: {names.length - poured.length} to go.</span>}
+        </div>
+      </div>
+    </>
+  );
+}
+
+function checkOf(input: object): AnswerOf<'pourCheck'> | undefined {
+  const outcome = answerOrRefuse('pourCheck', JSON.parse(JSON.stringify(input)));
+  return 'answer' in outcome ? (outcome.answer as AnswerOf<'pourCheck'>) : undefined;
+}
+
+const mended = (
+  amounts: Record<string, number>,
+  correct: NonNullable<AnswerOf<'pourCheck'>['correct']>,
+  measure: 'volume' | 'weight',
+) =>
+  Object.fromEntries(
+    Object.entries(amounts).map(([name, amount]) => {
+      const add = correct.find((part) => part.name === name);
+      return [name, amount + (add ? (measure === 'weight' ? (add.addGrams ?? 0) : add.addMl) : 0)];
+    }),
+  );

@@ -1,0 +1,52 @@
+/** The gauge at the gun while spraying: now, lowest, highest; a sag is said at once. */
+import type { FlowingNow } from '@orthochrom/contract/shop/air.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
+import useSWR from 'swr';
+import { getJson } from '../../api/client.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { GaugePicture } from '../gun/Instruments.tsx';
+
+/** Three psi under what was set: the painter is told. */
+const SAG_KPA = 20.7;
+const EVERY_MS = 1000;
+
+export function FlowingGauge({
+  coatId,
+  setInletKPa,
+  bandKPa,
+  units,
+}: {
+  coatId: string;
+  setInletKPa: number;
+  bandKPa: readonly [number, number];
+  units: Units;
+}) {
+  const { data } = useSWR<FlowingNow, Error>(`/api/coats/${coatId}/flowing`, getJson, { refreshInterval: EVERY_MS });
+  const { pressure, joined } = formatFor(units);
+  const flowing = data?.flowing;
+  if (!flowing) return null;
+  const now = pressure(flowing.nowKPa);
+  const isSagging = flowing.nowKPa < setInletKPa - SAG_KPA;
+  return (
+    <div className="row" style={{ gap: '1.5rem', alignItems: 'center' }} aria-label="Pressure at the gun" role="group">
+      <div style={{ width: 150 }}>
+        <GaugePicture inletKPa={flowing.nowKPa} bandKPa={bandKPa} units={units} />
+      </div>
+      <div>
+        <div className="label">At the gun now (stand-in gauge)</div>
+        <div className="figure">
+          {now.text} <small>{now.unit}</small>
+        </div>
+        <div className="quiet">
+          lowest {pressure(flowing.lowestKPa).text}, highest {joined(pressure(flowing.highestKPa))} on this coat; set to{' '}
+          {joined(pressure(setInletKPa))}
+        </div>
+        {isSagging && (
+          <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
+            The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on in smaller sections.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}

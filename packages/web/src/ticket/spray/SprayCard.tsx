@@ -1,0 +1,101 @@
+/** Spraying: the judge once more at the trigger, then panel by panel until the coat is on. */
+import { Button, Checkbox, TextInput } from '@mantine/core';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
+import { useState } from 'react';
+import { postJson } from '../../api/client.ts';
+import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import type { CardProps } from '../cardProps.ts';
+import { AIRFLOW_WORDS, capital, SPRAY_WORDS, WETNESS_NAME } from '../../words/tradeNames.ts';
+import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { Spraying } from './Spraying.tsx';
+import { useStanding } from '../standing.ts';
+
+type SprayCardProps = CardProps & { mix: Mix | undefined; gatePassed: boolean; askGate: () => void };
+
+export function SprayCard(props: SprayCardProps) {
+  const { coat, gatePassed, askGate } = props;
+  if (coat.state === 'spraying') return <Spraying {...props} />;
+  if (!gatePassed)
+    return (
+      <div className="card stack">
+        <p>The safety gate of this stage comes first.</p>
+        <div>
+          <Button onClick={askGate}>To the gate</Button>
+        </div>
+      </div>
+    );
+  if (coat.state === 'taken') return <ReadyToSpray {...props} />;
+  return <p className="card">{coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}</p>;
+}
+
+function ReadyToSpray(props: SprayCardProps) {
+  const { coat, stage, context, plan, painter, keep, mix, askGate } = props;
+  const [isUnchanged, setIsUnchanged] = useState(false);
+  const [whyOld, setWhyOld] = useState('');
+  const [busy, write] = useWrite();
+  const nowMs = useNowMs(15_000);
+  const standing = useStanding('spray', props);
+  const now = plan.setup.own ?? plan.setup;
+  const format = formatFor(painter.units);
+  const isOld = mix?.potLifeEndsAt !== undefined && Date.parse(mix.potLifeEndsAt) < nowMs;
+  const start = () =>
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/spray-start`, {
+          version: coat.version,
+          painterId: painter.id,
+          mixId: mix!.id,
+          unchangedSinceGate: true,
+          ...(isOld ? { whyOldMix: whyOld.trim() } : {}),
+        }),
+      ),
+    );
+  return (
+    <div className="card stack">
+      <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
+        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}</strong>, {format.joined(format.film(now.wetFilmUm))} wet.{' '}
+        {SPRAY_WORDS[stage.kind]} {format.joined(format.pressure(now.inletKPa))} at the gun, needle {turnsText(now.fluidTurnsOut)}{' '}
+        out, {format.joined(format.length(now.distanceMm))} away. Trigger to air at the turns.
+      </p>
+      {stage.panelIds.length > 1 && <p>{AIRFLOW_WORDS[context.room.airflow]}</p>}
+      <VerdictList verdicts={[...standing.verdicts, ...plan.climate.verdicts]} hideGo />
+      <SettleBelow {...props} standing={standing} />
+      <Checkbox
+        size="lg"
+        checked={isUnchanged}
+        onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
+        label="Room, people and protection are as they were at the gate"
+      />
+      {isOld && (
+        <>
+          <p role="alert">
+            This mix is past its pot life since {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens,
+            lies rough and may not cure as it should. Better: clean the gun and mix again.
+          </p>
+          <TextInput
+            label="Spray it all the same: a word why"
+            value={whyOld}
+            maxLength={200}
+            onChange={(event) => setWhyOld(event.currentTarget.value)}
+          />
+        </>
+      )}
+      <div className="row">
+        <Button
+          size="lg"
+          onClick={() => void start()}
+          loading={busy}
+          disabled={!isUnchanged || !mix || standing.isStopped || (isOld && whyOld.trim() === '')}
+        >
+          {standing.isStopped ? 'Stopped: see above' : 'Start spraying'}
+        </Button>
+        <Button variant="default" onClick={askGate}>
+          Something changed: ask again
+        </Button>
+      </div>
+      {!mix && <p role="alert">There is no mix of this stage yet.</p>}
+    </div>
+  );
+}

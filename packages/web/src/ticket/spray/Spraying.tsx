@@ -1,0 +1,120 @@
+/** While paint goes on: panel by panel; a stop that comes up shuts both taps and says what to do with what is wet. */
+import { Button } from '@mantine/core';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { IconCheck } from '@tabler/icons-react';
+import { useState } from 'react';
+import { postJson } from '../../api/client.ts';
+import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { FigureInput } from '../../units/FigureInput.tsx';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { BreakOff } from './BreakOff.tsx';
+import type { CardProps } from '../cardProps.ts';
+import { countdownText } from '../countdown.ts';
+import { FlowingGauge } from './FlowingGauge.tsx';
+import { panelName } from '../../words/tradeNames.ts';
+import styles from './SprayCard.module.css';
+import { useStanding } from '../standing.ts';
+
+/** What to do with the wet panel comes before why. */
+const isAboutPanel = ({ code }: { code: string }): boolean => code === 'wet-panel-stopped';
+
+type SprayingProps = CardProps & { gatePassed: boolean; askGate: () => void };
+
+export function Spraying(props: SprayingProps) {
+  const { whole, coat, stage, plan, painter, keep, gatePassed, askGate } = props;
+  const [lowest, setLowest] = useState<number>();
+  const [highest, setHighest] = useState<number>();
+  const isSwapped = lowest !== undefined && highest !== undefined && lowest > highest;
+  const [busy, write] = useWrite();
+  const now = useNowMs();
+  const standing = useStanding('panel', props);
+  const isStopped = standing.isStopped || !gatePassed;
+  const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  const isDone = (panelId: string) => coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
+  const post = (path: string, body: object) =>
+    write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, { painterId: painter.id, ...body })));
+  const gauge = {
+    ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
+    ...(highest === undefined ? {} : { highestInletKPa: highest }),
+  };
+  return (
+    <div className="card stack">
+      {isStopped && (
+        <>
+          {!gatePassed && (
+            <p role="alert">
+              <strong>The safety gate is open again.</strong> Gun down, extraction on; answer it before another panel.{' '}
+              <Button variant="default" onClick={askGate}>
+                To the gate
+              </Button>
+            </p>
+          )}
+          <VerdictList verdicts={standing.verdicts.filter(isAboutPanel)} />
+          <VerdictList verdicts={standing.verdicts.filter((verdict) => !isAboutPanel(verdict))} hideGo />
+          <BreakOff
+            panels={panels.filter(({ id }) => !isDone(id))}
+            hasAny={coat.panelsSprayed.length > 0}
+            busy={busy}
+            onKeep={(stoppedBecause, panelsOn) =>
+              void post('spray-end', { version: coat.version, stoppedBecause, panelsOn, ...gauge })
+            }
+          />
+        </>
+      )}
+      <div className="label">Spraying for</div>
+      <div className="figure">{countdownText(now - Date.parse(coat.startedAt ?? ''))}</div>
+      <p className="quiet">
+        Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.
+      </p>
+      <FlowingGauge
+        coatId={coat.id}
+        setInletKPa={(plan.setup.own ?? plan.setup).inletKPa}
+        bandKPa={plan.setup.inletBandKPa}
+        units={painter.units}
+      />
+      <div className={styles['panels']}>
+        {panels.map((panel) => (
+          <Button
+            key={panel.id}
+            variant={isDone(panel.id) ? 'light' : 'default'}
+            size="lg"
+            disabled={busy || isStopped || isDone(panel.id)}
+            onClick={() => void post('panels', { panelId: panel.id })}
+            leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
+          >
+            {panelName(panel.name)}
+            {isDone(panel.id) ? ', done' : ''}
+          </Button>
+        ))}
+      </div>
+      <div>
+        <Button
+          size="xl"
+          loading={busy}
+          disabled={isSwapped || isStopped}
+          onClick={() => void post('spray-end', { version: coat.version, ...gauge })}
+        >
+          The coat is on
+        </Button>
+      </div>
+      <details>
+        <summary style={{ cursor: 'pointer', minHeight: 32 }}>My own gauge showed</summary>
+        <div className="grid2" style={{ marginTop: 8 }}>
+          <FigureInput
+            label="Lowest at the gun, trigger pulled"
+            kind="pressure"
+            field="lowestInletKPa"
+            onChange={(entered) => setLowest(entered?.canonical)}
+          />
+          <FigureInput
+            label="Highest at the gun, trigger pulled"
+            kind="pressure"
+            field="highestInletKPa"
+            onChange={(entered) => setHighest(entered?.canonical)}
+          />
+        </div>
+        {isSwapped && <p role="alert">The lowest is over the highest. Were they swapped?</p>}
+      </details>
+    </div>
+  );
+}
