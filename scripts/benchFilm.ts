@@ -10,7 +10,8 @@ import { airOver, dryingStep, workspaceFor } from '@orthochrom/core/film/drying.
 import { emptyStack, addCoat } from '@orthochrom/core/film/stack.ts';
 import { fanProfile } from '@orthochrom/core/gun/fan.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
-import { MEDIUM_REDUCER, mixtureOf } from '@orthochrom/core/material/mixture.ts';
+import { mixtureOf } from '@orthochrom/core/material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '@orthochrom/core/evaporation/solvents.ts';
 
 const folder = fileURLToPath(new URL('../bench/', import.meta.url));
 
@@ -60,7 +61,7 @@ function dryingRun(): void {
         mixture,
         wetFilmM: 55e-6,
         arrived: { water: 1, fast: 0.55, middle: 0.86, slow: 0.96 },
-        gradeSlowFraction: MEDIUM_REDUCER,
+        gradeSlowFraction: MEDIUM_SLOW_FRACTION,
         dropM: 29e-6,
         landsAtSeconds: 0,
         hardenerSpeed: 1,

@@ -55,6 +55,25 @@ describe('a class of paint or gun', () => {
   });
 });
 
+describe('a constant of nature or agreement', () => {
+  const PHYSICAL = 'packages/core/src/units/physical.ts';
+  /** Its digits, as far as anybody would round them. */
+  const DIGITS = readFileSync(path.join(root, PHYSICAL), 'utf8')
+    .split('\n')
+    .flatMap((line) => /^export const [A-Z_0-9]+ = (\d[\d_.]+);/.exec(line)?.[1] ?? [])
+    .filter((digits) => digits.replace(/\D/g, '').length > 3)
+    .map((digits) => digits.slice(0, 6).replace(/[._]/g, '[._]?'));
+  const COMMENT = /^\s*(\*|\/\*|\/\/)/;
+  it.each(DIGITS)('%s stands once', (digits) => {
+    const found = linesWith(
+      sources.filter((file) => file !== PHYSICAL && !file.includes('/migrations/')),
+      new RegExp(`(?<![\\d.])${digits}`),
+    );
+    expect(found.filter((line) => !COMMENT.test(line.slice(line.indexOf(' ') + 1)))).toEqual([]);
+  });
+  it('is looked for by its digits', () => expect(DIGITS.length).toBeGreaterThan(5));
+});
+
 describe('the vocabulary', () => {
   const anyStage = `'(${STAGES.join('|')})'`;
   /** A union written out again is a second list: `'primer' | 'sealer' | …`. */

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerEvidence, logLikelihoodsOf, posteriorOf, tablesOf } from '../src/diagnosis/answers.ts';
 import { causePosterior } from '../src/diagnosis/causes.ts';
-import { beliefsOf, isMet, probabilityOf } from '../src/diagnosis/evidence.ts';
+import { beliefsOf, isMet } from '../src/diagnosis/evidence.ts';
+import { logistic } from '../src/numerics/probability.ts';
 import { linksOf, logPriorsOf, noisyOr } from '../src/diagnosis/faultPrior.ts';
 import type { Knowledge, Log } from '../src/diagnosis/knowledge.ts';
 import { rootLayerOf } from '../src/diagnosis/layers.ts';
@@ -84,7 +85,7 @@ const SMALL: Knowledge = {
   misread: 0.05,
   noneOfThesePrior: 0.03,
 };
-const beliefIn = (log: Log, id: string) => probabilityOf(beliefsOf(SMALL, log).find(({ cause }) => cause.id === id)!.logOdds);
+const beliefIn = (log: Log, id: string) => logistic(beliefsOf(SMALL, log).find(({ cause }) => cause.id === id)!.logOdds);
 const priors = (log: Log) => logPriorsOf(SMALL, linksOf(SMALL, beliefsOf(SMALL, log), undefined), log, undefined).map(Math.exp);
 
 describe('belief in a cause', () => {

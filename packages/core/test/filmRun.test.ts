@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { splitArrival } from '../src/film/arrival.ts';
 import { AS_THE_CARD, COARSE, FINE, runFilm, type FilmRun, type Mesh } from '../src/film/filmRun.ts';
 import { landingAmplitudeM, peelIndex, steepnessOf } from '../src/film/levelling.ts';
-import { MEDIUM_REDUCER, mixtureOf } from '../src/material/mixture.ts';
+import { mixtureOf } from '../src/material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '../src/evaporation/solvents.ts';
 
 type Job = {
   material: MaterialClass;
@@ -25,7 +26,7 @@ type Job = {
 };
 type Film = FilmRun & { peel: number; runMm: number; flowedMm: number; volatileUm: number; dryUm: number };
 function film(job: Job, mesh: Mesh = FINE): Film {
-  const mixture = mixtureOf(MATERIALS[job.material], undefined, { slowFraction: job.grade ?? MEDIUM_REDUCER });
+  const mixture = mixtureOf(MATERIALS[job.material], undefined, { slowFraction: job.grade ?? MEDIUM_SLOW_FRACTION });
   const run = runFilm(
     {
       coats: job.films.map((um, i) => ({
@@ -35,7 +36,7 @@ function film(job: Job, mesh: Mesh = FINE): Film {
         arrived: splitArrival(mixture, job.arrived),
         dropM: job.dropUm * 1e-6,
         landsAtSeconds: i * (job.gap ?? 900),
-        gradeSlowFraction: job.paceOf ?? MEDIUM_REDUCER,
+        gradeSlowFraction: job.paceOf ?? MEDIUM_SLOW_FRACTION,
         hardenerSpeed: 1,
         viscosityFactor: 1,
       })),

@@ -1,5 +1,5 @@
 /** The search for set-ups: the card's plans, and that it never leaves its room. The map: what lands on a panel is what was sent. */
-import { PSI_KPA } from '../src/trade/gunFacts.ts';
+import { PSI_KPA } from '../src/units/physical.ts';
 import type { GunClass } from '../src/trade/gunClasses.ts';
 import type { Stage } from '../src/trade/vocabulary.ts';
 import fc from 'fast-check';
@@ -8,7 +8,8 @@ import { setupWithRisks } from '../src/coat/setupWithRisks.ts';
 import { practiceOf } from '../src/inForce/nozzleBandOf.ts';
 import { paintInCup } from '../src/gun/paintInCup.ts';
 import { fanProfile } from '../src/gun/fan.ts';
-import { filmMapOf, passCount, type FilmMapInput } from '../src/gun/filmMap.ts';
+import { filmMapOf, type FilmMapInput } from '../src/gun/filmMap.ts';
+import { passCount } from '../src/gun/overlap.ts';
 import { gunModelOf } from '../src/gun/gunModel.ts';
 import { inletAtCap } from '../src/gun/inletPressure.ts';
 import { plansFor } from '../src/gun/plans.ts';
@@ -46,7 +47,7 @@ describe("the card's plans", () => {
         },
         { distancesMm: [usualMm - 15, usualMm + 15], overlaps: [0.66, 0.75], fanShares: [0.7, 0.85, 1], isNeedleOpen: false },
       );
-      const { psi, turns, fanShare, distanceMm, overlap } = best!.place;
+      const { psi, turns, fanShare, distanceMm, overlap } = best!.candidate;
       expect([psi, turns, fanShare, distanceMm, overlap]).toEqual(wanted.slice(0, 5));
       expect(Math.abs(best!.gunSpeedMPerS / wanted[5]! - 1)).toBeLessThan(0.005);
       expect(Math.abs(best!.cost / wanted[6]! - 1)).toBeLessThan(0.005);

@@ -7,7 +7,7 @@ import { arcOf, tilted } from '../src/coat/unsteadyHand.ts';
 import { riskSpread } from '../src/coat/riskIntervals.ts';
 import { fanProfile } from '../src/gun/fan.ts';
 import { drawnFrom } from '../src/numerics/drawn.ts';
-import { momentsOf, sigmaPoints } from '../src/outcome/sigmaPoints.ts';
+import { momentsOf, sigmaPoints } from '../src/numerics/sigmaPoints.ts';
 import {
   blushLogit,
   dryDeviations,

@@ -2,6 +2,7 @@
 import type { Climate } from './climate.ts';
 import { saturationPressurePa } from './humidAir.ts';
 import { clamp } from '../numerics/rounding.ts';
+import { between } from '../numerics/interpolation.ts';
 
 export type DayAir = Climate & { outdoorTemperatureC?: number };
 export type ForecastPoint = DayAir & { minute: number };
@@ -12,14 +13,14 @@ export function airAt(forecast: readonly ForecastPoint[], minute: number): DayAi
   const next = forecast[after === -1 ? forecast.length - 1 : after]!;
   const before = forecast[after === -1 ? forecast.length - 1 : Math.max(0, after - 1)]!;
   const share = next.minute === before.minute ? 0 : clamp((minute - before.minute) / (next.minute - before.minute), 0, 1);
-  const between = (a?: number, b?: number) => (a === undefined || b === undefined ? (b ?? a) : a + (b - a) * share);
+  const reached = (a?: number, b?: number) => (a === undefined || b === undefined ? (b ?? a) : between(a, b, share));
   const reading = (key: 'panelTemperatureC' | 'materialTemperatureC' | 'outdoorTemperatureC' | 'airSpeedMPerS') => {
-    const value = between(before[key], next[key]);
+    const value = reached(before[key], next[key]);
     return value === undefined ? {} : { [key]: value };
   };
   return {
-    airTemperatureC: between(before.airTemperatureC, next.airTemperatureC)!,
-    relativeHumidityPercent: between(before.relativeHumidityPercent, next.relativeHumidityPercent)!,
+    airTemperatureC: reached(before.airTemperatureC, next.airTemperatureC)!,
+    relativeHumidityPercent: reached(before.relativeHumidityPercent, next.relativeHumidityPercent)!,
     ...reading('panelTemperatureC'),
     ...reading('materialTemperatureC'),
     ...reading('outdoorTemperatureC'),

@@ -11,8 +11,7 @@
  * Ignores altitude; ice below 0 °C
  */
 import { bisect } from '../numerics/bisect.ts';
-
-export const SEA_LEVEL_PA = 101_325;
+import { STANDARD_ATMOSPHERE_PA } from '../units/physical.ts';
 
 export type HumidAir = { airTemperatureC: number; relativeHumidityPercent: number };
 
@@ -33,13 +32,13 @@ export function dewPointC({ airTemperatureC, relativeHumidityPercent }: HumidAir
 /** Water carried by each kilogram of dry air, g/kg. [air-3] */
 export function humidityRatioGPerKg(air: HumidAir): number {
   const vapourPa = vapourPressurePa(air);
-  return (1000 * 0.62198 * vapourPa) / (SEA_LEVEL_PA - vapourPa);
+  return (1000 * 0.62198 * vapourPa) / (STANDARD_ATMOSPHERE_PA - vapourPa);
 }
 
 /** Temperature a wet surface in moving air falls to, °C. [air-4] */
 export function wetBulbC(air: HumidAir): number {
   const vapourPa = vapourPressurePa(air);
   const excess = (wetC: number) =>
-    saturationPressurePa(wetC) - 6.6e-4 * (1 + 1.15e-3 * wetC) * SEA_LEVEL_PA * (air.airTemperatureC - wetC) - vapourPa;
+    saturationPressurePa(wetC) - 6.6e-4 * (1 + 1.15e-3 * wetC) * STANDARD_ATMOSPHERE_PA * (air.airTemperatureC - wetC) - vapourPa;
   return bisect(excess, air.airTemperatureC - 60, air.airTemperatureC);
 }

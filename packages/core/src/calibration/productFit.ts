@@ -13,6 +13,7 @@ import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, COARSE, runFilm, type FilmRun } from '../film/filmRun.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
+import { EVAPORATION_LOG_SD } from '../reducer/openTime.ts';
 
 /** What the shop saw of this product: each moves what the film is taken to do (MODEL 15). */
 export type FilmTest =
@@ -28,7 +29,7 @@ export type FilmTest =
 
 /** Sag on ln of the film at which it runs; the others on their own logarithms, popping on its odds. */
 export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop', number> = {
-  evaporation: 0.3,
+  evaporation: EVAPORATION_LOG_SD,
   diffusion: 0.4,
   viscosity: 0.2,
   amplitude: 0.2,

@@ -14,7 +14,7 @@ import { drawnWanderM } from './sprayedCoat.ts';
 import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import { changesFor, type CoatChange } from './changes.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { simulateCoat, type SimulatedCoat } from './simulateCoat.ts';
+import { LONGEST_READY_MINUTES, simulateCoat, type SimulatedCoat } from './simulateCoat.ts';
 import type { ChangeBounds } from './moves.ts';
 import { planOf } from './plan.ts';
 import { deviationsOf, HIGH_RISK, multiplied, type Risks, type Sds } from './riskIntervals.ts';
@@ -35,7 +35,6 @@ import { risksOf } from './riskIntervals.ts';
 const PROFILE_POINTS = 41;
 const TRACE_POINTS = 60;
 const POP_WORTH_A_LAYER = 0.1;
-const LONGEST_READY_MINUTES = 360;
 
 export function coatOf(input: CoatInput): CoatAnswer {
   const { plan, defaulted, settings } = planOf(input);

@@ -7,6 +7,7 @@ import { dryFilmM, effectiveCOf, landedSolids, type Job } from '../film/job.ts';
 import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatPlan } from './coatPlan.ts';
+import { kelvin } from '../units/physical.ts';
 
 /** Absent where it cannot come: no flake, no water, no solvent. */
 export type EffectRisks = { mottle?: number | undefined; pinholeLogit?: number | undefined; blushLogit?: number | undefined };
@@ -38,7 +39,7 @@ export function effectRisksOf(
   const { isWaterborne, evaporation } = air;
   const filmShare = last.wetFilmM / usualFilmM(plan);
   const constants = filmConstants(material, material.film);
-  const landedPaS = filmPaS(constants, landedSolids(last), coldness(plan.panelC + 273.15), 0) * paint.viscosityFactor * viscosity;
+  const landedPaS = filmPaS(constants, landedSolids(last), coldness(kelvin(plan.panelC)), 0) * paint.viscosityFactor * viscosity;
   const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
   return {
     ...(material.flake && plan.isEffect

@@ -13,7 +13,8 @@ import { splitArrival, usualLoss } from '../film/arrival.ts';
 import type { JobCoat } from '../film/job.ts';
 import { completed } from '../gun/completed.ts';
 import { dropWindowUm } from '../gun/spray.ts';
-import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
+import { mixtureOf } from '../material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { sprayedBy, type CoatRig } from './sprayedCoat.ts';
@@ -123,7 +124,7 @@ function layerBelow(layer: Layer, air: { effectiveC: number; airSpeedMPerS: numb
     viscosityFactor: 1,
     flashMinutes: minutes,
     isTopMaterial: false,
-    gradeSlowFraction: MEDIUM_REDUCER,
+    gradeSlowFraction: MEDIUM_SLOW_FRACTION,
     sheet: { wetFilmM, waitMinutes: Math.max(LEAST_MINUTES, minutes), atC, atHumidityPercent },
   };
 }

@@ -6,20 +6,21 @@ import { effectiveCOf } from '../film/job.ts';
 import { ROUGH } from '../film/filmRun.ts';
 import { peelIndex } from '../film/levelling.ts';
 import { DROPS_LOG_SD } from '../gun/gunOutput.ts';
-import { momentsOf, sigmaPoints } from '../outcome/sigmaPoints.ts';
+import { momentsOf, sigmaPoints } from '../numerics/sigmaPoints.ts';
 import { Z_80, type Spread } from '../outcome/spread.ts';
+import { combinedSd } from '../numerics/deviation.ts';
 import {
+  LINK,
   dryDeviations,
   mottleLogit,
   peelDeviations,
   runDeviations,
-  runDeviationsPerLnFilm,
   runsAt,
   stripeDeviations,
   type Shows,
 } from '../risk/links.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { AS_KNOWN, simulateCoat, type SimulatedCoat, type Unknowns } from './simulateCoat.ts';
+import { LONGEST_READY_MINUTES, AS_KNOWN, simulateCoat, type SimulatedCoat, type Unknowns } from './simulateCoat.ts';
 import type { Uncertainty } from './uncertainty.ts';
 
 export const RISKS = ['peel', 'run', 'pop', 'drySpray', 'stripe', 'pinhole', 'mottle', 'blush'] as const;
@@ -29,7 +30,7 @@ export const HIGH_RISK = 0.3;
 export type Risks = Partial<Record<RiskName, Spread>>;
 
 /** What is not ready by then is told as that. */
-const LONGEST_SECONDS = 6 * 3600;
+const LONGEST_SECONDS = LONGEST_READY_MINUTES * 60;
 /** What runs of the film need not be tried for: it only scales what they gave. */
 const SCALED = { amplitude: 0, sag: 0 } as const;
 /** What the size of the drops does to ripple and to wetness: known without a run. */
@@ -133,19 +134,18 @@ export function deviationsOf(
   const limitByModel = log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm;
   const unseen = Math.hypot(limitByModel, PRIOR_LOG_SD.sag);
   const seen = RAN_LOG_SD / Math.sqrt(uncertainty.runsSeen);
-  const limit =
-    uncertainty.runsSeen > 0 ? (unseen * seen) / Math.hypot(unseen, seen) : Math.hypot(limitByModel, uncertainty.logSd.sag);
+  const limit = uncertainty.runsSeen > 0 ? combinedSd(unseen, seen) : Math.hypot(limitByModel, uncertainty.logSd.sag);
   const ownSd: Partial<Record<RiskName, number>> = {
-    peel: amplitudeSd / 0.9,
-    run: uncertainty.logSd.sag * runDeviationsPerLnFilm,
-    drySpray: dropsOnWetness / 0.25,
+    peel: amplitudeSd / LINK.peel.width,
+    run: uncertainty.logSd.sag / LINK.run.width,
+    drySpray: dropsOnWetness / LINK.dryFilm.width,
     pop: uncertainty.popLogSd,
     blush: uncertainty.blushLogitSd,
   };
   return {
     risks: {
       ...Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
-      ...(uncertainty.runsSeen > 0 ? { run: Math.hypot(limit, uncertainty.logSd.film) * runDeviationsPerLnFilm } : {}),
+      ...(uncertainty.runsSeen > 0 ? { run: Math.hypot(limit, uncertainty.logSd.film) / LINK.run.width } : {}),
     },
     film: uncertainty.logSd.film,
     dry: log((f) => f.dryM),

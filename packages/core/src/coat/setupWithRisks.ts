@@ -13,7 +13,7 @@ import { setupOf, type SetupAnswer } from '../gun/setup.ts';
 import type { SetupInput } from '../gun/setupInput.ts';
 import { practiceOf } from '../inForce/nozzleBandOf.ts';
 import { because, caution, type Verdict } from '../outcome/verdicts.ts';
-import { PSI_KPA } from '../trade/gunFacts.ts';
+import { PSI_KPA } from '../units/physical.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { CoatPlan } from './coatPlan.ts';
@@ -93,16 +93,17 @@ const riskVerdicts = (risks: Risks, better: number | undefined): Verdict[] =>
       caution('risk-high', { risk, word: 'likely', knob: better === undefined ? 'none' : 'plan', from: 0, to: better ?? 0 }),
     );
 
-const offeredSettings = ({ place, spray, gunSpeedMPerS }: Costed, gun: Gun, model: GunModel): KnownSettings & Settings => ({
+const offeredSettings = ({ candidate, spray, gunSpeedMPerS }: Costed, gun: Gun, model: GunModel): KnownSettings & Settings => ({
   nozzleMm: model.nozzleMm,
-  inletKPa: Math.round(place.psi * PSI_KPA),
-  capKPa: capSpreadOf(gun, model, { inletKPa: place.psi * PSI_KPA, fanTurnsOut: place.fanShare * model.fullFanTurns }).value,
-  fluidTurnsOut: place.turns,
-  fanTurnsOut: place.fanShare * model.fullFanTurns,
+  inletKPa: Math.round(candidate.psi * PSI_KPA),
+  capKPa: capSpreadOf(gun, model, { inletKPa: candidate.psi * PSI_KPA, fanTurnsOut: candidate.fanShare * model.fullFanTurns })
+    .value,
+  fluidTurnsOut: candidate.turns,
+  fanTurnsOut: candidate.fanShare * model.fullFanTurns,
   fanWidthMm: spray.fanWidthMm,
-  distanceMm: place.distanceMm,
-  overlapPercent: place.overlap * 100,
-  stepMm: spray.fanWidthMm * (1 - place.overlap),
+  distanceMm: candidate.distanceMm,
+  overlapPercent: candidate.overlap * 100,
+  stepMm: spray.fanWidthMm * (1 - candidate.overlap),
   gunSpeedMPerS,
   fluidMlPerMin: spray.fluidMlPerMin,
 });

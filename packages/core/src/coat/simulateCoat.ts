@@ -159,7 +159,7 @@ const thicker = (job: Job, below: number, sprayed: readonly Sprayed[]): Job => (
 });
 
 /** No one waits longer than this for a flash. */
-const LONGEST_READY_MINUTES = 360;
+export const LONGEST_READY_MINUTES = 360;
 
 /** A coat that is covered before it is ready is asked about alone: as if nothing came after it. */
 function readyOf(

@@ -6,6 +6,7 @@ import { testsOf, type Gun, type KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
 import type { Skill } from '../trade/vocabulary.ts';
 import type { Unknowns } from './simulateCoat.ts';
+import { combinedSd } from '../numerics/deviation.ts';
 
 /** Of what lands, of a film after a comb reading at these settings, and per unit of ln away from them. */
 const TRANSFER_LOG_SD = 0.11;
@@ -62,7 +63,7 @@ export function uncertaintyOf(
 }
 
 /** Gun and eye are two measurements of one film. */
-export const heldLogSd = (openLogSd: number, skill: Skill): number => (openLogSd ** -2 + EYE_LOG_SD[skill] ** -2) ** -0.5;
+export const heldLogSd = (openLogSd: number, skill: Skill): number => combinedSd(openLogSd, EYE_LOG_SD[skill]);
 
 /** Without an eye in the loop. Flow and landing together; a comb reading knows both at once, near where it was taken. */
 export function filmLogSd(gun: Gun, model: GunModel, settings: KnownSettings): number {

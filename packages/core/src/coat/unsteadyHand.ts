@@ -7,6 +7,7 @@
  * Source  geometry of a fan of rays on a plane (MODEL 10)
  */
 import type { Skill } from '../trade/vocabulary.ts';
+import { radians } from '../units/physical.ts';
 
 export type UnsteadyHand = {
   skill?: Skill;
@@ -15,7 +16,6 @@ export type UnsteadyHand = {
   arc?: { reachM: number; swingDeg: number };
 };
 
-const RADIANS = Math.PI / 180;
 /** Past this a ray no longer meets the panel in any useful way. */
 const MOST_TILT = 75;
 
@@ -24,7 +24,7 @@ export function tilted(
   profile: (s: number) => number,
   { tiltDeg, distanceM, fanWidthM }: { tiltDeg: number; distanceM: number; fanWidthM: number },
 ): (s: number) => number {
-  const tilt = Math.max(-MOST_TILT, Math.min(MOST_TILT, tiltDeg)) * RADIANS;
+  const tilt = radians(Math.max(-MOST_TILT, Math.min(MOST_TILT, tiltDeg)));
   if (Math.abs(tilt) < 1e-9) return profile;
   const reach = distanceM * Math.cos(tilt);
   return (s) => {
@@ -46,7 +46,7 @@ export function arcOf(
   const straight = landedAtM(distanceM);
   if (straight <= 0) return { mean: 1, spread: 0 };
   const pivot = Math.max(reachM, distanceM);
-  const half = (Math.min(Math.abs(swingDeg), 140) / 2) * RADIANS;
+  const half = radians(Math.min(Math.abs(swingDeg), 140) / 2);
   const film = [0, 0.25, 0.5, 0.75, 1].map((share) => {
     const angle = share * half;
     const away = pivot / Math.cos(angle) - (pivot - distanceM);

@@ -10,7 +10,8 @@
  */
 import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { COUPLERS, restrictionInletPa, type CouplerKind } from './coupler.ts';
-import { absolutePa, gaugeKPa, kelvin, m3PerS } from './freeAir.ts';
+import { absolutePa, gaugeKPa, m3PerS } from './freeAir.ts';
+import { kelvin } from '../units/physical.ts';
 import { hoseInletPa, hoseOutletMach, type Hose } from './hose.ts';
 
 /** Body size of a wall regulator: a quarter or half an inch. */

@@ -8,7 +8,8 @@
  * Holds   piston compressors to about 11 bar; starts at cut-out with the motor off
  */
 import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
-import { absolutePa, ATMOSPHERE_PA, m3PerS } from './freeAir.ts';
+import { absolutePa, m3PerS } from './freeAir.ts';
+import { STANDARD_ATMOSPHERE_PA } from '../units/physical.ts';
 
 export type CompressorInput = {
   tankL: number;
@@ -37,7 +38,7 @@ const PISTON_LIMIT_KPA = 1100;
 /** The wall regulator wants this much more than it gives (10 psi). */
 export const REGULATOR_MARGIN_KPA = 69;
 
-const fillShare = (gaugeKPa: number): number => Math.max(0, 1.06 - 0.06 * (absolutePa(gaugeKPa) / ATMOSPHERE_PA) ** 0.8);
+const fillShare = (gaugeKPa: number): number => Math.max(0, 1.06 - 0.06 * (absolutePa(gaugeKPa) / STANDARD_ATMOSPHERE_PA) ** 0.8);
 
 /** Free air delivered into a tank at this pressure, L/min. [compressor-2] */
 export const deliveryLPerMin = (ratedLPerMin: number, ratedAtKPa: number, tankKPa: number): number =>
@@ -45,7 +46,7 @@ export const deliveryLPerMin = (ratedLPerMin: number, ratedAtKPa: number, tankKP
 
 /** Free air from the seconds a pump takes between two pressures with nothing drawn (isothermal), L/min. */
 export const deliveryFromPumpUp = (tankL: number, fromKPa: number, toKPa: number, seconds: number): number =>
-  (tankL * (toKPa - fromKPa) * 1000 * 60) / (ATMOSPHERE_PA * seconds);
+  (tankL * (toKPa - fromKPa) * 1000 * 60) / (STANDARD_ATMOSPHERE_PA * seconds);
 
 /** The tank, 0.1 s at a time; the shared clockwork of the calculation and of the shop's stand-in gauge. */
 export class Tank {
@@ -65,7 +66,7 @@ export class Tank {
     if (this.tankKPa >= cutOutKPa) this.motorOn = false;
     const inLPerMin = this.motorOn ? deliveryLPerMin(freeAirLPerMin, freeAirAtKPa, this.tankKPa) : 0;
     const net = m3PerS(inLPerMin - drawLPerMin);
-    this.tankKPa = Math.max(0, this.tankKPa + ((ATMOSPHERE_PA * net) / (tankL / 1000) / 1000) * seconds);
+    this.tankKPa = Math.max(0, this.tankKPa + ((STANDARD_ATMOSPHERE_PA * net) / (tankL / 1000) / 1000) * seconds);
     return this.motorOn ? seconds : 0;
   }
 }

@@ -3,17 +3,15 @@
  *
  *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)         [air-1]  Sutherland 1893
  */
-export const ATMOSPHERE_PA = 101_325;
+import { REFERENCE_K, STANDARD_ATMOSPHERE_PA, ZERO_CELSIUS_K } from '../units/physical.ts';
 export const AIR_GAS_CONSTANT_J_PER_KG_K = 287.05;
-export const ROOM_K = 293.15;
-export const FREE_AIR_KG_PER_M3 = ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * ROOM_K);
+export const FREE_AIR_KG_PER_M3 = STANDARD_ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * REFERENCE_K);
 
-export const kelvin = (temperatureC: number): number => temperatureC + 273.15;
-export const absolutePa = (gaugeKPa: number): number => gaugeKPa * 1000 + ATMOSPHERE_PA;
-export const gaugeKPa = (absolute: number): number => (absolute - ATMOSPHERE_PA) / 1000;
+export const absolutePa = (gaugeKPa: number): number => gaugeKPa * 1000 + STANDARD_ATMOSPHERE_PA;
+export const gaugeKPa = (absolute: number): number => (absolute - STANDARD_ATMOSPHERE_PA) / 1000;
 export const m3PerS = (litresPerMinute: number): number => litresPerMinute / 60_000;
 export const litresPerMinute = (flowM3PerS: number): number => flowM3PerS * 60_000;
 
 /** Dynamic viscosity of air, Pa s. [air-1] */
 export const airViscosityPaS = (temperatureK: number): number =>
-  (1.716e-5 * (temperatureK / 273.15) ** 1.5 * 383.55) / (temperatureK + 110.4);
+  (1.716e-5 * (temperatureK / ZERO_CELSIUS_K) ** 1.5 * 383.55) / (temperatureK + 110.4);

@@ -7,7 +7,8 @@
  * Source  Darcy–Weisbach for isothermal gas; Churchill 1977 for the friction factor, laminar to rough
  * Holds   outlet speed well under that of sound; inside wall as smooth as a clean rubber hose
  */
-import { AIR_GAS_CONSTANT_J_PER_KG_K, airViscosityPaS, FREE_AIR_KG_PER_M3, ROOM_K } from './freeAir.ts';
+import { AIR_GAS_CONSTANT_J_PER_KG_K, airViscosityPaS, FREE_AIR_KG_PER_M3 } from './freeAir.ts';
+import { REFERENCE_K } from '../units/physical.ts';
 
 export type Hose = { innerDiameterMm: number; lengthM: number };
 
@@ -29,7 +30,7 @@ export function hoseInletPa(
   { innerDiameterMm, lengthM }: Hose,
   outletPa: number,
   flowM3PerS: number,
-  temperatureK = ROOM_K,
+  temperatureK = REFERENCE_K,
 ): number {
   if (flowM3PerS <= 0) return outletPa;
   const diameter = innerDiameterMm / 1000;
@@ -45,7 +46,12 @@ export function hoseInletPa(
 }
 
 /** Speed of the air as it leaves the hose, as a share of the speed of sound: near 1 the relation says too little loss. */
-export function hoseOutletMach({ innerDiameterMm }: Hose, outletPa: number, flowM3PerS: number, temperatureK = ROOM_K): number {
+export function hoseOutletMach(
+  { innerDiameterMm }: Hose,
+  outletPa: number,
+  flowM3PerS: number,
+  temperatureK = REFERENCE_K,
+): number {
   const area = (Math.PI * (innerDiameterMm / 1000) ** 2) / 4;
   const density = outletPa / (AIR_GAS_CONSTANT_J_PER_KG_K * temperatureK);
   return (flowM3PerS * FREE_AIR_KG_PER_M3) / density / area / SOUND_M_PER_S;

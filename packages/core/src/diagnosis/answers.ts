@@ -8,6 +8,9 @@ export type AnswerEvidence = Observation & { logLikelihood: readonly number[]; p
 /** Of questions that look at the same fact the loudest counts in full, the others so much. */
 const SAME_FACT_POWER = 0.5;
 
+/** An answer is explained by a fault that gives it at least so often as the fault that gives it most. */
+export const EXPLAINED_SHARE = 0.25;
+
 /**
  * ln P(option | fault) for every option: rows are brought to a sum of 1 over the options that say something. A part of all
  * answers is misread, whatever the fault: no single look may decide alone.

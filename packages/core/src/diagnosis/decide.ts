@@ -2,6 +2,7 @@
 import { type AnswerEvidence, type Tables } from './answers.ts';
 import type { Offer } from './nextQuestion.ts';
 import { NONE_OF_THESE, type FilmState, type Knowledge } from './knowledge.ts';
+import { EXPLAINED_SHARE } from './answers.ts';
 
 /** Sure enough to stop asking. */
 const SURE = { top: 0.8, timesSecond: 4 };
@@ -13,8 +14,6 @@ const LAST = { top: 0.45, timesSecond: 1.5 };
 const LEAST_LOOKS = 2;
 /** Two faults that both keep this, with nothing left to ask, are both told. */
 const BOTH_KEEP = 0.25;
-/** A fault explains an answer that it makes at least this likely, against the fault that makes it most likely. */
-const EXPLAINED = 0.25;
 
 export type WhyUndecided = 'tooLittle' | 'twoClose' | 'moreToAsk' | 'noneFits' | 'contradiction';
 export type Decision = { decided: boolean; doubt?: WhyUndecided; alsoLikely?: number };
@@ -50,7 +49,7 @@ export function decisionOf(
 function contradicting(tables: Tables, evidence: readonly AnswerEvidence[]): boolean {
   const factOf = ({ question }: AnswerEvidence) => tables.get(question)!.question.group;
   const explains = ({ logLikelihood }: AnswerEvidence, f: number) =>
-    Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) >= EXPLAINED;
+    Math.exp(logLikelihood[f]! - Math.max(...logLikelihood)) >= EXPLAINED_SHARE;
   return evidence.some((one, i) =>
     evidence
       .slice(i + 1)

@@ -1,5 +1,6 @@
 /** From the log to a belief in each cause: prior odds times the likelihood ratio of every reading that was taken. */
 import type { Cause, EvidenceRow, Knowledge, Log, ReadingValue } from './knowledge.ts';
+import { logistic } from '../numerics/probability.ts';
 
 /** What one reading says about one cause: natural logarithm of its likelihood ratio. */
 export type Term = { reading: string; value: ReadingValue; isMet: boolean; logRatio: number; row: EvidenceRow };
@@ -14,7 +15,6 @@ const UNTAKEN_SHARE = 0.5;
 /** Half of the full weight at this many readings taken. */
 const HALF_FULL_LOG = 4;
 
-export const probabilityOf = (logOdds: number): number => 1 / (1 + Math.exp(-logOdds));
 const logOddsOf = (probability: number): number => Math.log(probability / (1 - probability));
 
 /** 0 for an empty log, towards 1 as it fills. Only readings that bear on some cause count. */

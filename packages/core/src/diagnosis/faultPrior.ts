@@ -1,5 +1,6 @@
 /** How likely each fault is by the log alone: noisy-OR over its causes (Pearl, 1988; here with leak and with pairs). */
-import { probabilityOf, type Belief } from './evidence.ts';
+import { type Belief } from './evidence.ts';
+import { logistic } from '../numerics/probability.ts';
 import { NONE_OF_THESE, type Knowledge, type Layer, type Log } from './knowledge.ts';
 import { showFactor, sitFactor } from './layers.ts';
 
@@ -8,7 +9,7 @@ export type Link = { causes: readonly string[]; probability: number; strength: n
 
 /** Probability of each cause at work, where it can sit at all. */
 export const activeProbability = (belief: Belief, seenIn: Layer | undefined): number =>
-  probabilityOf(belief.logOdds) * sitFactor(belief.cause, seenIn);
+  logistic(belief.logOdds) * sitFactor(belief.cause, seenIn);
 
 /** Everything that can bring a fault, by fault id. */
 export function linksOf(knowledge: Knowledge, beliefs: readonly Belief[], seenIn: Layer | undefined): Map<string, Link[]> {

@@ -11,6 +11,7 @@ import { sharesOf, type Recipe } from '../mix/recipe.ts';
 import { caution, type Verdict } from '../outcome/verdicts.ts';
 import { convert } from '../units/convert.ts';
 import type { ReadingValue } from './knowledge.ts';
+import { INCH_MM } from '../units/physical.ts';
 
 export type PressureReading = Pick<PressureInput, 'value' | 'unit' | 'at' | 'flowing'> & { trust?: Trust };
 export type CoatRecord = {
@@ -45,7 +46,6 @@ export const COLOUR_CLASS: Record<Finish, string> = {
   candy: 'candy',
   fluorescent: 'fluorescent',
 };
-const MM_PER_INCH = 25.4;
 
 /** What is not known on either side gives no reading: it neither clears nor accuses. */
 export function readingsOf(planned: CoatRecord = {}, done: CoatRecord = {}): Derived {
@@ -90,7 +90,7 @@ function gunReadings(planned: Settings, done: Settings): Record<string, ReadingV
     nozzle_dev: difference(done.nozzleMm, planned.nozzleMm),
     fluid_dev: difference(done.fluidTurnsOut, planned.fluidTurnsOut),
     fan_dev: difference(done.fanTurnsOut, planned.fanTurnsOut),
-    dist_dev: difference(done.distanceMm, planned.distanceMm, MM_PER_INCH),
+    dist_dev: difference(done.distanceMm, planned.distanceMm, INCH_MM),
     speed_ratio: ratio(done.gunSpeedMPerS, planned.gunSpeedMPerS),
     overlap: done.overlapPercent,
     overlap_dev: difference(done.overlapPercent, planned.overlapPercent),

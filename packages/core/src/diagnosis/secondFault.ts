@@ -2,9 +2,8 @@
 import { answerEvidence, posteriorOf, type Observation, type Tables } from './answers.ts';
 import type { Knowledge } from './knowledge.ts';
 import { NONE_OF_THESE } from './knowledge.ts';
+import { EXPLAINED_SHARE } from './answers.ts';
 
-/** The first fault explains an answer that it makes at least this likely, against the fault that makes it most likely. */
-const EXPLAINED = 0.25;
 /** A second fault must be this sure, or this much less while well before the one after it. */
 const SURE = 0.4;
 /** What a fault gives so rarely, against the fault that gives it most, was looked for and is not there. */
@@ -24,7 +23,7 @@ export function secondFaultOf(
 ): SecondFault | undefined {
   const evidence = answerEvidence(tables, observations);
   const unexplained = evidence.filter(
-    ({ logLikelihood }) => Math.exp(logLikelihood[first]! - Math.max(...logLikelihood)) < EXPLAINED,
+    ({ logLikelihood }) => Math.exp(logLikelihood[first]! - Math.max(...logLikelihood)) < EXPLAINED_SHARE,
   );
   if (unexplained.length === 0) return undefined;
   // Two at once only where both were seen: an answer that the second never gives says that it is not there.

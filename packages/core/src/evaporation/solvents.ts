@@ -14,10 +14,7 @@
  */
 import { quickExp } from '../numerics/quickExp.ts';
 import { clamp } from '../numerics/rounding.ts';
-
-const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
-const ZERO_C_K = 273.15;
-const REFERENCE_K = 293.15;
+import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_K, ZERO_CELSIUS_K } from '../units/physical.ts';
 
 /** Pressure in Pa, as its logarithm: that is what a blend is worked out with. */
 type Solvent = {
@@ -109,7 +106,7 @@ const BUTYL_ACETATE_PA = 1530;
 
 const logPressurePa = (solvent: Solvent, temperatureC: number): number =>
   solvent.lnPressureAt20C -
-  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (temperatureC + ZERO_C_K) - 1 / REFERENCE_K);
+  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (temperatureC + ZERO_CELSIUS_K) - 1 / REFERENCE_K);
 
 /** Vapour pressure of one of them alone, Pa. [solvent-1] */
 export const solventPressurePa = (solvent: Solvent, temperatureC: number): number =>
@@ -119,8 +116,12 @@ export const solventPressurePa = (solvent: Solvent, temperatureC: number): numbe
 export const blendPressurePa = (slowFraction: number, temperatureC: number): number =>
   Math.exp((1 - slowFraction) * logPressurePa(FAST, temperatureC) + slowFraction * logPressurePa(SLOW, temperatureC));
 
+/** Slow share of a medium reducer, and the temperature it is right at. */
+export const MEDIUM_SLOW_FRACTION = 0.35;
+export const MEDIUM_GRADE_C = 22.2;
+
 /** The pressure every well chosen grade has at its own temperature, Pa. */
-export const REFERENCE_PRESSURE_PA = blendPressurePa(0.35, 22.2);
+export const REFERENCE_PRESSURE_PA = blendPressurePa(MEDIUM_SLOW_FRACTION, MEDIUM_GRADE_C);
 
 /** Slow share of a grade made for `designC`. [solvent-3] */
 export function slowFractionForDesign(designC: number): number {
@@ -146,10 +147,9 @@ export const cutOfGrade = (slowFraction: number): Cut => cutWithTail(slowFractio
 export const cutOfPaint = (slowFraction: number): Cut => cutWithTail(slowFraction, Math.min(OWN_TAIL, slowFraction));
 
 const PACE_C = 21;
-const PACE_SLOW_FRACTION = 0.35;
 /** How much quicker all of a film goes with this grade in it than with a medium one; `bite` is the class's ω. [solvent-5] */
 export const paceOfGrade = (slowFraction: number, bite: number): number =>
-  (blendPressurePa(slowFraction, PACE_C) / blendPressurePa(PACE_SLOW_FRACTION, PACE_C)) ** bite;
+  (blendPressurePa(slowFraction, PACE_C) / blendPressurePa(MEDIUM_SLOW_FRACTION, PACE_C)) ** bite;
 
 /** How much one grade slower changes the slow share. */
 export const SLOW_FRACTION_PER_STEP = 0.13;

@@ -12,6 +12,7 @@ import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import {
   eachVolatile,
   FAST,
+  MEDIUM_GRADE_C,
   SOLVENTS,
   solventPressurePa,
   VOLATILES,
@@ -24,7 +25,6 @@ import { bisect } from '../numerics/bisect.ts';
 
 export type Arrived = Record<Volatile, number>;
 
-const SHEET_C = 22.2;
 const MOST_LOSS = 2.2;
 const at20 = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 const QUICK = FAST.airDiffusivityM2PerS * 0.8 * solventPressurePa(FAST, 20) * FAST.molarKgPerMol;
@@ -57,7 +57,7 @@ export function usualLoss(
   const today = solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS });
   const standard = solventEvaporation({
     slowFraction: MATERIALS[materialClass].slowFraction,
-    effectiveC: SHEET_C,
+    effectiveC: MEDIUM_GRADE_C,
     airSpeedMPerS,
   });
   return MATERIALS[materialClass].film.usualLoss * Math.min(MOST_LOSS, today / standard);

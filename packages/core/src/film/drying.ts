@@ -19,13 +19,13 @@ import {
   coldness,
   curedAfter,
   CURE_HINDERS,
-  GAS_CONSTANT_J_PER_MOL_K,
   lnDiffusivity,
   MOBILE_J_PER_MOL,
   TIGHT_J_PER_MOL,
 } from './filmLaws.ts';
 import { quickExp } from '../numerics/quickExp.ts';
 import type { Stack, VolatileCells } from './stack.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, ZERO_CELSIUS_K } from '../units/physical.ts';
 
 export type Surroundings = {
   roomAir: HumidAir;
@@ -36,7 +36,6 @@ export type Surroundings = {
 export type DryingFactors = { evaporation: number; diffusion: number };
 export type Panel = { temperatureC: number };
 
-const ZERO_C_K = 273.15;
 const HEAT_CAPACITY_J_PER_M2_K = { metal: 2900, plastic: 5100, composite: 5100 } as const;
 const RADIATION_W_PER_M2_K = 5.2;
 /** Water under a solvent-borne top hardly enters it. */
@@ -101,7 +100,7 @@ export function dryingStep(
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
   for (let round = 0; round < PICARD_ROUNDS; round++) {
-    const temperatureK = panel.temperatureC + ZERO_C_K;
+    const temperatureK = panel.temperatureC + ZERO_CELSIUS_K;
     const cold = coldness(temperatureK);
     mobilityRoots(stack, root, cold, diffusion);
     for (let i = 0; i < last; i++) face[i] = root[i]! * root[i + 1]! * perSpan[i]!;

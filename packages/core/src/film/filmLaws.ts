@@ -13,9 +13,8 @@
 import type { MaterialFacts, FilmFacts } from '../trade/materialFacts.ts';
 import { quickExp } from '../numerics/quickExp.ts';
 import { flowEnergyJPerMol, mooneyOf } from '../material/rheology.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_K } from '../units/physical.ts';
 
-export const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
-export const REFERENCE_K = 293.15;
 /** Conversion at which the film sets for good. */
 const GEL = 0.6;
 const MOST_CURE_LN = 23;

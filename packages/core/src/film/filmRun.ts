@@ -22,6 +22,7 @@ import {
 } from './levelling.ts';
 import { mechanicsOf, type Mechanics } from './mechanics.ts';
 import { emptyStack, addCoat, volatileM, type LaidCoat, type Stack } from './stack.ts';
+import { GRAVITY_M_PER_S2, kelvin, radians } from '../units/physical.ts';
 
 export type Heat = { onAtSeconds: number; toC: number; rampKPerMin: number };
 export type FilmRunInput = {
@@ -108,7 +109,7 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
     massError: 0,
     steps: 0,
   };
-  const gravity = 9.80665 * Math.sin((slopeDeg * Math.PI) / 180);
+  const gravity = GRAVITY_M_PER_S2 * Math.sin(radians(slopeDeg));
   let [now, step, gone, heatedFromC] = [coats[0]?.landsAtSeconds ?? 0, FIRST_STEP_SECONDS, 0, panel.temperatureC];
   let before: Mechanics | undefined;
   let running = 0;
@@ -172,7 +173,7 @@ function landNext(stack: Stack, coat: LaidCoat, mesh: Mesh, panel: Panel, ripple
   addCoat(stack, coat, mesh.cellsPerCoat);
   const top = stack.coats.at(-1)!;
   const viscosityPaS =
-    filmPaS(top.constants, top.landedSolids, coldness(panel.temperatureC + 273.15), 0) * coat.viscosityFactor * factors.viscosity;
+    filmPaS(top.constants, top.landedSolids, coldness(kelvin(panel.temperatureC)), 0) * coat.viscosityFactor * factors.viscosity;
   landOn(
     ripples,
     WAVELENGTHS_M.map(

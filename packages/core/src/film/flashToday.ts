@@ -14,9 +14,10 @@ import { airSpeedMPerSOf, SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts'
 import type { Climate } from '../air/climate.ts';
 import { airGain, effectiveTemperatureC, solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
+import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 
 /** Slow share of a medium grade. */
-const MEDIUM_SLOW_FRACTION = slowFractionForDesign(21.5);
+const MEDIUM_SLOW_FRACTION = slowFractionForDesign(DESIGN_OF_SPEED_C.medium);
 
 /** Steps slower than a medium grade, as the clock counts them: the slow share turned round. */
 export const stepsFromMedium = (slowFraction: number): number => (slowFraction - MEDIUM_SLOW_FRACTION) / SLOW_FRACTION_PER_STEP;

@@ -8,7 +8,8 @@
  * Source  isentropic nozzle flow (Saint-Venant & Wantzel 1839); areas fitted to a rating (MODEL 7)
  * Ignores wear, and that closing the fan raises the cap's pressure a little less at the shut end than here
  */
-import { absolutePa, AIR_GAS_CONSTANT_J_PER_KG_K, ATMOSPHERE_PA, FREE_AIR_KG_PER_M3, ROOM_K } from '../compressedAir/freeAir.ts';
+import { absolutePa, AIR_GAS_CONSTANT_J_PER_KG_K, FREE_AIR_KG_PER_M3 } from '../compressedAir/freeAir.ts';
+import { STANDARD_ATMOSPHERE_PA, REFERENCE_K } from '../units/physical.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { clamp } from '../numerics/rounding.ts';
 
@@ -50,7 +51,7 @@ const flowFunction = (ratio: number): number => {
 };
 
 /** Mass flow through an area between two absolute pressures, kg/s. [cap-1] */
-export const orificeKgPerS = (areaM2: number, beforePa: number, afterPa: number, temperatureK = ROOM_K): number =>
+export const orificeKgPerS = (areaM2: number, beforePa: number, afterPa: number, temperatureK = REFERENCE_K): number =>
   ((areaM2 * beforePa) / Math.sqrt(AIR_GAS_CONSTANT_J_PER_KG_K * temperatureK)) * flowFunction(afterPa / beforePa);
 
 /** Share of the horns that a fan knob opens: most of it in the first half. */
@@ -64,7 +65,7 @@ export function areasFromRating(rating: CapRating): CapAreas {
   const { inletKPa, capKPa, hornShare = 1, airFlowM3PerS, ringShare, flowAtInletKPa = inletKPa } = rating;
   const [inletPa, capPa] = [absolutePa(inletKPa), absolutePa(capKPa)];
   const pass = 1 / orificeKgPerS(1, inletPa, capPa);
-  const out = 1 / orificeKgPerS(1, capPa, ATMOSPHERE_PA) / (ringShare + (1 - ringShare) * hornShare);
+  const out = 1 / orificeKgPerS(1, capPa, STANDARD_ATMOSPHERE_PA) / (ringShare + (1 - ringShare) * hornShare);
   const unit: CapAreas = { pass, ring: out * ringShare, horn: out * (1 - ringShare) };
   const scale = (airFlowM3PerS * FREE_AIR_KG_PER_M3) / massAt(unit, flowAtInletKPa, 1);
   return { pass: unit.pass * scale, ring: unit.ring * scale, horn: unit.horn * scale };
@@ -75,33 +76,35 @@ export function capKPaAt(areas: CapAreas, inletKPa: number, hornShare: number): 
   const inletPa = absolutePa(inletKPa);
   const out = outletArea(areas, hornShare);
   const capPa = bisect(
-    (pa) => orificeKgPerS(areas.pass, inletPa, pa) - orificeKgPerS(out, pa, ATMOSPHERE_PA),
-    ATMOSPHERE_PA,
+    (pa) => orificeKgPerS(areas.pass, inletPa, pa) - orificeKgPerS(out, pa, STANDARD_ATMOSPHERE_PA),
+    STANDARD_ATMOSPHERE_PA,
     inletPa,
     BISECTIONS,
   );
-  return (capPa - ATMOSPHERE_PA) / 1000;
+  return (capPa - STANDARD_ATMOSPHERE_PA) / 1000;
 }
 
 const massAt = (areas: CapAreas, inletKPa: number, hornShare: number): number =>
-  orificeKgPerS(outletArea(areas, hornShare), absolutePa(capKPaAt(areas, inletKPa, hornShare)), ATMOSPHERE_PA);
+  orificeKgPerS(outletArea(areas, hornShare), absolutePa(capKPaAt(areas, inletKPa, hornShare)), STANDARD_ATMOSPHERE_PA);
 
 /** The inlet at which the cap has this pressure. */
 export function inletForCap(areas: CapAreas, capKPa: number, hornShare: number): number {
   const capPa = absolutePa(capKPa);
-  const wanted = orificeKgPerS(outletArea(areas, hornShare), capPa, ATMOSPHERE_PA);
+  const wanted = orificeKgPerS(outletArea(areas, hornShare), capPa, STANDARD_ATMOSPHERE_PA);
   const inletPa = bisect((pa) => orificeKgPerS(areas.pass, pa, capPa) - wanted, capPa, capPa * 20, BISECTIONS);
-  return (inletPa - ATMOSPHERE_PA) / 1000;
+  return (inletPa - STANDARD_ATMOSPHERE_PA) / 1000;
 }
 
 /** Everything the air does at this inlet and temperature. [cap-2, cap-3] */
-export function capFlow(areas: CapAreas, inletKPa: number, hornShare: number, temperatureK = ROOM_K): CapFlow {
+export function capFlow(areas: CapAreas, inletKPa: number, hornShare: number, temperatureK = REFERENCE_K): CapFlow {
   const capKPa = capKPaAt(areas, inletKPa, hornShare);
   const capPa = absolutePa(capKPa);
   const out = outletArea(areas, hornShare);
-  const mass = orificeKgPerS(out, capPa, ATMOSPHERE_PA, temperatureK);
+  const mass = orificeKgPerS(out, capPa, STANDARD_ATMOSPHERE_PA, temperatureK);
   const ringKgPerS = (mass * areas.ring) / out;
-  const jetMPerS = Math.sqrt(2 * HEAT_J_PER_KG_K * temperatureK * (1 - (ATMOSPHERE_PA / capPa) ** ((GAMMA - 1) / GAMMA)));
+  const jetMPerS = Math.sqrt(
+    2 * HEAT_J_PER_KG_K * temperatureK * (1 - (STANDARD_ATMOSPHERE_PA / capPa) ** ((GAMMA - 1) / GAMMA)),
+  );
   return {
     capKPa,
     airFlowM3PerS: mass / FREE_AIR_KG_PER_M3,

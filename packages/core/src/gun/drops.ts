@@ -10,10 +10,11 @@
  *         spectra after Rosin & Rammler 1933, their width by the work on the paint fitted (MODEL-2, 2)
  * Holds   5–120 mPa s, ALR 0.3–15, air 180–460 m/s; ±30 % on an unmeasured gun
  */
-import { AIR_GAS_CONSTANT_J_PER_KG_K, ATMOSPHERE_PA, kelvin } from '../compressedAir/freeAir.ts';
+import { AIR_GAS_CONSTANT_J_PER_KG_K } from '../compressedAir/freeAir.ts';
+import { STANDARD_ATMOSPHERE_PA, kelvin } from '../units/physical.ts';
 import type { CapFlow } from './airCap.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { gamma } from './fan.ts';
+import { gamma } from '../numerics/gamma.ts';
 
 const SHARPNESS = 2.2;
 const SIZE_CLASSES = 40;
@@ -36,8 +37,10 @@ export function sauterM(input: DropsInput): number {
   const { air, ringM2, fluidM3PerS, densityKgPerM3: rho, viscosityPaS: eta, surfaceTensionNPerM: sigma } = input;
   const { jetMPerS: jet } = air;
   const jetDensity =
-    ATMOSPHERE_PA /
-    (AIR_GAS_CONSTANT_J_PER_KG_K * kelvin(input.airC) * (ATMOSPHERE_PA / (air.capKPa * 1000 + ATMOSPHERE_PA)) ** (0.4 / 1.4));
+    STANDARD_ATMOSPHERE_PA /
+    (AIR_GAS_CONSTANT_J_PER_KG_K *
+      kelvin(input.airC) *
+      (STANDARD_ATMOSPHERE_PA / (air.capKPa * 1000 + STANDARD_ATMOSPHERE_PA)) ** (0.4 / 1.4));
   const byJet = (5.36e-3 * sigma ** 0.41 * eta ** 0.32) / ((jetDensity * jet ** 2) ** 0.57 * ringM2 ** 0.36 * rho ** 0.16);
   const airToPaint = air.ringKgPerS / (fluidM3PerS * rho);
   const bySupply = airToPaint < ENOUGH_AIR ? 1 / airToPaint : (1 / 3) * Math.sqrt(ENOUGH_AIR / airToPaint);

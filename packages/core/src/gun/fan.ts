@@ -11,6 +11,7 @@
  */
 import type { GunFacts } from '../trade/gunFacts.ts';
 import { clamp } from '../numerics/rounding.ts';
+import { gamma } from '../numerics/gamma.ts';
 
 const ROUND_GROWTH = 0.26;
 
@@ -42,21 +43,6 @@ export const fanShape = (load: number): FanShape => ({
 /** ∫ (1−s²)^b ds over (−1, 1), by Γ. */
 const hill = (s: number, exponent: number): number => (Math.abs(s) < 1 ? (1 - s ** 2) ** exponent : 0);
 const hillArea = (exponent: number): number => (Math.sqrt(Math.PI) * gamma(exponent + 1)) / gamma(exponent + 1.5);
-
-/** Lanczos's coefficients for g = 7. */
-const LANCZOS = [
-  0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
-  -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-];
-/** Γ(x) for x > 0: Lanczos 1964, g = 7, from 0.5 up. */
-export function gamma(x: number): number {
-  if (x < 0.5) return gamma(x + 1) / x;
-  const shifted = x - 1;
-  const t = shifted + 7.5;
-  let sum = LANCZOS[0]!;
-  for (let i = 1; i < LANCZOS.length; i++) sum += LANCZOS[i]! / (shifted + i);
-  return Math.sqrt(2 * Math.PI) * t ** (shifted + 0.5) * Math.exp(-t) * sum;
-}
 
 /** ∫ (1−s²)² over a hill half as wide. */
 const SIDE_AREA = 0.5 * hillArea(2);

@@ -8,6 +8,7 @@
  * Source  superposition; the turn from MODEL 10 with a hand that brakes at 3 m/s²
  */
 import { drawnFrom } from '../numerics/drawn.ts';
+import { passCount } from './overlap.ts';
 
 export type FilmMapInput = {
   panelM: { length: number; height: number };
@@ -32,9 +33,6 @@ export type FilmMap = { filmM: Float64Array; columns: number; rows: number; pass
 const TABLE = 512;
 const BRAKE_M_PER_S2 = 3;
 const PAUSE_SECONDS = 0.1;
-
-/** First pass aimed at the edge, the last at the other or past it. */
-export const passCount = (heightM: number, stepM: number): number => Math.ceil(heightM / stepM - 1e-9) + 1;
 
 export function filmMapOf(input: FilmMapInput): FilmMap {
   const { panelM, cells, fanWidthM, stepM, landedM3PerS, gunSpeedMPerS } = input;

@@ -8,13 +8,13 @@
  * Source  Bernoulli with a discharge coefficient, Hagen–Poiseuille bore, lubrication gap; suction fitted (MODEL 8)
  * Holds   gravity and siphon cups; tips of one size differ by up to twice, which is what a catch test is for
  */
+import { GRAVITY_M_PER_S2, radians } from '../units/physical.ts';
 const NEEDLE_TRAVEL_M = 3e-3;
-const NEEDLE_HALF_ANGLE = (12 * Math.PI) / 180;
+const NEEDLE_HALF_ANGLE = radians(12);
 const DISCHARGE = 0.75;
 const BORE_LENGTH_M = 1.5e-3;
 const SEAT_LENGTH_M = 0.2e-3;
 const SUCTION_EXPONENT = 0.6;
-const GRAVITY = 9.80665;
 /** A needle that is all but shut lets nothing through that could be told. */
 const LEAST_GAP_M = 1e-7;
 
@@ -42,7 +42,7 @@ export function fluidM3PerS(input: FluidInput): number {
   const lift = (Math.min(input.fluidTurnsOut, input.fullFluidTurns) / input.fullFluidTurns) * NEEDLE_TRAVEL_M;
   const gap = Math.min(lift * Math.sin(NEEDLE_HALF_ANGLE), bore / (2 * Math.cos(NEEDLE_HALF_ANGLE)));
   const drive =
-    density * GRAVITY * input.headM +
+    density * GRAVITY_M_PER_S2 * input.headM +
     input.suctionPa * (Math.max(input.capKPa, 0) / input.designCapKPa) ** SUCTION_EXPONENT +
     (input.cupPa ?? 0);
   if (drive <= 0 || gap < LEAST_GAP_M) return 0;

@@ -8,6 +8,7 @@ import { capFlow, capKPaAt } from './airCap.ts';
 import { eitherKind, isKindUnknown } from './hvlpKind.ts';
 import type { Gun } from './gun.ts';
 import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
+import { combinedSd } from '../numerics/deviation.ts';
 
 export type Knobs = { inletKPa: number; fluidTurnsOut: number; fanTurnsOut: number; distanceMm: number };
 export type GunOutput = {
@@ -59,10 +60,8 @@ export function capSpreadOf(gun: Gun, model: GunModel, knobs: Pick<Knobs, 'inlet
  * What a reading leaves of a doubt: two measurements of one logarithm, the reading's own the wider the further from where it was
  * taken. s = s0 s_t/√(s0² + s_t²), s_t² + (a Δ)² away from it; never wider than without.
  */
-export const afterTest = (untested: number, { tested, away }: { tested: number; away: number }, apartLn: number): number => {
-  const reading = Math.hypot(tested, away * apartLn);
-  return (untested * reading) / Math.hypot(untested, reading);
-};
+export const afterTest = (untested: number, { tested, away }: { tested: number; away: number }, apartLn: number): number =>
+  combinedSd(untested, Math.hypot(tested, away * apartLn));
 
 const apart = (a: number, b: number): number => Math.abs(Math.log(Math.max(a, 0.05) / Math.max(b, 0.05)));
 

@@ -13,7 +13,8 @@
  * Holds   large flat panels; true loss may lie between a tenth and four tenths
  */
 import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
-import { airViscosityPaS, FREE_AIR_KG_PER_M3, kelvin } from '../compressedAir/freeAir.ts';
+import { airViscosityPaS, FREE_AIR_KG_PER_M3 } from '../compressedAir/freeAir.ts';
+import { kelvin } from '../units/physical.ts';
 import {
   eachVolatile,
   SOLVENTS,
@@ -26,8 +27,8 @@ import {
 import type { Mixture } from '../material/mixture.ts';
 import type { CapFlow } from './airCap.ts';
 import { dropSizesM } from './drops.ts';
+import { GAS_CONSTANT_J_PER_MOL_K } from '../units/physical.ts';
 
-const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
 const PANEL_AIR_KG_PER_M3 = 1.2;
 const FLIGHT_FACTOR = 3;
 const DROP_COOLING = 0.8;

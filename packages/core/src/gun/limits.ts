@@ -2,13 +2,15 @@
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
-import { PSI_KPA } from '../trade/gunFacts.ts';
+import { PSI_KPA } from '../units/physical.ts';
 import type { Gun } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import { inletAtCap } from './inletPressure.ts';
 
 /** Within this of an end it is at the end: no gauge on a gun is set finer than a psi. */
 export const GAUGE_STEP_KPA = PSI_KPA;
+/** A knob is turned by quarters. */
+export const KNOB_STEP_TURNS = 0.25;
 /** Less over a limit than rounding makes. */
 const HAIR_KPA = 0.05;
 

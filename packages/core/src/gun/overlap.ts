@@ -41,11 +41,14 @@ const THICKENS_FROM = 1.5;
 export const leastOverlapPercent = (stage?: Stage, finish?: Finish): number =>
   stage === 'clear' || stage === 'effect' || isEffect(finish) ? 60 : 45;
 
+/** Passes over a height, both in one unit: the first is aimed at the edge, the last at the other or past it. */
+export const passCount = (height: number, step: number): number => Math.ceil(height / step - 1e-9) + 1;
+
 export function overlapOf(input: OverlapInput): OverlapAnswer {
   const stepMm = stepOf(input);
   const overlapPercent = (1 - stepMm / input.fanWidthMm) * 100;
   const filmFactor = 0.5 / (stepMm / input.fanWidthMm);
-  const passes = input.heightMm === undefined ? undefined : Math.ceil(input.heightMm / stepMm - 1e-9) + 1;
+  const passes = input.heightMm === undefined ? undefined : passCount(input.heightMm, stepMm);
   const spraySeconds = spraySecondsOf(input, stepMm, passes);
   const wetFilmUm = wetFilmOf(input, stepMm);
   return {

@@ -13,14 +13,13 @@ export type PaintOfCoat = Omit<ClassAsked, 'wetFilmUm'> & {
 };
 
 /** Where nobody told, of air and paint. */
-export const USUAL_C = 20;
-const USUAL_HUMIDITY_PERCENT = 50;
+export const USUAL_ROOM_AIR: HumidAir = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 
 export const coatClassOf = (coat: PaintOfCoat) => classOf({ ...coat, wetFilmUm: coat.sheet?.wetFilmUm });
 
 export const roomOf = ({ climate, airTemperatureC }: PaintOfCoat): HumidAir => ({
-  airTemperatureC: climate?.airTemperatureC ?? airTemperatureC ?? USUAL_C,
-  relativeHumidityPercent: climate?.relativeHumidityPercent ?? USUAL_HUMIDITY_PERCENT,
+  airTemperatureC: climate?.airTemperatureC ?? airTemperatureC ?? USUAL_ROOM_AIR.airTemperatureC,
+  relativeHumidityPercent: climate?.relativeHumidityPercent ?? USUAL_ROOM_AIR.relativeHumidityPercent,
 });
 
 export const paintInCup = (coat: PaintOfCoat): Paint =>

@@ -1,6 +1,8 @@
 /** The best few ways to set a gun for a film: a coarse look over the whole room, then downhill from the best starts (MODEL 17.2). */
 import { clamp } from '../numerics/rounding.ts';
-import { judgeOf, candidateKey, type Costed, type Candidate, type PlanBounds } from './planCost.ts';
+import { type Costed, type Candidate, type PlanBounds } from './planCost.ts';
+import { judgeOf, candidateKey } from './planJudge.ts';
+import { KNOB_STEP_TURNS } from './limits.ts';
 
 export type PlanSearch = {
   distancesMm: readonly number[];
@@ -12,7 +14,6 @@ const STARTS = 6;
 const ROUNDS = 8;
 const PLANS = 5;
 const TURN_STARTS_OF_FOUR = [1.5, 2.25, 3];
-const QUARTER = 0.25;
 const FAN_STEP = 0.05;
 const DISTANCE_STEP_MM = 10;
 
@@ -37,7 +38,7 @@ export function plansFor(bounds: PlanBounds, search: PlanSearch): Costed[] {
   const met = new Map<string, Costed>();
   for (const seed of seeds) walk(seed, judge, bounds, search, met);
   const found = [...met.values()].sort(byCost);
-  return apart(found, PLANS, differ).map(({ place }) => judge(place, true));
+  return apart(found, PLANS, differ).map(({ candidate }) => judge(candidate, true));
 }
 
 const byCost = (a: Costed, b: Costed): number => a.cost - b.cost;
@@ -52,27 +53,28 @@ const differ = (a: Candidate, b: Candidate): boolean =>
 
 function apart(sorted: readonly Costed[], most: number, isOther: (a: Candidate, b: Candidate) => boolean): Costed[] {
   const chosen: Costed[] = [];
-  for (const candidate of sorted) {
+  for (const costed of sorted) {
     if (chosen.length >= most) break;
-    if (Number.isFinite(candidate.cost) && chosen.every(({ place }) => isOther(place, candidate.place))) chosen.push(candidate);
+    if (Number.isFinite(costed.cost) && chosen.every(({ candidate }) => isOther(candidate, costed.candidate)))
+      chosen.push(costed);
   }
   return chosen;
 }
 
 function walk(
   seed: Costed,
-  judge: (place: Candidate) => Costed,
+  judge: (candidate: Candidate) => Costed,
   bounds: PlanBounds,
   search: PlanSearch,
   met: Map<string, Costed>,
 ): void {
   let here = seed;
-  met.set(candidateKey(here.place), here);
+  met.set(candidateKey(here.candidate), here);
   for (let round = 0; round < ROUNDS; round++) {
     let best = here;
-    for (const place of neighboursOf(here.place, bounds, search)) {
-      const tried = judge(place);
-      met.set(candidateKey(place), tried);
+    for (const candidate of neighboursOf(here.candidate, bounds, search)) {
+      const tried = judge(candidate);
+      met.set(candidateKey(candidate), tried);
       if (tried.cost < best.cost - 1e-9) best = tried;
     }
     if (best === here) return;
@@ -80,26 +82,30 @@ function walk(
   }
 }
 
-function neighboursOf(place: Candidate, bounds: PlanBounds, { isNeedleOpen, fanShares, distancesMm }: PlanSearch): Candidate[] {
+function neighboursOf(
+  candidate: Candidate,
+  bounds: PlanBounds,
+  { isNeedleOpen, fanShares, distancesMm }: PlanSearch,
+): Candidate[] {
   const full = bounds.model.fullFluidTurns;
   const round = (value: number) => Number(value.toFixed(4));
   const moves: Partial<Candidate>[] = [-1, 1].flatMap((sign) => [
-    { psi: place.psi + sign },
-    { fanShare: round(place.fanShare + sign * FAN_STEP) },
-    { distanceMm: place.distanceMm + sign * DISTANCE_STEP_MM },
+    { psi: candidate.psi + sign },
+    { fanShare: round(candidate.fanShare + sign * FAN_STEP) },
+    { distanceMm: candidate.distanceMm + sign * DISTANCE_STEP_MM },
     ...(isNeedleOpen
       ? []
       : [
-          { turns: place.turns + sign * QUARTER },
-          { psi: place.psi + sign, turns: place.turns + sign * QUARTER },
-          { psi: place.psi + sign, turns: place.turns - sign * QUARTER },
+          { turns: candidate.turns + sign * KNOB_STEP_TURNS },
+          { psi: candidate.psi + sign, turns: candidate.turns + sign * KNOB_STEP_TURNS },
+          { psi: candidate.psi + sign, turns: candidate.turns - sign * KNOB_STEP_TURNS },
         ]),
   ]);
   return moves.flatMap((move) => {
-    const next = { ...place, ...move };
+    const next = { ...candidate, ...move };
     const [foot, top] = bounds.bandPsi(next.fanShare);
     const isInside =
-      next.turns >= 2 * QUARTER &&
+      next.turns >= 2 * KNOB_STEP_TURNS &&
       next.turns <= full &&
       next.fanShare >= Math.min(...fanShares) - 1e-9 &&
       next.fanShare <= Math.max(...fanShares) + 1e-9 &&

@@ -13,7 +13,7 @@ import { operatingPoint, type OperatingPoint } from './operatingPoint.ts';
 import { testsOf } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
-import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor, QUARTER } from './technique.ts';
+import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor } from './technique.ts';
 import { coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
@@ -21,6 +21,7 @@ import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
 import { MIST_NAME, PART_NAME, presetFor } from './preset.ts';
 import type { SetupInput } from './setupInput.ts';
 import { testedModelOf } from './testedModel.ts';
+import { KNOB_STEP_TURNS } from './limits.ts';
 
 /** The painter's own settings as this gun carries them out. */
 export type OwnJudged = OperatingPoint & SetJudged & Explained;
@@ -154,10 +155,10 @@ function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
   const [slowest, quickest] = EASE_M_PER_S[part];
   const least = Math.min(start, Math.max(LEAST_TURNS, start - MOST_FOR_HAND_TURNS));
   const most = Math.min(full, start + MOST_FOR_HAND_TURNS);
-  while (chosen.figures.gunSpeedMPerS > quickest && chosen.set.fluidTurnsOut - QUARTER >= least)
-    chosen = at(chosen.set.fluidTurnsOut - QUARTER);
-  while (chosen.figures.gunSpeedMPerS < slowest && chosen.set.fluidTurnsOut + QUARTER <= most)
-    chosen = at(chosen.set.fluidTurnsOut + QUARTER);
+  while (chosen.figures.gunSpeedMPerS > quickest && chosen.set.fluidTurnsOut - KNOB_STEP_TURNS >= least)
+    chosen = at(chosen.set.fluidTurnsOut - KNOB_STEP_TURNS);
+  while (chosen.figures.gunSpeedMPerS < slowest && chosen.set.fluidTurnsOut + KNOB_STEP_TURNS <= most)
+    chosen = at(chosen.set.fluidTurnsOut + KNOB_STEP_TURNS);
   return chosen;
 }
 const isAtEase = (gunSpeedMPerS: number, part: PartKind): boolean =>

@@ -3,8 +3,10 @@ import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import type { GunFacts } from '../trade/gunFacts.ts';
 import type { HumidAir } from '../air/humidAir.ts';
-import { FREE_AIR_KG_PER_M3, kelvin, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
-import { MEDIUM_REDUCER, type Mixture } from '../material/mixture.ts';
+import { FREE_AIR_KG_PER_M3, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
+import { kelvin } from '../units/physical.ts';
+import { type Mixture } from '../material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import { areasFromRating, capFlow, type CapFlow } from './airCap.ts';
 import { eachVolatile, paceOfGrade } from '../evaporation/solvents.ts';
 import { coarseShareOf, sauterM, workJPerKg } from './drops.ts';
@@ -99,7 +101,7 @@ export function sprayOf(input: SprayInput): Spray {
     landingFactor: model.landingFactor,
     roomAir,
     evaporation: input.evaporation,
-    gradePace: paceOfGrade(paint.gradeSlowFraction ?? MEDIUM_REDUCER, MATERIALS[input.materialClass].film.gradeBite),
+    gradePace: paceOfGrade(paint.gradeSlowFraction ?? MEDIUM_SLOW_FRACTION, MATERIALS[input.materialClass].film.gradeBite),
   });
   const coarseShare = coarseShareOf({ sauter, workJPerKg: workJPerKg(air, fluidM3PerS * paint.densityKgPerM3) });
   return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, coarseShare, landing };

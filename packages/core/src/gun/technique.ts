@@ -8,6 +8,7 @@ import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from './gun.ts';
 import { usualOverlapPercent } from './overlap.ts';
 import { presetFor } from './preset.ts';
 import type { GunSheet, Preferences } from './preferences.ts';
+import { KNOB_STEP_TURNS } from './limits.ts';
 
 export type TechniqueInput = {
   gun: Gun;
@@ -31,7 +32,6 @@ export const EASE_M_PER_S: Record<PartKind, readonly [slowest: number, quickest:
 };
 /** No arm moves a gun slower or quicker: what an aim would ask beyond it is not laid. */
 export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
-export const QUARTER = 0.25;
 const HIGH_SOLIDS_NEEDLE = 0.25;
 const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
 
@@ -53,10 +53,10 @@ export function knobsFor(
     (way?.skill === 'learner' ? 0.75 : 1) *
     (limitFog ? 0.85 : 1) *
     preset.fluid;
-  const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? QUARTER);
+  const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? KNOB_STEP_TURNS);
   return {
-    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, QUARTER), QUARTER, fullFluid),
-    fanTurnsOut: GUNS[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, QUARTER), 0, fullFan) : fullFan,
+    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, KNOB_STEP_TURNS), KNOB_STEP_TURNS, fullFluid),
+    fanTurnsOut: GUNS[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, KNOB_STEP_TURNS), 0, fullFan) : fullFan,
     reasons: [
       because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
       ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),

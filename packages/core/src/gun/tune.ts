@@ -8,7 +8,7 @@ import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Gun, KnownSettings, Settings } from './gun.ts';
 import { gunOutput } from './gunOutput.ts';
-import { paintInCup } from './paintInCup.ts';
+import { paintInCup, USUAL_ROOM_AIR } from './paintInCup.ts';
 import { testedModelOf } from './testedModel.ts';
 import { bandOfWork, capAtInlet, mostInletKPa } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
@@ -45,7 +45,6 @@ const FAULT_OF: Partial<Record<PatternSymptom, GunFault>> = {
 };
 const OPEN_ENOUGH = 0.95;
 /** Tuning is about one change against another: the usual air will do. */
-const USUAL_ROOM = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 /** Less air than this under the band's foot is not offered. */
 const UNDER_FOOT = 0.85;
 
@@ -73,14 +72,14 @@ function roomFor(
   settings: KnownSettings,
 ): TuneBounds {
   const paint = paintInCup({ stage, carrier, class: materialClass });
-  const model = testedModelOf({ gun, paint, roomAir: USUAL_ROOM }, settings.nozzleMm);
+  const model = testedModelOf({ gun, paint, roomAir: USUAL_ROOM_AIR }, settings.nozzleMm);
   const { fanTurnsOut } = settings;
   const { isBuild } = MATERIALS[paint.materialClass];
   const bandKPa = bandOfWork({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet, capLimitKPa }).value;
   const [lowKPa, highKPa] = bandKPa;
   return {
     model,
-    rig: { model, paint, materialClass: paint.materialClass, roomAir: USUAL_ROOM },
+    rig: { model, paint, materialClass: paint.materialClass, roomAir: USUAL_ROOM_AIR },
     bandKPa,
     leastKPa: Math.min(lowKPa * UNDER_FOOT, settings.inletKPa),
     mostKPa: Math.floor(Math.min(highKPa, mostInletKPa({ gun, model, fanTurnsOut, capLimitKPa }))),

@@ -6,6 +6,7 @@ import type { GunModel } from './gunModel.ts';
 import type { PatternSymptom } from './patternSymptoms.ts';
 import { EASE_M_PER_S, HAND_M_PER_S } from './technique.ts';
 import { effectOf, MOST, solveFor, STEP, type TuneRig, type RigSettings, type Effect, type Goal, type Knob } from './steps.ts';
+import { KNOB_STEP_TURNS } from './limits.ts';
 
 /** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
 export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: PatternSymptom; move: Move }; effect?: Effect };
@@ -67,7 +68,6 @@ const AGAINST: Partial<Record<Move, Move>> = {
 /** A fan this far open is open: then the middle is heavy for another reason. */
 const FAN_IS_OPEN = 0.95;
 const FAN_RUNS_UNDER = 0.7;
-const QUARTER = 0.25;
 
 export type Painter = { isNeedleOpen: boolean; ownNozzlesMm: readonly number[] };
 
@@ -228,7 +228,7 @@ function fluidBy(settings: KnownSettings, { rig, model }: TuneBounds, seen: Patt
   const [least, most] = [Math.min(from, 0.5), model.fullFluidTurns];
   const bounds: [number, number] =
     sign > 0 ? [from, Math.min(from + MOST.fluidTurns, most)] : [Math.max(from - MOST.fluidTurns, least), from];
-  if (bounds[1] - bounds[0] < QUARTER - 1e-9) return undefined;
+  if (bounds[1] - bounds[0] < KNOB_STEP_TURNS - 1e-9) return undefined;
   const solved = solveFor(
     rig,
     rigSettingsOf(settings),
@@ -236,8 +236,8 @@ function fluidBy(settings: KnownSettings, { rig, model }: TuneBounds, seen: Patt
     GOAL[seen] ?? { of: 'wetness', times: sign > 0 ? 1.25 : 0.8 },
     bounds,
   );
-  const quarters = Math.max(1, Math.round(Math.abs(solved - from) / QUARTER));
-  return { knob: 'fluidTurnsOut', from, to: clamp(from + sign * quarters * QUARTER, ...bounds) };
+  const quarters = Math.max(1, Math.round(Math.abs(solved - from) / KNOB_STEP_TURNS));
+  return { knob: 'fluidTurnsOut', from, to: clamp(from + sign * quarters * KNOB_STEP_TURNS, ...bounds) };
 }
 
 /** Not under the nearest that this kind of gun is held. */

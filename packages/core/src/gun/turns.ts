@@ -2,6 +2,7 @@
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { caution, type Ask, type WithVerdicts } from '../outcome/verdicts.ts';
 import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
+import { KNOB_STEP_TURNS } from './limits.ts';
 
 export const COUNTED_FROM = ['closed', 'open', 'unknown'] as const;
 export type TurnsInput = {
@@ -14,7 +15,6 @@ export type TurnsAnswer = WithVerdicts & { turnsOut?: number; asks: Ask[]; start
 
 /** A start on another gun is a little under the same share of its travel: it is easier to open than to mend a run. */
 const CAREFUL = 0.9;
-const QUARTER = 0.25;
 
 export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): TurnsAnswer {
   if (countedFrom === 'unknown')
@@ -25,6 +25,6 @@ export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): 
   const turnsOut = countedFrom === 'closed' ? value : fullTurns - value;
   if (!forGun) return { turnsOut, asks: [], verdicts: [] };
   const otherFull = forGun.fullTurns ?? GUNS[USUAL_GUN_CLASS].fullFluidTurns;
-  const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, QUARTER), Math.min(0.5, otherFull), otherFull);
+  const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, KNOB_STEP_TURNS), Math.min(0.5, otherFull), otherFull);
   return { turnsOut, start, asks: [], verdicts: [caution('turns-not-portable')] };
 }

@@ -8,12 +8,20 @@
  *
  * Source  volume and mass balance; densities of the stand-in volatiles from MODEL 3
  */
-import { cutOfGrade, cutOfPaint, eachVolatile, IN_FILM, VOLATILES, type Cut, type Volatile } from '../evaporation/solvents.ts';
+import {
+  cutOfGrade,
+  cutOfPaint,
+  eachVolatile,
+  IN_FILM,
+  MEDIUM_SLOW_FRACTION,
+  VOLATILES,
+  type Cut,
+  type Volatile,
+} from '../evaporation/solvents.ts';
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 
 const WATER_IN_THINNER = 0.95;
 /** The slow share of a grade at its own temperature (MODEL 3). */
-export const MEDIUM_REDUCER = 0.35;
 
 export type Mixture = {
   solids: number;
@@ -39,7 +47,7 @@ export function mixtureOf(
   const slowFraction =
     (fromPaint * own +
       fromHardener * (reducer.hardenerSlowFraction ?? own) +
-      thinner * (reducer.slowFraction ?? MEDIUM_REDUCER)) /
+      thinner * (reducer.slowFraction ?? MEDIUM_SLOW_FRACTION)) /
     (fromPaint + fromHardener + thinner);
   const water =
     material.waterFraction === undefined
@@ -51,7 +59,7 @@ export function mixtureOf(
       ? blended([
           [fromPaint, cutOfPaint(own)],
           [fromHardener, hardenerSlowFraction === undefined ? cutOfPaint(own) : cutOfGrade(hardenerSlowFraction)],
-          [thinner, cutOfGrade(reducer.slowFraction ?? MEDIUM_REDUCER)],
+          [thinner, cutOfGrade(reducer.slowFraction ?? MEDIUM_SLOW_FRACTION)],
         ])
       : { water, fast: 0, middle: 0, slow: 1 - water };
   const volatileDensity = VOLATILES.reduce((sum, name) => sum + volatile[name] * IN_FILM[name].densityKgPerM3, 0);

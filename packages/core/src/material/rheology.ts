@@ -8,10 +8,8 @@
  */
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 import { bisect } from '../numerics/bisect.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_C, ZERO_CELSIUS_K } from '../units/physical.ts';
 
-const GAS_CONSTANT_J_PER_MOL_K = 8.314462618;
-const REFERENCE_K = 293.15;
-const ZERO_C_K = 273.15;
 const WATER_PA_S = 1e-3;
 
 /** A and B of the Mooney form. [rheology-2] */
@@ -28,7 +26,7 @@ export const flowEnergyJPerMol = ({ flowEnergyJPerMol: { solvent, solids } }: Ma
 
 /** Factor on viscosity from one temperature to another. */
 export const temperatureFactor = (energyJPerMol: number, fromC: number, toC: number): number =>
-  Math.exp((energyJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (toC + ZERO_C_K) - 1 / (fromC + ZERO_C_K)));
+  Math.exp((energyJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (toC + ZERO_CELSIUS_K) - 1 / (fromC + ZERO_CELSIUS_K)));
 
 /** Viscosity at rest, Pa s. [rheology-1] */
 export function viscosityPaS(material: MaterialFacts, solids: number, temperatureC: number): number {
@@ -36,10 +34,10 @@ export function viscosityPaS(material: MaterialFacts, solids: number, temperatur
   return (
     WATER_PA_S *
     Math.exp((a * solids) / (1 - b * solids)) *
-    temperatureFactor(flowEnergyJPerMol(material, solids), REFERENCE_K - ZERO_C_K, temperatureC)
+    temperatureFactor(flowEnergyJPerMol(material, solids), REFERENCE_C, temperatureC)
   );
 }
 
 /** Solids share at which this paint is as thick as that at 20 °C. */
 export const solidsAtViscosity = (material: MaterialFacts, wantedPaS: number): number =>
-  bisect((solids) => viscosityPaS(material, solids, REFERENCE_K - ZERO_C_K) - wantedPaS, 0, 1);
+  bisect((solids) => viscosityPaS(material, solids, REFERENCE_C) - wantedPaS, 0, 1);

@@ -8,6 +8,7 @@ import { batchesOf, pourList, type Batch, type Component, type Cup, type Densiti
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { potLifeMinutes, type PotLife } from './potLife.ts';
 import { sharesOf, type Recipe, type Share } from './recipe.ts';
+import { USABLE_POT_LIFE_SHARE } from './potLife.ts';
 
 export type Have = { name: string; ml: number };
 export type MixInput = {
@@ -38,9 +39,6 @@ export type MixAnswer = Explained & {
   vocGPerL?: number;
   notes?: Advice[];
 };
-
-/** Spraying may take this share of the pot life before the mix is too thick to trust. */
-const USABLE_POT_LIFE = 0.8;
 
 /** None only when every part says its role and none is a hardener. */
 export function hardenerChemistry(given: Chemistry | undefined, shares: readonly Share[]): Chemistry {
@@ -112,7 +110,7 @@ function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, v
   ];
   const chemistry = hardenerChemistry(input.hardener, shares);
   if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));
-  if (life && input.sprayMinutes !== undefined && input.sprayMinutes > USABLE_POT_LIFE * life.value)
+  if (life && input.sprayMinutes !== undefined && input.sprayMinutes > USABLE_POT_LIFE_SHARE * life.value)
     verdicts.push(
       caution('pot-life-short', {
         sprayMinutes: input.sprayMinutes,

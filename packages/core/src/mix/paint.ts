@@ -1,7 +1,8 @@
 /** The paint as it is mixed: from its class, and whatever is known better, to what gun and film work with. The one maker of paint. */
 import { HARDENER_SPEED } from '../inForce/cure.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
-import { MEDIUM_REDUCER, mixtureOf, type Mixture } from '../material/mixture.ts';
+import { mixtureOf, type Mixture } from '../material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import { viscosityPaS } from '../material/rheology.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { DESIGN_OF_SPEED_C, designTemperatureC, type Grade } from '../reducer/grade.ts';
@@ -43,7 +44,7 @@ export function paintOf(material: { class: MaterialClass } & MixedFrom, material
   const facts = MATERIALS[material.class];
   const parts = material.recipe ? partsIn(material.recipe, facts) : facts.mix;
   const [, hardener, thinner] = parts;
-  const slowFraction = material.grade ? slowFractionForDesign(designTemperatureC(material.grade)) : MEDIUM_REDUCER;
+  const slowFraction = material.grade ? slowFractionForDesign(designTemperatureC(material.grade)) : MEDIUM_SLOW_FRACTION;
   const hardenerSlowFraction =
     material.hardenerSpeed === undefined ? undefined : slowFractionForDesign(DESIGN_OF_SPEED_C[material.hardenerSpeed]);
   const byClass = mixtureOf(facts, parts, {

@@ -9,6 +9,8 @@ import { cureFactor } from '../inForce/cure.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 
 export type PotLife = { minutes: number; atC: number };
+/** Of its pot life a mix is sprayed in the first part: after that it thickens. */
+export const USABLE_POT_LIFE_SHARE = 0.8;
 const POT_LIFE_LOG_SD = 0.25;
 
 export const potLifeMinutes = ({ minutes, atC }: PotLife, temperatureC: number, hardenerSpeedFactor = 1): Spread =>

@@ -1,5 +1,5 @@
 /** Waterborne takes its own adjuster, in per cent of the paint, by temperature and humidity (WORK C064, C085). */
-import { clamp } from '../numerics/rounding.ts';
+import { along } from '../numerics/interpolation.ts';
 
 export type AdjusterPoint = { airTemperatureC: number; relativeHumidityPercent: number; percentOfPaint: number; name?: string };
 export type AdjusterDose = { percentOfPaint: number; name?: string; beyondGrid: boolean };
@@ -28,16 +28,6 @@ export function adjusterDose(grid: readonly AdjusterPoint[], air: Air): Adjuster
       isOutside(grid, (p) => p.airTemperatureC, air.airTemperatureC) ||
       isOutside(grid, (p) => p.relativeHumidityPercent, air.relativeHumidityPercent),
   };
-}
-
-/** Straight lines through the points, flat beyond their ends. */
-function along(points: [x: number, y: number][], at: number): number {
-  const sorted = [...points].sort((a, b) => a[0] - b[0]);
-  const upper = sorted.findIndex(([x]) => x >= at);
-  if (upper === -1) return sorted.at(-1)![1];
-  const [x1, y1] = sorted[upper]!;
-  const [x0, y0] = sorted[Math.max(0, upper - 1)]!;
-  return x1 === x0 ? y1 : y0 + ((y1 - y0) * clamp(at - x0, 0, x1 - x0)) / (x1 - x0);
 }
 
 /** A point of the grid is on it, whatever a reading's last digits say. */

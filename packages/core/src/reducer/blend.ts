@@ -8,7 +8,7 @@ export type BlendPart = { name: string; fraction: number };
 export type Surroundings = { effectiveC: number; airSpeedMPerS: number };
 
 /** Within this of the wanted rate a pure grade is good enough; what is mixed already stays within the wider one. */
-const NEAR_ENOUGH_LOG = 0.14;
+export const NEAR_ENOUGH_LOG = 0.14;
 const STAYS_LOG = 0.22;
 
 /** Is what is mixed near enough to stay? One degree is about 0.06. */

@@ -8,7 +8,7 @@
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 
 /** Prior log-deviation of the evaporation rate on an unknown shop (MODEL 15). */
-const EVAPORATION_LOG_SD = 0.3;
+export const EVAPORATION_LOG_SD = 0.3;
 const WET_EDGE_SECONDS = 240;
 const WATER_POWER = 1.5;
 const LEAST = 0.02;

@@ -6,7 +6,16 @@ import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import { effectiveTemperatureC, solventEvaporation, wantedEvaporation } from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
 import { because, caution, isStopped, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
-import { blendFor, bySpeed, evaporationOf, slowFractionOf, staysAsMixed, type BlendPart, type Surroundings } from './blend.ts';
+import {
+  blendFor,
+  bySpeed,
+  evaporationOf,
+  slowFractionOf,
+  staysAsMixed,
+  type BlendPart,
+  type Surroundings,
+  NEAR_ENOUGH_LOG,
+} from './blend.ts';
 import { designTemperatureC, reaches, speedOf, type Grade } from './grade.ts';
 import type { Judged, ReducerAnswer, ReducerChoice, ReducerInput } from './asked.ts';
 import { hardenerFor } from './hardener.ts';
@@ -15,8 +24,6 @@ import { waterborneAnswer } from './waterborne.ts';
 
 const TOO_SLOW_INDEX = 1 / 1.5;
 const TOO_QUICK_INDEX = 1.5;
-/** Within a seventh of what is wanted a grade counts as right. */
-const NEAR_RIGHT_LOG = 0.14;
 /** So far under its printed foot a grade still goes, with a longer flash. */
 const UNDER_FOOT_C = 6;
 
@@ -176,7 +183,7 @@ function alternativesOf(job: Job, chosen: BlendPart[]): ReducerAnswer['alternati
 function solventReasons(job: Job, parts: BlendPart[], judged?: Judged, hardener?: Grade): Reason[] {
   const { effectiveC } = job.where;
   const grade = parts.map(({ name, fraction }) => (fraction === 1 ? name : `${quarters(fraction)} ${name}`)).join(' + ');
-  const isRight = judged && Math.abs(Math.log(judged.evaporationIndex)) < NEAR_RIGHT_LOG;
+  const isRight = judged && Math.abs(Math.log(judged.evaporationIndex)) < NEAR_ENOUGH_LOG;
   return [
     ...(grade && judged
       ? [

@@ -11,8 +11,27 @@
  */
 import { clamp } from '../numerics/rounding.ts';
 
+/**
+ * Where each link has its middle, and how wide it is on its own scale: a factor of two in odds of judgement each.
+ *
+ * - peel: an index of 5.5 is a finish that half the painters would rub down; eyes differ by 0.9
+ * - run, on ln of the film: places and eyes differ by so much
+ * - dryFilm: under three quarters of a wet film it looks dry, on ln of the wetness
+ * - closed: overspray on a film of just its open time, on ln of the time
+ * - stripe: the index that shows depends on what lies under it, on ln of the index
+ * - mottle, as a logit: an index of 1.2, and how steep
+ */
+export const LINK = {
+  peel: { middle: 5.5, width: 0.9 },
+  run: { width: 0.11 },
+  dryFilm: { middle: 0.75, width: 0.25 },
+  closed: { width: 0.35 },
+  stripe: { middle: { effectBase: 1.3, solid: 1.8, covered: 2.2 }, width: 0.3 },
+  mottle: { middle: 1.2, steepness: 2.2 },
+} as const;
+
 /** Each link as the number of deviations beyond its middle; Φ of it is the probability. [link-1, link-2] */
-export const peelDeviations = (peelIndex: number): number => (5.5 - peelIndex) / 0.9;
+export const peelDeviations = (peelIndex: number): number => (LINK.peel.middle - peelIndex) / LINK.peel.width;
 export type Runs = { travelMm: number; perFilm: number };
 /**
  * At a grade's own temperature a coat runs at about the same film, cold or warm: painters change the grade, not the film. The paint
@@ -24,24 +43,20 @@ export const runsAt = ({ travelMm, perFilm }: Runs, effectiveC: number): Runs =>
   travelMm: travelMm * Math.exp(LIMIT_PER_K * perFilm * (effectiveC - LIMIT_AT_C)),
   perFilm,
 });
-/** Places and eyes differ by so much, on ln of the film. */
-const RUN_WIDTH = 0.11;
 export const runDeviations = (runMm: number, { travelMm, perFilm }: Runs): number =>
-  Math.log(Math.max(runMm, 1e-9) / travelMm) / (RUN_WIDTH * perFilm);
-/** What one deviation of ln film is on the run's scale. */
-export const runDeviationsPerLnFilm = 1 / RUN_WIDTH;
+  Math.log(Math.max(runMm, 1e-9) / travelMm) / (LINK.run.width * perFilm);
 /** The film at which this stack would run here: travel goes with a power of the film. */
 export const runsFromUm = (filmUm: number, runMm: number, { travelMm, perFilm }: Runs): number =>
   filmUm * (travelMm / runMm) ** (1 / perFilm);
-const dryByFilm = (wetness: number): number => Math.log(0.75 / Math.max(wetness, 1e-9)) / 0.25;
+const dryByFilm = (wetness: number): number => Math.log(LINK.dryFilm.middle / Math.max(wetness, 1e-9)) / LINK.dryFilm.width;
 /** Overspray of the next passes stands on a film that has closed. */
-export const closedDeviations = (lapSeconds: number, openSeconds: number): number => Math.log(lapSeconds / openSeconds) / 0.35;
+export const closedDeviations = (lapSeconds: number, openSeconds: number): number =>
+  Math.log(lapSeconds / openSeconds) / LINK.closed.width;
 export const dryDeviations = (at: { wetness: number; lapSeconds: number; openSeconds: number }): number =>
   Math.max(dryByFilm(at.wetness), closedDeviations(at.lapSeconds, at.openSeconds));
-export type Shows = 'effectBase' | 'solid' | 'covered';
-const STRIPE_SHOWS: Record<Shows, number> = { effectBase: 1.3, solid: 1.8, covered: 2.2 };
+export type Shows = keyof typeof LINK.stripe.middle;
 export const stripeDeviations = (stripeIndex: number, shows: Shows): number =>
-  Math.log(Math.max(stripeIndex, 1e-9) / STRIPE_SHOWS[shows]) / 0.3;
+  Math.log(Math.max(stripeIndex, 1e-9) / LINK.stripe.middle[shows]) / LINK.stripe.width;
 
 export type MottleInput = {
   /** Film against the class's own. */
@@ -65,7 +80,7 @@ export function mottleIndex({ filmShare, skinSeconds, lockedIn, landedPaS, reduc
   const dryStripes = -2.5 * Math.log(filmShare) + Math.log(thick / usual.landedPaS) - 0.3 + 1.2 * lockedIn;
   return Math.max(clouds, dryStripes);
 }
-export const mottleLogit = (index: number): number => 2.2 * (index - 1.2);
+export const mottleLogit = (index: number): number => LINK.mottle.steepness * (index - LINK.mottle.middle);
 
 export type PinholeInput = {
   filmShare: number;

@@ -5,7 +5,8 @@ import { solventEvaporation, waterEvaporation } from '../evaporation/evaporation
 import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, runFilm, type Mesh, COARSE } from '../film/filmRun.ts';
 import { effectiveCOf, landingSeconds, type Job, type JobCoat } from '../film/job.ts';
-import { MEDIUM_REDUCER, mixtureOf } from '../material/mixture.ts';
+import { mixtureOf } from '../material/mixture.ts';
+import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import { climateNeed, popTerms, type PopCoat, type PopInput, type PopTerm } from './pop.ts';
 
 /** The air of the runs that are compared: the sheet's, so that only films and times differ. */
@@ -26,7 +27,8 @@ export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
     flashMinutes: coat.flashMinutes,
     sheetMinutes: coat.sheet.waitMinutes,
     exponents: { evaporation: fit.evaporation, film: fit.film },
-    relativeEvaporation: evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_REDUCER, coat.sheet.atC),
+    relativeEvaporation:
+      evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_SLOW_FRACTION, coat.sheet.atC),
     waterEvaporation: waterEvaporation(job.roomAir, job.airSpeedMPerS) / waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
     airSpeedMPerS: job.airSpeedMPerS,
     airFromMinute: 0,
@@ -67,7 +69,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
   const run = runFilm(
     {
       coats: coats.map(({ materialClass }, i) => {
-        const mixture = mixtureOf(MATERIALS[materialClass], undefined, { slowFraction: MEDIUM_REDUCER });
+        const mixture = mixtureOf(MATERIALS[materialClass], undefined, { slowFraction: MEDIUM_SLOW_FRACTION });
         const loss = usualLoss(materialClass, mixture, {
           effectiveC: SHEET_ROOM.airTemperatureC,
           airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S,
@@ -79,7 +81,7 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
           arrived: splitArrival(mixture, 1 - loss),
           dropM: 30e-6,
           landsAtSeconds: lands[i]!,
-          gradeSlowFraction: MEDIUM_REDUCER,
+          gradeSlowFraction: MEDIUM_SLOW_FRACTION,
           hardenerSpeed: 1,
           viscosityFactor: 1,
         };

@@ -6,6 +6,7 @@ import type { ReducerChoice } from '../reducer/asked.ts';
 import { reducerOf } from '../reducer/reducer.ts';
 import type { ScheduleInput, ScheduleStep } from './job.ts';
 import { airOf, layOut, type Laid, type RecoatWindow } from './clock.ts';
+import { USABLE_POT_LIFE_SHARE } from '../mix/potLife.ts';
 
 export type ScheduleAnswer = Explained & {
   steps: ScheduleStep[];
@@ -17,7 +18,6 @@ export type ScheduleAnswer = Explained & {
 };
 
 const START_STEP_MINUTES = 15;
-const POT_SHARE = 0.8;
 
 export function scheduleOf(input: ScheduleInput): ScheduleAnswer {
   const startMinute = input.startMinute ?? input.forecast?.[0]?.minute ?? 0;
@@ -108,7 +108,7 @@ function verdictsOf(input: ScheduleInput, laid: Laid, startMinute: number): Verd
     if (!stage.potLife) continue;
     const temperatureC = air(mixed).airTemperatureC;
     const potLife = potLifeMinutes(stage.potLife, temperatureC).value;
-    if (lastMinute - mixed > POT_SHARE * potLife)
+    if (lastMinute - mixed > USABLE_POT_LIFE_SHARE * potLife)
       verdicts.push(caution('pot-life-short', { sprayMinutes: lastMinute - mixed, potLifeMinutes: potLife, temperatureC }));
   }
   if (input.stages.some(({ sheet }) => sheet.flashMinutes === undefined && sheet.toNextMinutes === undefined))

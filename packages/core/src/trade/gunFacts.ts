@@ -6,9 +6,6 @@
 import type { Band } from '../outcome/spread.ts';
 import type { PracticeOfRow, PracticeRow } from './practice.ts';
 
-export const PSI_KPA = 6.894757;
-export const CFM_L_PER_MIN = 28.316847;
-
 export type GunFacts = {
   /** The trade's own term. */
   name: string;

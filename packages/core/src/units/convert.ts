@@ -2,18 +2,18 @@
  * Units of the trade, each kind with one canonical unit. Exact by definition where a definition exists:
  * Source  international yard and pound agreement 1959; NIST SP 811 (2008), appendix B.
  */
+import { CFM_L_PER_MIN, PSI_KPA, ZERO_CELSIUS_K } from './physical.ts';
 type Unit = { kind: string; factor: number; offset?: number }; // canonical = value × factor + offset
 
 const CUBIC_INCH_ML = 16.387064;
 const GALLON_US_ML = 231 * CUBIC_INCH_ML;
 const GALLON_IMP_ML = 4546.09;
 const POUND_G = 453.59237;
-const PSI_KPA = 6.894757293168361;
 
 export const UNITS = {
   C: { kind: 'temperature', factor: 1 },
   F: { kind: 'temperature', factor: 5 / 9, offset: (-32 * 5) / 9 },
-  K: { kind: 'temperature', factor: 1, offset: -273.15 },
+  K: { kind: 'temperature', factor: 1, offset: -ZERO_CELSIUS_K },
   deltaC: { kind: 'temperatureDifference', factor: 1 },
   deltaF: { kind: 'temperatureDifference', factor: 5 / 9 },
   kPa: { kind: 'pressure', factor: 1 },
@@ -48,7 +48,7 @@ export const UNITS = {
   lbPerGal: { kind: 'voc', factor: (POUND_G / GALLON_US_ML) * 1000 },
   lPerMin: { kind: 'air', factor: 1 },
   m3PerH: { kind: 'air', factor: 1000 / 60 },
-  cfm: { kind: 'air', factor: 28.316846592 },
+  cfm: { kind: 'air', factor: CFM_L_PER_MIN },
   mPerS: { kind: 'speed', factor: 1 },
   inPerS: { kind: 'speed', factor: 0.0254 },
   ftPerMin: { kind: 'speed', factor: 0.3048 / 60 },
@@ -66,7 +66,7 @@ export const areAlike = (from: UnitName, to: UnitName): boolean => UNITS[from].k
 /** The least value a unit may show: absolute zero for temperatures, nothing for sizes, no bound for differences and gauge pressures. */
 export function leastValue(unit: UnitName): number {
   const { kind } = UNITS[unit];
-  if (kind === 'temperature') return convert(-273.15, 'C', unit);
+  if (kind === 'temperature') return convert(-ZERO_CELSIUS_K, 'C', unit);
   return kind === 'temperatureDifference' || kind === 'pressure' ? -Infinity : 0;
 }
 

@@ -1,4 +1,5 @@
 /** A year of tests and care for the demo's guns and air: one gun's tip wears, one line slowly chokes, one gun is overdue. */
+import { STANDARD_ATMOSPHERE_PA } from '@orthochrom/core/units/physical.ts';
 import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { GunTest } from '@orthochrom/contract/shapes/gun.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
@@ -144,7 +145,7 @@ export async function layAirYear(
       [120, 0.985],
       [21, 0.97],
     ] as const) {
-      const seconds = Math.round((tankL * (cutOutKPa - cutInKPa) * 60_000) / (101_325 * freeAirLPerMin * share));
+      const seconds = Math.round((tankL * (cutOutKPa - cutInKPa) * 60_000) / (STANDARD_ATMOSPHERE_PA * freeAirLPerMin * share));
       rows.push(
         rowOf(
           { shopId, painterId, compressorId: id },

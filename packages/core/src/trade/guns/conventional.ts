@@ -1,4 +1,5 @@
-import { CFM_L_PER_MIN, PSI_KPA, type GunFacts } from '../gunFacts.ts';
+import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
+import type { GunFacts } from '../gunFacts.ts';
 
 export const conventional: GunFacts = {
   name: 'conventional',
