@@ -1,7 +1,7 @@
 /** The lint is held by planted violations: one a package, and the units. */
 import { ESLint } from 'eslint';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { unitOf } from '../lint/unit-suffix.js';
+import { looksLikeUnit, unitOf } from '../lint/unit-suffix.js';
 
 let eslint: ESLint;
 beforeAll(() => {
@@ -67,6 +67,7 @@ describe('planted violations are found', () => {
       'packages/core/src/air/climate.ts',
       'units/suffix',
     ],
+    ['a unit nobody knows', 'export type Hose = { stiffnessNm: number };', 'packages/core/src/air/climate.ts', 'units/suffix'],
     [
       'units compared',
       'export const hot = (air: { airC: number }, limitF: number) => air.airC > limitF;',
@@ -98,6 +99,20 @@ it.each([
   ['airTemperatureC', 'C'],
   ['fluidMlPerMin', 'MlPerMin'],
   ['airLPerMin', 'LPerMin'],
+  ['boreM', 'M'],
+  ['viscosityPaS', 'PaS'],
+  ['densityKgPerM3', 'KgPerM3'],
+  ['SOUND_M_PER_S', 'MPerS'],
+  ['GAS_CONSTANT_J_PER_MOL_K', 'JPerMolK'],
+  ['latestMinute', 'Minutes'],
   ['unitOf', undefined],
   ['C', undefined],
 ])('reads the unit of %s as %s', (name, unit) => expect(unitOf(name)).toBe(unit));
+
+it.each([
+  ['stiffnessNm', true],
+  ['dosePerWeek', true],
+  ['boreM', false],
+  ['cellsPerCoat', false],
+  ['filmFactor', false],
+])('%s ends in a unit nobody knows: %s', (name, isUnknown) => expect(looksLikeUnit(name)).toBe(isUnknown));

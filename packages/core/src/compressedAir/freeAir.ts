@@ -3,7 +3,7 @@
  *
  *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)         [air-1]  Sutherland 1893
  */
-import { REFERENCE_K, STANDARD_ATMOSPHERE_PA, ZERO_CELSIUS_K } from '../units/physical.ts';
+import { REFERENCE_K, STANDARD_ATMOSPHERE_PA, CELSIUS_OFFSET } from '../units/physical.ts';
 export const AIR_GAS_CONSTANT_J_PER_KG_K = 287.05;
 export const FREE_AIR_KG_PER_M3 = STANDARD_ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * REFERENCE_K);
 
@@ -14,4 +14,4 @@ export const litresPerMinute = (flowM3PerS: number): number => flowM3PerS * 60_0
 
 /** Dynamic viscosity of air, Pa s. [air-1] */
 export const airViscosityPaS = (temperatureK: number): number =>
-  (1.716e-5 * (temperatureK / ZERO_CELSIUS_K) ** 1.5 * 383.55) / (temperatureK + 110.4);
+  (1.716e-5 * (temperatureK / CELSIUS_OFFSET) ** 1.5 * 383.55) / (temperatureK + 110.4);

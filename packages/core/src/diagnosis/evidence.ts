@@ -1,6 +1,5 @@
 /** From the log to a belief in each cause: prior odds times the likelihood ratio of every reading that was taken. */
 import type { Cause, EvidenceRow, Knowledge, Log, ReadingValue } from './knowledge.ts';
-import { logistic } from '../numerics/probability.ts';
 
 /** What one reading says about one cause: natural logarithm of its likelihood ratio. */
 export type Term = { reading: string; value: ReadingValue; isMet: boolean; logRatio: number; row: EvidenceRow };

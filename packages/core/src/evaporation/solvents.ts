@@ -14,7 +14,7 @@
  */
 import { quickExp } from '../numerics/quickExp.ts';
 import { clamp } from '../numerics/rounding.ts';
-import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_K, ZERO_CELSIUS_K } from '../units/physical.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_K, kelvin } from '../units/physical.ts';
 
 /** Pressure in Pa, as its logarithm: that is what a blend is worked out with. */
 type Solvent = {
@@ -106,7 +106,7 @@ const BUTYL_ACETATE_PA = 1530;
 
 const logPressurePa = (solvent: Solvent, temperatureC: number): number =>
   solvent.lnPressureAt20C -
-  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (temperatureC + ZERO_CELSIUS_K) - 1 / REFERENCE_K);
+  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / kelvin(temperatureC) - 1 / REFERENCE_K);
 
 /** Vapour pressure of one of them alone, Pa. [solvent-1] */
 export const solventPressurePa = (solvent: Solvent, temperatureC: number): number =>

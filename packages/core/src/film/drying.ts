@@ -25,7 +25,7 @@ import {
 } from './filmLaws.ts';
 import { quickExp } from '../numerics/quickExp.ts';
 import type { Stack, VolatileCells } from './stack.ts';
-import { GAS_CONSTANT_J_PER_MOL_K, ZERO_CELSIUS_K } from '../units/physical.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, kelvin } from '../units/physical.ts';
 
 export type Surroundings = {
   roomAir: HumidAir;
@@ -100,7 +100,7 @@ export function dryingStep(
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
   for (let round = 0; round < PICARD_ROUNDS; round++) {
-    const temperatureK = panel.temperatureC + ZERO_CELSIUS_K;
+    const temperatureK = kelvin(panel.temperatureC);
     const cold = coldness(temperatureK);
     mobilityRoots(stack, root, cold, diffusion);
     for (let i = 0; i < last; i++) face[i] = root[i]! * root[i + 1]! * perSpan[i]!;

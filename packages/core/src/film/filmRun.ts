@@ -189,8 +189,8 @@ function noteReady(run: FilmRun, stack: Stack, was: Mechanics, is: Mechanics, at
   const place = stack.coats.length - 1;
   const { coat, data } = stack.coats[place]!;
   const sinceLanding = at.now - coat.landsAtSeconds;
-  const thickAt = (paS: number) =>
-    is.surfacePaS < paS ? 0 : crossing(Math.log(was.surfacePaS), Math.log(is.surfacePaS), Math.log(paS));
+  const thickAt = (wantedPaS: number) =>
+    is.surfacePaS < wantedPaS ? 0 : crossing(Math.log(was.surfacePaS), Math.log(is.surfacePaS), Math.log(wantedPaS));
   if (run.skinSeconds[place] === undefined && is.surfacePaS >= SKIN_PA_S)
     run.skinSeconds[place] = sinceLanding - (1 - thickAt(SKIN_PA_S)) * at.seconds;
   if (run.readySeconds[place] !== undefined || is.surfacePaS < data.readyPaS || is.nearVolatile > data.readyVolatile) return;

@@ -10,7 +10,7 @@
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { coldness, filmPaS } from './filmLaws.ts';
 import type { Stack } from './stack.ts';
-import { ZERO_CELSIUS_K } from '../units/physical.ts';
+import { kelvin } from '../units/physical.ts';
 
 export type Mechanics = {
   /** ∫ (h−z)²/η dz, m³/(Pa s). */
@@ -34,7 +34,7 @@ export function mechanicsOf(
   viscosityFactor: number,
 ): Mechanics {
   const { coats, solids: shares, solidsM, cure, surface } = stack;
-  const cold = coldness(temperatureC + ZERO_CELSIUS_K);
+  const cold = coldness(kelvin(temperatureC));
   let [mobility, flowMPerS, over, weight] = [0, 0, 0, 0];
   let [topM, topVolatile, belowM, belowVolatile] = [0, 0, 0, 0];
   for (let c = coats.length - 1; c >= 0; c--) {

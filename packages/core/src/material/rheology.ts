@@ -8,7 +8,7 @@
  */
 import type { MaterialFacts } from '../trade/materialFacts.ts';
 import { bisect } from '../numerics/bisect.ts';
-import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_C, ZERO_CELSIUS_K } from '../units/physical.ts';
+import { GAS_CONSTANT_J_PER_MOL_K, REFERENCE_C, kelvin } from '../units/physical.ts';
 
 const WATER_PA_S = 1e-3;
 
@@ -26,7 +26,7 @@ export const flowEnergyJPerMol = ({ flowEnergyJPerMol: { solvent, solids } }: Ma
 
 /** Factor on viscosity from one temperature to another. */
 export const temperatureFactor = (energyJPerMol: number, fromC: number, toC: number): number =>
-  Math.exp((energyJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / (toC + ZERO_CELSIUS_K) - 1 / (fromC + ZERO_CELSIUS_K)));
+  Math.exp((energyJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / kelvin(toC) - 1 / kelvin(fromC)));
 
 /** Viscosity at rest, Pa s. [rheology-1] */
 export function viscosityPaS(material: MaterialFacts, solids: number, temperatureC: number): number {

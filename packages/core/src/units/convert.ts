@@ -2,7 +2,7 @@
  * Units of the trade, each kind with one canonical unit. Exact by definition where a definition exists:
  * Source  international yard and pound agreement 1959; NIST SP 811 (2008), appendix B.
  */
-import { CFM_L_PER_MIN, PSI_KPA, ZERO_CELSIUS_K } from './physical.ts';
+import { CFM_L_PER_MIN, PSI_KPA, CELSIUS_OFFSET } from './physical.ts';
 type Unit = { kind: string; factor: number; offset?: number }; // canonical = value × factor + offset
 
 const CUBIC_INCH_ML = 16.387064;
@@ -13,7 +13,7 @@ const POUND_G = 453.59237;
 export const UNITS = {
   C: { kind: 'temperature', factor: 1 },
   F: { kind: 'temperature', factor: 5 / 9, offset: (-32 * 5) / 9 },
-  K: { kind: 'temperature', factor: 1, offset: -ZERO_CELSIUS_K },
+  K: { kind: 'temperature', factor: 1, offset: -CELSIUS_OFFSET },
   deltaC: { kind: 'temperatureDifference', factor: 1 },
   deltaF: { kind: 'temperatureDifference', factor: 5 / 9 },
   kPa: { kind: 'pressure', factor: 1 },
@@ -66,7 +66,7 @@ export const areAlike = (from: UnitName, to: UnitName): boolean => UNITS[from].k
 /** The least value a unit may show: absolute zero for temperatures, nothing for sizes, no bound for differences and gauge pressures. */
 export function leastValue(unit: UnitName): number {
   const { kind } = UNITS[unit];
-  if (kind === 'temperature') return convert(-ZERO_CELSIUS_K, 'C', unit);
+  if (kind === 'temperature') return convert(-CELSIUS_OFFSET, 'C', unit);
   return kind === 'temperatureDifference' || kind === 'pressure' ? -Infinity : 0;
 }
 
