@@ -1,5 +1,10 @@
 /** Imports run one way: core, then contract, then server and web. No rings, not even of types. */
-const rule = (name, from, to) => ({ name, severity: 'error', from: { path: from }, to: { path: to } });
+const rule = (name, from, to) => ({
+  name,
+  severity: 'error',
+  from: { path: from },
+  to: { path: to },
+});
 
 /** Core's rooms from the ground up: each may know those before it, and none after it. */
 const ROOMS = [
@@ -24,13 +29,21 @@ const ROOMS = [
   'diagnosis',
 ];
 const rooms = ROOMS.slice(0, -1).map((room, i) =>
-  rule(`${room}-knows-no-room-above`, `^packages/core/src/${room}/`, `^packages/core/src/(${ROOMS.slice(i + 1).join('|')})/`),
+  rule(
+    `${room}-knows-no-room-above`,
+    `^packages/core/src/${room}/`,
+    `^packages/core/src/(${ROOMS.slice(i + 1).join('|')})/`,
+  ),
 );
 
 module.exports = {
   forbidden: [
     { name: 'no-rings', severity: 'error', from: {}, to: { circular: true } },
-    rule('core-knows-only-itself', '^packages/core/src', '^(packages/(contract|server|web)|node_modules)'),
+    rule(
+      'core-knows-only-itself',
+      '^packages/core/src',
+      '^(packages/(contract|server|web)|node_modules)',
+    ),
     // A room that is not in the list has no place yet.
     {
       name: 'every-room-has-its-place',
@@ -42,7 +55,12 @@ module.exports = {
     rule('contract-knows-core', '^packages/contract/src', '^packages/(server|web)'),
     rule('server-knows-no-screen', '^packages/server/src', '^packages/web'),
     rule('web-knows-no-server', '^packages/web/src', '^packages/server'),
-    { name: 'no-orphans', severity: 'error', from: { orphan: true, path: '^packages/[^/]+/src', pathNot: '\\.d\\.ts$' }, to: {} },
+    {
+      name: 'no-orphans',
+      severity: 'error',
+      from: { orphan: true, path: '^packages/[^/]+/src', pathNot: '\\.d\\.ts$' },
+      to: {},
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -1,6 +1,14 @@
 /** A cold damp morning in the booth: from the air to a logged coat, and on to the next. */
 import { expect, test } from '@playwright/test';
-import { answerGate, choose, COLD_MORNING, expectAccessible, letMinutesPass, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  choose,
+  COLD_MORNING,
+  expectAccessible,
+  letMinutesPass,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 
 test.describe.configure({ mode: 'serial' });
 
@@ -122,7 +130,9 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await expectAccessible(page);
 });
 
-test('the next coat takes silver on a slower grade and needs no second mix for its second coat', async ({ page }) => {
+test('the next coat takes silver on a slower grade and needs no second mix for its second coat', async ({
+  page,
+}) => {
   await steerProbe({ minute: TEN_O_CLOCK });
   await page.goto('/tickets');
   await page

@@ -1,4 +1,7 @@
-/** What to expect, as a painter tries it: a right coat is good, too little air is peel, and the change that is named first mends it. */
+/**
+ * What to expect, as a painter tries it: a right coat is good, too little air is peel, and the
+ * change that is named first mends it.
+ */
 import { expect, test, type Page } from '@playwright/test';
 import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
@@ -7,13 +10,20 @@ test.beforeEach(async () => {
 });
 
 const settled = (page: Page) =>
-  expect(page.getByRole('region', { name: 'What becomes of it' })).toHaveAttribute('aria-busy', 'false');
+  expect(page.getByRole('region', { name: 'What becomes of it' })).toHaveAttribute(
+    'aria-busy',
+    'false',
+  );
 const words = (page: Page) => page.locator('[data-risk]').allTextContents();
 
-test('in the lab: good as it stands; at 10 psi it peels, more air is first, and done it is good again', async ({ page }) => {
+test('in the lab: good as it stands; at 10 psi it peels, more air is first, and done it is good again', async ({
+  page,
+}) => {
   await page.goto('/lab');
   await settled(page);
-  expect((await words(page)).filter((text) => /watch|likely/.test(text.replace('unlikely', '')))).toEqual([]);
+  expect(
+    (await words(page)).filter((text) => /watch|likely/.test(text.replace('unlikely', ''))),
+  ).toEqual([]);
   await expect(page.getByText(/^runs from \d+/)).toBeVisible();
 
   await page.getByRole('slider', { name: 'Pressure at the gun, flowing' }).focus();
@@ -32,14 +42,20 @@ test('in the lab: good as it stands; at 10 psi it peels, more air is first, and 
 
   // Whose eye it is moves how sure the film is, not the film.
   const range = async () =>
-    (await page.getByText('Wet, last coat', { exact: true }).locator('..').locator('.quiet').textContent())!;
+    (await page
+      .getByText('Wet, last coat', { exact: true })
+      .locator('..')
+      .locator('.quiet')
+      .textContent())!;
   const able = await range();
   await page.getByText('learner', { exact: true }).click();
   await settled(page);
   await expect.poll(range).not.toBe(able);
 });
 
-test('an HVLP gun that nobody rated is asked which kind it is, and one touch answers', async ({ page }) => {
+test('an HVLP gun that nobody rated is asked which kind it is, and one touch answers', async ({
+  page,
+}) => {
   await page.goto('/guns/new');
   await page.getByRole('textbox', { name: 'Name' }).fill('Dunlin');
   const question = page.getByRole('region', { name: 'Which kind of HVLP' });
@@ -54,7 +70,9 @@ test('an HVLP gun that nobody rated is asked which kind it is, and one touch ans
   await expect(page.getByRole('heading', { name: 'Dunlin' })).toBeVisible();
 });
 
-test('on a ticket a clear as planned is unlikely to want mending, and says from where it would run', async ({ page }) => {
+test('on a ticket a clear as planned is unlikely to want mending, and says from where it would run', async ({
+  page,
+}) => {
   const ticketId = await ownTicket('Clear as planned', 'clear');
   await page.goto(`/tickets/${ticketId}`);
   await answerGate(page);
@@ -62,5 +80,7 @@ test('on a ticket a clear as planned is unlikely to want mending, and says from 
   const expected = page.getByRole('region', { name: 'What to expect' });
   await expect(expected).toHaveAttribute('aria-busy', 'false');
   await expect(expected.getByText('It runs from')).toBeVisible();
-  expect((await words(page)).filter((text) => /watch|likely/.test(text.replace('unlikely', '')))).toEqual([]);
+  expect(
+    (await words(page)).filter((text) => /watch|likely/.test(text.replace('unlikely', ''))),
+  ).toEqual([]);
 });

@@ -1,4 +1,7 @@
-/** The fault bench from end to end: from a record to a confirmed cause and a changed next plan; a walk-up car; a gun alone. */
+/**
+ * The fault bench from end to end: from a record to a confirmed cause and a changed next plan; a
+ * walk-up car; a gun alone.
+ */
 import { expect, test, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
@@ -9,10 +12,13 @@ test.beforeEach(async () => {
 
 const answer = (page: Page) => page.getByRole('region', { name: 'Answer', exact: true });
 const question = (page: Page) => page.getByRole('region', { name: 'Question' });
-const choose = (page: Page, option: string) => question(page).locator(`[data-option="${option}"]`).click();
+const choose = (page: Page, option: string) =>
+  question(page).locator(`[data-option="${option}"]`).click();
 const kept = (page: Page) => expect(page.locator('[data-keeping="kept"]')).toBeVisible();
 
-test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits longer for it', async ({ page }, info) => {
+test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits longer for it', async ({
+  page,
+}, info) => {
   await page.goto('/records?text=right%20side&stage=clear');
   await page.getByRole('row').filter({ hasText: 'pops' }).getByRole('link').first().click();
   await page.getByRole('link', { name: 'What is wrong? Find the cause' }).click();
@@ -23,11 +29,12 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
   await expectAccessible(page);
   await choose(page, 'bake_or_overnight');
   await expect(answer(page)).toContainText('Solvent popping');
-  await expect(page.getByRole('region', { name: 'Likely causes' }).locator('[data-cause]').first()).toHaveAttribute(
-    'data-cause',
-    'flash_short',
+  await expect(
+    page.getByRole('region', { name: 'Likely causes' }).locator('[data-cause]').first(),
+  ).toHaveAttribute('data-cause', 'flash_short');
+  await expect(answer(page).getByRole('note', { name: 'Safety' }).first()).toContainText(
+    'isocyanate',
   );
-  await expect(answer(page).getByRole('note', { name: 'Safety' }).first()).toContainText('isocyanate');
   await expect(answer(page)).toContainText('Sand and coat again');
   await kept(page);
   await expectAccessible(page);
@@ -38,13 +45,19 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
   await expect(page.locator('[data-fault="POP"]')).toContainText(/× for .*shortest flash/);
 
   // A photo is kept with it; a text that calls itself one is refused in words.
-  const photo = await sharp({ create: { width: 320, height: 240, channels: 3, background: '#733' } })
+  const photo = await sharp({
+    create: { width: 320, height: 240, channels: 3, background: '#733' },
+  })
     .jpeg()
     .toBuffer();
   const file = page.getByLabel('Photo file');
   await file.setInputFiles({ name: 'pops.jpg', mimeType: 'image/jpeg', buffer: photo });
   await expect(page.getByRole('img', { name: /Photo of/ })).toBeVisible();
-  await file.setInputFiles({ name: 'no.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await file.setInputFiles({
+    name: 'no.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('no picture'),
+  });
   await expect(page.getByText('This is no photo')).toBeVisible();
 
   await page.getByRole('button', { name: 'It was this' }).click();
@@ -57,7 +70,9 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
 
   // It is found by fault and cause, and the next clear is offered its change.
   await page.goto('/records?fault=POP&cause=flash_short');
-  await expect(page.getByRole('row').filter({ hasText: 'Linnet hatchback, right side' })).toHaveCount(1);
+  await expect(
+    page.getByRole('row').filter({ hasText: 'Linnet hatchback, right side' }),
+  ).toHaveCount(1);
   await page.goto(`/tickets/${await ownTicket('Linnet hatchback, after the pops', 'clear')}`);
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
@@ -66,11 +81,18 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
   const offered = page.getByRole('region', { name: 'From earlier findings' });
   await expect(offered.locator('[data-change="flash_short"]')).toContainText('Flash between coats');
   await expectAccessible(page);
-  await offered.locator('[data-change="flash_short"]').getByRole('button', { name: 'Keep to it on this coat' }).click();
-  await expect(page.getByRole('list', { name: 'To keep to on this coat' })).toContainText('Flash between coats');
+  await offered
+    .locator('[data-change="flash_short"]')
+    .getByRole('button', { name: 'Keep to it on this coat' })
+    .click();
+  await expect(page.getByRole('list', { name: 'To keep to on this coat' })).toContainText(
+    'Flash between coats',
+  );
 });
 
-test('a car that walked in: said in own words, answered by keys, taken back, never touched while wet', async ({ page }) => {
+test('a car that walked in: said in own words, answered by keys, taken back, never touched while wet', async ({
+  page,
+}) => {
   await page.goto('/faults');
   await expectAccessible(page);
   await page.getByLabel('Say it in your own words').fill('tiger stripes');
@@ -109,15 +131,19 @@ test('a car that walked in: said in own words, answered by keys, taken back, nev
   await expect(page.getByRole('link', { name: /a car that walked in/ }).first()).toBeVisible();
 });
 
-test('a gun alone: touch what the paper shows, and the cause and the cure follow', async ({ page }) => {
+test('a gun alone: touch what the paper shows, and the cause and the cure follow', async ({
+  page,
+}) => {
   await page.goto('/guns');
   await page.getByRole('link', { name: /Heron/ }).first().click();
-  await page.getByRole('region', { name: 'It sprays badly' }).getByRole('button', { name: 'Crescent, one side' }).click();
+  await page
+    .getByRole('region', { name: 'It sprays badly' })
+    .getByRole('button', { name: 'Crescent, one side' })
+    .click();
   await expect(page.getByRole('heading', { name: 'What is wrong with the gun?' })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Likely causes' }).locator('[data-cause]').first()).toHaveAttribute(
-    'data-cause',
-    'cap_blocked',
-  );
+  await expect(
+    page.getByRole('region', { name: 'Likely causes' }).locator('[data-cause]').first(),
+  ).toHaveAttribute('data-cause', 'cap_blocked');
   await expect(answer(page)).toContainText('Gun pattern fault');
   await expect(answer(page)).toContainText('never wire');
   await expectAccessible(page);

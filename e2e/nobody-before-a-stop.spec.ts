@@ -1,7 +1,17 @@
-/** Stops that hold: the room changed after the gate, the air gone bad before the trigger, a fault and a window below, a repair that never polishes over. */
+/**
+ * Stops that hold: the room changed after the gate, the air gone bad before the trigger, a fault
+ * and a window below, a repair that never polishes over.
+ */
 import { expect, test, type Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
-import { answerGate, COLD_MORNING, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  COLD_MORNING,
+  expectAccessible,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 import { layCoat, letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -53,7 +63,9 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   await page.getByLabel(/Room, people and protection/).check();
   await steerProbe({ minute: COLD_MORNING });
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
-  await expect(verdict(page, 'panel-too-cold').locator('[data-instead]')).toContainText('Warm the metal itself');
+  await expect(verdict(page, 'panel-too-cold').locator('[data-instead]')).toContainText(
+    'Warm the metal itself',
+  );
   await steerProbe({ minute: TEN_O_CLOCK });
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await page.getByRole('button', { name: 'left front door', exact: true }).click();
@@ -70,13 +82,17 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   await expect(page.getByRole('timer')).toBeVisible();
 });
 
-test('peel found in the sealer holds the base until it is settled, and is told to every layer above', async ({ page }) => {
+test('peel found in the sealer holds the base until it is settled, and is told to every layer above', async ({
+  page,
+}) => {
   const id = await ownTicket('Plover estate, peel below');
   await layCoat(id, 0, ['peel']);
   await page.goto(`/tickets/${id}`);
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
-  await expect(verdict(page, 'fault-unsettled')).toContainText('Found in sealer, coat 1 and not settled: orange peel');
+  await expect(verdict(page, 'fault-unsettled')).toContainText(
+    'Found in sealer, coat 1 and not settled: orange peel',
+  );
   await expect(page.getByRole('button', { name: /Sealer.*Orange peel not settled/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
   await page.getByLabel('Left as it is: a word why').fill('under the moulding');
@@ -86,7 +102,9 @@ test('peel found in the sealer holds the base until it is settled, and is told t
   await expect(page.getByRole('button', { name: 'As listed' })).toBeVisible();
 });
 
-test('a window missed by days is sanded first, and the sanding is noted on the card that is stopped', async ({ page }) => {
+test('a window missed by days is sanded first, and the sanding is noted on the card that is stopped', async ({
+  page,
+}) => {
   const id = await ownTicket('Plover estate, late base');
   await layCoat(id, 0, ['nothing']);
   await letDaysPass(id, 12);
@@ -101,7 +119,9 @@ test('a window missed by days is sanded first, and the sanding is noted on the c
   await expect(page.getByRole('button', { name: 'As listed' })).toBeVisible();
 });
 
-test('a run over a soluble primer is stripped, never polished; first aid is one touch away', async ({ page }) => {
+test('a run over a soluble primer is stripped, never polished; first aid is one touch away', async ({
+  page,
+}) => {
   await page.goto(`/faults/${newId()}?new=1&family=drip_or_curtain`);
   const question = page.getByRole('region', { name: 'Question' });
   const answer = page.getByRole('region', { name: 'Answer', exact: true });
@@ -112,10 +132,16 @@ test('a run over a soluble primer is stripped, never polished; first aid is one 
   for (let looks = 0; looks < 14 && !(await answer.getByText('Strip it').isVisible()); looks++) {
     if (!(await question.isVisible())) break;
     const options = question.locator('[data-option]');
-    const ids = await options.evaluateAll((all) => all.map((one) => one.getAttribute('data-option')!));
+    const ids = await options.evaluateAll((all) =>
+      all.map((one) => one.getAttribute('data-option')!),
+    );
     const mine = ids.find((id) => told.includes(id));
     const asked = await question.getByRole('heading').textContent();
-    await (mine ? question.locator(`[data-option="${mine}"]`) : question.getByRole('button', { name: 'Can’t tell' })).click();
+    await (
+      mine
+        ? question.locator(`[data-option="${mine}"]`)
+        : question.getByRole('button', { name: 'Can’t tell' })
+    ).click();
     await expect(question.getByRole('heading').filter({ hasText: asked! })).toBeHidden();
   }
   await expect(answer.getByText('Strip it')).toBeVisible();

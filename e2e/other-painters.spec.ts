@@ -1,4 +1,7 @@
-/** Other people's mornings: waterborne on the van, a tank in the loft by a learner in inches, two-pack where it may not be. */
+/**
+ * Other people's mornings: waterborne on the van, a tank in the loft by a learner in inches,
+ * two-pack where it may not be.
+ */
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { answerGate, choose, expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
@@ -60,8 +63,12 @@ test('a learner in inches and °F sees his own units and less paint', async ({ p
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await expect(page.locator('[data-setting="distanceMm"]')).toContainText(/\d\.\d\s*in/);
-  await expect(page.getByText(/A quarter less paint while the hand is still learning/)).toBeVisible();
-  await expect(page.getByText(/For a small part: less paint, a smaller fan and nearer/)).toBeVisible();
+  await expect(
+    page.getByText(/A quarter less paint while the hand is still learning/),
+  ).toBeVisible();
+  await expect(
+    page.getByText(/For a small part: less paint, a smaller fan and nearer/),
+  ).toBeVisible();
 });
 
 test('the whole of a gate and its air can be done from the keyboard', async ({ page }) => {
@@ -79,14 +86,18 @@ test('the whole of a gate and its air can be done from the keyboard', async ({ p
   await expect(page.getByText('1.0 °C cooler')).toBeVisible();
 });
 
-test('sheets go out and come in again, and a new issue is checked before it is saved', async ({ page }) => {
+test('sheets go out and come in again, and a new issue is checked before it is saved', async ({
+  page,
+}) => {
   await page.goto('/sheets');
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Export all' }).click();
   const file = await (await download).path();
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({ name: 'sheets.json', mimeType: 'application/json', buffer: readFileSync(file) });
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'sheets.json',
+    mimeType: 'application/json',
+    buffer: readFileSync(file),
+  });
   await expect(page.getByText(/those already kept as they are were left/)).toBeVisible();
 
   await page.goto('/sheets/tarnside-sb-solid');
@@ -94,7 +105,9 @@ test('sheets go out and come in again, and a new issue is checked before it is s
   const text = page.getByRole('textbox', { name: 'Sheet' });
   const written = await text.inputValue();
   await text.fill(written.replace('"densityGPerMl": 0.99', '"densityGPerMl": 9'));
-  await expect(page.getByText(/densityGPerMl is 9 g\/ml; 0.5 to 3 g\/ml is possible/)).toBeVisible();
+  await expect(
+    page.getByText(/densityGPerMl is 9 g\/ml; 0.5 to 3 g\/ml is possible/),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save this issue' })).toBeDisabled();
   await text.fill(written);
   await page.getByRole('button', { name: 'Save this issue' }).click();

@@ -12,7 +12,9 @@ test('a ticket is written, survives a reload half way, and opens at its gate', a
   await page.getByRole('button', { name: 'bonnet' }).click();
   await page.getByRole('button', { name: /Solvent base, solid/ }).click();
   await page.reload();
-  await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue('Skerry 240 coupe, bonnet');
+  await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue(
+    'Skerry 240 coupe, bonnet',
+  );
   await page.getByRole('textbox', { name: 'Area' }).fill('4000');
   await expect(page.getByText(/4000 is given; .* to 200.00 m² is possible/)).toBeVisible();
   await page.getByRole('textbox', { name: 'Area' }).fill('14 ft2');
@@ -27,7 +29,9 @@ test('a ticket is written, survives a reload half way, and opens at its gate', a
   await expect(page.getByText(/bonnet, roof/)).toBeVisible();
 });
 
-test('75 typed with °C on is asked about, and a reading by hand goes before the probe', async ({ page }) => {
+test('75 typed with °C on is asked about, and a reading by hand goes before the probe', async ({
+  page,
+}) => {
   await page.goto('/tickets');
   await page
     .getByRole('row', { name: /Brant courier van, right side/ })
@@ -58,7 +62,10 @@ test('each unit is switched on its own', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Save for Nell' })).toBeDisabled();
 });
 
-test('two tabs change the same gun: both sides are shown, and the painter chooses', async ({ page, context }) => {
+test('two tabs change the same gun: both sides are shown, and the painter chooses', async ({
+  page,
+  context,
+}) => {
   const late = await context.newPage();
   for (const tab of [page, late]) {
     await tab.goto('/guns');
@@ -72,7 +79,9 @@ test('two tabs change the same gun: both sides are shown, and the painter choose
   await late.getByRole('textbox', { name: 'Note' }).fill('Needle bent');
   await late.getByRole('button', { name: 'Save this gun' }).click();
   const clash = late.getByRole('dialog');
-  await expect(clash.getByRole('row', { name: /note Needle bent New needle fitted/ })).toBeVisible();
+  await expect(
+    clash.getByRole('row', { name: /note Needle bent New needle fitted/ }),
+  ).toBeVisible();
   await expectAccessible(late);
   await clash.getByRole('button', { name: 'Back to what I typed' }).click();
   await expect(late.getByRole('textbox', { name: 'Note' })).toHaveValue('Needle bent');
@@ -81,14 +90,19 @@ test('two tabs change the same gun: both sides are shown, and the painter choose
   await expect(late.getByText('Needle bent')).toBeVisible();
 });
 
-test('the connection drops and comes back, and what is typed is kept', async ({ page, context }) => {
+test('the connection drops and comes back, and what is typed is kept', async ({
+  page,
+  context,
+}) => {
   await page.goto('/tickets/new');
   await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Tern 125 tank');
   await page.getByRole('button', { name: 'tank' }).click();
   await page.getByRole('button', { name: /Clear MS/ }).click();
   await context.setOffline(true);
   await page.getByRole('button', { name: 'Open this ticket' }).click();
-  await expect(page.getByText(/No connection to the shop’s server\. Nothing was lost/)).toBeVisible();
+  await expect(
+    page.getByText(/No connection to the shop’s server\. Nothing was lost/),
+  ).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue('Tern 125 tank');
   await context.setOffline(false);
   await page.getByRole('button', { name: 'Open this ticket' }).click();

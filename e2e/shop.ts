@@ -60,29 +60,57 @@ export async function passTestGate(page: Page, product: RegExp): Promise<void> {
 
 /** Serious findings only: what would shut somebody out. */
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
   const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+  expect(
+    serious.map(
+      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`,
+    ),
+  ).toEqual([]);
 }
 
 type Named = { id: string };
-type Bare = { vehicle: string; panels: Named[]; stages: (Named & { kind: string; panelIds: string[] })[] };
+type Bare = {
+  vehicle: string;
+  panels: Named[];
+  stages: (Named & { kind: string; panelIds: string[] })[];
+};
 const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
 type StageChanges = { sheetId?: string; recipeName?: string; coats?: number };
 
-/** A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those of one kind, of another paint. */
-export async function ownTicket(vehicle: string, kind?: string, { sheetId, ...changes }: StageChanges = {}): Promise<string> {
+/**
+ * A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those
+ * of one kind, of another paint.
+ */
+export async function ownTicket(
+  vehicle: string,
+  kind?: string,
+  { sheetId, ...changes }: StageChanges = {},
+): Promise<string> {
   const { tickets } = await get<{ tickets: (Bare & Named)[] }>('/tickets');
-  const { id } = tickets.find((ticket) => ticket.vehicle.startsWith('Linnet hatchback, left side'))!;
+  const { id } = tickets.find((ticket) =>
+    ticket.vehicle.startsWith('Linnet hatchback, left side'),
+  )!;
   const { ticket } = await get<{ ticket: Bare & Record<string, unknown> }>(`/tickets/${id}`);
   const { version: _v, number: _n, state: _s, createdAt: _c, ...like } = ticket;
   const panels = like.panels.map((panel) => ({ ...panel, id: newId() }));
-  const idOf = (panelId: string) => panels[like.panels.findIndex((panel) => panel.id === panelId)]!.id;
+  const idOf = (panelId: string) =>
+    panels[like.panels.findIndex((panel) => panel.id === panelId)]!.id;
   const sheets = await get<(Named & { sheet: Named })[]>('/sheets');
-  const paint = sheetId ? { sheetVersionId: sheets.find(({ sheet }) => sheet.id === sheetId)!.id } : {};
+  const paint = sheetId
+    ? { sheetVersionId: sheets.find(({ sheet }) => sheet.id === sheetId)!.id }
+    : {};
   const stages = like.stages
     .filter((stage) => kind === undefined || stage.kind === kind)
-    .map((stage) => ({ ...stage, id: newId(), panelIds: stage.panelIds.map(idOf), ...changes, ...paint }));
+    .map((stage) => ({
+      ...stage,
+      id: newId(),
+      panelIds: stage.panelIds.map(idOf),
+      ...changes,
+      ...paint,
+    }));
   const own = { ...like, id: newId(), vehicle, panels, stages };
   const reply = await fetch(`${ADDRESS}/api/tickets`, {
     method: 'POST',

@@ -11,16 +11,27 @@ const root = path.dirname(import.meta.dirname);
 
 export default async function openShop(): Promise<() => Promise<void>> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-journey-'));
-  const cluster = await startCluster({ folder: path.join(folder, 'database'), say: () => undefined, durable: false });
+  const cluster = await startCluster({
+    folder: path.join(folder, 'database'),
+    say: () => undefined,
+    durable: false,
+  });
   cluster.ensureDatabase('journey');
   process.env['DATABASE_URL'] = cluster.url('journey');
-  const shop = spawn(process.execPath, ['scripts/start.mjs', '--port', String(PORT), '--data', path.join(folder, 'shop')], {
-    cwd: root,
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
+  const shop = spawn(
+    process.execPath,
+    ['scripts/start.mjs', '--port', String(PORT), '--data', path.join(folder, 'shop')],
+    {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'inherit'],
+    },
+  );
   const ended = new Promise<void>((resolve) => shop.once('exit', () => resolve()));
   await new Promise<void>((resolve, reject) => {
-    shop.stdout.on('data', (chunk: Buffer) => String(chunk).includes('Orthochrom is open') && resolve());
+    shop.stdout.on(
+      'data',
+      (chunk: Buffer) => String(chunk).includes('Orthochrom is open') && resolve(),
+    );
     shop.once('exit', (code) => reject(new Error(`the shop did not open (${code})`)));
   });
   return async () => {

@@ -1,4 +1,7 @@
-/** The spray lab from end to end: move, compare, take the advice, keep, share and open again; and from a ticket's coat and back to it. */
+/**
+ * The spray lab from end to end: move, compare, take the advice, keep, share and open again; and
+ * from a ticket's coat and back to it.
+ */
 import { expect, test, type Page } from '@playwright/test';
 import { readFile, writeFile } from 'node:fs/promises';
 import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
@@ -12,11 +15,24 @@ const step = async (page: Page, slider: string, key: 'ArrowLeft' | 'ArrowRight',
   for (let i = 0; i < times; i++) await page.keyboard.press(key);
 };
 const figure = async (page: Page, label: string): Promise<number> =>
-  Number(/[\d.]+/.exec((await page.getByText(label, { exact: true }).locator('..').locator('.figure').textContent())!)![0]);
+  Number(
+    /[\d.]+/.exec(
+      (await page
+        .getByText(label, { exact: true })
+        .locator('..')
+        .locator('.figure')
+        .textContent())!,
+    )![0],
+  );
 const settled = (page: Page) =>
-  expect(page.getByRole('region', { name: 'What becomes of it' })).toHaveAttribute('aria-busy', 'false');
+  expect(page.getByRole('region', { name: 'What becomes of it' })).toHaveAttribute(
+    'aria-busy',
+    'false',
+  );
 
-test('nearer is wetter; B stands beside A; the first advice makes it better; a file carries it', async ({ page }, info) => {
+test('nearer is wetter; B stands beside A; the first advice makes it better; a file carries it', async ({
+  page,
+}, info) => {
   await page.goto('/lab');
   await settled(page);
   const wet = await figure(page, 'Wet, last coat');
@@ -29,7 +45,8 @@ test('nearer is wetter; B stands beside A; the first advice makes it better; a f
   expect(await figure(page, 'Wet, last coat')).toBe(wet);
 
   // The best single change is made at a touch, and B is better for it.
-  const runs = async () => Number(/B \w+ (\d+) %/.exec((await page.locator('[data-risk="run"]').textContent())!)![1]);
+  const runs = async () =>
+    Number(/B \w+ (\d+) %/.exec((await page.locator('[data-risk="run"]').textContent())!)![1]);
   const before = await runs();
   await page.getByRole('button', { name: 'Do it' }).first().click();
   await settled(page);
@@ -42,7 +59,9 @@ test('nearer is wetter; B stands beside A; the first advice makes it better; a f
   await page.getByRole('menuitem', { name: 'Share as a file' }).click();
   const path = info.outputPath('spray-lab.json');
   await (await download).saveAs(path);
-  const shared = JSON.parse(await readFile(path, 'utf8')) as { b: { settings: { distanceMm: number } } };
+  const shared = JSON.parse(await readFile(path, 'utf8')) as {
+    b: { settings: { distanceMm: number } };
+  };
   await page.getByRole('button', { name: 'Save, send, share' }).click();
   await page.getByRole('menuitem', { name: 'Begin afresh' }).click();
   await expect(page.getByRole('button', { name: 'Set a B beside it' })).toBeVisible();
@@ -50,13 +69,21 @@ test('nearer is wetter; B stands beside A; the first advice makes it better; a f
   await expect(page.getByText('Move B')).toBeVisible();
 
   // A file that is no set-up is refused in words, and nothing changes.
-  await writeFile(path, JSON.stringify({ ...shared, b: { ...shared.b, settings: { ...shared.b.settings, distanceMm: 5 } } }));
+  await writeFile(
+    path,
+    JSON.stringify({
+      ...shared,
+      b: { ...shared.b, settings: { ...shared.b.settings, distanceMm: 5 } },
+    }),
+  );
   await page.locator('input[type="file"]').setInputFiles(path);
   await expect(page.getByText(/b\.settings\.distanceMm/)).toBeVisible();
   await expect(page.getByText('Move B')).toBeVisible();
 });
 
-test('a phone shows the figures first and the levers below, in booth light too', async ({ page }) => {
+test('a phone shows the figures first and the levers below, in booth light too', async ({
+  page,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto('/lab');
   await settled(page);
@@ -67,7 +94,9 @@ test('a phone shows the figures first and the levers below, in booth light too',
   await page.getByRole('button', { name: 'Office' }).click();
 });
 
-test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({ page }) => {
+test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({
+  page,
+}) => {
   await page.goto(`/tickets/${await ownTicket('Linnet hatchback, for the lab')}`);
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();

@@ -1,6 +1,16 @@
-/** Guns and air: a gun from nothing to its first coat, a painter with only a wall gauge, a garage whose compressor cannot hold. */
+/**
+ * Guns and air: a gun from nothing to its first coat, a painter with only a wall gauge, a garage
+ * whose compressor cannot hold.
+ */
 import { expect, test, type Page } from '@playwright/test';
-import { TEN_O_CLOCK, answerGate, choose, expectAccessible, passTestGate, steerProbe } from './shop.ts';
+import {
+  TEN_O_CLOCK,
+  answerGate,
+  choose,
+  expectAccessible,
+  passTestGate,
+  steerProbe,
+} from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.beforeEach(async () => {
@@ -26,7 +36,9 @@ const steerGauge = (change: object) =>
     body: JSON.stringify(change),
   });
 
-test('a gun from nothing: described, tested on paper, caught, and on to its first coat', async ({ page }) => {
+test('a gun from nothing: described, tested on paper, caught, and on to its first coat', async ({
+  page,
+}) => {
   await page.goto('/guns');
   await expectAccessible(page);
   await page.getByRole('link', { name: 'New gun' }).click();
@@ -70,7 +82,9 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   await page.getByRole('textbox', { name: /^Fan out/ }).fill('2');
   await page.getByRole('textbox', { name: 'Seconds caught' }).fill('30');
   await page.getByRole('textbox', { name: 'Caught', exact: true }).fill('95');
-  await expect(page.getByLabel('What it tells').getByText(/Paint, as this gun would be set/)).toBeVisible();
+  await expect(
+    page.getByLabel('What it tells').getByText(/Paint, as this gun would be set/),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Keep this test' }).click();
   await expect(page.getByText(/190 ml a minute at 3½ turns/)).toBeVisible();
   await expectAccessible(page);
@@ -94,20 +108,26 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   await expect(page.locator('[data-knob]').first()).toContainText('Hand');
   await page.getByRole('button', { name: 'Too wet, drifting' }).click();
   await page.getByRole('button', { name: 'Heavy in the middle' }).click();
-  await expect(page.locator('[data-knob]').first()).toContainText('Fan: 2¼ turns out → 2½ turns out');
+  await expect(page.locator('[data-knob]').first()).toContainText(
+    'Fan: 2¼ turns out → 2½ turns out',
+  );
   await page.getByRole('button', { name: 'Set it so, and shoot again' }).click();
   await expect(fan).toContainText('looked heavy in the middle');
   await page.getByRole('button', { name: /Pattern even/ }).click();
   await page.getByLabel(/Room, people and protection/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
-  await expect(page.getByRole('group', { name: 'Pressure at the gun' })).toContainText('At the gun now');
+  await expect(page.getByRole('group', { name: 'Pressure at the gun' })).toContainText(
+    'At the gun now',
+  );
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
   await page.goto('/guns');
   await expect(page.getByRole('link', { name: /Plover/ })).toContainText('Clean before');
 });
 
-test('a painter with only a wall gauge reads what it must show, and makes the line his own', async ({ page }) => {
+test('a painter with only a wall gauge reads what it must show, and makes the line his own', async ({
+  page,
+}) => {
   await page.goto('/');
   await beThePainter(page, 'Osric');
   await openTicket(page, /Tern 125 tank, transparent red/);
@@ -117,11 +137,14 @@ test('a painter with only a wall gauge reads what it must show, and makes the li
   const wall = page.locator('[data-setting="wall"]');
   await expect(wall).toContainText('by your own two gauges');
   const [wallBar, gunBar] = await Promise.all(
-    ['wall', 'inletKPa'].map(async (name) => parseFloat(await page.locator(`[data-setting="${name}"] .figure`).innerText())),
+    ['wall', 'inletKPa'].map(async (name) =>
+      parseFloat(await page.locator(`[data-setting="${name}"] .figure`).innerText()),
+    ),
   );
   expect(wallBar).toBeGreaterThan(gunBar!);
 
-  // A thicker hose is fitted: the old loss says nothing any more, and two gauges make it known again.
+  // A thicker hose is fitted: the old loss says nothing any more, and two gauges make it known
+  // again.
   await wall.getByRole('link', { name: 'Loft drop' }).click();
   await expect(page.getByRole('img', { name: /Pressure from the wall/ })).toBeVisible();
   await expect(page.getByRole('rowheader', { name: '12.7 mm hose' })).toBeVisible();
@@ -143,8 +166,12 @@ test('a painter with only a wall gauge reads what it must show, and makes the li
   await beThePainter(page, 'Nell');
 });
 
-test('by ear: from little air upwards, stopped when the spots are gone, kept as a baseline', async ({ page }) => {
-  const setup = (await (await fetch(`${ADDRESS}/api/setup`)).json()) as { painters: { id: string; name: string; way: object }[] };
+test('by ear: from little air upwards, stopped when the spots are gone, kept as a baseline', async ({
+  page,
+}) => {
+  const setup = (await (await fetch(`${ADDRESS}/api/setup`)).json()) as {
+    painters: { id: string; name: string; way: object }[];
+  };
   const { id, ...wilf } = setup.painters.find(({ name }) => name === 'Wilf')!;
   const reply = await fetch(`${ADDRESS}/api/painters/${id}`, {
     method: 'PUT',
@@ -170,7 +197,9 @@ test('by ear: from little air upwards, stopped when the spots are gone, kept as 
   await beThePainter(page, 'Nell');
 });
 
-test('a garage whose compressor cannot hold says when, and the coat keeps how low it fell', async ({ page }) => {
+test('a garage whose compressor cannot hold says when, and the coat keeps how low it fell', async ({
+  page,
+}) => {
   await page.goto('/guns');
   await page.getByRole('link', { name: /Shed hose/ }).click();
   await pick(page, 'For the gun', 'Heron');

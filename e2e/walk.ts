@@ -1,4 +1,7 @@
-/** What lies behind a journey, done through the API as the cards do it: a coat laid from gate to look, days gone by, a room set up otherwise. */
+/**
+ * What lies behind a journey, done through the API as the cards do it: a coat laid from gate to
+ * look, days gone by, a room set up otherwise.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -11,7 +14,9 @@ import { ADDRESS } from './shopServer.ts';
 async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: object): Promise<T> {
   const reply = await fetch(`${ADDRESS}/api${path}`, {
     method,
-    ...(body ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) } : {}),
+    ...(body
+      ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
+      : {}),
   });
   const text = await reply.text();
   expect(reply.ok, `${method} ${path}: ${text}`).toBe(true);
@@ -19,14 +24,19 @@ async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: obje
 }
 const read = (ticketId: string) => call<TicketWhole>('GET', `/tickets/${ticketId}`);
 
-/** The coat at this place of the ticket, in the order of spraying: gate, plan, mix, spray, flash and look. */
+/**
+ * The coat at this place of the ticket, in the order of spraying: gate, plan, mix, spray, flash and
+ * look.
+ */
 export async function layCoat(ticketId: string, nth: number, seen: string[]): Promise<void> {
   let whole = await read(ticketId);
   const { painterId } = whole.ticket;
   const coat = () => whole.coats[nth]!;
   const stage = whole.ticket.stages.find(({ id }) => id === coat().stageId)!;
-  const tap = async (path: string, body: object) => (whole = await call('POST', path, { painterId, ...body }));
-  const versioned = (path: string, body: object = {}) => tap(`/coats/${coat().id}/${path}`, { version: coat().version, ...body });
+  const tap = async (path: string, body: object) =>
+    (whole = await call('POST', path, { painterId, ...body }));
+  const versioned = (path: string, body: object = {}) =>
+    tap(`/coats/${coat().id}/${path}`, { version: coat().version, ...body });
   await tap(`/tickets/${ticketId}/gate-answers`, {
     id: newId(),
     stageId: stage.id,
@@ -51,7 +61,10 @@ export async function layCoat(ticketId: string, nth: number, seen: string[]): Pr
   await versioned('spray-end');
   await letMinutesPass(120);
   const timer = whole.timers.find(({ coatId, kind }) => coatId === coat().id && kind === 'flash')!;
-  await tap(`/timers/${timer.id}/confirm`, { version: timer.version, tests: { touch: 'dry', edge: 'dry' } });
+  await tap(`/timers/${timer.id}/confirm`, {
+    version: timer.version,
+    tests: { touch: 'dry', edge: 'dry' },
+  });
   await versioned('look', { done: {}, seen, rating: 'fair', note: '' });
 }
 
@@ -73,7 +86,9 @@ export async function roomOf(ticketId: string): Promise<Room> {
 
 /** Set up as it was, whatever its version is by now. */
 export async function setRoom(room: Room): Promise<void> {
-  const { version } = (await call<ShopSetup>('GET', '/setup')).rooms.find(({ id }) => id === room.id)!;
+  const { version } = (await call<ShopSetup>('GET', '/setup')).rooms.find(
+    ({ id }) => id === room.id,
+  )!;
   const { id, ...body } = room;
   await call('PUT', `/rooms/${id}`, { ...body, version });
 }

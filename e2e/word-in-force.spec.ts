@@ -1,6 +1,17 @@
-/** Whatever is chosen is judged at once by the rule in force: a grade, a fan, a paint's own class, a recipe. */
+/**
+ * Whatever is chosen is judged at once by the rule in force: a grade, a fan, a paint's own class, a
+ * recipe.
+ */
 import { expect, test, type Page } from '@playwright/test';
-import { answerGate, choose, expectAccessible, letMinutesPass, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  choose,
+  expectAccessible,
+  letMinutesPass,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 
 test.afterAll(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -23,7 +34,9 @@ const pourAndGo = async (page: Page) => {
   await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
 };
 
-test('an own grade in the heat: edge, flash and cautions are its own at once, and stay with the plan', async ({ page }) => {
+test('an own grade in the heat: edge, flash and cautions are its own at once, and stay with the plan', async ({
+  page,
+}) => {
   await steerProbe({ minute: 840, shiftC: 10 });
   await toMix(page, await ownTicket('Linnet hatchback, in the heat', 'sealer'));
   const ours = await minutesIn(page, '[data-open-time]');
@@ -35,13 +48,17 @@ test('an own grade in the heat: edge, flash and cautions are its own at once, an
   await expect(page.getByText(/T-10 is fast for/)).toBeVisible();
   await expectAccessible(page);
   await pourAndGo(page);
-  await expect(page.getByRole('region', { name: 'What to expect' }).getByText('The flash clock: this rules')).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'What to expect' }).getByText('The flash clock: this rules'),
+  ).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'done Mix' }).click();
   await expect(page.getByText(/T-10/).first()).toBeVisible();
 });
 
-test('a fan closed under a limit at the cap is refused on the gun card, and the fan stays as it was', async ({ page }) => {
+test('a fan closed under a limit at the cap is refused on the gun card, and the fan stays as it was', async ({
+  page,
+}) => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
   await toMix(page, await ownTicket('Linnet hatchback, fan shut', 'base'));
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
@@ -53,7 +70,9 @@ test('a fan closed under a limit at the cap is refused on the gun card, and the 
   await page.getByRole('textbox', { name: /^Yours: fan out/ }).fill('0');
   await page.getByRole('textbox', { name: 'A word why' }).fill('a thin stripe');
   await page.getByRole('button', { name: 'Use mine' }).click();
-  await expect(page.getByText(/at the cap; .*10 psi.* is the limit set for this place/).first()).toBeVisible();
+  await expect(
+    page.getByText(/at the cap; .*10 psi.* is the limit set for this place/).first(),
+  ).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await expect(fan).not.toContainText('a thin stripe');
@@ -104,7 +123,9 @@ test('a recipe of 20 % pours 20 %, on the card, in the list and in the cup', asy
       .getByText(/\d+ ml/)
       .first()
       .textContent();
-  const [paint, adjuster] = [await poured(/sealer paint/i), await poured(/W-5/)].map((text) => Number.parseFloat(text!));
+  const [paint, adjuster] = [await poured(/sealer paint/i), await poured(/W-5/)].map((text) =>
+    Number.parseFloat(text!),
+  );
   expect(adjuster! / paint!).toBeCloseTo(0.2, 1);
   await expectAccessible(page);
 });

@@ -1,11 +1,18 @@
 /**
  * The command line's door to the registry.
  *   ask NAME [FILE.json]   ask --list   ask NAME --schema   ask --batch
- * Exit 0: answered (a stop among its verdicts or not); 2: bad input; 3: no such calculation; 1: our own fault.
+ * Exit 0: answered (a stop among its verdicts or not); 2: bad input; 3: no such calculation; 1: our
+ * own fault.
  */
 import { existsSync, readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { answerOrRefuse, calculationNames, isCalculationName, schemasOf, type Outcome } from '@orthochrom/contract/registry.ts';
+import {
+  answerOrRefuse,
+  calculationNames,
+  isCalculationName,
+  schemasOf,
+  type Outcome,
+} from '@orthochrom/contract/registry.ts';
 
 const MOST_BYTES = 1_000_000;
 const NOT_JSON = { code: 'not-json', message: 'This is not JSON, or over 1 MB.', path: [] };
@@ -26,8 +33,16 @@ function parsed(text: string): { value: unknown } | undefined {
 }
 
 function internal(fault: unknown): Outcome {
-  process.stderr.write(`${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}\n`);
-  return { error: { code: 'internal', message: 'The program failed on this; nothing was worked out.', path: [] } };
+  process.stderr.write(
+    `${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}\n`,
+  );
+  return {
+    error: {
+      code: 'internal',
+      message: 'The program failed on this; nothing was worked out.',
+      path: [],
+    },
+  };
 }
 
 function guarded(work: () => Outcome): Outcome {
@@ -49,7 +64,9 @@ function single(name: string, file?: string): void {
       ? { error: { code: 'not-json', message: `There is no file ${file}.`, path: [] } }
       : outcomeOf(name, isCalculationName(name) ? readFileSync(file ?? 0, 'utf8') : ''),
   );
-  process.stdout.write(`${JSON.stringify('answer' in outcome ? outcome.answer : outcome, null, 2)}\n`);
+  process.stdout.write(
+    `${JSON.stringify('answer' in outcome ? outcome.answer : outcome, null, 2)}\n`,
+  );
   if ('error' in outcome) process.stderr.write(`${outcome.error.message}\n`);
   process.exitCode = exitCodeOf(outcome);
 }
@@ -65,8 +82,13 @@ async function batch(): Promise<void> {
 
 function batchReply(text: string, line: number): unknown {
   const request = parsed(text);
-  if (!request || typeof request.value !== 'object' || request.value === null) return { id: null, line, error: NOT_JSON };
-  const { id = null, name, input } = request.value as { id?: unknown; name?: unknown; input?: unknown };
+  if (!request || typeof request.value !== 'object' || request.value === null)
+    return { id: null, line, error: NOT_JSON };
+  const {
+    id = null,
+    name,
+    input,
+  } = request.value as { id?: unknown; name?: unknown; input?: unknown };
   return { id, ...guarded(() => answerOrRefuse(String(name), input)) };
 }
 
@@ -75,7 +97,8 @@ if (first === '--list') process.stdout.write(`${calculationNames.join('\n')}\n`)
 else if (first === '--batch') await batch();
 else if (first && second === '--schema' && isCalculationName(first))
   process.stdout.write(`${JSON.stringify(schemasOf(first), null, 2)}\n`);
-else if (first && !first.startsWith('--')) single(first, second === '--schema' ? undefined : second);
+else if (first && !first.startsWith('--'))
+  single(first, second === '--schema' ? undefined : second);
 else {
   process.stderr.write('ask NAME [FILE.json] | ask --list | ask NAME --schema | ask --batch\n');
   process.exitCode = 2;

@@ -1,6 +1,6 @@
 /**
- * npm run bench: the live plan of one coat (reducer, mix, setup, recoat) per second, beside a plain JSON round trip of the
- * same input. The ratio is what is told: it hardly depends on the machine.
+ * npm run bench: the live plan of one coat (reducer, mix, setup, recoat) per second, beside a plain
+ * JSON round trip of the same input. The ratio is what is told: it hardly depends on the machine.
  */
 import { readFileSync } from 'node:fs';
 import { benchFaults } from './benchFaults.ts';
@@ -16,7 +16,10 @@ const example = (name: string, title: string): unknown => {
   return list.find((pair) => pair.title === title)!.input;
 };
 const PLAN = {
-  reducer: { ...(example('reducer', 'frost outside, 22 °C in the booth: the booth decides') as object), risks: false },
+  reducer: {
+    ...(example('reducer', 'frost outside, 22 °C in the booth: the booth decides') as object),
+    risks: false,
+  },
   mix: example('mix', '900 ml of single stage 4:1:1 by weight, two cups'),
   setup: { ...(example('setup', 'clear with the sheet at hand') as object), plans: false },
   recoat: example('recoat', 'second coat of clear at four minutes'),
@@ -45,7 +48,9 @@ console.log(`live plan of one coat    ${plans.toFixed(0)} per second`);
 console.log(`JSON round trip of it    ${trips.toFixed(0)} per second`);
 console.log(`ratio                    ${(trips / plans).toFixed(1)} round trips a plan`);
 const day = example('schedule', 'a shop that warms: each mix its own grade');
-console.log(`a day on the clock       ${(plans / perSecond(() => answerOrRefuse('schedule', day))).toFixed(1)} live plans`);
+console.log(
+  `a day on the clock       ${(plans / perSecond(() => answerOrRefuse('schedule', day))).toFixed(1)} live plans`,
+);
 benchFilm(example('coat', 'two coats of clear as the trade does them') as Record<string, unknown>, {
   ...(PLAN.setup as object),
   plans: true,

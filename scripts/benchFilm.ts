@@ -1,4 +1,7 @@
-/** The forward model's two kernels beside the same in plain C, what a live answer costs, and how cost grows. */
+/**
+ * The forward model's two kernels beside the same in plain C, what a live answer costs, and how
+ * cost grows.
+ */
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
@@ -32,7 +35,9 @@ export function bestMs(work: () => unknown, rounds = 15): number {
 function inC(name: string, pieces: number): number | undefined {
   try {
     const out = path.join(mkdtempSync(path.join(tmpdir(), 'bench-')), name);
-    execFileSync('cc', ['-O3', '-o', out, path.join(folder, `${name}.c`), '-lm'], { stdio: 'ignore' });
+    execFileSync('cc', ['-O3', '-o', out, path.join(folder, `${name}.c`), '-lm'], {
+      stdio: 'ignore',
+    });
     const runs = Array.from({ length: 5 }, () =>
       Number(
         execFileSync(out, [String(pieces)])
@@ -70,12 +75,17 @@ function dryingRun(): void {
       8,
     );
   const air = airOver(
-    { roomAir: { airTemperatureC: 21, relativeHumidityPercent: 50 }, airSpeedMPerS: 0.3, substrate: 'metal' },
+    {
+      roomAir: { airTemperatureC: 21, relativeHumidityPercent: 50 },
+      airSpeedMPerS: 0.3,
+      substrate: 'metal',
+    },
     1,
   );
   const panel = { temperatureC: 21 };
   const work = workspaceFor(24);
-  for (let s = 0; s < STEPS; s++) dryingStep(stack, panel, air, work, { seconds: 0.1 * (s + 1), diffusion: 1 });
+  for (let s = 0; s < STEPS; s++)
+    dryingStep(stack, panel, air, work, { seconds: 0.1 * (s + 1), diffusion: 1 });
 }
 const map = () =>
   filmMapOf({
@@ -109,10 +119,14 @@ export function benchFilm(coatInput: Record<string, unknown>, setupInput: unknow
     `${mapMs.toFixed(1)} ms${mapCNs ? `, ${((mapMs * 1e6) / mapCNs).toFixed(2)} times C` : ''}`,
   );
   const coats = (count: number) => Array.from({ length: count }, () => ({ flashMinutes: 14 }));
-  const coat = (count: number, more: object) => () => answerOrRefuse('coat', { ...coatInput, coats: coats(count), ...more });
+  const coat = (count: number, more: object) => () =>
+    answerOrRefuse('coat', { ...coatInput, coats: coats(count), ...more });
   line('coat, three coats, best guess', `${bestMs(coat(3, { spread: false }), 30).toFixed(1)} ms`);
   line('coat, three coats, with spread', `${bestMs(coat(3, {})).toFixed(0)} ms`);
-  line('setup with its plans', `${bestMs(() => answerOrRefuse('setup', setupInput)).toFixed(0)} ms`);
+  line(
+    'setup with its plans',
+    `${bestMs(() => answerOrRefuse('setup', setupInput)).toFixed(0)} ms`,
+  );
   const [one, two, four] = [1, 2, 4].map((count) => bestMs(coat(count, { spread: false }), 20));
   line('cost of 1 : 2 : 4 coats', `1 : ${(two! / one!).toFixed(1)} : ${(four! / one!).toFixed(1)}`);
 }

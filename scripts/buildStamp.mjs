@@ -1,4 +1,6 @@
-/** A fingerprint of everything that the build reads: when it is the same, there is nothing to build. */
+/**
+ * A fingerprint of everything that the build reads: when it is the same, there is nothing to build.
+ */
 import { createHash } from 'node:crypto';
 import { readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
@@ -11,7 +13,12 @@ const READ = [
   'packages/web/src',
   'packages/web/public',
 ];
-const SINGLE = ['package-lock.json', 'packages/web/index.html', 'packages/web/vite.config.ts', 'packages/server/vite.config.ts'];
+const SINGLE = [
+  'package-lock.json',
+  'packages/web/index.html',
+  'packages/web/vite.config.ts',
+  'packages/server/vite.config.ts',
+];
 
 export function buildStamp(root) {
   const hash = createHash('sha256');
@@ -20,9 +27,10 @@ export function buildStamp(root) {
     hash.update(`${file} ${size} ${mtimeMs}\n`);
   };
   for (const folder of READ)
-    for (const entry of readdirSync(path.join(root, folder), { recursive: true, withFileTypes: true }).sort((a, b) =>
-      a.parentPath + a.name < b.parentPath + b.name ? -1 : 1,
-    ))
+    for (const entry of readdirSync(path.join(root, folder), {
+      recursive: true,
+      withFileTypes: true,
+    }).sort((a, b) => (a.parentPath + a.name < b.parentPath + b.name ? -1 : 1)))
       if (entry.isFile()) add(path.relative(root, path.join(entry.parentPath, entry.name)));
   SINGLE.forEach(add);
   return hash.digest('hex');

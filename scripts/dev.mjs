@@ -1,4 +1,7 @@
-/** npm run dev: the server from source, restarted on change, on a database of its own, and the web with hot reload. */
+/**
+ * npm run dev: the server from source, restarted on change, on a database of its own, and the web
+ * with hot reload.
+ */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -7,7 +10,10 @@ import { startCluster } from './postgres.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 ensurePackages(root, console.log);
-const cluster = await startCluster({ folder: path.join(root, '.data', 'dev-database'), say: console.log });
+const cluster = await startCluster({
+  folder: path.join(root, '.data', 'dev-database'),
+  say: console.log,
+});
 cluster.ensureDatabase('orthochrom');
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const env = {

@@ -5,7 +5,10 @@ import path from 'node:path';
 import { Plain } from './postgres.mjs';
 
 export function ensurePackages(root, say) {
-  const [lock, mark] = [path.join(root, 'package-lock.json'), path.join(root, 'node_modules', '.package-lock.json')];
+  const [lock, mark] = [
+    path.join(root, 'package-lock.json'),
+    path.join(root, 'node_modules', '.package-lock.json'),
+  ];
   if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000) return;
   say('Installing npm packages …');
   const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
@@ -13,5 +16,7 @@ export function ensurePackages(root, say) {
     stdio: ['ignore', 'inherit', 'inherit'],
   });
   if (done.status !== 0)
-    throw new Plain('npm could not install the packages. Is the package registry reachable? Start again when it is.');
+    throw new Plain(
+      'npm could not install the packages. Is the package registry reachable? Start again when it is.',
+    );
 }

@@ -1,10 +1,19 @@
 /**
- * A private PostgreSQL cluster on loopback, from Debian's packages: found or installed, made, started, stopped.
- * Plain Node: it runs before anything is installed.
+ * A private PostgreSQL cluster on loopback, from Debian's packages: found or installed, made,
+ * started, stopped. Plain Node: it runs before anything is installed.
  */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -27,7 +36,9 @@ const asDatabaseUser = (command, args) =>
 
 function binFolder() {
   const debian = '/usr/lib/postgresql';
-  const versions = existsSync(debian) ? readdirSync(debian).sort((a, b) => Number(a) - Number(b)) : [];
+  const versions = existsSync(debian)
+    ? readdirSync(debian).sort((a, b) => Number(a) - Number(b))
+    : [];
   const folders = [
     ...versions.map((version) => path.join(debian, version, 'bin')).reverse(),
     ...(process.env.PATH ?? '').split(':'),
@@ -43,15 +54,23 @@ export function aptInstall(packages, say) {
     );
   const sudo = isRoot ? [] : ['sudo', '-n'];
   if (!isRoot && !run('sudo', ['-n', 'true']).ok)
-    throw new Plain(`${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`);
+    throw new Plain(
+      `${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`,
+    );
   say(`Installing ${packages.join(', ')} from Debian's packages …`);
   const apt = (...args) => {
     const [command, ...rest] = [...sudo, 'apt-get', '-q', '-y', ...args];
-    return run(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }, maxBuffer: 64e6 });
+    return run(command, rest, {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      maxBuffer: 64e6,
+    });
   };
   apt('update');
   const done = apt('install', '--no-install-recommends', ...packages);
-  if (!done.ok) throw new Plain(`Installing ${packages.join(' ')} failed:\n${done.out.split('\n').slice(-4).join('\n')}`);
+  if (!done.ok)
+    throw new Plain(
+      `Installing ${packages.join(' ')} failed:\n${done.out.split('\n').slice(-4).join('\n')}`,
+    );
 }
 
 export function ensurePostgres(say) {
@@ -59,7 +78,8 @@ export function ensurePostgres(say) {
   if (found) return found;
   aptInstall(['postgresql'], say);
   const installed = binFolder();
-  if (!installed) throw new Plain('PostgreSQL was installed, yet its programs are not where Debian puts them.');
+  if (!installed)
+    throw new Plain('PostgreSQL was installed, yet its programs are not where Debian puts them.');
   return installed;
 }
 
@@ -73,12 +93,19 @@ export const freePort = () =>
     });
   });
 
-/** The wished folder where the database's user can reach it; else a place of its own, with a sentence. */
+/**
+ * The wished folder where the database's user can reach it; else a place of its own, with a
+ * sentence.
+ */
 function reachableFolder(wished, say) {
   mkdirSync(wished, { recursive: true });
   if (!isRoot) return wished;
-  if (run('chown', [DATABASE_USER, wished]).ok && asDatabaseUser('test', ['-w', wished]).ok) return wished;
-  const elsewhere = path.join('/var/lib/orthochrom', createHash('sha256').update(wished).digest('hex').slice(0, 12));
+  if (run('chown', [DATABASE_USER, wished]).ok && asDatabaseUser('test', ['-w', wished]).ok)
+    return wished;
+  const elsewhere = path.join(
+    '/var/lib/orthochrom',
+    createHash('sha256').update(wished).digest('hex').slice(0, 12),
+  );
   say(`The database's user cannot reach ${wished}; the data lies in ${elsewhere} instead.`);
   mkdirSync(elsewhere, { recursive: true });
   run('chown', [DATABASE_USER, elsewhere]);
@@ -103,7 +130,8 @@ function makeCluster(bin, folder, durable) {
     '--locale=C.UTF-8',
     ...(durable ? [] : ['--no-sync']),
   ]);
-  if (!made.ok) throw new Plain(`The database could not be made in ${folder}: ${made.out.split('\n').at(-1)}`);
+  if (!made.ok)
+    throw new Plain(`The database could not be made in ${folder}: ${made.out.split('\n').at(-1)}`);
   rmSync(cluster, { recursive: true, force: true });
   renameSync(draft, cluster);
   return cluster;
@@ -114,14 +142,17 @@ function setAside(folder, bin, say) {
   const cluster = path.join(folder, 'cluster');
   if (!existsSync(cluster)) return;
   asDatabaseUser(path.join(bin, 'pg_ctl'), ['-D', cluster, 'stop', '-m', 'fast', '-w']);
-  const aside = path.join(folder, `cluster-until-${new Date().toISOString().replace(/[:.]/g, '-')}`);
+  const aside = path.join(
+    folder,
+    `cluster-until-${new Date().toISOString().replace(/[:.]/g, '-')}`,
+  );
   renameSync(cluster, aside);
   say(`A fresh shop. What was there is kept in ${aside}.`);
 }
 
 /**
- * Starts the cluster in `folder`, making it first where there is none. A server left over from a start that was
- * killed is stopped first; PostgreSQL itself recovers what was acknowledged.
+ * Starts the cluster in `folder`, making it first where there is none. A server left over from a
+ * start that was killed is stopped first; PostgreSQL itself recovers what was acknowledged.
  */
 export async function startCluster({ folder, say, durable = true, fresh = false }) {
   const bin = ensurePostgres(say);
@@ -145,11 +176,20 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
   ];
   const log = path.join(place, 'postgres.log');
   const started = control('-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start');
-  if (!started.ok) throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
+  if (!started.ok)
+    throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
   return {
     url: (name) => `postgres://orthochrom@127.0.0.1:${port}/${name}`,
     ensureDatabase: (name) => {
-      const made = asDatabaseUser(path.join(bin, 'createdb'), ['-h', '127.0.0.1', '-p', String(port), '-U', 'orthochrom', name]);
+      const made = asDatabaseUser(path.join(bin, 'createdb'), [
+        '-h',
+        '127.0.0.1',
+        '-p',
+        String(port),
+        '-U',
+        'orthochrom',
+        name,
+      ]);
       if (!made.ok && !made.out.includes('already exists'))
         throw new Plain(`The database ${name} could not be made: ${made.out}`);
     },
@@ -161,4 +201,7 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
   };
 }
 
-const tail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n') : '(no log)');
+const tail = (file) =>
+  existsSync(file)
+    ? readFileSync(file, 'utf8').trim().split('\n').slice(-5).join('\n')
+    : '(no log)';

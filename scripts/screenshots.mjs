@@ -1,13 +1,17 @@
 /**
- * npm run screenshots [ADDRESS]: draws docs/screenshots anew from a freshly started shop, walking one coat of the demo.
- * It logs that coat, so give it a shop of its own: npm start -- --port 4355 --data /tmp/pictures
+ * npm run screenshots [ADDRESS]: draws docs/screenshots anew from a freshly started shop, walking
+ * one coat of the demo. It logs that coat, so give it a shop of its own: npm start -- --port 4355
+ * --data /tmp/pictures
  */
 import { chromium } from '@playwright/test';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:4355';
-const folder = path.join(path.dirname(path.dirname(fileURLToPath(import.meta.url))), 'docs/screenshots');
+const folder = path.join(
+  path.dirname(path.dirname(fileURLToPath(import.meta.url))),
+  'docs/screenshots',
+);
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   chromiumSandbox: false,
@@ -27,7 +31,8 @@ const shoot = async (name) => {
   await page.mouse.move(2, 2);
   await page.screenshot({ path: path.join(folder, `${name}.png`) });
 };
-const choose = (group, answer) => page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
+const choose = (group, answer) =>
+  page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
 const press = (name) => page.getByRole('button', { name }).click();
 
 await steer({ minute: 455 });
@@ -60,7 +65,10 @@ await page.getByRole('textbox', { name: 'H-2' }).fill('45');
 await press('Added: now it is right');
 await press('Mixed: the pot life runs');
 await shoot('ticket-gun');
-await page.getByRole('region', { name: 'What to expect' }).getByText('Ready, says the model').waitFor();
+await page
+  .getByRole('region', { name: 'What to expect' })
+  .getByText('Ready, says the model')
+  .waitFor();
 await page.getByRole('region', { name: 'What to expect' }).scrollIntoViewIfNeeded();
 await shoot('ticket-expect');
 await press(/Pattern even/);

@@ -1,6 +1,7 @@
 /**
- * npm start: everything from a bare machine to the shop's address. Installs what is missing, starts a private PostgreSQL
- * on loopback, builds what changed, migrates, loads the invented shop into an empty database, and serves.
+ * npm start: everything from a bare machine to the shop's address. Installs what is missing, starts
+ * a private PostgreSQL on loopback, builds what changed, migrates, loads the invented shop into an
+ * empty database, and serves.
  *   --port N   --data FOLDER   --fresh   DATABASE_URL=… to use a database of your own
  */
 import { spawn, spawnSync } from 'node:child_process';
@@ -29,9 +30,15 @@ function options() {
     const port = Number(values.port);
     if (!Number.isInteger(port) || port < 1 || port > 65535)
       throw new Plain(`--port is ${values.port}; a whole number from 1 to 65535 is wanted.`);
-    return { port, data: path.resolve(values.data ?? path.join(root, '.data')), fresh: values.fresh };
+    return {
+      port,
+      data: path.resolve(values.data ?? path.join(root, '.data')),
+      fresh: values.fresh,
+    };
   } catch (fault) {
-    throw fault instanceof Plain ? fault : new Plain(`${fault.message}\nThere are --port N, --data FOLDER and --fresh.`);
+    throw fault instanceof Plain
+      ? fault
+      : new Plain(`${fault.message}\nThere are --port N, --data FOLDER and --fresh.`);
   }
 }
 
@@ -43,9 +50,14 @@ function makeDataFolder(folder) {
     rmSync(probe);
   } catch (fault) {
     const why =
-      { EROFS: 'the disk is read-only', EACCES: 'you may not write there', ENOSPC: 'the disk is full' }[fault.code] ??
-      fault.message;
-    throw new Plain(`Nothing can be written to ${folder}: ${why}. Name another folder: npm start -- --data FOLDER`);
+      {
+        EROFS: 'the disk is read-only',
+        EACCES: 'you may not write there',
+        ENOSPC: 'the disk is full',
+      }[fault.code] ?? fault.message;
+    throw new Plain(
+      `Nothing can be written to ${folder}: ${why}. Name another folder: npm start -- --data FOLDER`,
+    );
   }
 }
 
@@ -95,10 +107,14 @@ function build() {
   if (isBuilt && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
   say('Building …');
   for (const name of ['server', 'web']) {
-    const done = spawnSync(path.join(root, 'node_modules/.bin/vite'), ['build', '--logLevel', 'error'], {
-      cwd: path.join(root, 'packages', name),
-      stdio: ['ignore', 'inherit', 'inherit'],
-    });
+    const done = spawnSync(
+      path.join(root, 'node_modules/.bin/vite'),
+      ['build', '--logLevel', 'error'],
+      {
+        cwd: path.join(root, 'packages', name),
+        stdio: ['ignore', 'inherit', 'inherit'],
+      },
+    );
     if (done.status !== 0) throw new Plain(`Building the ${name} failed; see above.`);
   }
   writeFileSync(stampFile, stamp);
@@ -106,22 +122,28 @@ function build() {
 
 /** Resolves when the server listens; rejects when it ends before. */
 function serve(port, databaseUrl) {
-  const server = spawn(process.execPath, ['--enable-source-maps', path.join(root, 'packages/server/dist/app/main.js')], {
-    cwd: root,
-    env: {
-      ...process.env,
-      STOP_WITH_PARENT: '1',
-      PORT: String(port),
-      DATABASE_URL: databaseUrl,
-      WEB_FOLDER: path.join(root, 'packages/web/dist'),
-      DEMO_FOLDER: path.join(root, 'packages/server/demo'),
+  const server = spawn(
+    process.execPath,
+    ['--enable-source-maps', path.join(root, 'packages/server/dist/app/main.js')],
+    {
+      cwd: root,
+      env: {
+        ...process.env,
+        STOP_WITH_PARENT: '1',
+        PORT: String(port),
+        DATABASE_URL: databaseUrl,
+        WEB_FOLDER: path.join(root, 'packages/web/dist'),
+        DEMO_FOLDER: path.join(root, 'packages/server/demo'),
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
+      detached: true,
     },
-    stdio: ['ignore', 'pipe', 'inherit'],
-    detached: true,
-  });
+  );
   const listening = new Promise((resolve, reject) => {
     server.stdout.on('data', (chunk) => String(chunk).includes('listening on') && resolve());
-    server.once('exit', (code) => reject(new Plain(`The server ended at once (${code}); its words stand above.`)));
+    server.once('exit', (code) =>
+      reject(new Plain(`The server ended at once (${code}); its words stand above.`)),
+    );
   });
   return { server, listening };
 }
@@ -129,7 +151,9 @@ function serve(port, databaseUrl) {
 async function main() {
   const { port, data, fresh } = options();
   if (!(await portComesFree(port)))
-    throw new Plain(`Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`);
+    throw new Plain(
+      `Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`,
+    );
   makeDataFolder(data);
   const release = claim(data);
   stopAll = release;

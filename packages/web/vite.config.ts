@@ -3,7 +3,11 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react()],
-  server: { host: '127.0.0.1', port: 4301, proxy: { '/api': process.env['API_URL'] ?? 'http://127.0.0.1:4300' } },
+  server: {
+    host: '127.0.0.1',
+    port: 4301,
+    proxy: { '/api': process.env['API_URL'] ?? 'http://127.0.0.1:4300' },
+  },
   worker: { format: 'es' },
   build: {
     outDir: 'dist',

@@ -1,11 +1,27 @@
 /**
- * The unit ends a name; two names of different units are never assigned, added or compared as they are, and a number whose
- * name ends in what looks like a unit but is none of ours is refused: a new unit is written down here before it is used.
- * It sees names only: a call or a product in between is taken as a conversion.
+ * The unit ends a name; two names of different units are never assigned, added or compared as they
+ * are, and a number whose name ends in what looks like a unit but is none of ours is refused: a new
+ * unit is written down here before it is used. It sees names only: a call or a product in between
+ * is taken as a conversion.
  */
 const UNITS = [
   ...['Um', 'Mm', 'M', 'Mm2', 'M2', 'M3', 'Ml', 'L', 'Deg', 'Px'],
-  ...['Ms', 'S', 'S2', 'Seconds', 'Second', 'Min', 'Minutes', 'Minute', 'Hours', 'Hour', 'Days', 'Day', 'Months', 'Years'],
+  ...[
+    'Ms',
+    'S',
+    'S2',
+    'Seconds',
+    'Second',
+    'Min',
+    'Minutes',
+    'Minute',
+    'Hours',
+    'Hour',
+    'Days',
+    'Day',
+    'Months',
+    'Years',
+  ],
   ...['C', 'F', 'K', 'Pa', 'MPaS', 'PaS', 'KPa', 'Bar', 'Psi', 'Cfm', 'Inch'],
   ...['G', 'Kg', 'Grams', 'Mol', 'N', 'J', 'W', 'Percent', 'Fraction', 'Turns', 'TurnsOut', 'Bits'],
 ].sort((a, b) => b.length - a.length);
@@ -79,7 +95,9 @@ const camel = (name) =>
   /^[A-Z][A-Z0-9_]*$/.test(name) && name.includes('_')
     ? name
         .split('_')
-        .map((word, i) => (i === 0 ? word.toLowerCase() : (SPELT[word] ?? word[0] + word.slice(1).toLowerCase())))
+        .map((word, i) =>
+          i === 0 ? word.toLowerCase() : (SPELT[word] ?? word[0] + word.slice(1).toLowerCase()),
+        )
         .join('')
     : // `minutesPerSecond` begins with its unit; a single letter is a letter.
       name.length > 2 && !/^[A-Z0-9]+$/.test(name)
@@ -104,7 +122,8 @@ function nameOf(node) {
   if (!node) return undefined;
   if (node.type === 'Identifier') return node.name;
   if (node.type === 'MemberExpression' && !node.computed) return nameOf(node.property);
-  if (node.type === 'TSNonNullExpression' || node.type === 'ChainExpression') return nameOf(node.expression);
+  if (node.type === 'TSNonNullExpression' || node.type === 'ChainExpression')
+    return nameOf(node.expression);
   return undefined;
 }
 
@@ -120,7 +139,8 @@ export const unitSuffix = {
     schema: [],
     messages: {
       differ: '{{left}} and {{right}} have different units: convert one of them.',
-      unknown: '{{name}} ends like a unit that is not known: use one of ours, or add it to scripts/lint/unit-suffix.js.',
+      unknown:
+        '{{name}} ends like a unit that is not known: use one of ours, or add it to scripts/lint/unit-suffix.js.',
     },
   },
   create(context) {
@@ -128,7 +148,8 @@ export const unitSuffix = {
       const [a, b] = [nameOf(left), nameOf(right)];
       if (!a || !b) return;
       const [ua, ub] = [unitOf(a), unitOf(b)];
-      if (ua && ub && ua !== ub) context.report({ node, messageId: 'differ', data: { left: a, right: b } });
+      if (ua && ub && ua !== ub)
+        context.report({ node, messageId: 'differ', data: { left: a, right: b } });
     };
     const known = (node, name) => {
       if (looksLikeUnit(name)) context.report({ node, messageId: 'unknown', data: { name } });
@@ -137,13 +158,21 @@ export const unitSuffix = {
       Property: (node) => !node.computed && !node.shorthand && check(node, node.key, node.value),
       VariableDeclarator: (node) => {
         check(node, node.id, node.init);
-        if (node.id.type === 'Identifier' && (isNumber(node.id.typeAnnotation) || isFigure(node.init))) known(node, node.id.name);
+        if (
+          node.id.type === 'Identifier' &&
+          (isNumber(node.id.typeAnnotation) || isFigure(node.init))
+        )
+          known(node, node.id.name);
       },
       AssignmentExpression: (node) => check(node, node.left, node.right),
-      BinaryExpression: (node) => CHECKED.includes(node.operator) && check(node, node.left, node.right),
+      BinaryExpression: (node) =>
+        CHECKED.includes(node.operator) && check(node, node.left, node.right),
       TSPropertySignature: (node) =>
-        isNumber(node.typeAnnotation) && node.key.type === 'Identifier' && known(node, node.key.name),
-      ':function > Identifier.params': (node) => isNumber(node.typeAnnotation) && known(node, node.name),
+        isNumber(node.typeAnnotation) &&
+        node.key.type === 'Identifier' &&
+        known(node, node.key.name),
+      ':function > Identifier.params': (node) =>
+        isNumber(node.typeAnnotation) && known(node, node.name),
     };
   },
 };

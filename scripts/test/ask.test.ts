@@ -14,13 +14,21 @@ const json = (text: string): Record<string, unknown> => JSON.parse(text) as Reco
 
 describe('ask', () => {
   it('answers on standard output and exits 0, a stop or not', () => {
-    const { status, stdout } = ask(['climate'], '{"airTemperatureC":8,"relativeHumidityPercent":90,"panelTemperatureC":4}');
+    const { status, stdout } = ask(
+      ['climate'],
+      '{"airTemperatureC":8,"relativeHumidityPercent":90,"panelTemperatureC":4}',
+    );
     expect(status).toBe(0);
-    expect((json(stdout)['verdicts'] as { level: string }[]).some(({ level }) => level === 'stop')).toBe(true);
+    expect(
+      (json(stdout)['verdicts'] as { level: string }[]).some(({ level }) => level === 'stop'),
+    ).toBe(true);
   });
 
   it('exits 2 on bad input, the same words on both outputs', () => {
-    const { status, stdout, stderr } = ask(['climate'], '{"airTemperatureC":8,"relativeHumidityPercent":104}');
+    const { status, stdout, stderr } = ask(
+      ['climate'],
+      '{"airTemperatureC":8,"relativeHumidityPercent":104}',
+    );
     expect(status).toBe(2);
     const { message } = json(stdout)['error'] as { message: string };
     expect(stderr.trim()).toBe(message);

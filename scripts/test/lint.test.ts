@@ -10,7 +10,10 @@ beforeAll(() => {
   eslint = new ESLint({ cwd: new URL('../..', import.meta.url).pathname });
 });
 
-/** Rules that a text would break if it stood in this file; the file must exist for the typed rules to read it. */
+/**
+ * Rules that a text would break if it stood in this file; the file must exist for the typed rules
+ * to read it.
+ */
 async function broken(text: string, filePath: string): Promise<string[]> {
   const [result] = await eslint.lintText(text, { filePath });
   return [...new Set(result!.messages.map(({ ruleId }) => ruleId ?? 'parse'))];
@@ -18,7 +21,12 @@ async function broken(text: string, filePath: string): Promise<string[]> {
 
 describe('planted violations are found', () => {
   it.each([
-    ['a clock in core', 'export const now = () => Date.now();', 'packages/core/src/air/climate.ts', 'no-restricted-globals'],
+    [
+      'a clock in core',
+      'export const now = () => Date.now();',
+      'packages/core/src/air/climate.ts',
+      'no-restricted-globals',
+    ],
     [
       'chance in core',
       'export const luck = () => Math.random();',
@@ -67,7 +75,12 @@ describe('planted violations are found', () => {
       'packages/core/src/air/climate.ts',
       'units/suffix',
     ],
-    ['a unit nobody knows', 'export type Hose = { stiffnessNm: number };', 'packages/core/src/air/climate.ts', 'units/suffix'],
+    [
+      'a unit nobody knows',
+      'export type Hose = { stiffnessNm: number };',
+      'packages/core/src/air/climate.ts',
+      'units/suffix',
+    ],
     [
       'units compared',
       'export const hot = (air: { airC: number }, limitF: number) => air.airC > limitF;',
@@ -115,4 +128,6 @@ it.each([
   ['boreM', false],
   ['cellsPerCoat', false],
   ['filmFactor', false],
-])('%s ends in a unit nobody knows: %s', (name, isUnknown) => expect(looksLikeUnit(name)).toBe(isUnknown));
+])('%s ends in a unit nobody knows: %s', (name, isUnknown) =>
+  expect(looksLikeUnit(name)).toBe(isUnknown),
+);

@@ -1,4 +1,7 @@
-/** Facts of a class of paint or gun stand in core/trade, a file a class; a table of them anywhere else is a second word. */
+/**
+ * Facts of a class of paint or gun stand in core/trade, a file a class; a table of them anywhere
+ * else is a second word.
+ */
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -37,15 +40,19 @@ const linesWith = (files: string[], pattern: RegExp) =>
 
 describe('a class of paint or gun', () => {
   it('has no table outside its home', () => expect(linesWith(elsewhere, TABLE)).toEqual([]));
-  it('decides nothing by its name outside its home', () => expect(linesWith(elsewhere, CHOICE)).toEqual([]));
-  it('has no entry in a table written by hand', () => expect(linesWith(elsewhere, ENTRY)).toEqual([]));
+  it('decides nothing by its name outside its home', () =>
+    expect(linesWith(elsewhere, CHOICE)).toEqual([]));
+  it('has no entry in a table written by hand', () =>
+    expect(linesWith(elsewhere, ENTRY)).toEqual([]));
 
   it('has a file of its own', () => {
     for (const [folder, classes] of [
       ['materials', MATERIAL_CLASSES],
       ['guns', GUN_CLASSES],
     ] as const)
-      expect(readdirSync(path.join(root, HOME, folder)).sort()).toEqual(classes.map((name) => `${name}.ts`).sort());
+      expect(readdirSync(path.join(root, HOME, folder)).sort()).toEqual(
+        classes.map((name) => `${name}.ts`).sort(),
+      );
   });
 
   it('would be caught: the guard knows what it looks for', () => {

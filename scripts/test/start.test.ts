@@ -1,4 +1,7 @@
-/** The start script as a newcomer meets it: it opens, is clear about what is in the way, and recovers from being killed. */
+/**
+ * The start script as a newcomer meets it: it opens, is clear about what is in the way, and
+ * recovers from being killed.
+ */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
@@ -14,7 +17,11 @@ const { DATABASE_URL: _none, ...env } = process.env;
 const runs: ChildProcess[] = [];
 
 function start(port: number, folder = data): Promise<{ child: ChildProcess; said: () => string }> {
-  const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port), '--data', folder], { cwd: root, env });
+  const child = spawn(
+    process.execPath,
+    ['scripts/start.mjs', '--port', String(port), '--data', folder],
+    { cwd: root, env },
+  );
   runs.push(child);
   let text = '';
   return new Promise((resolve) => {
@@ -29,7 +36,9 @@ function start(port: number, folder = data): Promise<{ child: ChildProcess; said
 }
 const ended = (child: ChildProcess) =>
   new Promise<number | null>((resolve) =>
-    child.exitCode === null && child.signalCode === null ? child.once('exit', resolve) : resolve(child.exitCode),
+    child.exitCode === null && child.signalCode === null
+      ? child.once('exit', resolve)
+      : resolve(child.exitCode),
   );
 const setupOf = async (port: number) =>
   (await (await fetch(`http://127.0.0.1:${port}/api/setup`)).json()) as {
@@ -39,20 +48,36 @@ const setupOf = async (port: number) =>
 type Stage = { id: string; coats: number; panelIds: string[] };
 type Ticket = { id: string; state: string; panels: { id: string }[]; stages: Stage[] };
 const ticketsOf = async (port: number) =>
-  (await (await fetch(`http://127.0.0.1:${port}/api/tickets`)).json()) as { tickets: Ticket[]; coats: { ticketId: string }[] };
+  (await (await fetch(`http://127.0.0.1:${port}/api/tickets`)).json()) as {
+    tickets: Ticket[];
+    coats: { ticketId: string }[];
+  };
 
-/** Opens tickets as fast as they are acknowledged, kills server and start script in the middle of it, and says which were acknowledged. */
+/**
+ * Opens tickets as fast as they are acknowledged, kills server and start script in the middle of
+ * it, and says which were acknowledged.
+ */
 async function writeUntilKilled(port: number, child: ChildProcess): Promise<string[]> {
   const sample = (await ticketsOf(port)).tickets.find(({ state }) => state === 'open')!;
   const acknowledged: string[] = [];
   const write = async (): Promise<void> => {
-    const { number: _n, version: _v, createdAt: _c, state: _s, ...ticket } = sample as Ticket & Record<string, unknown>;
+    const {
+      number: _n,
+      version: _v,
+      createdAt: _c,
+      state: _s,
+      ...ticket
+    } = sample as Ticket & Record<string, unknown>;
     const panels = ticket.panels.map((panel) => ({ ...panel, id: randomUUID() }));
     const body = {
       ...ticket,
       id: randomUUID(),
       panels,
-      stages: ticket.stages.map((stage) => ({ ...stage, id: randomUUID(), panelIds: panels.map(({ id }) => id) })),
+      stages: ticket.stages.map((stage) => ({
+        ...stage,
+        id: randomUUID(),
+        panelIds: panels.map(({ id }) => id),
+      })),
     };
     const reply = await fetch(`http://127.0.0.1:${port}/api/tickets`, {
       method: 'POST',
@@ -107,7 +132,9 @@ describe('npm start', () => {
     expect(acknowledged.filter((id) => !tickets.some((ticket) => ticket.id === id))).toEqual([]);
     // Acknowledged or not: what is there is there whole.
     for (const { id, stages } of tickets)
-      expect(coats.filter(({ ticketId }) => ticketId === id)).toHaveLength(stages.reduce((sum, stage) => sum + stage.coats, 0));
+      expect(coats.filter(({ ticketId }) => ticketId === id)).toHaveLength(
+        stages.reduce((sum, stage) => sum + stage.coats, 0),
+      );
 
     const third = await start(await freePort());
     expect(await ended(third.child)).toBe(1);

@@ -51,11 +51,15 @@ export type InputOf<N extends CalculationName> = Parameters<(typeof registry)[N]
 export type AnswerOf<N extends CalculationName> = ReturnType<(typeof registry)[N]['calculate']>;
 
 export const calculationNames = Object.keys(registry) as CalculationName[];
-export const isCalculationName = (name: string): name is CalculationName => Object.hasOwn(registry, name);
+export const isCalculationName = (name: string): name is CalculationName =>
+  Object.hasOwn(registry, name);
 
 export type Outcome = { answer: unknown } | { error: RefusalReport };
 
-/** Input assembled from what somebody gave was refused by a calculation; the report says what, where and what is allowed. */
+/**
+ * Input assembled from what somebody gave was refused by a calculation; the report says what, where
+ * and what is allowed.
+ */
 export class RefusedInput extends Error {
   readonly report: RefusalReport;
   constructor(report: RefusalReport) {
@@ -65,7 +69,8 @@ export class RefusedInput extends Error {
 }
 
 /**
- * The typed door: live answers for input that the types already vouch for; still parsed, for types know no ranges.
+ * The typed door: live answers for input that the types already vouch for; still parsed, for types
+ * know no ranges.
  * @throws RefusedInput
  */
 export function ask<N extends CalculationName>(name: N, input: InputOf<N>): AnswerOf<N> {
@@ -87,7 +92,9 @@ export function answerOrRefuse(name: string, input: unknown): Outcome {
     };
   const entry = registry[name] as unknown as Calculation<unknown>;
   const parsed = entry.input.safeParse(input);
-  return parsed.success ? { answer: entry.calculate(parsed.data) } : { error: refusalOf(parsed.error, input) };
+  return parsed.success
+    ? { answer: entry.calculate(parsed.data) }
+    : { error: refusalOf(parsed.error, input) };
 }
 
 /** Both schemas of a calculation as JSON Schema. */

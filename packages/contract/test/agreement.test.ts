@@ -1,4 +1,7 @@
-/** One word in force: whichever door a coat is asked through, class, minutes, bands, limits and air are the same. */
+/**
+ * One word in force: whichever door a coat is asked through, class, minutes, bands, limits and air
+ * are the same.
+ */
 import fc from 'fast-check';
 import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
@@ -24,12 +27,26 @@ const flashIn = ({ steps }: ReturnType<typeof ask<'schedule'>>, coat: number) =>
   steps.find(({ kind, coat: of }) => kind === 'flash' && of === coat)!;
 
 describe('asked through any door, one coat', () => {
-  const anyCoat = fc.record({ layer: anyLayer, climate: anyClimate, limits: anyLimits, gun: anyGun });
+  const anyCoat = fc.record({
+    layer: anyLayer,
+    climate: anyClimate,
+    limits: anyLimits,
+    gun: anyGun,
+  });
   const law = (
-    holds: (of: { layer: Layer; climate: Climate; limits: InputOf<'recoat'>['limits']; gun: InputOf<'setup'>['gun'] }) => void,
+    holds: (of: {
+      layer: Layer;
+      climate: Climate;
+      limits: InputOf<'recoat'>['limits'];
+      gun: InputOf<'setup'>['gun'];
+    }) => void,
   ) => fc.assert(fc.property(anyCoat, holds), { numRuns: 120 });
-  const recoatOf = (layer: Layer, climate: Climate, next: InputOf<'recoat'>['next'], more: object = {}) =>
-    ask('recoat', { layer, climate, minutesSince: 0, next, ...more });
+  const recoatOf = (
+    layer: Layer,
+    climate: Climate,
+    next: InputOf<'recoat'>['next'],
+    more: object = {},
+  ) => ask('recoat', { layer, climate, minutesSince: 0, next, ...more });
   const setupOf = (
     { stage, carrier, class: own, sheet }: Layer,
     climate: Climate,
@@ -41,17 +58,34 @@ describe('asked through any door, one coat', () => {
       stage,
       carrier,
       ...(own ? { class: own } : {}),
-      ...(sheet ? { times: sheet, ...(sheet.wetFilmUm ? { sheet: { wetFilmUm: sheet.wetFilmUm } } : {}) } : {}),
+      ...(sheet
+        ? { times: sheet, ...(sheet.wetFilmUm ? { sheet: { wetFilmUm: sheet.wetFilmUm } } : {}) }
+        : {}),
       climate,
       place: 'booth',
       part: 'largePanel',
       plans: false,
       ...more,
     });
-  const scheduleOf = (layer: Layer, climate: Climate, bake: boolean, limits?: InputOf<'recoat'>['limits']) => {
+  const scheduleOf = (
+    layer: Layer,
+    climate: Climate,
+    bake: boolean,
+    limits?: InputOf<'recoat'>['limits'],
+  ) => {
     const { stage, carrier, class: own, activated, sheet = { atC: 21 } } = layer;
     return ask('schedule', {
-      stages: [{ name: 'it', stage, carrier, coats: 2, sheet, bake, ...given({ class: own, activated, limits }) }],
+      stages: [
+        {
+          name: 'it',
+          stage,
+          carrier,
+          coats: 2,
+          sheet,
+          bake,
+          ...given({ class: own, activated, limits }),
+        },
+      ],
       climate,
       panels: [{ name: 'hood' }],
       spraySeconds: 1e-6,
@@ -76,8 +110,14 @@ describe('asked through any door, one coat', () => {
       const day = scheduleOf(layer, climate, true);
       const whole = { ...layer, sheet: layer.sheet ?? { atC: 21 } };
       const [first, last] = [flashIn(day, 1), flashIn(day, 2)];
-      expect(first.endMinute - first.startMinute).toBeCloseTo(recoatOf(whole, climate, 'coat').earliestMinutes.value, 4);
-      expect(last.endMinute - last.startMinute).toBeCloseTo(recoatOf(whole, climate, 'bake').earliestMinutes.value, 4);
+      expect(first.endMinute - first.startMinute).toBeCloseTo(
+        recoatOf(whole, climate, 'coat').earliestMinutes.value,
+        4,
+      );
+      expect(last.endMinute - last.startMinute).toBeCloseTo(
+        recoatOf(whole, climate, 'bake').earliestMinutes.value,
+        4,
+      );
     });
   });
 
@@ -99,7 +139,9 @@ describe('asked through any door, one coat', () => {
         const { stage, carrier, class: own } = layer;
         const more = limits ? { limits } : {};
         const expected = airOf(airVerdictsOf(climate, { limits, carrier }));
-        expect(airOf(ask('climate', { ...climate, ...more, next: { carrier, stage } }).verdicts)).toEqual(expected);
+        expect(
+          airOf(ask('climate', { ...climate, ...more, next: { carrier, stage } }).verdicts),
+        ).toEqual(expected);
         expect(airOf(recoatOf(layer, climate, 'coat', more).verdicts)).toEqual(expected);
         expect(airOf(scheduleOf(layer, climate, false, limits).verdicts)).toEqual(expected);
         const reducer = ask('reducer', {
@@ -116,7 +158,10 @@ describe('asked through any door, one coat', () => {
         if (MATERIALS[coatClass].carrier !== carrier) return;
         const coat = ask('coat', {
           climate,
-          material: { class: coatClass, sheet: { times: { atC: 21 }, ...(limits ? { limits } : {}) } },
+          material: {
+            class: coatClass,
+            sheet: { times: { atC: 21 }, ...(limits ? { limits } : {}) },
+          },
           gun,
           settings: { nozzleMm: gun.nozzlesMm[0]! },
           panel: { slopeDeg: 90 },
@@ -139,7 +184,9 @@ describe('asked through any door, one coat', () => {
   });
   const LIMITS = ['inlet-outside-band', 'cap-over-legal-limit', 'cap-over-hvlp', 'inlet-over-gun'];
   const limitsIn = (verdicts: readonly { code: string; level: string }[]) =>
-    verdicts.flatMap(({ code, level }) => (LIMITS.includes(code) ? [`${level} ${code}`] : [])).sort();
+    verdicts
+      .flatMap(({ code, level }) => (LIMITS.includes(code) ? [`${level} ${code}`] : []))
+      .sort();
 
   it('holds a pressure to one band and one limit, on the gauge and on the plan', () => {
     const seen = new Set<string>();
@@ -148,9 +195,20 @@ describe('asked through any door, one coat', () => {
         const more = given({ sheet, capLimitKPa });
         const fanTurnsOut = fanShare * 2;
         const climate = { airTemperatureC: 21, relativeHumidityPercent: 50 };
-        const setup = setupOf({ ...layer, sheet: undefined }, climate, gun, { ...more, own: { inletKPa, fanTurnsOut } });
+        const setup = setupOf({ ...layer, sheet: undefined }, climate, gun, {
+          ...more,
+          own: { inletKPa, fanTurnsOut },
+        });
         const read = ask('pressure', {
-          ...{ value: inletKPa, unit: 'kPa', at: 'inlet', flowing: 'yes', gun, fanTurnsOut, nozzleMm: setup.nozzleMm },
+          ...{
+            value: inletKPa,
+            unit: 'kPa',
+            at: 'inlet',
+            flowing: 'yes',
+            gun,
+            fanTurnsOut,
+            nozzleMm: setup.nozzleMm,
+          },
           ...{ stage: layer.stage, carrier: layer.carrier, class: setup.class, ...more },
         });
         expect(limitsIn(setup.own!.verdicts)).toEqual(limitsIn(read.verdicts));
@@ -158,7 +216,8 @@ describe('asked through any door, one coat', () => {
         // What is said of the tool's own setting is said by the band that it shows.
         const [lowKPa, highKPa] = setup.inletBandKPa;
         const isOutside = setup.verdicts.some(({ code }) => code === 'inlet-outside-band');
-        if (isOutside) expect(setup.inletKPa <= lowKPa - 6 || setup.inletKPa >= highKPa + 6).toBe(true);
+        if (isOutside)
+          expect(setup.inletKPa <= lowKPa - 6 || setup.inletKPa >= highKPa + 6).toBe(true);
         if (capLimitKPa !== undefined) expect(setup.capKPa).toBeLessThanOrEqual(capLimitKPa + 0.05);
       }),
       { numRuns: 300 },
@@ -171,12 +230,17 @@ describe('asked through any door, one coat', () => {
       fc.property(anySet, ({ layer, gun, sheet, inletKPa, fanShare }) => {
         const own = { inletKPa, fanTurnsOut: fanShare * 2 };
         const climate = { airTemperatureC: 21, relativeHumidityPercent: 50 };
-        const setup = setupOf({ ...layer, sheet: undefined }, climate, gun, { ...given({ sheet }), own });
+        const setup = setupOf({ ...layer, sheet: undefined }, climate, gun, {
+          ...given({ sheet }),
+          own,
+        });
         expect(setup.own!.verdicts.map(({ code }) => code)).not.toContain('cap-over-legal-limit');
         expect(setup.reasons.map(({ code }) => code)).not.toContain('cap-bounds-inlet');
         // What is said to begin at a figure makes that figure.
-        if (setup.reasons.some(({ code }) => code === 'cap-as-meant')) expect(setup.capKPa).toBeLessThanOrEqual(69.05);
-        if (!GUNS[gun.class].isBoundAtCap) expect(limitsIn(setup.own!.verdicts)).not.toContain('caution cap-over-hvlp');
+        if (setup.reasons.some(({ code }) => code === 'cap-as-meant'))
+          expect(setup.capKPa).toBeLessThanOrEqual(69.05);
+        if (!GUNS[gun.class].isBoundAtCap)
+          expect(limitsIn(setup.own!.verdicts)).not.toContain('caution cap-over-hvlp');
       }),
       { numRuns: 80 },
     );

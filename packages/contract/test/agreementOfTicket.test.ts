@@ -1,4 +1,7 @@
-/** One word in force, on the ticket: every card of a coat says what the doors say when they are asked for themselves. */
+/**
+ * One word in force, on the ticket: every card of a coat says what the doors say when they are
+ * asked for themselves.
+ */
 import { lapSecondsOf } from '../src/plan/panels.ts';
 import fc from 'fast-check';
 import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
@@ -50,7 +53,8 @@ function contextOfDrawn({
     const times = given({
       ...recipe.times,
       flashMinutes: flashMinutes === undefined ? undefined : flashMinutes * Math.min(1, flashShare),
-      minFlashMinutes: minFlashMinutes === undefined ? undefined : minFlashMinutes * Math.min(1, flashShare),
+      minFlashMinutes:
+        minFlashMinutes === undefined ? undefined : minFlashMinutes * Math.min(1, flashShare),
     });
     return { ...recipe, times } as typeof recipe;
   });
@@ -70,9 +74,16 @@ function contextOfDrawn({
   return {
     ...context,
     sheet: made,
-    room: { ...room, airMovement: airMovement!, ...(capLimitKPa === undefined ? {} : { capLimitKPa }) },
+    room: {
+      ...room,
+      airMovement: airMovement!,
+      ...(capLimitKPa === undefined ? {} : { capLimitKPa }),
+    },
     air: { ...context.air, panel },
-    ticket: { ...context.ticket, panels: context.ticket.panels.map((one) => ({ ...one, orientation })) },
+    ticket: {
+      ...context.ticket,
+      panels: context.ticket.panels.map((one) => ({ ...one, orientation })),
+    },
   };
 }
 const law = (holds: (plan: CoatPlan, context: PlanContext) => void, numRuns = 120) =>
@@ -94,7 +105,10 @@ describe('on the ticket', () => {
   it('gun, wait and forecast are of one class', () => {
     law((plan, context) => {
       expect(coatInput(context, plan).material.class).toBe(plan.setup.class);
-      const named = { ...plan.inputs.recoat, layer: { ...plan.inputs.recoat.layer, class: plan.setup.class } };
+      const named = {
+        ...plan.inputs.recoat,
+        layer: { ...plan.inputs.recoat.layer, class: plan.setup.class },
+      };
       expect(ask('recoat', named).earliestMinutes).toEqual(plan.recoat.earliestMinutes);
     });
   });
@@ -102,11 +116,15 @@ describe('on the ticket', () => {
   it('the air is judged by one judge on the air, mix and flash cards and in the forecast', () => {
     law((plan, context) => {
       const { sheet } = context;
-      const expected = airOf(airVerdictsOf(climateOf(context), { limits: sheet.limits, carrier: sheet.carrier }));
+      const expected = airOf(
+        airVerdictsOf(climateOf(context), { limits: sheet.limits, carrier: sheet.carrier }),
+      );
       expect(airOf(plan.climate.verdicts)).toEqual(expected);
       expect(airOf(plan.reducer.verdicts)).toEqual(expected);
       if (plan.inputs.recoat.next === 'coat') expect(airOf(plan.recoat.verdicts)).toEqual(expected);
-      expect(airOf(ask('coat', { ...coatInput(context, plan), spread: false }).verdicts)).toEqual(expected);
+      expect(airOf(ask('coat', { ...coatInput(context, plan), spread: false }).verdicts)).toEqual(
+        expected,
+      );
     }, 60);
   });
 
@@ -114,11 +132,15 @@ describe('on the ticket', () => {
     let baked = 0;
     law((plan, context) => {
       const { coats, bake } = coatInput(context, plan);
-      for (const { flashMinutes } of coats) expect(flashMinutes).toBe(plan.recoat.earliestMinutes.value);
+      for (const { flashMinutes } of coats)
+        expect(flashMinutes).toBe(plan.recoat.earliestMinutes.value);
       if (bake) {
         baked += 1;
-        expect(bake.afterMinutes).toBeGreaterThanOrEqual(recipeOf(context).times.beforeBakeMinutes!);
-        if (plan.inputs.recoat.next === 'bake') expect(bake.afterMinutes).toBe(plan.recoat.earliestMinutes.value);
+        expect(bake.afterMinutes).toBeGreaterThanOrEqual(
+          recipeOf(context).times.beforeBakeMinutes!,
+        );
+        if (plan.inputs.recoat.next === 'bake')
+          expect(bake.afterMinutes).toBe(plan.recoat.earliestMinutes.value);
       }
       if (context.mist && plan.inputs.recoat.next !== 'bake')
         expect(plan.recoat.earliestMinutes.value).toBeCloseTo(plan.recoat.floorMinutes, 9);
@@ -130,7 +152,9 @@ describe('on the ticket', () => {
     law((plan, context) => {
       const [lowKPa, highKPa] = plan.setup.inletBandKPa;
       const judged = (inletKPa: number) =>
-        planCoat({ ...context, own: { ...ownOf(plan), inletKPa } }).setup.own!.verdicts.map(({ code }) => code);
+        planCoat({ ...context, own: { ...ownOf(plan), inletKPa } }).setup.own!.verdicts.map(
+          ({ code }) => code,
+        );
       expect(judged((lowKPa + highKPa) / 2)).not.toContain('inlet-outside-band');
       expect(judged(highKPa + 8)).toContain('inlet-outside-band');
       if (lowKPa > 20) expect(judged(lowKPa - 8)).toContain('inlet-outside-band');
@@ -140,7 +164,8 @@ describe('on the ticket', () => {
   it('a limit at the cap holds whichever way it is passed, and there is none where none is set', () => {
     law((plan, context) => {
       const { capLimitKPa } = plan.inputs.setup;
-      if (capLimitKPa !== undefined) expect(plan.setup.capKPa).toBeLessThanOrEqual(capLimitKPa + 0.05);
+      if (capLimitKPa !== undefined)
+        expect(plan.setup.capKPa).toBeLessThanOrEqual(capLimitKPa + 0.05);
       const { setup } = planCoat({ ...context, own: { ...ownOf(plan), fanTurnsOut: 0 } });
       const isStopped = setup.own!.verdicts.some(({ code }) => code === 'cap-over-legal-limit');
       expect(isStopped).toBe(capLimitKPa !== undefined && setup.own!.capKPa > capLimitKPa + 0.05);
@@ -153,20 +178,35 @@ describe('on the ticket', () => {
       if (plan.climate.verdicts.some(({ level }) => level === 'stop')) return;
       // As the card of other plans asks: with the round of the panels that the coat goes by.
       const lapSeconds = lapSecondsOf(context, plan.setup);
-      const whole = ask('setup', { ...plan.inputs.setup, plans: true, ...(lapSeconds === undefined ? {} : { lapSeconds }) });
+      const whole = ask('setup', {
+        ...plan.inputs.setup,
+        plans: true,
+        ...(lapSeconds === undefined ? {} : { lapSeconds }),
+      });
       if (!('risks' in whole) || !whole.risks) return;
-      const input = coatInput({ ...context, isLastStage: false, coatsLeft: Math.min(3, plan.setup.coats) }, plan);
+      const input = coatInput(
+        { ...context, isLastStage: false, coatsLeft: Math.min(3, plan.setup.coats) },
+        plan,
+      );
       // Two meshes of one model: the set-up searches on the coarse one.
-      const { risks } = ask('coat', { ...input, coats: input.coats.map((one) => ({ ...one, flashMinutes: flashOf(plan) })) });
+      const { risks } = ask('coat', {
+        ...input,
+        coats: input.coats.map((one) => ({ ...one, flashMinutes: flashOf(plan) })),
+      });
       for (const [name, { value }] of Object.entries(whole.risks))
-        expect(Math.abs(value - (risks[name as keyof typeof risks]?.value ?? 0)), name).toBeLessThan(0.05);
+        expect(
+          Math.abs(value - (risks[name as keyof typeof risks]?.value ?? 0)),
+          name,
+        ).toBeLessThan(0.05);
     }, 30);
   });
 });
 
-const flashOf = ({ inputs }: CoatPlan): number => ask('recoat', { ...inputs.recoat, next: 'coat' }).earliestMinutes.value;
+const flashOf = ({ inputs }: CoatPlan): number =>
+  ask('recoat', { ...inputs.recoat, next: 'coat' }).earliestMinutes.value;
 
 function ownOf({ setup }: CoatPlan): NonNullable<PlanContext['own']> {
-  const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, wetFilmUm } = setup;
+  const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, wetFilmUm } =
+    setup;
   return { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, wetFilmUm };
 }

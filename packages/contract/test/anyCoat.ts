@@ -1,4 +1,7 @@
-/** Coats drawn at random: paints with and without sheets, guns with and without leaflets, limits and air. */
+/**
+ * Coats drawn at random: paints with and without sheets, guns with and without leaflets, limits and
+ * air.
+ */
 import fc from 'fast-check';
 import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { GUN_CLASSES, GUNS } from '@orthochrom/core/trade/gunClasses.ts';
@@ -8,14 +11,22 @@ import type { InputOf } from '../src/registry.ts';
 
 export type Layer = InputOf<'recoat'>['layer'];
 export type Climate = InputOf<'recoat'>['climate'];
-export const within = (min: number, max: number) => fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+export const within = (min: number, max: number) =>
+  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
 export const maybe = <T>(arb: fc.Arbitrary<T>) => fc.option(arb, { nil: undefined });
 /** Without the keys that were not drawn: a field is given or absent. */
 export const given = <T extends object>(of: T) =>
-  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined)) as { [K in keyof T]: NonNullable<T[K]> };
+  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: NonNullable<T[K]>;
+  };
 
 export const anyClimate: fc.Arbitrary<Climate> = fc
-  .record({ airC: within(8, 44), rh: within(15, 95), panelOffC: within(-9, 9), still: fc.boolean() })
+  .record({
+    airC: within(8, 44),
+    rh: within(15, 95),
+    panelOffC: within(-9, 9),
+    still: fc.boolean(),
+  })
   .map(({ airC, rh, panelOffC, still }) => ({
     airTemperatureC: airC,
     relativeHumidityPercent: rh,
@@ -43,7 +54,8 @@ export const anyTimes = fc
     given({
       atC,
       flashMinutes: flash,
-      minFlashMinutes: flash !== undefined && floorShare !== undefined ? flash * floorShare : undefined,
+      minFlashMinutes:
+        flash !== undefined && floorShare !== undefined ? flash * floorShare : undefined,
       beforeBakeMinutes,
       wetFilmUm,
     }),
@@ -58,7 +70,11 @@ export const anyLayer: fc.Arbitrary<Layer> = fc
   })
   .map((of) => given(of) as Layer);
 export const anyGun: fc.Arbitrary<InputOf<'setup'>['gun']> = fc
-  .record({ class: fc.constantFrom(...GUN_CLASSES), leaflet: fc.boolean(), maxInletKPa: maybe(within(250, 500)) })
+  .record({
+    class: fc.constantFrom(...GUN_CLASSES),
+    leaflet: fc.boolean(),
+    maxInletKPa: maybe(within(250, 500)),
+  })
   .map(({ class: gunClass, leaflet, maxInletKPa }) => {
     const { usualNozzlesMm, inletKPa } = GUNS[gunClass];
     return given({
@@ -70,10 +86,17 @@ export const anyGun: fc.Arbitrary<InputOf<'setup'>['gun']> = fc
   });
 export const anyGunSheet: fc.Arbitrary<InputOf<'setup'>['sheet']> = maybe(
   fc
-    .record({ kind: fc.constantFrom('inlet', 'cap', 'none'), lowKPa: within(40, 160), wide: within(0, 60), film: fc.boolean() })
+    .record({
+      kind: fc.constantFrom('inlet', 'cap', 'none'),
+      lowKPa: within(40, 160),
+      wide: within(0, 60),
+      film: fc.boolean(),
+    })
     .map(({ kind, lowKPa, wide, film }) => ({
       ...(kind === 'inlet' ? { inletKPa: [lowKPa, lowKPa + wide] as [number, number] } : {}),
-      ...(kind === 'cap' ? { capKPa: [lowKPa / 3, lowKPa / 3 + wide / 3] as [number, number] } : {}),
+      ...(kind === 'cap'
+        ? { capKPa: [lowKPa / 3, lowKPa / 3 + wide / 3] as [number, number] }
+        : {}),
       ...(film ? { wetFilmUm: 30 + wide } : {}),
     })),
 );
@@ -97,4 +120,10 @@ const AIR_CODES = new Set(
   ),
 );
 export const airOf = (verdicts: readonly { code: string; level: string }[]) =>
-  [...new Set(verdicts.filter(({ code }) => AIR_CODES.has(code)).map(({ code, level }) => `${level} ${code}`))].sort();
+  [
+    ...new Set(
+      verdicts
+        .filter(({ code }) => AIR_CODES.has(code))
+        .map(({ code, level }) => `${level} ${code}`),
+    ),
+  ].sort();

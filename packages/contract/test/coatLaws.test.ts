@@ -1,4 +1,7 @@
-/** The forward model at its door: what painters and engineers would insist on, and every sentence it can say. */
+/**
+ * The forward model at its door: what painters and engineers would insist on, and every sentence it
+ * can say.
+ */
 import { describe, expect, it } from 'vitest';
 import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import { ask, answerOrRefuse, type InputOf } from '../src/registry.ts';
@@ -30,18 +33,26 @@ const CLEAR: Coat = {
   spread: false,
 };
 const coat = (more: Partial<Coat> = {}) => ask('coat', { ...CLEAR, ...more });
-const set = (settings: Partial<Coat['settings']>) => coat({ settings: { ...CLEAR.settings, ...settings } });
-const flashed = (...minutes: number[]) => coat({ coats: minutes.map((flashMinutes) => ({ flashMinutes })) });
-const baked = (bake: Partial<NonNullable<Coat['bake']>>) => coat({ bake: { ...CLEAR.bake!, ...bake } });
+const set = (settings: Partial<Coat['settings']>) =>
+  coat({ settings: { ...CLEAR.settings, ...settings } });
+const flashed = (...minutes: number[]) =>
+  coat({ coats: minutes.map((flashMinutes) => ({ flashMinutes })) });
+const baked = (bake: Partial<NonNullable<Coat['bake']>>) =>
+  coat({ bake: { ...CLEAR.bake!, ...bake } });
 const pop = ({ risks }: ReturnType<typeof coat>) => risks.pop!.value;
 
 describe('film', () => {
   it('goes as one over the hand, and every coat adds its own', () => {
-    expect(set({ gunSpeedMPerS: 0.9 }).film.wetUm.value).toBeCloseTo(coat().film.wetUm.value / 2, 6);
+    expect(set({ gunSpeedMPerS: 0.9 }).film.wetUm.value).toBeCloseTo(
+      coat().film.wetUm.value / 2,
+      6,
+    );
     expect(flashed(13, 13, 13).film.dryUm.value).toBeCloseTo(1.5 * coat().film.dryUm.value, 6);
   });
   it('lies evener at three quarters of overlap than at a half', () =>
-    expect(coat().film.ripplePercent.value).toBeLessThan(set({ overlapPercent: 50 }).film.ripplePercent.value));
+    expect(coat().film.ripplePercent.value).toBeLessThan(
+      set({ overlapPercent: 50 }).film.ripplePercent.value,
+    ));
   it('is thicker with more paint, thinner with more reducer, and the choked fan floods', () => {
     expect(set({ fluidTurnsOut: 3.5 }).film.wetUm.value).toBeGreaterThan(coat().film.wetUm.value);
     const reduced = (parts: number) =>
@@ -59,7 +70,9 @@ describe('film', () => {
       });
     expect(reduced(1).film.dryUm.value).toBeLessThan(reduced(0.1).film.dryUm.value);
     expect(reduced(1).sagMm.value).toBeGreaterThan(reduced(0.1).sagMm.value);
-    expect(set({ fanTurnsOut: 0.2, overlapPercent: 75 }).film.wetUm.value).toBeGreaterThan(2 * coat().film.wetUm.value);
+    expect(set({ fanTurnsOut: 0.2, overlapPercent: 75 }).film.wetUm.value).toBeGreaterThan(
+      2 * coat().film.wetUm.value,
+    );
   });
   it('runs on an upright panel and never on one that lies', () => {
     expect(coat({ panel: { slopeDeg: 0 } }).sagMm.value).toBe(0);
@@ -67,8 +80,12 @@ describe('film', () => {
   });
   it('of a blend is ready between its parents', () => {
     const base = (designC: number) =>
-      coat({ material: { class: 'solventBase', grade: { name: 'G', minC: designC - 3, maxC: designC + 3 } } })
-        .flashReadyMinutes[0]!.value;
+      coat({
+        material: {
+          class: 'solventBase',
+          grade: { name: 'G', minC: designC - 3, maxC: designC + 3 },
+        },
+      }).flashReadyMinutes[0]!.value;
     const [quick, between, slow] = [base(16), base(22), base(30)];
     expect(quick).toBeLessThan(between);
     expect(between).toBeLessThan(slow);
@@ -103,7 +120,10 @@ describe('popping', () => {
 
 describe('small guns and big tips', () => {
   it('lay a smaller fan with less air', () => {
-    const mini = coat({ gun: { class: 'mini', nozzlesMm: [1.0] }, settings: { ...CLEAR.settings, nozzleMm: 1.0 } });
+    const mini = coat({
+      gun: { class: 'mini', nozzlesMm: [1.0] },
+      settings: { ...CLEAR.settings, nozzleMm: 1.0 },
+    });
     expect(mini.fanWidthMm.value).toBeLessThan(coat().fanWidthMm.value);
     expect(mini.airFlowLPerMin).toBeLessThan(coat().airFlowLPerMin);
     expect(mini.reasons.map(({ code }) => code)).toContain('class-is-guess');
@@ -113,13 +133,19 @@ describe('small guns and big tips', () => {
       gun: { class: 'conventional', nozzlesMm: [1.4] },
       settings: { ...CLEAR.settings, nozzleMm: 1.4, inletKPa: 330 },
     });
-    expect(high.transferEfficiencyPercent.value).toBeLessThan(coat().transferEfficiencyPercent.value);
+    expect(high.transferEfficiencyPercent.value).toBeLessThan(
+      coat().transferEfficiencyPercent.value,
+    );
   });
 });
 
 describe('what it says', () => {
   it('a high risk is said with what would help, in words', () => {
-    const { verdicts } = ask('coat', { ...CLEAR, spread: true, coats: [{ flashMinutes: 2 }, { flashMinutes: 2 }] });
+    const { verdicts } = ask('coat', {
+      ...CLEAR,
+      spread: true,
+      coats: [{ flashMinutes: 2 }, { flashMinutes: 2 }],
+    });
     const { message, instead } = verdicts.find(({ code }) => code === 'risk-high')!;
     expect(message).toMatch(/^[A-Z].*likely as planned\.$/);
     expect(instead!.text).toMatch(/^What would help most: \S/);
@@ -129,7 +155,10 @@ describe('what it says', () => {
     const { verdicts } = ask('coat', {
       ...CLEAR,
       spread: true,
-      material: { ...CLEAR.material, sheet: { times: { atC: 21, flashMinutes: 60 }, gun: { wetFilmUm: 30 } } },
+      material: {
+        ...CLEAR.material,
+        sheet: { times: { atC: 21, flashMinutes: 60 }, gun: { wetFilmUm: 30 } },
+      },
     });
     expect(verdicts.find(({ code }) => code === 'model-and-sheet-differ')?.message).toMatch(
       /The sheet says \d+ min, the model \d+ min/,
@@ -149,21 +178,46 @@ describe('what it says', () => {
       'rampCPerMin',
       'gradeC',
     ];
-    for (const knob of knobs) expect(changeText({ knob, from: 2, to: 3 })).toMatch(/^[A-Z].*2.* to 3/);
-    for (const term of ['film', 'filmBelow', 'flash', 'wetUnder', 'slope', 'wait', 'fast', 'heat', 'air', 'retained', 'noHeat'])
+    for (const knob of knobs)
+      expect(changeText({ knob, from: 2, to: 3 })).toMatch(/^[A-Z].*2.* to 3/);
+    for (const term of [
+      'film',
+      'filmBelow',
+      'flash',
+      'wetUnder',
+      'slope',
+      'wait',
+      'fast',
+      'heat',
+      'air',
+      'retained',
+      'noHeat',
+    ])
       expect(popTermText({ term })).toMatch(/\w/);
-    expect(riskText({ risk: 'run', word: 'likely', knob: 'none', from: 0, to: 0 })['what']).toMatch(/no single small change/);
+    expect(riskText({ risk: 'run', word: 'likely', knob: 'none', from: 0, to: 0 })['what']).toMatch(
+      /no single small change/,
+    );
     expect([0.05, 0.2, 0.5].map(riskWord)).toEqual(['unlikely', 'watch', 'likely']);
-    expect(tradeText({ fog: 1.2, drops: 0.9, time: 1, wetness: 1.01 })).toBe('finer drops (−10 %), more fog (+20 %)');
+    expect(tradeText({ fog: 1.2, drops: 0.9, time: 1, wetness: 1.01 })).toBe(
+      'finer drops (−10 %), more fog (+20 %)',
+    );
     expect(tradeText({ fog: 1, drops: 1, time: 1, wetness: 1 })).toMatch(/about the same/);
   });
   it('what cannot be is refused where it stands', () => {
     const refusal = (input: object) =>
-      answerOrRefuse('coat', { ...CLEAR, ...input }) as { error: { code: string; path: unknown[] } };
+      answerOrRefuse('coat', { ...CLEAR, ...input }) as {
+        error: { code: string; path: unknown[] };
+      };
     expect(refusal({ coats: [] }).error.path).toEqual(['coats']);
-    expect(refusal({ bake: { ...CLEAR.bake, toC: 400 } }).error).toMatchObject({ code: 'out-of-range', path: ['bake', 'toC'] });
+    expect(refusal({ bake: { ...CLEAR.bake, toC: 400 } }).error).toMatchObject({
+      code: 'out-of-range',
+      path: ['bake', 'toC'],
+    });
     expect(refusal({ gun: { ...CLEAR.gun, fullFanTurns: 2 } }).error.code).toBe('contradiction');
-    expect(refusal({ material: { class: 'magic' } }).error).toMatchObject({ code: 'not-one-of', path: ['material', 'class'] });
+    expect(refusal({ material: { class: 'magic' } }).error).toMatchObject({
+      code: 'not-one-of',
+      path: ['material', 'class'],
+    });
     expect(refusal({ wetness: 3 }).error.code).toBe('unknown-field');
   });
 });

@@ -10,19 +10,32 @@ export const sheets = readdirSync(path.join(demo, 'sheets')).map((file) =>
   Sheet.parse(JSON.parse(readFileSync(path.join(demo, 'sheets', file), 'utf8'))),
 );
 export const products = new Map(sheets.map((sheet) => [sheet.id, sheet]));
-export const guns = (JSON.parse(readFileSync(path.join(demo, 'guns.json'), 'utf8')) as { guns: PlanContext['gun'][] }).guns.map(
-  (gun) => ({ ...gun, id: ID, version: 1 }),
-);
+export const guns = (
+  JSON.parse(readFileSync(path.join(demo, 'guns.json'), 'utf8')) as { guns: PlanContext['gun'][] }
+).guns.map((gun) => ({ ...gun, id: ID, version: 1 }));
 
 /** A coat on a bonnet in a booth at this temperature, panel and air alike. */
-export function contextFor(sheetId: string, airC: number, changes: Partial<PlanContext> & { rh?: number } = {}): PlanContext {
+export function contextFor(
+  sheetId: string,
+  airC: number,
+  changes: Partial<PlanContext> & { rh?: number } = {},
+): PlanContext {
   const sheet = products.get(sheetId)!;
   const reading = (value: number) => ({ value, at: '2026-03-02T09:00:00Z', by: 'probe' as const });
   const { rh = 50, ...rest } = changes;
   return {
     ticket: {
       jobSize: 'panel',
-      panels: [{ id: ID, name: 'hood', areaM2: 1.3, orientation: 'flat', substrate: 'metal', scope: 'full' }],
+      panels: [
+        {
+          id: ID,
+          name: 'hood',
+          areaM2: 1.3,
+          orientation: 'flat',
+          substrate: 'metal',
+          scope: 'full',
+        },
+      ],
     },
     stage: {
       id: ID,
@@ -42,7 +55,15 @@ export function contextFor(sheetId: string, airC: number, changes: Partial<PlanC
       version: 1,
       name: 'Nell',
       skill: 'able',
-      units: { temperature: 'C', pressure: 'psi', length: 'mm', film: 'um', volume: 'ml', area: 'm2', measure: 'volume' },
+      units: {
+        temperature: 'C',
+        pressure: 'psi',
+        length: 'mm',
+        film: 'um',
+        volume: 'ml',
+        area: 'm2',
+        measure: 'volume',
+      },
       way: {},
     },
     room: {
@@ -70,7 +91,14 @@ export function contextFor(sheetId: string, airC: number, changes: Partial<PlanC
     coatsLeft: 2,
     ordinal: 1,
     isLastStage: false,
-    cup: { id: ID, version: 1, name: 'Cup', capacityMl: 600, marksMl: [100, 200], scales: [{ ratio: [4, 1, 1], mlPerPart: 10 }] },
+    cup: {
+      id: ID,
+      version: 1,
+      name: 'Cup',
+      capacityMl: 600,
+      marksMl: [100, 200],
+      scales: [{ ratio: [4, 1, 1], mlPerPart: 10 }],
+    },
     ...rest,
   };
 }

@@ -1,4 +1,7 @@
-/** What a ticket asks of the forward model: every demo paint can be foreseen, its air and knobs move it, what lies below counts. */
+/**
+ * What a ticket asks of the forward model: every demo paint can be foreseen, its air and knobs move
+ * it, what lies below counts.
+ */
 import { describe, expect, it } from 'vitest';
 import { coatInput, layersBelow } from '../src/plan/coatInput.ts';
 import type { PlanContext } from '../src/plan/planContext.ts';
@@ -8,23 +11,31 @@ import { LAB_FORMAT, LabFile } from '../src/shop/labFile.ts';
 import type { StagePlan, TicketWhole } from '../src/shop/ticket.ts';
 import { contextFor, paints, products } from './demoContext.ts';
 
-const expected = (context: PlanContext, more: Partial<InputOf<'coat'>['settings']> = {}): InputOf<'coat'> => {
+const expected = (
+  context: PlanContext,
+  more: Partial<InputOf<'coat'>['settings']> = {},
+): InputOf<'coat'> => {
   const input = coatInput(context, planCoat(context));
   return { ...input, settings: { ...input.settings, ...more } };
 };
 const quick = (input: InputOf<'coat'>) => ask('coat', { ...input, spread: false });
 
 describe('what to expect of a planned coat', () => {
-  it.each(paints.map(({ id }) => id))('%s is foreseen with the film that the plan aims at', (id) => {
-    const context = contextFor(id, 22);
-    const outcome = answerOrRefuse('coat', { ...expected(context), spread: false });
-    expect(outcome).toHaveProperty('answer');
-    const { film } = quick(expected(context));
-    const aim = planCoat(context).setup.wetFilmUm;
-    expect(film.wetUm.value).toBeCloseTo(aim, 6);
-  });
+  it.each(paints.map(({ id }) => id))(
+    '%s is foreseen with the film that the plan aims at',
+    (id) => {
+      const context = contextFor(id, 22);
+      const outcome = answerOrRefuse('coat', { ...expected(context), spread: false });
+      expect(outcome).toHaveProperty('answer');
+      const { film } = quick(expected(context));
+      const aim = planCoat(context).setup.wetFilmUm;
+      expect(film.wetUm.value).toBeCloseTo(aim, 6);
+    },
+  );
   it('moves with the air and with a knob', () => {
-    const [cool, warm] = [17, 29].map((airC) => quick(expected(contextFor('tarnside-clear-ms', airC))));
+    const [cool, warm] = [17, 29].map((airC) =>
+      quick(expected(contextFor('tarnside-clear-ms', airC))),
+    );
     expect(warm!.flashReadyMinutes[0]!.value).toBeLessThan(cool!.flashReadyMinutes[0]!.value);
     const usual = contextFor('tarnside-clear-ms', 22);
     expect(quick(expected(usual, { gunSpeedMPerS: 0.3 })).film.wetUm.value).toBeGreaterThan(
@@ -64,7 +75,10 @@ it('a lab file is two inputs of coat, and nothing else passes for one', () => {
   const file = { format: LAB_FORMAT, version: 1, a, b: a };
   expect(LabFile.parse(JSON.parse(JSON.stringify(file)))).toEqual(JSON.parse(JSON.stringify(file)));
   expect(LabFile.safeParse({ ...file, version: 2 }).success).toBe(false);
-  expect(LabFile.safeParse({ ...file, a: { ...a, climate: { ...a.climate, relativeHumidityPercent: 140 } } }).success).toBe(
-    false,
-  );
+  expect(
+    LabFile.safeParse({
+      ...file,
+      a: { ...a, climate: { ...a.climate, relativeHumidityPercent: 140 } },
+    }).success,
+  ).toBe(false);
 });

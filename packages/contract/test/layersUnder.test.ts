@@ -1,14 +1,34 @@
 /** What lies under a coat, and what of it holds the next one. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { coatsUnder, faultsOf, holdsAgainst, isSanded, leftOf, unsettledOf, type Laid } from '../src/plan/layersUnder.ts';
+import {
+  coatsUnder,
+  faultsOf,
+  holdsAgainst,
+  isSanded,
+  leftOf,
+  unsettledOf,
+  type Laid,
+} from '../src/plan/layersUnder.ts';
 import { WorkKind, type LayerWork } from '../src/shop/layerWork.ts';
 import { layerReadings } from '../src/diagnosis/layerReadings.ts';
 import { Seen, type Coat, type StagePlan, type TicketWhole } from '../src/shop/ticket.ts';
 
-const stage = (id: string, panelIds: string[]) => ({ id, kind: id === 's' ? 'sealer' : 'base', panelIds });
+const stage = (id: string, panelIds: string[]) => ({
+  id,
+  kind: id === 's' ? 'sealer' : 'base',
+  panelIds,
+});
 const coat = (id: string, stageId: string, ordinal: number, more: Partial<Coat> = {}): Coat =>
-  ({ id, stageId, ordinal, state: 'looked', seen: [], endedAt: '2026-05-01T10:00:00Z', ...more }) as unknown as Coat;
+  ({
+    id,
+    stageId,
+    ordinal,
+    state: 'looked',
+    seen: [],
+    endedAt: '2026-05-01T10:00:00Z',
+    ...more,
+  }) as unknown as Coat;
 const laid = (coats: Coat[], works: LayerWork[] = []): Laid =>
   ({
     ticket: { stages: [stage('s', ['p', 'q']), stage('b', ['p']), stage('c', ['q'])] },
@@ -29,7 +49,12 @@ const work = (more: Partial<LayerWork>): LayerWork => ({
 
 describe('the coats under a coat', () => {
   it('share a panel with it, are on, and come nearest first', () => {
-    const all = [coat('1', 's', 1), coat('2', 'b', 1), coat('3', 'b', 2, { state: 'planned' }), coat('4', 'c', 1)];
+    const all = [
+      coat('1', 's', 1),
+      coat('2', 'b', 1),
+      coat('3', 'b', 2, { state: 'planned' }),
+      coat('4', 'c', 1),
+    ];
     const under = (id: string) =>
       coatsUnder(
         laid(all),
@@ -55,29 +80,41 @@ describe('a fault in a layer', () => {
           const keys = faultsOf(of, one).map(({ key }) => key);
           const open = unsettledOf(of, one).map(({ key }) => key);
           expect(keys).not.toContain('seen:nothing');
-          expect(open).toEqual(keys.filter((key) => !settled.some((item) => key === `seen:${item}`)));
+          expect(open).toEqual(
+            keys.filter((key) => !settled.some((item) => key === `seen:${item}`)),
+          );
           expect(leftOf(of, one).length).toBe(kind === 'left' ? keys.length - open.length : 0);
         },
       ),
     );
     const one = coat('1', 's', 1, { seen: ['peel'] });
-    const [left, flattened] = [work({ settles: ['seen:peel'] }), work({ kind: 'flattened', settles: ['seen:peel'] })];
+    const [left, flattened] = [
+      work({ settles: ['seen:peel'] }),
+      work({ kind: 'flattened', settles: ['seen:peel'] }),
+    ];
     expect(leftOf(laid([one], [left, flattened]), one)).toEqual([]);
     expect(leftOf(laid([one], [flattened, left]), one)).toHaveLength(1);
   });
   it('holds every other stage; the next coat of its own only where it would come through', () => {
-    const held = (key: string, stageId: string) => holdsAgainst({ stageId: 's' }, { stageId }, { key, name: '' });
+    const held = (key: string, stageId: string) =>
+      holdsAgainst({ stageId: 's' }, { stageId }, { key, name: '' });
     for (const item of Seen.options) expect(held(`seen:${item}`, 'b')).toBe(true);
-    expect(Seen.options.filter((item) => held(`seen:${item}`, 's')).sort()).toEqual(['fisheyes', 'pops', 'run']);
+    expect(Seen.options.filter((item) => held(`seen:${item}`, 's')).sort()).toEqual([
+      'fisheyes',
+      'pops',
+      'run',
+    ]);
     expect(held('finding:x', 's')).toBe(true);
   });
   it('in texture is told to the bench until it was flattened', () => {
     const one = coat('1', 's', 1, { seen: ['peel'] });
     const base = { ...stage('b', ['p']), sheetVersionId: 'v' };
     const texture = (works: LayerWork[]) =>
-      layerReadings({ ...laid([one], works), sheets: [] } as unknown as TicketWhole, base as unknown as StagePlan, undefined)[
-        'texture_layer'
-      ];
+      layerReadings(
+        { ...laid([one], works), sheets: [] } as unknown as TicketWhole,
+        base as unknown as StagePlan,
+        undefined,
+      )['texture_layer'];
     expect(texture([])).toBe('sealer');
     expect(texture([work({ settles: ['seen:peel'] })])).toBe('sealer');
     expect(texture([work({ kind: 'flattened', settles: ['seen:peel'] })])).toBe('none');
@@ -86,6 +123,8 @@ describe('a fault in a layer', () => {
     const one = coat('1', 's', 1);
     const opened = WorkKind.options.filter((kind) => isSanded(laid([one], [work({ kind })]), one));
     expect(opened.sort()).toEqual(['flattened', 'sandedDry', 'sandedWet']);
-    expect(isSanded(laid([one], [work({ kind: 'sandedDry', at: '2026-04-30T12:00:00Z' })]), one)).toBe(false);
+    expect(
+      isSanded(laid([one], [work({ kind: 'sandedDry', at: '2026-04-30T12:00:00Z' })]), one),
+    ).toBe(false);
   });
 });

@@ -1,4 +1,7 @@
-/** Whatever is possible as input is answered with figures, never with a hole in them, however unlike a shop it is. */
+/**
+ * Whatever is possible as input is answered with figures, never with a hole in them, however unlike
+ * a shop it is.
+ */
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { rangeOf } from '../src/quantity/ranges.ts';
@@ -10,7 +13,15 @@ const any = (field: string) => {
   return fc.oneof(fc.constantFrom(from, to), fc.double({ min: from, max: to, noNaN: true }));
 };
 const maybe = <T>(value: fc.Arbitrary<T>) => fc.option(value, { nil: undefined });
-const classes = ['hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini', 'airbrush'] as const;
+const classes = [
+  'hvlp',
+  'lvlp',
+  'reducedPressure',
+  'conventional',
+  'siphon',
+  'mini',
+  'airbrush',
+] as const;
 const stages = ['primer', 'sealer', 'ground', 'base', 'effect', 'clear', 'singleStage'] as const;
 
 const test = fc.oneof(
@@ -45,9 +56,15 @@ const gun = fc.record(
 const line = fc.record(
   {
     hose: fc.record({ innerDiameterMm: any('innerDiameterMm'), lengthM: any('lengthM') }),
-    couplers: fc.array(fc.record({ kind: fc.constantFrom('standard', 'highFlow'), count: fc.integer({ min: 0, max: 50 }) }), {
-      maxLength: 2,
-    }),
+    couplers: fc.array(
+      fc.record({
+        kind: fc.constantFrom('standard', 'highFlow'),
+        count: fc.integer({ min: 0, max: 50 }),
+      }),
+      {
+        maxLength: 2,
+      },
+    ),
     regulator: fc.constantFrom('small', 'large'),
     measuredLossPercent: any('measuredLossPercent'),
     supplyKPa: any('supplyKPa'),
@@ -112,10 +129,13 @@ const INPUTS: Record<string, fc.Arbitrary<object>> = {
     gun,
     stage: fc.constantFrom(...stages),
     carrier: fc.constantFrom('solvent', 'waterborne'),
-    seen: fc.array(fc.constantFrom('coarseSpots', 'dry', 'split', 'runs', 'stripes', 'narrow', 'blowBack'), {
-      minLength: 1,
-      maxLength: 3,
-    }),
+    seen: fc.array(
+      fc.constantFrom('coarseSpots', 'dry', 'split', 'runs', 'stripes', 'narrow', 'blowBack'),
+      {
+        minLength: 1,
+        maxLength: 3,
+      },
+    ),
     settings: fc.record({
       inletKPa: maybe(any('inletKPa')),
       distanceMm: maybe(any('distanceMm')),
@@ -154,7 +174,10 @@ const INPUTS: Record<string, fc.Arbitrary<object>> = {
       overlapPercent: maybe(any('overlapPercent')),
     }),
     panel: fc.record({ slopeDeg: any('slopeDeg') }),
-    coats: fc.array(fc.record({ flashMinutes: fc.constantFrom(0, 0.1, 12, 400) }), { minLength: 1, maxLength: 3 }),
+    coats: fc.array(fc.record({ flashMinutes: fc.constantFrom(0, 0.1, 12, 400) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
     bake: maybe(
       fc.record({
         afterMinutes: fc.constantFrom(0, 10),
@@ -183,7 +206,10 @@ const INPUTS: Record<string, fc.Arbitrary<object>> = {
       }),
       { minLength: 1, maxLength: 2 },
     ),
-    climate: fc.record({ airTemperatureC: any('airTemperatureC'), relativeHumidityPercent: any('relativeHumidityPercent') }),
+    climate: fc.record({
+      airTemperatureC: any('airTemperatureC'),
+      relativeHumidityPercent: any('relativeHumidityPercent'),
+    }),
     panels: fc.constant([{ name: 'hood' }]),
     spraySeconds: fc.constantFrom(1, 300),
   }),

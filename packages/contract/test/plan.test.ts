@@ -1,4 +1,7 @@
-/** The plan of a coat from the invented shop's own sheets: what changes with the air, and what never may. */
+/**
+ * The plan of a coat from the invented shop's own sheets: what changes with the air, and what never
+ * may.
+ */
 import { describe, expect, it } from 'vitest';
 import { planDifferences } from '../src/plan/planDifferences.ts';
 import { coatOrder } from '../src/plan/coatOrder.ts';
@@ -7,9 +10,12 @@ import { sheetFaults } from '../src/sheet/sheetChecks.ts';
 import { contextFor as context, paints, products, sheets } from './demoContext.ts';
 
 describe('the demo sheets', () => {
-  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s agrees with itself and with the shop', (_, sheet) => {
-    expect(sheetFaults(sheet, products)).toEqual([]);
-  });
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))(
+    '%s agrees with itself and with the shop',
+    (_, sheet) => {
+      expect(sheetFaults(sheet, products)).toEqual([]);
+    },
+  );
 
   it.each(paints.map(({ id }) => id))('%s can be planned at 22 °C, from reducer to pour', (id) => {
     const plan = planCoat(context(id, 22));
@@ -20,9 +26,15 @@ describe('the demo sheets', () => {
 
   it('are refused where a hardener is named beside no hardener, or a product that is not there', () => {
     const clear = products.get('tarnside-clear-ms')!;
-    expect(sheetFaults({ ...clear, hardenerChemistry: 'none' }, products)[0]).toMatchObject({ path: ['hardenerChemistry'] });
-    expect(sheetFaults({ ...clear, hardeners: ['tarnside-h-9'] }, products)[0]).toMatchObject({ path: ['hardeners', 0] });
-    expect(sheetFaults({ ...clear, hardeners: ['tarnside-w-5'] }, products)[0]!.message).toContain('adjuster');
+    expect(sheetFaults({ ...clear, hardenerChemistry: 'none' }, products)[0]).toMatchObject({
+      path: ['hardenerChemistry'],
+    });
+    expect(sheetFaults({ ...clear, hardeners: ['tarnside-h-9'] }, products)[0]).toMatchObject({
+      path: ['hardeners', 0],
+    });
+    expect(sheetFaults({ ...clear, hardeners: ['tarnside-w-5'] }, products)[0]!.message).toContain(
+      'adjuster',
+    );
   });
 });
 
@@ -37,7 +49,10 @@ describe('six degrees more', () => {
     expect(minutes(warm) / minutes(cool)).toBeGreaterThan(0.85);
   });
   it('moves reducer, hardener and pot life, each with its why', () => {
-    const changes = planDifferences(planCoat(context('tarnside-single', 19)), planCoat(context('tarnside-single', 25)));
+    const changes = planDifferences(
+      planCoat(context('tarnside-single', 19)),
+      planCoat(context('tarnside-single', 25)),
+    );
     const fields = changes.map(({ field }) => field);
     expect(fields).toEqual(expect.arrayContaining(['reducer', 'hardener', 'potLife']));
     expect(changes.find(({ field }) => field === 'reducer')!.why).toBeDefined();
@@ -68,13 +83,23 @@ it('pours to whole lines of the scale that is printed on the cup', () => {
 });
 
 it('reminds to set the knobs back after small work', () => {
-  const { setup } = planCoat(context('tarnside-single', 22, { knobsLeft: { part: 'jamb', fanTurnsOut: 0.5, fluidTurnsOut: 1 } }));
+  const { setup } = planCoat(
+    context('tarnside-single', 22, {
+      knobsLeft: { part: 'jamb', fanTurnsOut: 0.5, fluidTurnsOut: 1 },
+    }),
+  );
   expect(setup.verdicts.map(({ code }) => code)).toContain('knobs-need-reset');
 });
 
 it('coats come stage by stage as the ticket lists them, then one by one', () => {
   const coat = (stageId: string, ordinal: number) => ({ stageId, ordinal });
-  const shuffled = [coat('clear', 2), coat('base', 12), coat('sealer', 1), coat('clear', 1), coat('base', 2)];
+  const shuffled = [
+    coat('clear', 2),
+    coat('base', 12),
+    coat('sealer', 1),
+    coat('clear', 1),
+    coat('base', 2),
+  ];
   const order = shuffled
     .sort(coatOrder([{ id: 'sealer' }, { id: 'base' }, { id: 'clear' }]))
     .map(({ stageId, ordinal }) => `${stageId} ${ordinal}`);

@@ -35,7 +35,8 @@ const law = (holds: (plan: CoatPlan, context: PlanContext) => void) =>
     fc.property(anyContext, (context) => holds(planCoat(context), context)),
     { numRuns: 250 },
   );
-const recipeOf = ({ sheet, stage }: PlanContext) => sheet.recipes!.find(({ name }) => name === stage.recipeName)!;
+const recipeOf = ({ sheet, stage }: PlanContext) =>
+  sheet.recipes!.find(({ name }) => name === stage.recipeName)!;
 const verdictsOf = ({ climate, reducer, mix, setup, recoat }: CoatPlan) =>
   [climate, reducer, mix, setup, recoat].flatMap((answer) => answer?.verdicts ?? []);
 
@@ -55,10 +56,13 @@ describe('whatever the air, the paint and the gun', () => {
       const paint = mix.components.find(({ role }) => role === 'paint')!;
       const paintParts = recipeOf(context).parts.find(({ role }) => role === 'paint')!.parts;
       for (const part of recipeOf(context).parts) {
-        const poured = mix.components.filter(({ role }) => role === part.role).reduce((sum, { ml }) => sum + ml, 0);
+        const poured = mix.components
+          .filter(({ role }) => role === part.role)
+          .reduce((sum, { ml }) => sum + ml, 0);
         expect(poured / paint.ml).toBeCloseTo(part.parts / paintParts, 9);
       }
-      for (const { name, ml, grams } of mix.components) expect(grams).toBeCloseTo(ml * parts!.densitiesGPerMl[name]!, 6);
+      for (const { name, ml, grams } of mix.components)
+        expect(grams).toBeCloseTo(ml * parts!.densitiesGPerMl[name]!, 6);
     });
   });
 
@@ -79,8 +83,12 @@ describe('whatever the air, the paint and the gun', () => {
   it('no cup is filled over its top mark, and the batches make the whole', () => {
     law(({ mix }, { cup }) => {
       if (!mix?.batches) return;
-      for (const { readyMl } of mix.batches) expect(readyMl).toBeLessThanOrEqual(cup!.capacityMl + 1e-6);
-      expect(mix.batches.reduce((sum, { readyMl }) => sum + readyMl, 0)).toBeCloseTo(mix.readyMl!, 6);
+      for (const { readyMl } of mix.batches)
+        expect(readyMl).toBeLessThanOrEqual(cup!.capacityMl + 1e-6);
+      expect(mix.batches.reduce((sum, { readyMl }) => sum + readyMl, 0)).toBeCloseTo(
+        mix.readyMl!,
+        6,
+      );
     });
   });
 
@@ -96,7 +104,10 @@ describe('whatever the air, the paint and the gun', () => {
   it('the gun stays inside what it may have, and inside the sheet or says so', () => {
     law(({ setup }, { gun, sheet }) => {
       const band = sheet.gunSheet?.[gun.gun.class]?.inletKPa;
-      if (gun.gun.maxInletKPa !== undefined && !setup.verdicts.some(({ code }) => code === 'inlet-over-gun'))
+      if (
+        gun.gun.maxInletKPa !== undefined &&
+        !setup.verdicts.some(({ code }) => code === 'inlet-over-gun')
+      )
         expect(setup.inletKPa).toBeLessThanOrEqual(gun.gun.maxInletKPa);
       if (band) expect(setup.inletKPa).toBeLessThanOrEqual(band[1]);
       if (band && setup.inletKPa < Math.floor(band[0]))
@@ -110,7 +121,11 @@ describe('whatever the air, the paint and the gun', () => {
         expect(VERDICTS.get(code)?.level).toBe(level);
         expect(message).not.toMatch(/[{}]|NaN|undefined/);
       }
-      for (const answer of [plan.setup, plan.recoat, ...(plan.reducer.choice ? [plan.reducer] : [])])
+      for (const answer of [
+        plan.setup,
+        plan.recoat,
+        ...(plan.reducer.choice ? [plan.reducer] : []),
+      ])
         expect(answer.reasons.length).toBeGreaterThan(0);
       for (const { text } of plan.reducer.reasons) expect(text).not.toMatch(/[{}]|NaN|undefined/);
     });
@@ -126,7 +141,10 @@ describe('whatever the air, the paint and the gun', () => {
 
   it('the same question gets the same digits', () => {
     fc.assert(
-      fc.property(anyContext, (context) => JSON.stringify(planCoat(context)) === JSON.stringify(planCoat(context))),
+      fc.property(
+        anyContext,
+        (context) => JSON.stringify(planCoat(context)) === JSON.stringify(planCoat(context)),
+      ),
       { numRuns: 40 },
     );
   });
@@ -141,6 +159,7 @@ it('the cup taken is the smallest that holds the job in one go, else the largest
     marksMl: [],
     scales: [],
   }));
-  const cupNamed = (readyMl: number) => cupFor(cups, { ...contextFor('tarnside-single', 22), readyMl })?.name;
+  const cupNamed = (readyMl: number) =>
+    cupFor(cups, { ...contextFor('tarnside-single', 22), readyMl })?.name;
   expect([200, 300, 301, 900, 5000].map(cupNamed)).toEqual(['300', '300', '600', '1300', '1300']);
 });

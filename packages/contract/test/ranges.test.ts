@@ -1,4 +1,7 @@
-/** Every physical field of every calculation holds its range: just inside is taken, just outside refused with its path. */
+/**
+ * Every physical field of every calculation holds its range: just inside is taken, just outside
+ * refused with its path.
+ */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UNITS, convert, areAlike, type UnitName } from '@orthochrom/core/units/convert.ts';
@@ -22,7 +25,8 @@ function quantitiesIn(value: unknown, path: (string | number)[] = []): Place[] {
 
 function withValue(input: unknown, [step, ...rest]: (string | number)[], value: unknown): unknown {
   if (step === undefined) return value;
-  if (Array.isArray(input)) return input.map((item: unknown, i) => (i === step ? withValue(item, rest, value) : item));
+  if (Array.isArray(input))
+    return input.map((item: unknown, i) => (i === step ? withValue(item, rest, value) : item));
   return { ...(input as Json), [step]: withValue((input as Json)[step], rest, value) };
 }
 
@@ -32,7 +36,10 @@ describe.each(calculationNames)('the fields of %s', (name) => {
     for (const { input } of examples)
       for (const { path, field } of quantitiesIn(input)) {
         const { from, to } = rangeOf(field);
-        for (const beyond of [from - Math.max(1e-6, Math.abs(from) * 1e-6), to + Math.max(1e-3, to * 1e-6)]) {
+        for (const beyond of [
+          from - Math.max(1e-6, Math.abs(from) * 1e-6),
+          to + Math.max(1e-3, to * 1e-6),
+        ]) {
           const outcome = answerOrRefuse(name, withValue(input, path, beyond));
           expect(
             'error' in outcome &&
@@ -48,7 +55,10 @@ describe.each(calculationNames)('the fields of %s', (name) => {
   it('refuse a field nobody knows, at every level', () => {
     for (const { input } of examples.slice(0, 2)) {
       const outcome = answerOrRefuse(name, { ...(input as Json), surprise: 1 });
-      expect('error' in outcome && outcome.error).toMatchObject({ code: 'unknown-field', path: ['surprise'] });
+      expect('error' in outcome && outcome.error).toMatchObject({
+        code: 'unknown-field',
+        path: ['surprise'],
+      });
     }
   });
 
@@ -72,10 +82,18 @@ describe('units', () => {
   const unit = fc.constantFrom(...(Object.keys(UNITS) as UnitName[]));
   it('convert there and back without loss', () => {
     fc.assert(
-      fc.property(unit, unit, fc.double({ min: -200, max: 1e6, noNaN: true }), (from, to, value) => {
-        fc.pre(areAlike(from, to));
-        return Math.abs(convert(convert(value, from, to), to, from) - value) <= 1e-9 * Math.max(1, Math.abs(value));
-      }),
+      fc.property(
+        unit,
+        unit,
+        fc.double({ min: -200, max: 1e6, noNaN: true }),
+        (from, to, value) => {
+          fc.pre(areAlike(from, to));
+          return (
+            Math.abs(convert(convert(value, from, to), to, from) - value) <=
+            1e-9 * Math.max(1, Math.abs(value))
+          );
+        },
+      ),
     );
   });
   it.each([

@@ -10,13 +10,49 @@ const air = { airTemperatureC: 21, relativeHumidityPercent: 50 };
 
 describe('bad input is told what, where, allowed and in which unit', () => {
   it.each([
-    ['a figure out of range', 'climate', { ...air, airTemperatureC: 75 }, 'out-of-range', ['airTemperatureC']],
-    ['a missing field', 'climate', { airTemperatureC: 20 }, 'missing-field', ['relativeHumidityPercent']],
+    [
+      'a figure out of range',
+      'climate',
+      { ...air, airTemperatureC: 75 },
+      'out-of-range',
+      ['airTemperatureC'],
+    ],
+    [
+      'a missing field',
+      'climate',
+      { airTemperatureC: 20 },
+      'missing-field',
+      ['relativeHumidityPercent'],
+    ],
     ['an unknown field', 'climate', { ...air, mood: 'good' }, 'unknown-field', ['mood']],
-    ['a number in quotes', 'climate', { ...air, airTemperatureC: '21' }, 'wrong-type', ['airTemperatureC']],
-    ['null for what is not known', 'climate', { ...air, panelTemperatureC: null }, 'wrong-type', ['panelTemperatureC']],
-    ['what is not finite', 'climate', { ...air, airTemperatureC: Infinity }, 'out-of-range', ['airTemperatureC']],
-    ['a word outside its list', 'climate', { ...air, airMovement: 'breezy' }, 'not-one-of', ['airMovement']],
+    [
+      'a number in quotes',
+      'climate',
+      { ...air, airTemperatureC: '21' },
+      'wrong-type',
+      ['airTemperatureC'],
+    ],
+    [
+      'null for what is not known',
+      'climate',
+      { ...air, panelTemperatureC: null },
+      'wrong-type',
+      ['panelTemperatureC'],
+    ],
+    [
+      'what is not finite',
+      'climate',
+      { ...air, airTemperatureC: Infinity },
+      'out-of-range',
+      ['airTemperatureC'],
+    ],
+    [
+      'a word outside its list',
+      'climate',
+      { ...air, airMovement: 'breezy' },
+      'not-one-of',
+      ['airMovement'],
+    ],
     [
       'a list place in the path',
       'kit',
@@ -82,7 +118,13 @@ describe('bad input is told what, where, allowed and in which unit', () => {
       'needs-field',
       ['densitiesGPerMl', 'A'],
     ],
-    ['colder than cold can be', 'convert', { value: -300, from: 'C', to: 'F' }, 'out-of-range', ['value']],
+    [
+      'colder than cold can be',
+      'convert',
+      { value: -300, from: 'C', to: 'F' },
+      'out-of-range',
+      ['value'],
+    ],
     [
       'a band the wrong way round',
       'setup',
@@ -101,7 +143,11 @@ describe('bad input is told what, where, allowed and in which unit', () => {
       'a sheet whose waits go down',
       'recoat',
       {
-        layer: { stage: 'base', carrier: 'solvent', sheet: { atC: 20, flashMinutes: 10, toNextMinutes: 5 } },
+        layer: {
+          stage: 'base',
+          carrier: 'solvent',
+          sheet: { atC: 20, flashMinutes: 10, toNextMinutes: 5 },
+        },
         climate: air,
         minutesSince: 0,
         next: 'coat',
@@ -123,8 +169,15 @@ describe('bad input is told what, where, allowed and in which unit', () => {
   });
 
   it('the first in the order of the fields leads, the others follow', () => {
-    const { path, more } = refusal('climate', { airTemperatureC: 99, relativeHumidityPercent: 0, airSpeedMPerS: 11 });
+    const { path, more } = refusal('climate', {
+      airTemperatureC: 99,
+      relativeHumidityPercent: 0,
+      airSpeedMPerS: 11,
+    });
     expect(path).toEqual(['airTemperatureC']);
-    expect(more?.map((other) => other.path)).toEqual([['relativeHumidityPercent'], ['airSpeedMPerS']]);
+    expect(more?.map((other) => other.path)).toEqual([
+      ['relativeHumidityPercent'],
+      ['airSpeedMPerS'],
+    ]);
   });
 });

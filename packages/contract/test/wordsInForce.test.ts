@@ -7,15 +7,24 @@ import type { PlanContext } from '../src/plan/planContext.ts';
 import { ask, type InputOf } from '../src/registry.ts';
 import { contextFor, guns, products } from './demoContext.ts';
 
-const codesOf = ({ verdicts }: { verdicts: readonly { code: string }[] }) => verdicts.map(({ code }) => code);
+const codesOf = ({ verdicts }: { verdicts: readonly { code: string }[] }) =>
+  verdicts.map(({ code }) => code);
 const gunNamed = (name: string) => guns.find((gun) => gun.name === name)!;
-const WARM = { airTemperatureC: 28, relativeHumidityPercent: 45, panelTemperatureC: 28, airMovement: 'downdraft' as const };
+const WARM = {
+  airTemperatureC: 28,
+  relativeHumidityPercent: 45,
+  panelTemperatureC: 28,
+  airMovement: 'downdraft' as const,
+};
 const HVLP: InputOf<'setup'>['gun'] = { class: 'hvlp', nozzlesMm: [1.3] };
 
 describe('the wait', () => {
   it('of a high-solids clear goes by the law of high solids', () => {
     const context = contextFor('tarnside-clear-hs', 18);
-    const asMedium = { ...context, sheet: { ...context.sheet, materialClass: 'clearMediumSolids' as const } };
+    const asMedium = {
+      ...context,
+      sheet: { ...context.sheet, materialClass: 'clearMediumSolids' as const },
+    };
     const [hs, ms] = [context, asMedium].map((of) => planCoat(of).recoat.earliestMinutes.value);
     expect(Math.abs(hs! - ms!)).toBeGreaterThan(0.1);
   });
@@ -27,18 +36,32 @@ describe('the wait', () => {
   ] as const)(
     'of a %s before heat, no sheet at hand, is its class’s own on timer and day alike',
     (stage, carrier, materialClass) => {
-      const wait = ask('recoat', { layer: { stage, carrier }, climate: WARM, minutesSince: 0, next: 'bake' });
+      const wait = ask('recoat', {
+        layer: { stage, carrier },
+        climate: WARM,
+        minutesSince: 0,
+        next: 'bake',
+      });
       expect(wait.earliestMinutes.value).toBe(MATERIALS[materialClass].usualMinutes.last);
     },
   );
 
   it('without a sheet stands for 21 °C: there the usual minutes are not moved', () => {
-    const climate = { ...WARM, airTemperatureC: 21, panelTemperatureC: 21, relativeHumidityPercent: 50 };
+    const climate = {
+      ...WARM,
+      airTemperatureC: 21,
+      panelTemperatureC: 21,
+      relativeHumidityPercent: 50,
+    };
     const layer = { stage: 'base', carrier: 'solvent' } as const;
     const at = (airMovement: 'downdraft' | 'still') =>
-      ask('recoat', { layer, climate: { ...climate, airMovement }, minutesSince: 0, next: 'coat' }).earliestMinutes.value;
+      ask('recoat', { layer, climate: { ...climate, airMovement }, minutesSince: 0, next: 'coat' })
+        .earliestMinutes.value;
     const told = ask('recoat', {
-      layer: { ...layer, sheet: { atC: 21, flashMinutes: MATERIALS.solventBase.usualMinutes.flash } },
+      layer: {
+        ...layer,
+        sheet: { atC: 21, flashMinutes: MATERIALS.solventBase.usualMinutes.flash },
+      },
       climate,
       minutesSince: 0,
       next: 'coat',
@@ -115,15 +138,28 @@ describe('the gun', () => {
 
   it('closed at the fan is stopped where its cap passes the limit', () => {
     const context = contextFor('tarnside-clear-ms', 22, { gun: gunNamed('Heron') });
-    const { nozzleMm, inletKPa, fluidTurnsOut, distanceMm, overlapPercent, wetFilmUm } = planCoat(context).setup;
-    const closed = { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut: 0, distanceMm, overlapPercent, wetFilmUm };
-    expect(stopsOf(planCoat({ ...context, own: closed })).map(({ code }) => code)).toContain('cap-over-legal-limit');
+    const { nozzleMm, inletKPa, fluidTurnsOut, distanceMm, overlapPercent, wetFilmUm } =
+      planCoat(context).setup;
+    const closed = {
+      nozzleMm,
+      inletKPa,
+      fluidTurnsOut,
+      fanTurnsOut: 0,
+      distanceMm,
+      overlapPercent,
+      wetFilmUm,
+    };
+    expect(stopsOf(planCoat({ ...context, own: closed })).map(({ code }) => code)).toContain(
+      'cap-over-legal-limit',
+    );
   });
 
   it('is never told that 19 psi lies outside 19 to 27', () => {
     const PSI = 6.894757;
     for (let psi = 10; psi < 40; psi += 0.05)
-      for (const { code, message } of own(psi * PSI, HVLP, { sheet: { inletKPa: [19.2 * PSI, 27.3 * PSI] } }).verdicts) {
+      for (const { code, message } of own(psi * PSI, HVLP, {
+        sheet: { inletKPa: [19.2 * PSI, 27.3 * PSI] },
+      }).verdicts) {
         if (code !== 'inlet-outside-band') continue;
         const [told, low, high] = [psi, 19.2, 27.3].map(Math.round);
         expect(told! < low! || told! > high!, message).toBe(true);
@@ -150,12 +186,15 @@ describe('the gun', () => {
 });
 
 describe('the painter’s own', () => {
-  const picked = (context: PlanContext, name: string) => planCoat({ ...context, wantedParts: [{ name, fraction: 1 }] });
+  const picked = (context: PlanContext, name: string) =>
+    planCoat({ ...context, wantedParts: [{ name, fraction: 1 }] });
 
   it('fast grade in the heat has its own short edge, flash and cautions', () => {
     const context = contextFor('tarnside-sb-solid', 34, { rh: 40 });
     const [ours, own] = [planCoat(context), picked(context, 'T-10')];
-    expect(own.reducer.wanted!.openTimeMinutes.value).toBeLessThan(ours.reducer.openTimeMinutes!.value * 0.7);
+    expect(own.reducer.wanted!.openTimeMinutes.value).toBeLessThan(
+      ours.reducer.openTimeMinutes!.value * 0.7,
+    );
     expect(own.recoat.earliestMinutes.value).toBeLessThan(ours.recoat.earliestMinutes.value);
     expect(coatInput(context, own).material.grade?.name).toBe('T-10');
     expect(coatInput(context, ours).material.grade?.name).not.toBe('T-10');
@@ -163,7 +202,9 @@ describe('the painter’s own', () => {
 
   it('quick hardener shortens the pot life', () => {
     const context = contextFor('tarnside-clear-ms', 26);
-    const [quick, slow] = ['tarnside-h-1', 'tarnside-h-3'].map((hardenerId) => planCoat({ ...context, hardenerId }).mix!);
+    const [quick, slow] = ['tarnside-h-1', 'tarnside-h-3'].map(
+      (hardenerId) => planCoat({ ...context, hardenerId }).mix!,
+    );
     expect(quick!.potLifeMinutes!.value).toBeLessThan(slow!.potLifeMinutes!.value * 0.8);
   });
 });
@@ -175,13 +216,17 @@ describe('a recipe', () => {
   };
   it('of 20 % pours 20 %, whatever the grid says of the air', () => {
     const { mix } = planCoat(recipe('tarnside-wb-sealer', '20 % adjuster'));
-    const [paint, adjuster] = ['paint', 'adjuster'].map((role) => mix!.components!.find((part) => part.role === role)!.ml);
+    const [paint, adjuster] = ['paint', 'adjuster'].map(
+      (role) => mix!.components!.find((part) => part.role === role)!.ml,
+    );
     expect(adjuster! / paint!).toBeCloseTo(0.2, 6);
   });
 
   it('keeps an additive that stands beside parts', () => {
     const context = contextFor('tarnside-sb-solid', 22);
-    const additions = [{ role: 'additive' as const, product: 'tarnside-w-5', percent: 3, of: 'finalMix' as const }];
+    const additions = [
+      { role: 'additive' as const, product: 'tarnside-w-5', percent: 3, of: 'finalMix' as const },
+    ];
     const recipes = context.sheet.recipes!.map((one) => ({ ...one, additions }));
     const { mix } = planCoat({ ...context, sheet: { ...context.sheet, recipes } });
     const poured = mix!.components!.find(({ role }) => role === 'additive');
@@ -233,7 +278,9 @@ describe('a recipe', () => {
         ...(pots ? { pots } : {}),
       });
     expect(codesOf(check())).toContain('pour-lost');
-    expect(codesOf(check([{ name: 'Pot 1300', capacityMl: 1300 }]))).toContain('pour-off-larger-pot');
+    expect(codesOf(check([{ name: 'Pot 1300', capacityMl: 1300 }]))).toContain(
+      'pour-off-larger-pot',
+    );
   });
 
   it('beyond its sheet in coats is said', () => {

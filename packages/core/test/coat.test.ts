@@ -1,4 +1,7 @@
-/** The whole chain from gun to cured film: the card's chain, conservation, directions a painter would insist on, and sureness. */
+/**
+ * The whole chain from gun to cured film: the card's chain, conservation, directions a painter
+ * would insist on, and sureness.
+ */
 import type { CoatAnswer } from '../src/coat/coatAnswer.ts';
 import type { CoatInput } from '../src/coat/coatInput.ts';
 import { paintOf } from '../src/mix/paint.ts';
@@ -39,7 +42,8 @@ const CHAIN: CoatInput = {
   spread: false,
 };
 const coat = (more: Partial<CoatInput> = {}): CoatAnswer => coatOf({ ...CHAIN, ...more });
-const settings = (more: CoatInput['settings']): CoatAnswer => coat({ settings: { ...CHAIN.settings, ...more } });
+const settings = (more: CoatInput['settings']): CoatAnswer =>
+  coat({ settings: { ...CHAIN.settings, ...more } });
 const air = (more: Partial<CoatInput['climate']>, rest: Partial<CoatInput> = {}) =>
   coat({ climate: { ...CHAIN.climate, ...more }, ...rest });
 const near = (value: number, wanted: number, share: number) =>
@@ -76,7 +80,12 @@ describe('the chain', () => {
   it('what is sprayed lands, misses or flies off: to a thousandth', () =>
     fc.assert(
       fc.property(
-        fc.constantFrom<MaterialClass>('solventBase', 'waterborneBase', 'clearHighSolids', 'buildPrimer'),
+        fc.constantFrom<MaterialClass>(
+          'solventBase',
+          'waterborneBase',
+          'clearHighSolids',
+          'buildPrimer',
+        ),
         fc.double({ min: 110, max: 190, noNaN: true }),
         fc.double({ min: 100, max: 250, noNaN: true }),
         (material, inletKPa, distanceMm) => {
@@ -101,7 +110,9 @@ describe('the chain', () => {
             landing.transferFraction *
             (1 - solids) *
             VOLATILES.reduce((sum, name) => sum + volatile[name] * landing.lossOf[name], 0);
-          expect(Math.abs((landing.landedM3PerS + missed + flown) / sprayed - 1)).toBeLessThan(0.001);
+          expect(Math.abs((landing.landedM3PerS + missed + flown) / sprayed - 1)).toBeLessThan(
+            0.001,
+          );
         },
       ),
       { numRuns: 60 },
@@ -114,7 +125,9 @@ describe('directions a painter would insist on', () => {
     const near100 = settings({ distanceMm: 100 });
     expect(near100.film.wetUm.value).toBeGreaterThan(usual.film.wetUm.value);
     expect(near100.fanWidthMm.value).toBeLessThan(usual.fanWidthMm.value);
-    expect(near100.transferEfficiencyPercent.value).toBeGreaterThan(usual.transferEfficiencyPercent.value);
+    expect(near100.transferEfficiencyPercent.value).toBeGreaterThan(
+      usual.transferEfficiencyPercent.value,
+    );
     expect(near100.risks.run!.value).toBeGreaterThan(usual.risks.run!.value);
   });
   it('far, hot and quick is dry spray', () => {
@@ -129,7 +142,10 @@ describe('directions a painter would insist on', () => {
     const more = settings({ inletKPa: 165 });
     expect(more.dropletUm.value).toBeLessThan(usual.dropletUm.value);
     expect(more.oversprayGPerMin.value).toBeGreaterThan(usual.oversprayGPerMin.value);
-    const big = coat({ gun: { class: 'hvlp', nozzlesMm: [2] }, settings: { ...CHAIN.settings, nozzleMm: 2 } });
+    const big = coat({
+      gun: { class: 'hvlp', nozzlesMm: [2] },
+      settings: { ...CHAIN.settings, nozzleMm: 2 },
+    });
     const bigUsedSmall = coat({
       gun: { class: 'hvlp', nozzlesMm: [2] },
       settings: { ...CHAIN.settings, nozzleMm: 2, fluidTurnsOut: 1.25 },
@@ -139,13 +155,19 @@ describe('directions a painter would insist on', () => {
   });
   it('a gun that breaks paint up badly wants more air for the same drops', () => {
     const basic = (inletKPa: number) =>
-      coat({ gun: { ...CHAIN.gun, ability: 'basic' }, settings: { ...CHAIN.settings, inletKPa } }).dropletUm.value;
+      coat({ gun: { ...CHAIN.gun, ability: 'basic' }, settings: { ...CHAIN.settings, inletKPa } })
+        .dropletUm.value;
     expect(basic(137.895)).toBeGreaterThan(usual.dropletUm.value);
     expect(basic(200)).toBeLessThan(basic(137.895));
   });
   it('a pressure told at the cap is the inlet that makes it', () => {
     const { inletKPa: _, ...atCap } = CHAIN.settings;
-    const gun = { ...CHAIN.gun, ratedInletKPa: 137.895, capKPaAtRated: 65.5, ratedAirFlowLPerMin: 340 };
+    const gun = {
+      ...CHAIN.gun,
+      ratedInletKPa: 137.895,
+      capKPaAtRated: 65.5,
+      ratedAirFlowLPerMin: 340,
+    };
     const usual = coat({ gun });
     const told = coat({ gun, settings: { ...atCap, capKPa: usual.capKPa } });
     near(told.settings.inletKPa!, 137.895, 0.001);
@@ -157,14 +179,19 @@ describe('directions a painter would insist on', () => {
       expect(faulty.film.ripplePercent.value).toBeGreaterThan(usual.film.ripplePercent.value);
       expect(faulty.risks.stripe!.value).toBeGreaterThanOrEqual(usual.risks.stripe!.value);
     }
-    expect(coat({ technique: { speedWobblePercent: 25 } }).sagMm.value).toBeGreaterThan(usual.sagMm.value);
+    expect(coat({ technique: { speedWobblePercent: 25 } }).sagMm.value).toBeGreaterThan(
+      usual.sagMm.value,
+    );
     const at50 = { settings: { ...CHAIN.settings, overlapPercent: 50 } };
     expect(coat({ ...at50, technique: { tiltDeg: 35 } }).film.ripplePercent.value).toBeGreaterThan(
       coat(at50).film.ripplePercent.value,
     );
   });
   it('waterborne over a still, damp panel holds its water; moving air lets it go', () => {
-    const base: Partial<CoatInput> = { material: { class: 'waterborneBase' }, coats: [{ flashMinutes: 15 }] };
+    const base: Partial<CoatInput> = {
+      material: { class: 'waterborneBase' },
+      coats: [{ flashMinutes: 15 }],
+    };
     const { bake: _, ...noBake } = CHAIN;
     const at = (climate: Partial<CoatInput['climate']>) =>
       coatOf({ ...noBake, ...base, climate: { ...CHAIN.climate, ...climate } });
@@ -172,7 +199,9 @@ describe('directions a painter would insist on', () => {
       at({ relativeHumidityPercent: 80, airSpeedMPerS: 0.05 }),
       at({ relativeHumidityPercent: 80, airSpeedMPerS: 1.5 }),
     ];
-    expect(still.flashReadyMinutes[0]!.value).toBeGreaterThan(2 * blown.flashReadyMinutes[0]!.value);
+    expect(still.flashReadyMinutes[0]!.value).toBeGreaterThan(
+      2 * blown.flashReadyMinutes[0]!.value,
+    );
     expect(still.verdicts.map(({ code }) => code)).toContain('air-still-waterborne');
   });
   it('a slow grade in the cold stays wet longer than a fast one', () => {
@@ -195,7 +224,9 @@ describe('directions a painter would insist on', () => {
   it('ranks what would help, and what it ranks first does help', () => {
     const wet = coat({ settings: { ...CHAIN.settings, gunSpeedMPerS: 0.36 }, rankChanges: true });
     expect(wet.changes![0]!.after).toBeLessThan(wet.changes![0]!.before);
-    expect(wet.changes!.map(({ gain }) => gain)).toEqual(wet.changes!.map(({ gain }) => gain).toSorted((a, b) => b - a));
+    expect(wet.changes!.map(({ gain }) => gain)).toEqual(
+      wet.changes!.map(({ gain }) => gain).toSorted((a, b) => b - a),
+    );
   });
 });
 
@@ -204,14 +235,23 @@ describe('how sure it is', () => {
   const width = ({ low, high }: { low: number; high: number }) => high - low;
   it('keeps value within its range, the same digits every time', () => {
     expect(coatOf({ ...CHAIN, spread: true })).toEqual(wide);
-    for (const spread of [wide.film.wetUm, wide.peelIndex, wide.sagMm, ...wide.flashReadyMinutes, ...Object.values(wide.risks)]) {
+    for (const spread of [
+      wide.film.wetUm,
+      wide.peelIndex,
+      wide.sagMm,
+      ...wide.flashReadyMinutes,
+      ...Object.values(wide.risks),
+    ]) {
       expect(spread.low).toBeLessThanOrEqual(spread.value);
       expect(spread.high).toBeGreaterThanOrEqual(spread.value);
     }
   });
   it('a comb reading moves the film to it and narrows it', () => {
     const { nozzleMm: _, ...combed } = CHAIN.settings;
-    const gun: CoatInput['gun'] = { ...CHAIN.gun, calibration: [{ kind: 'comb', wetUm: 45, settings: combed }] };
+    const gun: CoatInput['gun'] = {
+      ...CHAIN.gun,
+      calibration: [{ kind: 'comb', wetUm: 45, settings: combed }],
+    };
     const tested = coatOf({ ...CHAIN, gun, spread: true });
     near(tested.film.wetUm.value, 45, 0.15);
     expect(width(tested.film.wetUm) / tested.film.wetUm.value).toBeLessThan(
@@ -222,10 +262,21 @@ describe('how sure it is', () => {
     );
   });
   it('times taken in the shop move the drying to them and narrow it', () => {
-    const touch = { kind: 'touch' as const, minutes: 16, wetUm: 55, airTemperatureC: 21, relativeHumidityPercent: 50 };
-    const tested = coatOf({ ...CHAIN, material: { ...CHAIN.material, tests: [touch, touch] }, spread: true });
+    const touch = {
+      kind: 'touch' as const,
+      minutes: 16,
+      wetUm: 55,
+      airTemperatureC: 21,
+      relativeHumidityPercent: 50,
+    };
+    const tested = coatOf({
+      ...CHAIN,
+      material: { ...CHAIN.material, tests: [touch, touch] },
+      spread: true,
+    });
     expect(tested.flashReadyMinutes[0]!.value).toBeGreaterThan(wide.flashReadyMinutes[0]!.value);
-    const share = ({ flashReadyMinutes: [ready] }: CoatAnswer) => Math.log(ready!.high / ready!.low);
+    const share = ({ flashReadyMinutes: [ready] }: CoatAnswer) =>
+      Math.log(ready!.high / ready!.low);
     expect(share(tested)).toBeLessThan(share(wide));
   });
   it('a fit on times the model made itself finds them again', () => {
@@ -252,7 +303,15 @@ it('no answer is ever not a number, anywhere in the allowed room', () =>
       fc.double({ min: 0, max: 4, noNaN: true }),
       fc.double({ min: 20, max: 1500, noNaN: true }),
       fc.double({ min: 0.02, max: 3, noNaN: true }),
-      (material, airTemperatureC, relativeHumidityPercent, inletKPa, fluidTurnsOut, distanceMm, gunSpeedMPerS) => {
+      (
+        material,
+        airTemperatureC,
+        relativeHumidityPercent,
+        inletKPa,
+        fluidTurnsOut,
+        distanceMm,
+        gunSpeedMPerS,
+      ) => {
         const { bake: _, ...rest } = CHAIN;
         const answer = coatOf({
           ...rest,

@@ -15,7 +15,8 @@ import { frictionFactor, hoseInletPa } from '../src/compressedAir/hose.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { starvationOver } from '../src/compressedAir/starvation.ts';
 
-const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
+const within = (value: number, wanted: number, share = 0.005) =>
+  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const hose = fc.record({ innerDiameterMm: between(5, 13), lengthM: between(1, 40) });
 const flow = between(60, 450);
@@ -41,7 +42,10 @@ describe("the card's reference vectors", () => {
     within(answer.lossPercent, 22.26);
   });
   it('19: what the gun gets from a regulator at rest', () => {
-    const gun = gunModelOf({ class: 'hvlp', nozzlesMm: [1.3] }, 1.3, { densityKgPerM3: 962, viscosityPaS: 0.04 });
+    const gun = gunModelOf({ class: 'hvlp', nozzlesMm: [1.3] }, 1.3, {
+      densityKgPerM3: 962,
+      viscosityPaS: 0.04,
+    });
     const line = {
       hose: { innerDiameterMm: 6.35, lengthM: 7.62 },
       couplers: [{ kind: 'standard' as const, count: 2 }],
@@ -78,14 +82,28 @@ describe("the card's reference vectors", () => {
 describe('a hose', () => {
   it('loses more when it is longer, narrower, or carries more, or at a lower pressure', () => {
     fc.assert(
-      fc.property(hose, flow, inlet, between(1.02, 1.5), (pipe, airFlowLPerMin, wantedInletKPa, more) => {
-        const base = { wantedInletKPa, airFlowLPerMin };
-        const loss = lossOf({ ...base, hose: pipe });
-        expect(lossOf({ ...base, hose: { ...pipe, lengthM: pipe.lengthM * more } })).toBeGreaterThan(loss);
-        expect(lossOf({ ...base, hose: { ...pipe, innerDiameterMm: pipe.innerDiameterMm * more } })).toBeLessThan(loss);
-        expect(lossOf({ ...base, airFlowLPerMin: airFlowLPerMin * more, hose: pipe })).toBeGreaterThan(loss);
-        expect(lossOf({ wantedInletKPa: wantedInletKPa * more, airFlowLPerMin, hose: pipe })).toBeLessThan(loss);
-      }),
+      fc.property(
+        hose,
+        flow,
+        inlet,
+        between(1.02, 1.5),
+        (pipe, airFlowLPerMin, wantedInletKPa, more) => {
+          const base = { wantedInletKPa, airFlowLPerMin };
+          const loss = lossOf({ ...base, hose: pipe });
+          expect(
+            lossOf({ ...base, hose: { ...pipe, lengthM: pipe.lengthM * more } }),
+          ).toBeGreaterThan(loss);
+          expect(
+            lossOf({ ...base, hose: { ...pipe, innerDiameterMm: pipe.innerDiameterMm * more } }),
+          ).toBeLessThan(loss);
+          expect(
+            lossOf({ ...base, airFlowLPerMin: airFlowLPerMin * more, hose: pipe }),
+          ).toBeGreaterThan(loss);
+          expect(
+            lossOf({ wantedInletKPa: wantedInletKPa * more, airFlowLPerMin, hose: pipe }),
+          ).toBeLessThan(loss);
+        },
+      ),
       { numRuns: 150 },
     );
   });
@@ -97,8 +115,14 @@ describe('a hose', () => {
         flow,
         inlet,
         (pipe, count, airFlowLPerMin, wantedInletKPa) => {
-          const answer = airlineOf({ wantedInletKPa, airFlowLPerMin, hose: pipe, couplers: [{ kind: 'standard', count }] });
-          if (!pipe && count === 0) expect(answer.regulatorFlowingKPa).toBeCloseTo(wantedInletKPa, 9);
+          const answer = airlineOf({
+            wantedInletKPa,
+            airFlowLPerMin,
+            hose: pipe,
+            couplers: [{ kind: 'standard', count }],
+          });
+          if (!pipe && count === 0)
+            expect(answer.regulatorFlowingKPa).toBeCloseTo(wantedInletKPa, 9);
           expect(answer.regulatorFlowingKPa).toBeGreaterThanOrEqual(wantedInletKPa - 1e-9);
           expect(answer.regulatorStaticKPa).toBeGreaterThan(answer.regulatorFlowingKPa);
           const pieces = answer.segments.reduce((sum, segment) => sum + segment.lossKPa, 0);
@@ -118,7 +142,9 @@ describe('a coupler', () => {
         between(1e-4, 2e-2),
         (kind, afterPa, q) => {
           const before = restrictionInletPa(COUPLERS[kind], afterPa, q);
-          expect(Math.abs(restrictionFlow(COUPLERS[kind], before, afterPa) / q - 1)).toBeLessThan(1e-5);
+          expect(Math.abs(restrictionFlow(COUPLERS[kind], before, afterPa) / q - 1)).toBeLessThan(
+            1e-5,
+          );
         },
       ),
     );
@@ -126,28 +152,46 @@ describe('a coupler', () => {
   it('once choked passes by absolute pressure alone', () => {
     const { standard } = COUPLERS;
     expect(restrictionFlow(standard, 6e5, 1e5)).toBe(restrictionFlow(standard, 6e5, 1.9e5));
-    expect(restrictionFlow(standard, 6e5, 1e5) / restrictionFlow(standard, 3e5, 1e5)).toBeCloseTo(2, 9);
+    expect(restrictionFlow(standard, 6e5, 1e5) / restrictionFlow(standard, 3e5, 1e5)).toBeCloseTo(
+      2,
+      9,
+    );
   });
 });
 
 describe('a measured loss', () => {
   it('is divided, not added', () => {
-    expect(airlineOf({ wantedInletKPa: 40, airFlowLPerMin: 300, measuredLossPercent: 18 }).regulatorFlowingKPa).toBeCloseTo(
-      48.78,
-      2,
-    );
+    expect(
+      airlineOf({ wantedInletKPa: 40, airFlowLPerMin: 300, measuredLossPercent: 18 })
+        .regulatorFlowingKPa,
+    ).toBeCloseTo(48.78, 2);
   });
   it('is never carried to another gun as a share: it goes with the square of the flow', () => {
     fc.assert(
-      fc.property(inlet, between(5, 50), flow, between(0.2, 0.9), (wantedInletKPa, measuredLossPercent, airFlowLPerMin, less) => {
-        const measured = { measuredLossPercent, measuredAtInletKPa: wantedInletKPa, measuredAtAirFlowLPerMin: airFlowLPerMin };
-        const own = airlineOf({ ...measured, wantedInletKPa, airFlowLPerMin });
-        const other = airlineOf({ ...measured, wantedInletKPa, airFlowLPerMin: airFlowLPerMin * less });
-        expect(own.lossPercent).toBeCloseTo(measuredLossPercent, 6);
-        expect(other.lossPercent).toBeLessThan(own.lossPercent);
-        expect(own.verdicts.map(({ code }) => code)).not.toContain('loss-measured-elsewhere');
-        if (less < 0.94) expect(other.verdicts.map(({ code }) => code)).toContain('loss-measured-elsewhere');
-      }),
+      fc.property(
+        inlet,
+        between(5, 50),
+        flow,
+        between(0.2, 0.9),
+        (wantedInletKPa, measuredLossPercent, airFlowLPerMin, less) => {
+          const measured = {
+            measuredLossPercent,
+            measuredAtInletKPa: wantedInletKPa,
+            measuredAtAirFlowLPerMin: airFlowLPerMin,
+          };
+          const own = airlineOf({ ...measured, wantedInletKPa, airFlowLPerMin });
+          const other = airlineOf({
+            ...measured,
+            wantedInletKPa,
+            airFlowLPerMin: airFlowLPerMin * less,
+          });
+          expect(own.lossPercent).toBeCloseTo(measuredLossPercent, 6);
+          expect(other.lossPercent).toBeLessThan(own.lossPercent);
+          expect(own.verdicts.map(({ code }) => code)).not.toContain('loss-measured-elsewhere');
+          if (less < 0.94)
+            expect(other.verdicts.map(({ code }) => code)).toContain('loss-measured-elsewhere');
+        },
+      ),
     );
   });
   it('keeps its pieces in the shares that the physics gives them', () => {
@@ -158,7 +202,10 @@ describe('a measured loss', () => {
       couplers: [{ kind: 'standard' as const, count: 2 }],
     };
     const [by, measured] = [airlineOf(line), airlineOf({ ...line, measuredLossPercent: 30 })];
-    expect(measured.segments[1]!.lossKPa / measured.lossKPa).toBeCloseTo(by.segments[1]!.lossKPa / by.lossKPa, 9);
+    expect(measured.segments[1]!.lossKPa / measured.lossKPa).toBeCloseTo(
+      by.segments[1]!.lossKPa / by.lossKPa,
+      9,
+    );
     expect(measured.lossPercent).toBeCloseTo(30, 9);
   });
 });
@@ -180,7 +227,8 @@ describe('a compressor', () => {
     triggerOffSeconds: 2,
     runMinutes: 15,
   };
-  const shortAt = (change: Partial<CompressorInput>) => compressorOf({ ...job, ...change }).secondsUntilShort ?? Infinity;
+  const shortAt = (change: Partial<CompressorInput>) =>
+    compressorOf({ ...job, ...change }).secondsUntilShort ?? Infinity;
   it('lasts longer with a larger tank, more delivery, a thriftier gun or more rests', () => {
     fc.assert(
       fc.property(between(1.1, 3), (more) => {
@@ -188,7 +236,9 @@ describe('a compressor', () => {
         expect(shortAt({ tankL: job.tankL * more })).toBeGreaterThan(now);
         expect(shortAt({ freeAirLPerMin: job.freeAirLPerMin * more })).toBeGreaterThanOrEqual(now);
         expect(shortAt({ gunAirFlowLPerMin: job.gunAirFlowLPerMin / more })).toBeGreaterThan(now);
-        expect(shortAt({ triggerOffSeconds: job.triggerOffSeconds * more })).toBeGreaterThanOrEqual(now);
+        expect(shortAt({ triggerOffSeconds: job.triggerOffSeconds * more })).toBeGreaterThanOrEqual(
+          now,
+        );
         expect(shortAt({ neededKPa: job.neededKPa / more })).toBeGreaterThanOrEqual(now);
       }),
       { numRuns: 40 },
@@ -203,7 +253,10 @@ describe('a compressor', () => {
     expect(trace.every(({ tankKPa }) => tankKPa <= 800 + 1)).toBe(true);
   });
   it('keeps its tank while nobody sprays', () => {
-    expect(compressorOf({ ...job, triggerOnSeconds: 0 })).toMatchObject({ sustains: true, dutyPercent: 0 });
+    expect(compressorOf({ ...job, triggerOnSeconds: 0 })).toMatchObject({
+      sustains: true,
+      dutyPercent: 0,
+    });
   });
   it('is rated by its own pump-up: the air that went in over the time it took', () => {
     expect(deliveryFromPumpUp(101.325, 0, 100, 60)).toBeCloseTo(100, 9);

@@ -1,7 +1,12 @@
 /** The judgement on a small knowledge of its own, and the readings that plan and record give. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { answerEvidence, logLikelihoodsOf, posteriorOf, tablesOf } from '../src/diagnosis/answers.ts';
+import {
+  answerEvidence,
+  logLikelihoodsOf,
+  posteriorOf,
+  tablesOf,
+} from '../src/diagnosis/answers.ts';
 import { causePosterior } from '../src/diagnosis/causes.ts';
 import { beliefsOf, isMet } from '../src/diagnosis/evidence.ts';
 import { logistic } from '../src/numerics/probability.ts';
@@ -79,14 +84,22 @@ const SMALL: Knowledge = {
   film: { leaveAtLeastUm: 40, singleStageLeaveAtLeastUm: 35, marginUm: 5, estimateFactor: 0.85 },
   rungs: {},
   neverOver: { except: [], rungs: [], asks: { faults: [], questions: [] } },
-  evidence: { strong: { met: 8, notMet: 0.2 }, medium: { met: 4, notMet: 0.45 }, weak: { met: 2, notMet: 0.75 } },
+  evidence: {
+    strong: { met: 8, notMet: 0.2 },
+    medium: { met: 4, notMet: 0.45 },
+    weak: { met: 2, notMet: 0.75 },
+  },
   evidenceCap: [0.05, 40],
   leak: 0.002,
   misread: 0.05,
   noneOfThesePrior: 0.03,
 };
-const beliefIn = (log: Log, id: string) => logistic(beliefsOf(SMALL, log).find(({ cause }) => cause.id === id)!.logOdds);
-const priors = (log: Log) => logPriorsOf(SMALL, linksOf(SMALL, beliefsOf(SMALL, log), undefined), log, undefined).map(Math.exp);
+const beliefIn = (log: Log, id: string) =>
+  logistic(beliefsOf(SMALL, log).find(({ cause }) => cause.id === id)!.logOdds);
+const priors = (log: Log) =>
+  logPriorsOf(SMALL, linksOf(SMALL, beliefsOf(SMALL, log), undefined), log, undefined).map(
+    Math.exp,
+  );
 
 describe('belief in a cause', () => {
   it('rises with a reading out of line, falls with one in order, and stays with none', () => {
@@ -109,11 +122,11 @@ describe('belief in a cause', () => {
   });
   it('compares with another reading where the row names one, and says nothing while that is missing', () => {
     const row = SMALL.causes[2]!.evidence[0]!;
-    expect([isMet(row, { g: 180, limit: 400 }), isMet(row, { g: 600, limit: 400 }), isMet(row, { g: 180 })]).toEqual([
-      true,
-      false,
-      undefined,
-    ]);
+    expect([
+      isMet(row, { g: 180, limit: 400 }),
+      isMet(row, { g: 600, limit: 400 }),
+      isMet(row, { g: 180 }),
+    ]).toEqual([true, false, undefined]);
   });
 });
 
@@ -141,7 +154,10 @@ describe('a fault from its causes', () => {
   it('two causes that make each other worse bring it more often than each alone would', () => {
     const both = priors({ p: -0.2, w: 1.5 })[1]!;
     const apart =
-      1 - (1 - 0.002) * (1 - beliefIn({ p: -0.2, w: 1.5 }, 'low_air') * 0.1) * (1 - beliefIn({ p: -0.2, w: 1.5 }, 'heavy') * 0.6);
+      1 -
+      (1 - 0.002) *
+        (1 - beliefIn({ p: -0.2, w: 1.5 }, 'low_air') * 0.1) *
+        (1 - beliefIn({ p: -0.2, w: 1.5 }, 'heavy') * 0.6);
     expect(both).toBeGreaterThan(apart);
   });
   it('blames what was found out of line, and both where both were', () => {
@@ -158,7 +174,9 @@ describe('answers', () => {
     const options = logLikelihoodsOf(SMALL, SMALL.questions[0]!);
     expect([...options.keys()]).toEqual(['bumps', 'drips']);
     SMALL.faults.forEach((_, f) =>
-      expect(Math.exp(options.get('bumps')![f]!) + Math.exp(options.get('drips')![f]!)).toBeCloseTo(1),
+      expect(Math.exp(options.get('bumps')![f]!) + Math.exp(options.get('drips')![f]!)).toBeCloseTo(
+        1,
+      ),
     );
   });
   it('about the same fact do not count twice in full', () => {
@@ -172,7 +190,9 @@ describe('answers', () => {
     ]);
   });
   it('stay finite and sum to 1 however many there are', () => {
-    const many = Array.from({ length: 400 }, () => answerEvidence(tables, [{ question: 'q1', answer: 'bumps' }])).flat();
+    const many = Array.from({ length: 400 }, () =>
+      answerEvidence(tables, [{ question: 'q1', answer: 'bumps' }]),
+    ).flat();
     const posterior = posteriorOf([-1, -2, -3], many);
     expect(posterior.reduce((a, b) => a + b, 0)).toBeCloseTo(1);
     expect(posterior[0]).toBeGreaterThan(0.999);
@@ -180,7 +200,11 @@ describe('answers', () => {
 });
 
 it('the root lies in the lowest layer in which texture was seen, not where it shows', () => {
-  const cause = { ...SMALL.causes[2]!, id: 'texture_below', layers: ['primer', 'sealer', 'base'] as const };
+  const cause = {
+    ...SMALL.causes[2]!,
+    id: 'texture_below',
+    layers: ['primer', 'sealer', 'base'] as const,
+  };
   const shown = { id: 'OP_TEL', showsIn: ['clear'] as const, seen: [] };
   expect(rootLayerOf(cause, shown, { texture_layer: 'sealer' }, 'clear')).toBe('sealer');
   expect(rootLayerOf(SMALL.causes[0]!, shown, {}, undefined)).toBe('clear');
@@ -197,7 +221,8 @@ describe('film that may come off', () => {
 
 describe('planned against done', () => {
   const planned = { settings: { inletKPa: 172.4, distanceMm: 150 } };
-  const at = (pressure: NonNullable<Parameters<typeof readingsOf>[1]>['pressure']) => readingsOf(planned, { pressure });
+  const at = (pressure: NonNullable<Parameters<typeof readingsOf>[1]>['pressure']) =>
+    readingsOf(planned, { pressure });
   it('takes the same pressure from any unit', () => {
     const [psi, bar, kPa] = (
       [
@@ -213,14 +238,20 @@ describe('planned against done', () => {
   it.each([
     ['at rest', { at: 'inlet', flowing: 'no' }, 'reading-at-rest'],
     ['at a place unknown', { at: 'unknown', flowing: 'yes' }, 'reading-place-unknown'],
-    ['by a gauge nobody trusts', { at: 'inlet', flowing: 'yes', trust: 'none' }, 'gauge-not-trusted'],
+    [
+      'by a gauge nobody trusts',
+      { at: 'inlet', flowing: 'yes', trust: 'none' },
+      'gauge-not-trusted',
+    ],
   ] as const)('a pressure read %s neither clears nor accuses', (_, how, code) => {
     const { readings, verdicts } = at({ value: 14, unit: 'psi', ...how });
     expect(readings).toEqual({});
     expect(verdicts.map((verdict) => verdict.code)).toContain(code);
   });
   it('a pressure known only at the wall says that it is not known at the gun', () => {
-    expect(at({ value: 40, unit: 'psi', at: 'wall', flowing: 'yes' }).readings).toEqual({ gauge_at_wall: true });
+    expect(at({ value: 40, unit: 'psi', at: 'wall', flowing: 'yes' }).readings).toEqual({
+      gauge_at_wall: true,
+    });
   });
   it('names grades by their speed, distance in inches, the shortest flash', () => {
     const { readings } = readingsOf(

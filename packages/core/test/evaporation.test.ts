@@ -17,7 +17,8 @@ import { flashFactors } from '../src/film/flashToday.ts';
 import { potLifeMinutes } from '../src/mix/potLife.ts';
 
 /** The card's reference vectors: 0.5 %. */
-const near = (found: number, wanted: number) => expect(Math.abs(found / wanted - 1)).toBeLessThan(0.005);
+const near = (found: number, wanted: number) =>
+  expect(Math.abs(found / wanted - 1)).toBeLessThan(0.005);
 
 describe('the reference vectors of the model card', () => {
   it('3: blend pressure, reference pressure, relative rate', () => {
@@ -30,15 +31,29 @@ describe('the reference vectors of the model card', () => {
     [21.5, 0.3351],
     [28.5, 0.484],
     [34, 0.6006],
-  ])('4: slow share of a grade made for %s °C', (designC, slowFraction) => near(slowFractionForDesign(designC), slowFraction));
+  ])('4: slow share of a grade made for %s °C', (designC, slowFraction) =>
+    near(slowFractionForDesign(designC), slowFraction),
+  );
   it('6: evaporation on a metal panel, moving and still', () => {
-    const effectiveC = effectiveTemperatureC({ airTemperatureC: 30, panelTemperatureC: 27, substrate: 'metal' });
+    const effectiveC = effectiveTemperatureC({
+      airTemperatureC: 30,
+      panelTemperatureC: 27,
+      substrate: 'metal',
+    });
     const slowFraction = slowFractionForDesign(22.5);
     near(solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS: 0.3 }), 1.383);
     near(solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS: 0.05 }), 1.248);
   });
   it('7: what a metallic side wants in damp air', () =>
-    near(wantedEvaporation({ jobSize: 'side', finish: 'metallic', stage: 'base', relativeHumidityPercent: 75 }), 0.6945));
+    near(
+      wantedEvaporation({
+        jobSize: 'side',
+        finish: 'metallic',
+        stage: 'base',
+        relativeHumidityPercent: 75,
+      }),
+      0.6945,
+    ));
   it('8: waterborne in still damp air and in a warm dry crossdraft', () => {
     near(waterEvaporation({ airTemperatureC: 21, relativeHumidityPercent: 80 }, 0.05), 0.2172);
     near(waterEvaporation({ airTemperatureC: 30, relativeHumidityPercent: 30 }, 0.4), 2.079);
@@ -95,8 +110,11 @@ describe('the flash clock', () => {
         climate,
         warmer,
         (materialClass, at, more) =>
-          total({ materialClass, climate: { ...at, airTemperatureC: at.airTemperatureC + more }, sheet: { atC: 20 } }) <=
-          total({ materialClass, climate: at, sheet: { atC: 20 } }),
+          total({
+            materialClass,
+            climate: { ...at, airTemperatureC: at.airTemperatureC + more },
+            sheet: { atC: 20 },
+          }) <= total({ materialClass, climate: at, sheet: { atC: 20 } }),
       ),
     );
   });
@@ -107,8 +125,11 @@ describe('the flash clock', () => {
         climate,
         fc.double({ min: 0.05, max: 2, noNaN: true }),
         (materialClass, at, airSpeedMPerS) =>
-          total({ materialClass, climate: { ...at, airSpeedMPerS: airSpeedMPerS + 0.5 }, sheet: { atC: 20 } }) <=
-          total({ materialClass, climate: { ...at, airSpeedMPerS }, sheet: { atC: 20 } }),
+          total({
+            materialClass,
+            climate: { ...at, airSpeedMPerS: airSpeedMPerS + 0.5 },
+            sheet: { atC: 20 },
+          }) <= total({ materialClass, climate: { ...at, airSpeedMPerS }, sheet: { atC: 20 } }),
       ),
     );
   });
@@ -127,7 +148,10 @@ describe('the flash clock', () => {
   it('makes waterborne wait in damp air', () => {
     fc.assert(
       fc.property(climate, (at) => {
-        const damper = { ...at, relativeHumidityPercent: Math.min(99, at.relativeHumidityPercent + 8) };
+        const damper = {
+          ...at,
+          relativeHumidityPercent: Math.min(99, at.relativeHumidityPercent + 8),
+        };
         return (
           total({ materialClass: 'waterborneBase', climate: damper, sheet: { atC: 20 } }) >=
           total({ materialClass: 'waterborneBase', climate: at, sheet: { atC: 20 } })
@@ -158,7 +182,8 @@ it('shortens the pot life with heat, from the hardener on', () => {
       fc.double({ min: 5, max: 35, noNaN: true }),
       warmer,
       (atC, more) =>
-        potLifeMinutes({ minutes: 90, atC: 20 }, atC + more).value < potLifeMinutes({ minutes: 90, atC: 20 }, atC).value,
+        potLifeMinutes({ minutes: 90, atC: 20 }, atC + more).value <
+        potLifeMinutes({ minutes: 90, atC: 20 }, atC).value,
     ),
   );
 });

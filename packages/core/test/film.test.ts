@@ -20,13 +20,23 @@ const clear: RecoatInput = {
       maxRecoatMinutes: 1440,
     },
   },
-  climate: { airTemperatureC: 21, relativeHumidityPercent: 50, panelTemperatureC: 21, airMovement: 'downdraft' },
+  climate: {
+    airTemperatureC: 21,
+    relativeHumidityPercent: 50,
+    panelTemperatureC: 21,
+    airMovement: 'downdraft',
+  },
   minutesSince: 30,
   next: 'coat',
 };
-const codes = (changes: Partial<RecoatInput>) => recoatOf({ ...clear, ...changes }).verdicts.map(({ code }) => code);
+const codes = (changes: Partial<RecoatInput>) =>
+  recoatOf({ ...clear, ...changes }).verdicts.map(({ code }) => code);
 const tempC = fc.double({ min: 16, max: 38, noNaN: true });
-const at = (c: number): RecoatInput['climate'] => ({ ...clear.climate, airTemperatureC: c, panelTemperatureC: c });
+const at = (c: number): RecoatInput['climate'] => ({
+  ...clear.climate,
+  airTemperatureC: c,
+  panelTemperatureC: c,
+});
 
 describe('the wait', () => {
   it("is never under the sheet's floor, however warm it is and however much air moves", () => {
@@ -46,7 +56,8 @@ describe('the wait', () => {
       fc.property(
         tempC,
         fc.constantFrom(['bake', 10], ['tape', 960], ['polish', 1440] as const),
-        (c, [next, minutes]) => recoatOf({ ...clear, climate: at(c), next }).earliestMinutes.value >= minutes,
+        (c, [next, minutes]) =>
+          recoatOf({ ...clear, climate: at(c), next }).earliestMinutes.value >= minutes,
       ),
     );
   });
@@ -57,7 +68,8 @@ describe('the wait', () => {
         fc.double({ min: 0, max: 60, noNaN: true }),
         fc.double({ min: 0, max: 30, noNaN: true }),
         (c, since, more) =>
-          recoatOf({ ...clear, climate: at(c), minutesSince: since + more }).remainingMinutes.value <=
+          recoatOf({ ...clear, climate: at(c), minutesSince: since + more }).remainingMinutes
+            .value <=
           recoatOf({ ...clear, climate: at(c), minutesSince: since }).remainingMinutes.value,
       ),
     );
@@ -88,7 +100,9 @@ describe('ready and confirmed', () => {
     expect(recoatOf({ ...clear, tests: { look: 'matt' } }).confirmed).toBe(false);
   });
   it('do not come before the time, however dry it feels', () => {
-    expect(recoatOf({ ...clear, minutesSince: 3, tests: { touch: 'dry', edge: 'dry' } })).toMatchObject({
+    expect(
+      recoatOf({ ...clear, minutesSince: 3, tests: { touch: 'dry', edge: 'dry' } }),
+    ).toMatchObject({
       ready: false,
       confirmed: false,
     });
@@ -105,7 +119,9 @@ describe('what is not allowed on a layer', () => {
       { ...blower, angled: false },
     ])
       expect(codes({ blower: worse })).toContain('blower-too-hard');
-    expect(codes({ layer: { ...clear.layer, stage: 'base' }, blower })).toContain('blower-on-activated');
+    expect(codes({ layer: { ...clear.layer, stage: 'base' }, blower })).toContain(
+      'blower-on-activated',
+    );
   });
   it('water on a waterborne sealer, by cloth or by paper', () => {
     const layer = { stage: 'sealer', carrier: 'waterborne' } as const;
@@ -115,7 +131,9 @@ describe('what is not allowed on a layer', () => {
   });
   it('another coat once the window is over; it closes sooner in the warmth, never later than the sheet', () => {
     expect(codes({ minutesSince: 1500 })).toContain('window-over');
-    fc.assert(fc.property(tempC, (c) => recoatOf({ ...clear, climate: at(c) }).latestMinutes! <= 1440));
+    fc.assert(
+      fc.property(tempC, (c) => recoatOf({ ...clear, climate: at(c) }).latestMinutes! <= 1440),
+    );
   });
 });
 
@@ -132,7 +150,8 @@ describe('the quick exponential', () => {
       { numRuns: 2000 },
     ));
   it('is as good at its edges, at nought and where there is no number', () => {
-    for (const x of [-100, -99.999, 0, 19.999, 20, 700]) expect(quickExp(x) / Math.exp(x)).toBeCloseTo(1, 12);
+    for (const x of [-100, -99.999, 0, 19.999, 20, 700])
+      expect(quickExp(x) / Math.exp(x)).toBeCloseTo(1, 12);
     expect(quickExp(-Infinity)).toBe(0);
     expect(quickExp(NaN)).toBeNaN();
   });

@@ -3,7 +3,14 @@ import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { splitArrival } from '../src/film/arrival.ts';
-import { AS_THE_CARD, COARSE, FINE, runFilm, type FilmRun, type Mesh } from '../src/film/filmRun.ts';
+import {
+  AS_THE_CARD,
+  COARSE,
+  FINE,
+  runFilm,
+  type FilmRun,
+  type Mesh,
+} from '../src/film/filmRun.ts';
 import { landingAmplitudeM, peelIndex, steepnessOf } from '../src/film/levelling.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import { MEDIUM_SLOW_FRACTION } from '../src/evaporation/solvents.ts';
@@ -24,9 +31,17 @@ type Job = {
   slopeDeg?: number;
   groundM?: number[];
 };
-type Film = FilmRun & { peel: number; runMm: number; flowedMm: number; volatileUm: number; dryUm: number };
+type Film = FilmRun & {
+  peel: number;
+  runMm: number;
+  flowedMm: number;
+  volatileUm: number;
+  dryUm: number;
+};
 function film(job: Job, mesh: Mesh = FINE): Film {
-  const mixture = mixtureOf(MATERIALS[job.material], undefined, { slowFraction: job.grade ?? MEDIUM_SLOW_FRACTION });
+  const mixture = mixtureOf(MATERIALS[job.material], undefined, {
+    slowFraction: job.grade ?? MEDIUM_SLOW_FRACTION,
+  });
   const run = runFilm(
     {
       coats: job.films.map((um, i) => ({
@@ -67,7 +82,11 @@ const near = (value: number | undefined, wanted: number, share: number) =>
 
 describe("the card's reference vectors", () => {
   it('35: what a landing leaves, and how flat that is', () => {
-    near(landingAmplitudeM(5e-3, { dropM: 30e-6, wetFilmM: 55e-6, viscosityPaS: 0.2 }), 3.615e-7, 0.005);
+    near(
+      landingAmplitudeM(5e-3, { dropM: 30e-6, wetFilmM: 55e-6, viscosityPaS: 0.2 }),
+      3.615e-7,
+      0.005,
+    );
     near(peelIndex(steepnessOf([0, 0.1e-6, 0.5e-6])), 6.408, 0.005);
   });
   it('36: a loss falls mostly on the quick solvent', () => {
@@ -76,54 +95,102 @@ describe("the card's reference vectors", () => {
     near(still.middle, 0.8621, 0.005);
     near(still.slow, 0.9635, 0.005);
   });
-  // Peel of a base is no risk of its own; the card's figure for it could not be found again from its text (docs/MODEL.md).
+  // Peel of a base is no risk of its own; the card's figure for it could not be found again from
+  // its text (docs/MODEL.md).
   it.each([
     [
       '37',
-      { material: 'clearMediumSolids', films: [55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 3600 },
+      {
+        material: 'clearMediumSolids',
+        films: [55],
+        arrived: 0.78,
+        dropUm: 29,
+        airC: 21,
+        seconds: 3600,
+      },
       [626.9, 3.865, 2.634, 8.465, 27.38, 3.328],
       0.01,
     ],
     [
       '38',
-      { material: 'clearMediumSolids', films: [55, 55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 7200 },
+      {
+        material: 'clearMediumSolids',
+        films: [55, 55],
+        arrived: 0.78,
+        dropUm: 29,
+        airC: 21,
+        seconds: 7200,
+      },
       [1066, 6.555, 2.634, 8.227, 54.75, 8.89],
       0.01,
     ],
     [
       '39',
-      { material: 'clearHighSolids', films: [70], arrived: 0.76, dropUm: 31, airC: 21, seconds: 3600 },
+      {
+        material: 'clearHighSolids',
+        films: [70],
+        arrived: 0.76,
+        dropUm: 31,
+        airC: 21,
+        seconds: 3600,
+      },
       [1395, 8.758, 3.888, 9.686, 44.27, 6.456],
       0.01,
     ],
     [
       '40',
-      { material: 'solventBase', films: [34], arrived: 0.82, dropUm: 28, airC: 22, grade: 0.484, seconds: 3600 },
+      {
+        material: 'solventBase',
+        films: [34],
+        arrived: 0.82,
+        dropUm: 28,
+        airC: 22,
+        grade: 0.484,
+        seconds: 3600,
+      },
       [684.9, 0.2766, 0.2566, 7.414, 6.237, 0.2808],
       0.02,
     ],
     [
       '41',
-      { material: 'waterborneBase', films: [30], arrived: 0.98, dropUm: 28, airC: 21, speed: 2.5, seconds: 3600 },
+      {
+        material: 'waterborneBase',
+        films: [30],
+        arrived: 0.98,
+        dropUm: 28,
+        airC: 21,
+        speed: 2.5,
+        seconds: 3600,
+      },
       [356.1, 0.0387, NaN, 5.609, 5.447, 0.2546],
       0.08,
     ],
     [
       '42',
-      { material: 'epoxyPrimer', films: [55, 55], arrived: 0.84, dropUm: 42, airC: 15, seconds: 7200 },
+      {
+        material: 'epoxyPrimer',
+        films: [55, 55],
+        arrived: 0.84,
+        dropUm: 42,
+        airC: 15,
+        seconds: 7200,
+      },
       [1185, 0.3133, 0.1916, 4.831, 48.67, 7.281],
       0.01,
     ],
-  ] as [string, Job, number[], number][])('%s', (_, job, [ready, flowed, longest, peel, dry, volatile], peelShare) => {
-    const run = film(job);
-    near(run.readySeconds.at(-1), ready!, 0.01);
-    near(run.flowedMm, flowed!, 0.01);
-    if (!Number.isNaN(longest)) near(run.runMm, longest!, 0.01);
-    near(run.peel, peel!, peelShare);
-    near(run.dryUm, dry!, 0.01);
-    near(run.volatileUm, volatile!, 0.01);
-    expect(run.massError).toBeLessThan(1e-6);
-  });
+  ] as [string, Job, number[], number][])(
+    '%s',
+    (_, job, [ready, flowed, longest, peel, dry, volatile], peelShare) => {
+      const run = film(job);
+      near(run.readySeconds.at(-1), ready!, 0.01);
+      near(run.flowedMm, flowed!, 0.01);
+      if (!Number.isNaN(longest)) near(run.runMm, longest!, 0.01);
+      near(run.peel, peel!, peelShare);
+      near(run.dryUm, dry!, 0.01);
+      near(run.volatileUm, volatile!, 0.01);
+      expect(run.massError).toBeLessThan(1e-6);
+    },
+  );
   it('a coarser mesh and longer steps move times by under a tenth where solvent rules, sag by 3 %', () => {
     for (const [material, um] of [
       ['clearMediumSolids', 55],
@@ -137,7 +204,14 @@ describe("the card's reference vectors", () => {
     }
   });
   it('halving mesh and step moves the answer by little: readiness 6 %, sag 3 %', () => {
-    const job: Job = { material: 'clearMediumSolids', films: [55], arrived: 0.78, dropUm: 29, airC: 21, seconds: 3600 };
+    const job: Job = {
+      material: 'clearMediumSolids',
+      films: [55],
+      arrived: 0.78,
+      dropUm: 29,
+      airC: 21,
+      seconds: 3600,
+    };
     const halved = film(job, { cellsPerCoat: 16, tolerance: 0.01, longestSeconds: 10 });
     near(halved.readySeconds[0], film(job).readySeconds[0]!, 0.06);
     near(halved.runMm, film(job).runMm, 0.03);
@@ -180,7 +254,10 @@ const of = ({ um, coats, ...rest }: Random, more: Partial<Job> & { um?: number }
   ...more,
 });
 const law = (check: (job: Random) => void) => fc.assert(fc.property(jobs, check), { numRuns: 25 });
-/** Readiness is read between two steps of up to 20 s, of some 1500: that much of it is the steps' own. */
+/**
+ * Readiness is read between two steps of up to 20 s, of some 1500: that much of it is the steps'
+ * own.
+ */
 const READ_BETWEEN_STEPS = 1.01;
 const readyOf = ({ readySeconds }: FilmRun) => readySeconds.at(-1) ?? Infinity;
 
@@ -196,7 +273,9 @@ describe('laws of the film', () => {
   it('a single wetter coat lies flatter', () =>
     law((job) => {
       const one = { ...job, coats: 1 };
-      expect(film(of(one, { um: job.um * 1.15 })).peel).toBeGreaterThanOrEqual(film(of(one)).peel - 1e-9);
+      expect(film(of(one, { um: job.um * 1.15 })).peel).toBeGreaterThanOrEqual(
+        film(of(one)).peel - 1e-9,
+      );
     }));
   it('a slower grade keeps more solvent in, runs no less and lies no rougher', () =>
     law((job) => {
@@ -209,7 +288,8 @@ describe('laws of the film', () => {
     law((job) => {
       const [calm, brisk] = [film(of(job)), film(of(job, { speed: job.speed * 1.5 }))];
       expect(readyOf(brisk)).toBeLessThanOrEqual(readyOf(calm) * READ_BETWEEN_STEPS);
-      // In the cold, over a film that lands half dry, a brisk air closes the skin sooner and shuts a trace in: 0.12 % at the most found.
+      // In the cold, over a film that lands half dry, a brisk air closes the skin sooner and shuts
+      // a trace in: 0.12 % at the most found.
       expect(brisk.volatileUm).toBeLessThanOrEqual(calm.volatileUm * 1.003);
     }));
   it('warmth dries sooner and leaves less', () =>
@@ -229,8 +309,12 @@ describe('laws of the film', () => {
       const upright = film(of(job));
       expect(film(of(job, { slopeDeg: 40 })).runMm).toBeLessThanOrEqual(upright.runMm);
       expect(film(of(job, { slopeDeg: 0 })).runMm).toBe(0);
-      expect(film(of(job, { dropUm: job.dropUm * 1.2 })).peel).toBeLessThanOrEqual(upright.peel + 1e-9);
-      expect(film(of(job, { groundM: [0, 5e-7, 2e-6] })).peel).toBeLessThanOrEqual(upright.peel + 1e-9);
+      expect(film(of(job, { dropUm: job.dropUm * 1.2 })).peel).toBeLessThanOrEqual(
+        upright.peel + 1e-9,
+      );
+      expect(film(of(job, { groundM: [0, 5e-7, 2e-6] })).peel).toBeLessThanOrEqual(
+        upright.peel + 1e-9,
+      );
     }));
   it('nothing is lost: what landed is there or gone', () =>
     law((job) => {
@@ -238,19 +322,25 @@ describe('laws of the film', () => {
     }));
   it('waterborne is later in damp air and sooner in moving air', () =>
     fc.assert(
-      fc.property(fc.double({ min: 22, max: 32, noNaN: true }), fc.double({ min: 20, max: 60, noNaN: true }), (um, humidity) => {
-        const job: Job = {
-          material: 'waterborneBase',
-          films: [um],
-          arrived: 0.98,
-          dropUm: 28,
-          airC: 22,
-          humidity,
-          seconds: 7200,
-        };
-        expect(readyOf(film({ ...job, humidity: humidity + 15 }))).toBeGreaterThan(readyOf(film(job)));
-        expect(readyOf(film({ ...job, speed: 1 }))).toBeLessThan(readyOf(film(job)));
-      }),
+      fc.property(
+        fc.double({ min: 22, max: 32, noNaN: true }),
+        fc.double({ min: 20, max: 60, noNaN: true }),
+        (um, humidity) => {
+          const job: Job = {
+            material: 'waterborneBase',
+            films: [um],
+            arrived: 0.98,
+            dropUm: 28,
+            airC: 22,
+            humidity,
+            seconds: 7200,
+          };
+          expect(readyOf(film({ ...job, humidity: humidity + 15 }))).toBeGreaterThan(
+            readyOf(film(job)),
+          );
+          expect(readyOf(film({ ...job, speed: 1 }))).toBeLessThan(readyOf(film(job)));
+        },
+      ),
       { numRuns: 12 },
     ));
 });

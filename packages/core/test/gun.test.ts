@@ -8,7 +8,15 @@ import { overlapOf } from '../src/gun/overlap.ts';
 import { setupOf } from '../src/gun/setup.ts';
 import { turnsOf } from '../src/gun/turns.ts';
 
-const CLASSES: GunClass[] = ['hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini', 'airbrush'];
+const CLASSES: GunClass[] = [
+  'hvlp',
+  'lvlp',
+  'reducedPressure',
+  'conventional',
+  'siphon',
+  'mini',
+  'airbrush',
+];
 const STAGES: Stage[] = ['primer', 'sealer', 'ground', 'base', 'effect', 'clear', 'singleStage'];
 const gun: Gun = {
   class: 'hvlp',
@@ -19,14 +27,26 @@ const gun: Gun = {
   capKPaAtRated: 65.5,
   maxInletKPa: 250,
 };
-const clear: SetupInput = { gun, stage: 'clear', carrier: 'solvent', place: 'booth', part: 'largePanel', hardener: 'isocyanate' };
+const clear: SetupInput = {
+  gun,
+  stage: 'clear',
+  carrier: 'solvent',
+  place: 'booth',
+  part: 'largePanel',
+  hardener: 'isocyanate',
+};
 const anyGun = fc
   .record({
     class: fc.constantFrom(...CLASSES),
     full: fc.double({ min: 1.5, max: 6, noNaN: true }),
     ability: fc.constantFrom('basic', 'good', 'fine' as const),
   })
-  .map((g): Gun => ({ class: g.class, nozzlesMm: [0.5, 1, 1.3, 1.8], fullFluidTurns: g.full, ability: g.ability }));
+  .map((g): Gun => ({
+    class: g.class,
+    nozzlesMm: [0.5, 1, 1.3, 1.8],
+    fullFluidTurns: g.full,
+    ability: g.ability,
+  }));
 const anyInput = fc.record({
   gun: anyGun,
   stage: fc.constantFrom(...STAGES),
@@ -43,17 +63,33 @@ describe('turns', () => {
         (fullTurns, share) => {
           const value = share * fullTurns;
           const fromOpen = turnsOf({ value, countedFrom: 'open', fullTurns }).turnsOut!;
-          return Math.abs(turnsOf({ value: fromOpen, countedFrom: 'open', fullTurns }).turnsOut! - value) < 1e-9;
+          return (
+            Math.abs(
+              turnsOf({ value: fromOpen, countedFrom: 'open', fullTurns }).turnsOut! - value,
+            ) < 1e-9
+          );
         },
       ),
     );
   });
   it('are never carried to another gun, only started from', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 5, noNaN: true }), fc.double({ min: 1, max: 6, noNaN: true }), (value, other) => {
-        const answer = turnsOf({ value, countedFrom: 'closed', fullTurns: 5, forGun: { fullTurns: other } });
-        return answer.start! <= other && answer.verdicts.some(({ code }) => code === 'turns-not-portable');
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 5, noNaN: true }),
+        fc.double({ min: 1, max: 6, noNaN: true }),
+        (value, other) => {
+          const answer = turnsOf({
+            value,
+            countedFrom: 'closed',
+            fullTurns: 5,
+            forGun: { fullTurns: other },
+          });
+          return (
+            answer.start! <= other &&
+            answer.verdicts.some(({ code }) => code === 'turns-not-portable')
+          );
+        },
+      ),
     );
   });
 });
@@ -62,13 +98,18 @@ describe('overlap', () => {
   const width = fc.double({ min: 40, max: 400, noNaN: true });
   it('and step are two words for one thing', () => {
     fc.assert(
-      fc.property(width, fc.double({ min: 0, max: 94, noNaN: true }), (fanWidthMm, overlapPercent) => {
-        const { stepMm } = overlapOf({ fanWidthMm, overlapPercent });
-        return (
-          Math.abs(overlapOf({ fanWidthMm, stepMm }).overlapPercent - overlapPercent) < 1e-6 &&
-          Math.abs(overlapOf({ fanWidthMm, overlapMm: fanWidthMm - stepMm }).stepMm - stepMm) < 1e-6
-        );
-      }),
+      fc.property(
+        width,
+        fc.double({ min: 0, max: 94, noNaN: true }),
+        (fanWidthMm, overlapPercent) => {
+          const { stepMm } = overlapOf({ fanWidthMm, overlapPercent });
+          return (
+            Math.abs(overlapOf({ fanWidthMm, stepMm }).overlapPercent - overlapPercent) < 1e-6 &&
+            Math.abs(overlapOf({ fanWidthMm, overlapMm: fanWidthMm - stepMm }).stepMm - stepMm) <
+              1e-6
+          );
+        },
+      ),
     );
   });
   it('from half to three quarters doubles the film unless the hand doubles', () => {
@@ -77,7 +118,13 @@ describe('overlap', () => {
       keepFilm: { speedFactor: 2, fluidFactor: 0.5 },
     });
     const film = (overlapPercent: number, gunSpeedMPerS: number) =>
-      overlapOf({ fanWidthMm: 200, overlapPercent, gunSpeedMPerS, fluidMlPerMin: 120, transferEfficiencyPercent: 65 }).wetFilmUm!;
+      overlapOf({
+        fanWidthMm: 200,
+        overlapPercent,
+        gunSpeedMPerS,
+        fluidMlPerMin: 120,
+        transferEfficiencyPercent: 65,
+      }).wetFilmUm!;
     expect(film(75, 0.4)).toBeCloseTo(2 * film(50, 0.4), 9);
     expect(film(75, 0.8)).toBeCloseTo(film(50, 0.4), 9);
   });
@@ -121,7 +168,9 @@ describe('a set-up', () => {
         anyGun,
         fc.constantFrom('base', 'ground', 'effect' as const),
         fc.constantFrom('solvent', 'waterborne' as const),
-        (g, stage, carrier) => setupOf({ ...clear, gun: g, stage, carrier }).inletKPa <= setupOf({ ...clear, gun: g }).inletKPa,
+        (g, stage, carrier) =>
+          setupOf({ ...clear, gun: g, stage, carrier }).inletKPa <=
+          setupOf({ ...clear, gun: g }).inletKPa,
       ),
     );
   });
@@ -130,7 +179,9 @@ describe('a set-up', () => {
       fc.property(
         anyInput,
         fc.double({ min: 30, max: 120, noNaN: true }),
-        (input, capLimitKPa) => setupOf({ ...clear, ...input, capLimitKPa }).inletKPa <= setupOf({ ...clear, ...input }).inletKPa,
+        (input, capLimitKPa) =>
+          setupOf({ ...clear, ...input, capLimitKPa }).inletKPa <=
+          setupOf({ ...clear, ...input }).inletKPa,
       ),
     );
   });
@@ -138,15 +189,18 @@ describe('a set-up', () => {
     const tested: Gun = {
       ...gun,
       nozzleSets: [
-        { nozzleMm: 1.3, tests: [{ kind: 'fan', fanWidthMm: 200, distanceMm: 150, inletKPa: 138, fanTurnsOut: 2 }] },
+        {
+          nozzleMm: 1.3,
+          tests: [{ kind: 'fan', fanWidthMm: 200, distanceMm: 150, inletKPa: 138, fanTurnsOut: 2 }],
+        },
         { nozzleMm: 1.4 },
       ],
     };
     const codes = (input: SetupInput) => setupOf(input).verdicts.map(({ code }) => code);
     expect(codes({ ...clear, gun: tested })).not.toContain('test-panel-first');
-    expect(codes({ ...clear, gun: { ...tested, nozzlesMm: [1.4], nozzleSets: [{ nozzleMm: 1.4 }] } })).toContain(
-      'test-panel-first',
-    );
+    expect(
+      codes({ ...clear, gun: { ...tested, nozzlesMm: [1.4], nozzleSets: [{ nozzleMm: 1.4 }] } }),
+    ).toContain('test-panel-first');
   });
   it('takes all three down for a spot, and reminds to set them back', () => {
     const [large, spot] = [setupOf(clear), setupOf({ ...clear, part: 'spot' })];
@@ -154,7 +208,10 @@ describe('a set-up', () => {
     expect(spot.fluidTurnsOut).toBeLessThan(large.fluidTurnsOut);
     expect(spot.fanTurnsOut).toBeLessThan(large.fanTurnsOut);
     expect(
-      setupOf({ ...clear, knobsNow: { fanTurnsOut: 1, fluidTurnsOut: 1, part: 'spot' } }).verdicts.map(({ code }) => code),
+      setupOf({
+        ...clear,
+        knobsNow: { fanTurnsOut: 1, fluidTurnsOut: 1, part: 'spot' },
+      }).verdicts.map(({ code }) => code),
     ).toContain('knobs-need-reset');
   });
   it('keeps to the sheet before the way, and says so', () => {
@@ -168,11 +225,17 @@ describe('a set-up', () => {
   });
   it('refuses a gun that may not have the least the sheet asks', () => {
     expect(
-      setupOf({ ...clear, gun: { ...gun, maxInletKPa: 120 }, sheet: { inletKPa: [180, 220] } }).verdicts.map(({ code }) => code),
+      setupOf({
+        ...clear,
+        gun: { ...gun, maxInletKPa: 120 },
+        sheet: { inletKPa: [180, 220] },
+      }).verdicts.map(({ code }) => code),
     ).toContain('inlet-over-gun');
   });
   it('gives a learner less paint and an open-needle painter the whole needle', () => {
-    expect(setupOf({ ...clear, way: { skill: 'learner' } }).fluidTurnsOut).toBeLessThan(setupOf(clear).fluidTurnsOut);
+    expect(setupOf({ ...clear, way: { skill: 'learner' } }).fluidTurnsOut).toBeLessThan(
+      setupOf(clear).fluidTurnsOut,
+    );
     expect(setupOf({ ...clear, way: { needle: 'open' } }).fluidTurnsOut).toBe(4);
   });
 });

@@ -13,8 +13,10 @@ import { rippleOf } from '../src/gun/ripple.ts';
 
 const PSI = 6.894757;
 const CLASSES = Object.keys(GUNS) as GunClass[];
-const areasOf = (kind: GunClass) => areasFromRating({ ...GUNS[kind], airFlowM3PerS: m3PerS(GUNS[kind].airFlowLPerMin) });
-const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
+const areasOf = (kind: GunClass) =>
+  areasFromRating({ ...GUNS[kind], airFlowM3PerS: m3PerS(GUNS[kind].airFlowLPerMin) });
+const within = (value: number, wanted: number, share = 0.005) =>
+  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyClass = fc.constantFrom(...CLASSES);
 const base = { densityKgPerM3: 962, viscosityPaS: 0.03846 };
@@ -35,14 +37,17 @@ describe("the card's reference vectors", () => {
     ['hvlp', 137.895, 0.5, [79.94, 0.005303, 0.004124, 300.3, 1.918]],
     ['lvlp', 186.158, 1, [99.25, 0.001884, 0.001588, 323.1, 0.7329]],
     ['mini', 124.106, 1, [57.24, 0.001991, 0.001438, 266, 0.6376]],
-  ] as const)('21–24: the cap of %s at %f kPa, fan %f', (kind, inletKPa, fan, [capKPa, flow, ring, jet, thrust]) => {
-    const at = capFlow(areasOf(kind), inletKPa, hornOpening(fan, 1));
-    within(at.capKPa, capKPa);
-    within(at.airFlowM3PerS, flow);
-    within(at.ringKgPerS, ring);
-    within(at.jetMPerS, jet);
-    within(at.thrustN, thrust);
-  });
+  ] as const)(
+    '21–24: the cap of %s at %f kPa, fan %f',
+    (kind, inletKPa, fan, [capKPa, flow, ring, jet, thrust]) => {
+      const at = capFlow(areasOf(kind), inletKPa, hornOpening(fan, 1));
+      within(at.capKPa, capKPa);
+      within(at.airFlowM3PerS, flow);
+      within(at.ringKgPerS, ring);
+      within(at.jetMPerS, jet);
+      within(at.thrustN, thrust);
+    },
+  );
   it('25: the inlet that keeps ten psi at the cap', () => {
     within(inletForCap(areasOf('hvlp'), 68.948, hornOpening(0.85, 1)), 140.2);
     within(inletForCap(areasOf('hvlp'), 68.948, 1), 143.5);
@@ -69,12 +74,24 @@ describe("the card's reference vectors", () => {
       capKPaAtRated: 10 * PSI,
     };
     within(capKPaAt(gunModelOf(paper, 1.3, base).areas, 137.895, 1), 48.64);
-    const tested = (test: GunTest) => gunModelOf({ class: 'hvlp', nozzlesMm: [1.3], calibration: [test] }, 1.3, base);
+    const tested = (test: GunTest) =>
+      gunModelOf({ class: 'hvlp', nozzlesMm: [1.3], calibration: [test] }, 1.3, base);
     within(
-      tested({ kind: 'catch', ml: 68, seconds: 30, inletKPa: 137.895, fluidTurnsOut: 4, fanTurnsOut: 2.5 }).flowFactor,
+      tested({
+        kind: 'catch',
+        ml: 68,
+        seconds: 30,
+        inletKPa: 137.895,
+        fluidTurnsOut: 4,
+        fanTurnsOut: 2.5,
+      }).flowFactor,
       0.9133,
     );
-    within(tested({ kind: 'fan', fanWidthMm: 200, distanceMm: 150, inletKPa: 137.895, fanTurnsOut: 2.5 }).fanTangent, 0.5833);
+    within(
+      tested({ kind: 'fan', fanWidthMm: 200, distanceMm: 150, inletKPa: 137.895, fanTurnsOut: 2.5 })
+        .fanTangent,
+      0.5833,
+    );
   });
 });
 
@@ -91,16 +108,22 @@ describe('an air cap', () => {
   });
   it('with more pressure draws more air, quicker; with the fan closed has more pressure and draws less', () => {
     fc.assert(
-      fc.property(anyClass, between(60, 400), between(1.02, 1.5), between(0.1, 0.9), (kind, inletKPa, more, horn) => {
-        const areas = areasOf(kind);
-        const [low, high] = [capFlow(areas, inletKPa, 1), capFlow(areas, inletKPa * more, 1)];
-        expect(high.capKPa).toBeGreaterThan(low.capKPa);
-        expect(high.airFlowM3PerS).toBeGreaterThan(low.airFlowM3PerS);
-        expect(high.jetMPerS).toBeGreaterThan(low.jetMPerS);
-        const closed = capFlow(areas, inletKPa, horn);
-        expect(closed.capKPa).toBeGreaterThan(low.capKPa);
-        expect(closed.airFlowM3PerS).toBeLessThanOrEqual(low.airFlowM3PerS * (1 + 1e-9));
-      }),
+      fc.property(
+        anyClass,
+        between(60, 400),
+        between(1.02, 1.5),
+        between(0.1, 0.9),
+        (kind, inletKPa, more, horn) => {
+          const areas = areasOf(kind);
+          const [low, high] = [capFlow(areas, inletKPa, 1), capFlow(areas, inletKPa * more, 1)];
+          expect(high.capKPa).toBeGreaterThan(low.capKPa);
+          expect(high.airFlowM3PerS).toBeGreaterThan(low.airFlowM3PerS);
+          expect(high.jetMPerS).toBeGreaterThan(low.jetMPerS);
+          const closed = capFlow(areas, inletKPa, horn);
+          expect(closed.capKPa).toBeGreaterThan(low.capKPa);
+          expect(closed.airFlowM3PerS).toBeLessThanOrEqual(low.airFlowM3PerS * (1 + 1e-9));
+        },
+      ),
     );
   });
 });
@@ -109,15 +132,23 @@ describe('the paint', () => {
   const turns = between(0.3, 4);
   it('comes more with needle, nozzle and suction, and less when it is thick', () => {
     fc.assert(
-      fc.property(turns, between(0.8, 2.2), between(30, 120), between(1.02, 1.6), (fluidTurnsOut, nozzleMm, capKPa, more) => {
-        const at = { ...hvlpFlow, fluidTurnsOut, nozzleMm, capKPa };
-        const flow = fluidM3PerS(at);
-        // At the end of the travel it stays as it is, to the last rounding.
-        expect(fluidM3PerS({ ...at, fluidTurnsOut: fluidTurnsOut * more })).toBeGreaterThanOrEqual(flow * (1 - 1e-12));
-        expect(fluidM3PerS({ ...at, nozzleMm: nozzleMm * more })).toBeGreaterThan(flow);
-        expect(fluidM3PerS({ ...at, capKPa: capKPa * more })).toBeGreaterThan(flow);
-        expect(fluidM3PerS({ ...at, viscosityPaS: at.viscosityPaS * more })).toBeLessThan(flow);
-      }),
+      fc.property(
+        turns,
+        between(0.8, 2.2),
+        between(30, 120),
+        between(1.02, 1.6),
+        (fluidTurnsOut, nozzleMm, capKPa, more) => {
+          const at = { ...hvlpFlow, fluidTurnsOut, nozzleMm, capKPa };
+          const flow = fluidM3PerS(at);
+          // At the end of the travel it stays as it is, to the last rounding.
+          expect(
+            fluidM3PerS({ ...at, fluidTurnsOut: fluidTurnsOut * more }),
+          ).toBeGreaterThanOrEqual(flow * (1 - 1e-12));
+          expect(fluidM3PerS({ ...at, nozzleMm: nozzleMm * more })).toBeGreaterThan(flow);
+          expect(fluidM3PerS({ ...at, capKPa: capKPa * more })).toBeGreaterThan(flow);
+          expect(fluidM3PerS({ ...at, viscosityPaS: at.viscosityPaS * more })).toBeLessThan(flow);
+        },
+      ),
     );
   });
   it('does not come where nothing drives it or the needle is shut, nor beyond the travel', () => {
@@ -143,7 +174,9 @@ describe('the fan', () => {
           const width = fanWidthM(data, at);
           expect(fanWidthM(data, { ...at, distanceM: distanceM * more })).toBeGreaterThan(width);
           expect(fanWidthM(data, { ...at, capKPa: capKPa * more })).toBeGreaterThanOrEqual(width);
-          expect(fanWidthM(data, { ...at, hornShare: Math.min(1, hornShare * more) })).toBeGreaterThanOrEqual(width);
+          expect(
+            fanWidthM(data, { ...at, hornShare: Math.min(1, hornShare * more) }),
+          ).toBeGreaterThanOrEqual(width);
         },
       ),
     );
@@ -165,7 +198,10 @@ describe('the fan', () => {
     fc.assert(
       fc.property(between(0.1, 0.3), (fanWidthM_) => {
         const at = (overlap: number) =>
-          rippleOf(fanProfile(fanShape(0)), { fanWidthM: fanWidthM_, stepM: fanWidthM_ * (1 - overlap) }).total;
+          rippleOf(fanProfile(fanShape(0)), {
+            fanWidthM: fanWidthM_,
+            stepM: fanWidthM_ * (1 - overlap),
+          }).total;
         expect(at(0.75)).toBeLessThan(at(0.5));
       }),
     );
@@ -181,7 +217,10 @@ describe('a test of the gun', () => {
     capKPaAtRated: 65.5,
     ratedAirFlowLPerMin: 340,
   };
-  const withTests = (tests: GunTest[]): Gun => ({ ...gun, nozzleSets: [{ nozzleMm: 1.3, tests }, { nozzleMm: 1.4 }] });
+  const withTests = (tests: GunTest[]): Gun => ({
+    ...gun,
+    nozzleSets: [{ nozzleMm: 1.3, tests }, { nozzleMm: 1.4 }],
+  });
   it('is told back by the gun at the same setting', () => {
     fc.assert(
       fc.property(
@@ -201,14 +240,19 @@ describe('a test of the gun', () => {
           );
           const hornShare = hornOpening(fanTurnsOut, 2.5);
           expect(Math.abs(capKPaAt(model.areas, 138, hornShare) / capKPa - 1)).toBeLessThan(1e-5);
-          expect(flowOf(model, base, { fluidTurnsOut: 3, capKPa: capKPaAt(model.areas, 138, hornShare) }) * 6e7).toBeCloseTo(
-            ml * 2,
-            4,
-          );
-          expect(widthOf(model, { distanceMm: 150, capKPa: capKPaAt(model.areas, 138, hornShare), hornShare })).toBeCloseTo(
-            fanWidthMm,
-            2,
-          );
+          expect(
+            flowOf(model, base, {
+              fluidTurnsOut: 3,
+              capKPa: capKPaAt(model.areas, 138, hornShare),
+            }) * 6e7,
+          ).toBeCloseTo(ml * 2, 4);
+          expect(
+            widthOf(model, {
+              distanceMm: 150,
+              capKPa: capKPaAt(model.areas, 138, hornShare),
+              hornShare,
+            }),
+          ).toBeCloseTo(fanWidthMm, 2);
         },
       ),
       { numRuns: 60 },
@@ -225,10 +269,17 @@ describe('a test of the gun', () => {
     });
     const tested = withTests([caught(90), caught(60)]);
     expect(gunModelOf(tested, 1.4, base).flowFactor).toBe(1);
-    expect(gunModelOf(tested, 1.3, base).flowFactor).toBeCloseTo(gunModelOf(withTests([caught(60)]), 1.3, base).flowFactor, 12);
+    expect(gunModelOf(tested, 1.3, base).flowFactor).toBeCloseTo(
+      gunModelOf(withTests([caught(60)]), 1.3, base).flowFactor,
+      12,
+    );
   });
   it('of the air leaves what it draws at its rating as rated', () => {
-    const { areas } = gunModelOf(withTests([{ kind: 'cap', capKPa: 58, inletKPa: 138, fanTurnsOut: 2.5 }]), 1.3, base);
+    const { areas } = gunModelOf(
+      withTests([{ kind: 'cap', capKPa: 58, inletKPa: 138, fanTurnsOut: 2.5 }]),
+      1.3,
+      base,
+    );
     expect(capFlow(areas, 138, 1).airFlowM3PerS * 60_000).toBeCloseTo(340, 4);
   });
 });
@@ -238,7 +289,11 @@ describe('care', () => {
   it('is due by days of use or by coats, whichever comes first, and at once where it never was done', () => {
     expect(dueOf('pattern', { days: 8, coats: 1 }, interval, 30).isDue).toBe(true);
     expect(dueOf('pattern', { days: 2, coats: 12 }, interval, 30).isDue).toBe(true);
-    expect(dueOf('pattern', { days: 2, coats: 3 }, interval, 30)).toMatchObject({ isDue: false, daysLeft: 5, coatsLeft: 9 });
+    expect(dueOf('pattern', { days: 2, coats: 3 }, interval, 30)).toMatchObject({
+      isDue: false,
+      daysLeft: 5,
+      coatsLeft: 9,
+    });
     expect(dueOf('service', undefined, interval, 1).isDue).toBe(true);
   });
   it('wears nothing on the wall: an idle or new gun is not due', () => {
@@ -255,13 +310,25 @@ describe('a doubt about a gun', () => {
         const { inletKPa, capKPa, airFlowLPerMin } = GUNS[kind];
         const nozzlesMm = [kind === 'airbrush' ? 0.5 : kind === 'mini' ? 1 : 1.4];
         expect(
-          codes({ class: kind, nozzlesMm, ratedInletKPa: inletKPa, capKPaAtRated: capKPa, ratedAirFlowLPerMin: airFlowLPerMin }),
+          codes({
+            class: kind,
+            nozzlesMm,
+            ratedInletKPa: inletKPa,
+            capKPaAtRated: capKPa,
+            ratedAirFlowLPerMin: airFlowLPerMin,
+          }),
         ).toEqual([]);
       }),
     );
-    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 448 })).toEqual(['rated-inlet-high']);
-    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 65 })).toEqual(['rated-inlet-like-cap']);
-    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], capKPaAtRated: 138 })).toEqual(['rated-cap-high']);
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 448 })).toEqual([
+      'rated-inlet-high',
+    ]);
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], ratedInletKPa: 65 })).toEqual([
+      'rated-inlet-like-cap',
+    ]);
+    expect(codes({ class: 'hvlp', nozzlesMm: [1.3], capKPaAtRated: 138 })).toEqual([
+      'rated-cap-high',
+    ]);
     expect(codes({ class: 'mini', nozzlesMm: [2.2] })).toEqual(['nozzle-unlike']);
   });
 });

@@ -6,7 +6,8 @@ import { mixtureOf } from '../src/material/mixture.ts';
 import { mooneyOf, solidsAtViscosity, viscosityPaS } from '../src/material/rheology.ts';
 import { viscosityOf } from '../src/material/viscosity.ts';
 
-const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
+const within = (value: number, wanted: number, share = 0.005) =>
+  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyClass = fc.constantFrom(...(Object.keys(MATERIALS) as MaterialClass[]));
 const clear = MATERIALS.clearMediumSolids;
@@ -22,7 +23,9 @@ describe("the card's reference vectors", () => {
     ['ford4', 20.07],
     ['iso4', 46.91],
     ['din4', 18.48],
-  ] as const)('11: 60 mm²/s in %s', (cup, seconds) => within(secondsOfKinematic(cup, 60)!, seconds));
+  ] as const)('11: 60 mm²/s in %s', (cup, seconds) =>
+    within(secondsOfKinematic(cup, 60)!, seconds),
+  );
   it('12: a clear by its solids and temperature', () => {
     within(mooneyOf(clear).a, 6.498);
     within(mooneyOf(clear).b, 0.6865);
@@ -49,13 +52,22 @@ describe("the card's reference vectors", () => {
 describe('a paint', () => {
   it('is thinner when warm and thicker with more solids', () => {
     fc.assert(
-      fc.property(anyClass, between(0.05, 0.6), between(5, 35), between(0.5, 10), (kind, solids, atC, warmer) => {
-        const material = MATERIALS[kind];
-        const now = viscosityPaS(material, solids, atC);
-        expect(viscosityPaS(material, solids, atC + warmer)).toBeLessThan(now);
-        expect(viscosityPaS(material, solids + 0.02, atC)).toBeGreaterThan(now);
-        expect(solidsAtViscosity(material, viscosityPaS(material, solids, 20))).toBeCloseTo(solids, 6);
-      }),
+      fc.property(
+        anyClass,
+        between(0.05, 0.6),
+        between(5, 35),
+        between(0.5, 10),
+        (kind, solids, atC, warmer) => {
+          const material = MATERIALS[kind];
+          const now = viscosityPaS(material, solids, atC);
+          expect(viscosityPaS(material, solids, atC + warmer)).toBeLessThan(now);
+          expect(viscosityPaS(material, solids + 0.02, atC)).toBeGreaterThan(now);
+          expect(solidsAtViscosity(material, viscosityPaS(material, solids, 20))).toBeCloseTo(
+            solids,
+            6,
+          );
+        },
+      ),
     );
   });
   it('has volatile shares that sum to one', () => {
@@ -84,7 +96,8 @@ describe('a flow cup', () => {
 describe('viscosity', () => {
   it('warmed says less, with a spread that grows with the way it was moved', () => {
     const at = (wantedAtC: number) =>
-      viscosityOf({ kinematicMm2PerS: 130, measuredAtC: 14, wantedAtC, class: 'clearMediumSolids' }).atWantedC!;
+      viscosityOf({ kinematicMm2PerS: 130, measuredAtC: 14, wantedAtC, class: 'clearMediumSolids' })
+        .atWantedC!;
     expect(at(14).kinematicMm2PerS).toEqual({ value: 130, low: 130, high: 130 });
     const [near, far] = [at(18).kinematicMm2PerS, at(26).kinematicMm2PerS];
     expect(far.value).toBeLessThan(near.value);
@@ -92,9 +105,12 @@ describe('viscosity', () => {
   });
   it('asks for reducer only where the paint is thicker than wanted, and more the thinner it shall be', () => {
     const add = (wantedSeconds: number) =>
-      viscosityOf({ cup: 'din4', seconds: 32, wantedSeconds, class: 'singleStage' }).addReducerPercentOfPaint?.value;
+      viscosityOf({ cup: 'din4', seconds: 32, wantedSeconds, class: 'singleStage' })
+        .addReducerPercentOfPaint?.value;
     expect(add(40)).toBeUndefined();
     expect(add(20)!).toBeGreaterThan(add(26)!);
-    expect(viscosityOf({ cup: 'din4', seconds: 32, wantedSeconds: 20 }).addReducerPercentOfPaint).toBeUndefined();
+    expect(
+      viscosityOf({ cup: 'din4', seconds: 32, wantedSeconds: 20 }).addReducerPercentOfPaint,
+    ).toBeUndefined();
   });
 });

@@ -16,8 +16,13 @@ const parts = fc.tuple(amount, amount, amount).map(([a, b, c]): Recipe => ({
 }));
 const basis = fc.constantFrom('paint', 'mixSoFar', 'finalMix' as const);
 const additions = fc
-  .array(fc.record({ percent: fc.double({ min: 0, max: 24, noNaN: true }), of: basis }), { maxLength: 4 })
-  .map((list): Recipe => ({ paint: 'Paint', additions: list.map((a, i) => ({ ...a, name: `Addition ${i}` })) }));
+  .array(fc.record({ percent: fc.double({ min: 0, max: 24, noNaN: true }), of: basis }), {
+    maxLength: 4,
+  })
+  .map((list): Recipe => ({
+    paint: 'Paint',
+    additions: list.map((a, i) => ({ ...a, name: `Addition ${i}` })),
+  }));
 const recipe = fc.oneof(parts, additions);
 const ready = fc.double({ min: 20, max: 9000, noNaN: true });
 const close = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(b));
@@ -51,19 +56,30 @@ describe('a recipe', () => {
 describe('a mix', () => {
   it('pours all that is wanted, in equal batches none above the cup', () => {
     fc.assert(
-      fc.property(recipe, ready, fc.double({ min: 50, max: 900, noNaN: true }), (r, readyMl, capacityMl) => {
-        const answer = mixOf({ recipe: r, readyMl, cup: { capacityMl }, hardener: 'none' });
-        const batches = answer.batches!;
-        expect(close(answer.components!.at(-1)!.cumulativeMl, readyMl)).toBe(true);
-        expect(
-          close(
-            batches.reduce((sum, b) => sum + b.readyMl, 0),
-            readyMl,
-          ),
-        ).toBe(true);
-        expect(batches.every((b) => b.readyMl <= capacityMl + 1e-6 && close(b.readyMl, batches[0]!.readyMl))).toBe(true);
-        expect(batches[0]!.fillToMl.every((ml, i, all) => i === 0 || ml >= all[i - 1]!)).toBe(true);
-      }),
+      fc.property(
+        recipe,
+        ready,
+        fc.double({ min: 50, max: 900, noNaN: true }),
+        (r, readyMl, capacityMl) => {
+          const answer = mixOf({ recipe: r, readyMl, cup: { capacityMl }, hardener: 'none' });
+          const batches = answer.batches!;
+          expect(close(answer.components!.at(-1)!.cumulativeMl, readyMl)).toBe(true);
+          expect(
+            close(
+              batches.reduce((sum, b) => sum + b.readyMl, 0),
+              readyMl,
+            ),
+          ).toBe(true);
+          expect(
+            batches.every(
+              (b) => b.readyMl <= capacityMl + 1e-6 && close(b.readyMl, batches[0]!.readyMl),
+            ),
+          ).toBe(true);
+          expect(batches[0]!.fillToMl.every((ml, i, all) => i === 0 || ml >= all[i - 1]!)).toBe(
+            true,
+          );
+        },
+      ),
     );
   });
 
@@ -80,7 +96,9 @@ describe('a mix', () => {
         });
         const left = answer.components!.map(({ leftOverMl = 0 }) => leftOverMl);
         expect(left.every((ml) => ml >= 0)).toBe(true);
-        expect(answer.components!.find(({ name }) => name === answer.limitedBy)!.leftOverMl).toBeCloseTo(0, 6);
+        expect(
+          answer.components!.find(({ name }) => name === answer.limitedBy)!.leftOverMl,
+        ).toBeCloseTo(0, 6);
       }),
     );
   });
@@ -101,7 +119,10 @@ describe('a mix', () => {
   });
 
   it("shows the printed scale's mark where the level meets it", () => {
-    const cup = { capacityMl: 600, columns: [{ component: 'H', marks: [{ label: '3', atMl: 375 }] }] };
+    const cup = {
+      capacityMl: 600,
+      columns: [{ component: 'H', marks: [{ label: '3', atMl: 375 }] }],
+    };
     const answer = mixOf({
       recipe: {
         parts: [
@@ -116,7 +137,11 @@ describe('a mix', () => {
   });
 
   it('warms cold paint rather than thinning it: a stop, with nothing listed to pour', () => {
-    const cold = mixOf({ recipe: { parts: [{ name: 'P', parts: 1 }] }, readyMl: 100, temperatureC: 12 });
+    const cold = mixOf({
+      recipe: { parts: [{ name: 'P', parts: 1 }] },
+      readyMl: 100,
+      temperatureC: 12,
+    });
     expect(cold.verdicts.map(({ code }) => code)).toContain('material-too-cold');
     expect(cold.components).toBeUndefined();
   });
@@ -214,7 +239,11 @@ it('tells no price of a ready litre while a pack has none, and one price for pac
   const unpriced = kitOf({ recipe, packs: [paint, { name: 'Hardener', ml: 250 }] });
   expect(unpriced.pricePerReadyL).toBeUndefined();
   expect(unpriced.pricePerL).toEqual([{ name: 'Paint', value: 40 }]);
-  const packs = [paint, { ...paint, ml: 3000, price: 80 }, { name: 'Hardener', ml: 1000, price: 30 }];
+  const packs = [
+    paint,
+    { ...paint, ml: 3000, price: 80 },
+    { name: 'Hardener', ml: 1000, price: 30 },
+  ];
   expect(kitOf({ recipe, packs })).toMatchObject({
     pricePerReadyL: 30,
     pricePerL: [
@@ -226,7 +255,8 @@ it('tells no price of a ready litre while a pack has none, and one price for pac
 
 describe('how much to mix', () => {
   it('grows with area and coats', () => {
-    const need = (areaM2: number, coats: number) => readyNeedMl({ areaM2, coats, wetFilmUm: 50, gunClass: 'hvlp' });
+    const need = (areaM2: number, coats: number) =>
+      readyNeedMl({ areaM2, coats, wetFilmUm: 50, gunClass: 'hvlp' });
     expect(need(2, 2)).toBeGreaterThan(need(1, 2));
     expect(need(1, 3)).toBeGreaterThan(need(1, 2));
   });
@@ -240,7 +270,8 @@ describe('how much to mix', () => {
           const cups = Math.ceil(rounded / 600 - 1e-9);
           const unit = rounded / cups / ratio.reduce((a, b) => a + b, 0);
           expect(rounded).toBeGreaterThanOrEqual(readyMl - 1e-6);
-          for (const part of ratio) expect(Math.abs((unit * part) / 5 - Math.round((unit * part) / 5))).toBeLessThan(1e-6);
+          for (const part of ratio)
+            expect(Math.abs((unit * part) / 5 - Math.round((unit * part) / 5))).toBeLessThan(1e-6);
         },
       ),
     );

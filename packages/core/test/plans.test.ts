@@ -1,4 +1,7 @@
-/** The search for set-ups: the card's plans, and that it never leaves its room. The map: what lands on a panel is what was sent. */
+/**
+ * The search for set-ups: the card's plans, and that it never leaves its room. The map: what lands
+ * on a panel is what was sent.
+ */
 import { PSI_KPA } from '../src/units/physical.ts';
 import type { GunClass } from '../src/trade/gunClasses.ts';
 import type { Stage } from '../src/trade/vocabulary.ts';
@@ -14,7 +17,8 @@ import { gunModelOf } from '../src/gun/gunModel.ts';
 import { inletAtCap } from '../src/gun/inletPressure.ts';
 import { plansFor } from '../src/gun/plans.ts';
 
-const practice = (gunClass: GunClass, stage: Stage) => practiceOf({ gunClass, stage, carrier: 'solvent', isBuild: false });
+const practice = (gunClass: GunClass, stage: Stage) =>
+  practiceOf({ gunClass, stage, carrier: 'solvent', isBuild: false });
 
 describe("the card's plans", () => {
   it.each([
@@ -27,7 +31,10 @@ describe("the card's plans", () => {
       const gun = { class: kind, nozzlesMm: [1.3] };
       const paint = paintInCup({ stage, carrier: 'solvent' });
       const model = gunModelOf(gun, 1.3, paint);
-      const whole = practice(kind, stage).inletKPa.map((kPa) => Math.round(kPa / PSI_KPA)) as [number, number];
+      const whole = practice(kind, stage).inletKPa.map((kPa) => Math.round(kPa / PSI_KPA)) as [
+        number,
+        number,
+      ];
       const [best] = plansFor(
         {
           gun,
@@ -40,12 +47,20 @@ describe("the card's plans", () => {
           wholeBandPsi: whole,
           bandPsi: (share) => {
             if (capKPa === undefined) return whole;
-            const top = Math.min(whole[1], Math.floor(inletAtCap(model, capKPa, share * model.fullFanTurns) / PSI_KPA));
+            const top = Math.min(
+              whole[1],
+              Math.floor(inletAtCap(model, capKPa, share * model.fullFanTurns) / PSI_KPA),
+            );
             return [Math.min(whole[0], top), top];
           },
           usualDistanceMm: usualMm,
         },
-        { distancesMm: [usualMm - 15, usualMm + 15], overlaps: [0.66, 0.75], fanShares: [0.7, 0.85, 1], isNeedleOpen: false },
+        {
+          distancesMm: [usualMm - 15, usualMm + 15],
+          overlaps: [0.66, 0.75],
+          fanShares: [0.7, 0.85, 1],
+          isNeedleOpen: false,
+        },
       );
       const { psi, turns, fanShare, distanceMm, overlap } = best!.candidate;
       expect([psi, turns, fanShare, distanceMm, overlap]).toEqual(wanted.slice(0, 5));
@@ -71,9 +86,12 @@ describe("the card's plans", () => {
         expect(settings.inletKPa).toBeLessThanOrEqual(high + PSI_KPA);
         expect(settings.capKPa).toBeLessThanOrEqual(69.5);
         expect(settings.fluidTurnsOut).toBeLessThanOrEqual(4);
-        for (const { low, value, high: most } of Object.values(risks)) expect(low <= value && value <= most).toBe(true);
+        for (const { low, value, high: most } of Object.values(risks))
+          expect(low <= value && value <= most).toBe(true);
       }
-      expect(new Set(answer.plans!.map(({ settings }) => JSON.stringify(settings))).size).toBe(answer.plans!.length);
+      expect(new Set(answer.plans!.map(({ settings }) => JSON.stringify(settings))).size).toBe(
+        answer.plans!.length,
+      );
     }
   });
 });
@@ -122,11 +140,16 @@ describe('the film of a panel', () => {
     ));
   it('grows pass by pass, and is never negative', () => {
     const sums = [0, 1, 2.5, 6, 100].map((passesLaid) =>
-      filmMapOf({ ...MAP, passesLaid, wanderM: 0.004, unsteady: 0.1 }).filmM.reduce((a, b) => a + b, 0),
+      filmMapOf({ ...MAP, passesLaid, wanderM: 0.004, unsteady: 0.1 }).filmM.reduce(
+        (a, b) => a + b,
+        0,
+      ),
     );
     expect(sums[0]).toBe(0);
     expect(sums).toEqual(sums.toSorted((a, b) => a - b));
-    expect(filmMapOf({ ...MAP, wanderM: 0.01, unsteady: 0.3 }).filmM.every((h) => h >= 0)).toBe(true);
+    expect(filmMapOf({ ...MAP, wanderM: 0.01, unsteady: 0.3 }).filmM.every((h) => h >= 0)).toBe(
+      true,
+    );
   });
   it('is the same for the same seed, uneven for an unsteady hand, heavy at the ends where the trigger is held', () => {
     const unsteady = { ...MAP, wanderM: 0.004, unsteady: 0.1 };

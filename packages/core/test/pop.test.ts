@@ -1,4 +1,6 @@
-/** Popping as deviations from the sheet: the card's vectors and every law its terms are built for. */
+/**
+ * Popping as deviations from the sheet: the card's vectors and every law its terms are built for.
+ */
 import { logistic, normalShare } from '../src/numerics/probability.ts';
 import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
@@ -46,7 +48,12 @@ function pop(stack: Stack): number {
       flashMinutes: minutes,
       isTopMaterial: isTop,
       gradeSlowFraction: grade,
-      sheet: { wetFilmM: sheetFilm, waitMinutes: isLastOfMaterial ? last : flash, atC: 21, atHumidityPercent: 50 },
+      sheet: {
+        wetFilmM: sheetFilm,
+        waitMinutes: isLastOfMaterial ? last : flash,
+        atC: 21,
+        atHumidityPercent: 50,
+      },
     };
   });
   const job: Job = {
@@ -76,16 +83,21 @@ describe("the card's reference vectors", () => {
     [{ layers: clears(55, 12, 10), speed: 1 }, 0.05345],
     [{ layers: clears(55, 12, 10), airC: 33, grade: 0.218, hardener: 2 }, 0.2762],
     [{ layers: clears(55, 12, 10), airC: 33, grade: 0.601, hardener: 0.6 }, 0.0334],
-  ] as [Stack, number][])('44: %j', (stack, wanted) => expect(Math.abs(logistic(pop(stack)) / wanted - 1)).toBeLessThan(0.01));
+  ] as [Stack, number][])('44: %j', (stack, wanted) =>
+    expect(Math.abs(logistic(pop(stack)) / wanted - 1)).toBeLessThan(0.01),
+  );
 
   it('46: the links', () => {
     expect(normalShare(peelDeviations(6.5))).toBeCloseTo(0.1333, 4);
-    const run = (material: MaterialClass, mm: number) => runDeviations(mm, MATERIALS[material].film.runs);
+    const run = (material: MaterialClass, mm: number) =>
+      runDeviations(mm, MATERIALS[material].film.runs);
     expect(run('clearMediumSolids', 9)).toBeCloseTo(-0.491, 3);
     expect(run('clearMediumSolids', 5.313)).toBeCloseTo(-2.203, 2);
     expect(run('clearHighSolids', 9)).toBeCloseTo(0.7655, 3);
     expect(run('singleStage', 4)).toBeCloseTo(-1.311, 3);
-    expect(normalShare(dryDeviations({ wetness: 0.9, lapSeconds: 1, openSeconds: 240 }))).toBeCloseTo(0.2329, 3);
+    expect(
+      normalShare(dryDeviations({ wetness: 0.9, lapSeconds: 1, openSeconds: 240 })),
+    ).toBeCloseTo(0.2329, 3);
     expect([0.5, 1, 1.5].map((share) => closedDeviations(share, 1))).toEqual([
       expect.closeTo(-1.98, 3),
       0,
@@ -126,7 +138,17 @@ type Random = {
   speed: number;
   ramp: number;
 };
-const stackOf = ({ top, tops, below, belows, share, minutes, airC, speed, ramp }: Random): Stack => ({
+const stackOf = ({
+  top,
+  tops,
+  below,
+  belows,
+  share,
+  minutes,
+  airC,
+  speed,
+  ramp,
+}: Random): Stack => ({
   layers: [
     ...Array.from({ length: belows }, () => ({ material: below, share: 1, minutes, isTop: false })),
     ...Array.from({ length: tops }, () => ({ material: top, share, minutes, isTop: true })),
@@ -135,7 +157,10 @@ const stackOf = ({ top, tops, below, belows, share, minutes, airC, speed, ramp }
   speed,
   ramp,
 });
-const eachLayer = (stack: Stack, change: (layer: Stack['layers'][number]) => Stack['layers'][number]): Stack => ({
+const eachLayer = (
+  stack: Stack,
+  change: (layer: Stack['layers'][number]) => Stack['layers'][number],
+): Stack => ({
   ...stack,
   layers: stack.layers.map(change),
 });
@@ -166,9 +191,13 @@ describe('popping is never lower', () => {
   });
   it('with a brisker room over a solvent stack, or damper air over waterborne', () => {
     neverLower((stack, { below, belows }) =>
-      belows > 0 && below === 'waterborneBase' ? undefined : { ...stack, speed: stack.speed! * 1.5 },
+      belows > 0 && below === 'waterborneBase'
+        ? undefined
+        : { ...stack, speed: stack.speed! * 1.5 },
     );
-    neverLower((stack, { below, belows }) => (belows > 0 && below === 'waterborneBase' ? { ...stack, humidity: 75 } : undefined));
+    neverLower((stack, { below, belows }) =>
+      belows > 0 && below === 'waterborneBase' ? { ...stack, humidity: 75 } : undefined,
+    );
   });
   it('and is about 3 % on the sheet’s own way, whatever the clear and however many coats', () => {
     for (const material of ['clearMediumSolids', 'clearHighSolids', 'singleStage'] as const)

@@ -1,4 +1,7 @@
-/** The practice tables, held against the figures that painters say, in the units in which they say them. */
+/**
+ * The practice tables, held against the figures that painters say, in the units in which they say
+ * them.
+ */
 import type { SetupInput } from '../src/gun/setupInput.ts';
 import type { GunClass } from '../src/trade/gunClasses.ts';
 import type { Stage } from '../src/trade/vocabulary.ts';
@@ -12,7 +15,15 @@ import { setupOf } from '../src/gun/setup.ts';
 import { convert } from '../src/units/convert.ts';
 
 /** As the figures below stand, column by column. */
-const CLASSES: GunClass[] = ['hvlp', 'reducedPressure', 'lvlp', 'conventional', 'siphon', 'mini', 'airbrush'];
+const CLASSES: GunClass[] = [
+  'hvlp',
+  'reducedPressure',
+  'lvlp',
+  'conventional',
+  'siphon',
+  'mini',
+  'airbrush',
+];
 const inletBandKPa = (gunClass: GunClass, stage: Stage, carrier: 'solvent' | 'waterborne') =>
   practiceOf({ gunClass, stage, carrier, isBuild: false }).inletKPa;
 
@@ -100,17 +111,22 @@ const PSI: [Stage, 'solvent' | 'waterborne', [number, number][]][] = [
 
 describe('pressure at the gun', () => {
   for (const [stage, carrier, row] of PSI)
-    it.each(CLASSES.map((gunClass, i) => [gunClass, row[i]!] as const))(`${stage}, ${carrier}: %s`, (gunClass, [low, high]) => {
-      const [lowKPa, highKPa] = inletBandKPa(gunClass, stage, carrier);
-      expect(convert(lowKPa, 'kPa', 'psi')).toBeCloseTo(low, 0);
-      expect(convert(highKPa, 'kPa', 'psi')).toBeCloseTo(high, 0);
-    });
+    it.each(CLASSES.map((gunClass, i) => [gunClass, row[i]!] as const))(
+      `${stage}, ${carrier}: %s`,
+      (gunClass, [low, high]) => {
+        const [lowKPa, highKPa] = inletBandKPa(gunClass, stage, carrier);
+        expect(convert(lowKPa, 'kPa', 'psi')).toBeCloseTo(low, 0);
+        expect(convert(highKPa, 'kPa', 'psi')).toBeCloseTo(high, 0);
+      },
+    );
 
   it('of ground and effect coats is that of their base', () => {
     for (const gunClass of CLASSES)
       for (const carrier of ['solvent', 'waterborne'] as const)
         for (const stage of ['ground', 'effect'] as const)
-          expect(inletBandKPa(gunClass, stage, carrier)).toEqual(inletBandKPa(gunClass, 'base', carrier));
+          expect(inletBandKPa(gunClass, stage, carrier)).toEqual(
+            inletBandKPa(gunClass, 'base', carrier),
+          );
   });
 });
 
@@ -151,7 +167,9 @@ it('effect and clear lap more than primer, and clear is laid wetter than base', 
   expect([base.wetness, clear.wetness, sealer.wetness]).toEqual(['medium', 'wet', 'mediumWet']);
   expect(sealer.coats).toBeLessThan(base.coats);
   expect(GUNS.lvlp.distanceMm).toBeLessThan(GUNS.hvlp.distanceMm);
-  expect(GUNS.lvlp.practice.clear.needleTurnsOfFour).toBeLessThan(GUNS.lvlp.practice.base.needleTurnsOfFour);
+  expect(GUNS.lvlp.practice.clear.needleTurnsOfFour).toBeLessThan(
+    GUNS.lvlp.practice.base.needleTurnsOfFour,
+  );
 });
 
 describe('a way of working', () => {

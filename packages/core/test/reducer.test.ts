@@ -33,7 +33,10 @@ const slowness = (input: ReducerInput): number | undefined => {
 };
 const tempC = fc.double({ min: 16, max: 38, noNaN: true });
 const air = fc
-  .record({ airTemperatureC: tempC, relativeHumidityPercent: fc.double({ min: 20, max: 80, noNaN: true }) })
+  .record({
+    airTemperatureC: tempC,
+    relativeHumidityPercent: fc.double({ min: 20, max: 80, noNaN: true }),
+  })
   .map((a) => ({ ...a, panelTemperatureC: a.airTemperatureC }));
 const finish = fc.constantFrom('solid', 'metallic', 'silver', 'pearl', 'candy' as const);
 const size = fc.constantFrom('spot', 'panel', 'side', 'overall' as const);
@@ -41,20 +44,26 @@ const size = fc.constantFrom('spot', 'panel', 'side', 'overall' as const);
 describe('the choice of reducer', () => {
   it('never gets faster as it gets hotter', () => {
     fc.assert(
-      fc.property(air, finish, size, fc.double({ min: 0.2, max: 6, noNaN: true }), (a, f, jobSize, more) => {
-        const [cool, hot] = [
-          slowness({ ...base, ...a, finish: f, jobSize }),
-          slowness({
-            ...base,
-            ...a,
-            airTemperatureC: a.airTemperatureC + more,
-            panelTemperatureC: a.panelTemperatureC + more,
-            finish: f,
-            jobSize,
-          }),
-        ];
-        return cool === undefined || hot === undefined || hot >= cool - 1e-12;
-      }),
+      fc.property(
+        air,
+        finish,
+        size,
+        fc.double({ min: 0.2, max: 6, noNaN: true }),
+        (a, f, jobSize, more) => {
+          const [cool, hot] = [
+            slowness({ ...base, ...a, finish: f, jobSize }),
+            slowness({
+              ...base,
+              ...a,
+              airTemperatureC: a.airTemperatureC + more,
+              panelTemperatureC: a.panelTemperatureC + more,
+              finish: f,
+              jobSize,
+            }),
+          ];
+          return cool === undefined || hot === undefined || hot >= cool - 1e-12;
+        },
+      ),
     );
   });
 
@@ -77,7 +86,10 @@ describe('the choice of reducer', () => {
         air,
         size,
         fc.constantFrom('silver', 'metallic', 'pearl' as const),
-        (a, jobSize, f) => !reducerOf({ ...base, ...a, jobSize, finish: f }).choice?.parts.some(({ name }) => name === 'T-10'),
+        (a, jobSize, f) =>
+          !reducerOf({ ...base, ...a, jobSize, finish: f }).choice?.parts.some(
+            ({ name }) => name === 'T-10',
+          ),
       ),
     );
   });
@@ -85,7 +97,9 @@ describe('the choice of reducer', () => {
   it('blends neighbours in quarters that make one', () => {
     fc.assert(
       fc.property(air, finish, size, (a, f, jobSize) => {
-        const parts = reducerOf({ ...base, ...a, finish: f, jobSize }).choice?.parts ?? [{ name: '', fraction: 1 }];
+        const parts = reducerOf({ ...base, ...a, finish: f, jobSize }).choice?.parts ?? [
+          { name: '', fraction: 1 },
+        ];
         return (
           parts.length <= 2 &&
           parts.reduce((sum, p) => sum + p.fraction, 0) === 1 &&
@@ -98,7 +112,10 @@ describe('the choice of reducer', () => {
   it('is told what the street does and does not use it', () => {
     fc.assert(
       fc.property(air, fc.double({ min: -30, max: 40, noNaN: true }), (a, outdoorTemperatureC) => {
-        const [told, untold] = [reducerOf({ ...base, ...a, outdoorTemperatureC }), reducerOf({ ...base, ...a })];
+        const [told, untold] = [
+          reducerOf({ ...base, ...a, outdoorTemperatureC }),
+          reducerOf({ ...base, ...a }),
+        ];
         expect(told.choice).toEqual(untold.choice);
         expect(told.evaporationIndex).toBe(untold.evaporationIndex);
       }),
@@ -115,26 +132,47 @@ describe('the choice of reducer', () => {
     });
     expect(answer.choice).toBeUndefined();
     expect(answer.verdicts.map(({ code }) => code)).toEqual(
-      expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin', 'air-too-humid', 'no-grade-quick-enough']),
+      expect.arrayContaining([
+        'panel-too-cold',
+        'panel-below-dew-margin',
+        'air-too-humid',
+        'no-grade-quick-enough',
+      ]),
     );
   });
 
   it('says nothing on a stop that could be read as advice to go on', () => {
     fc.assert(
       fc.property(fc.double({ min: -5, max: 15, noNaN: true }), finish, (c, f) => {
-        const { reasons } = reducerOf({ ...base, airTemperatureC: c, panelTemperatureC: c, finish: f, hardeners: HARDENERS });
-        return !reasons.some(({ code }) => code.startsWith('grade-') || code.startsWith('hardener-'));
+        const { reasons } = reducerOf({
+          ...base,
+          airTemperatureC: c,
+          panelTemperatureC: c,
+          finish: f,
+          hardeners: HARDENERS,
+        });
+        return !reasons.some(
+          ({ code }) => code.startsWith('grade-') || code.startsWith('hardener-'),
+        );
       }),
     );
   });
 
   it('gives a clear no reducer unless its sheet lists one', () => {
     const clear = { ...base, stage: 'clear' as const, hardeners: HARDENERS };
-    expect(reducerOf(clear).choice).toMatchObject({ parts: [], reductionPercent: 0, hardener: 'H-2' });
+    expect(reducerOf(clear).choice).toMatchObject({
+      parts: [],
+      reductionPercent: 0,
+      hardener: 'H-2',
+    });
     expect(
-      reducerOf({ ...clear, reduction: { sheetPercent: 5, maxPercent: 10, of: 'finalMix' } }).choice?.parts.length,
+      reducerOf({ ...clear, reduction: { sheetPercent: 5, maxPercent: 10, of: 'finalMix' } }).choice
+        ?.parts.length,
     ).toBeGreaterThan(0);
-    const forced = reducerOf({ ...clear, wanted: { parts: [{ name: 'T-20', fraction: 1 }], reductionPercent: 8 } });
+    const forced = reducerOf({
+      ...clear,
+      wanted: { parts: [{ name: 'T-20', fraction: 1 }], reductionPercent: 8 },
+    });
     expect(forced.verdicts.map(({ code }) => code)).toContain('reducer-not-on-sheet');
     expect(forced.choice).toBeUndefined();
   });
@@ -152,7 +190,11 @@ describe('the choice of reducer', () => {
   });
 
   it('never gives waterborne a solvent reducer', () => {
-    const answer = reducerOf({ ...base, carrier: 'waterborne', wanted: { parts: [{ name: 'T-20', fraction: 1 }] } });
+    const answer = reducerOf({
+      ...base,
+      carrier: 'waterborne',
+      wanted: { parts: [{ name: 'T-20', fraction: 1 }] },
+    });
     expect(answer.verdicts.map(({ code }) => code)).toContain('wrong-system');
     expect(answer.choice).toBeUndefined();
   });
@@ -160,11 +202,21 @@ describe('the choice of reducer', () => {
 
 describe('the hardener', () => {
   it('never gets faster as it gets hotter', () => {
-    const place = (c: number) => HARDENERS.findIndex(({ name }) => name === hardenerFor(HARDENERS, c).hardener.name);
-    fc.assert(fc.property(tempC, fc.double({ min: 0, max: 10, noNaN: true }), (c, more) => place(c + more) >= place(c)));
+    const place = (c: number) =>
+      HARDENERS.findIndex(({ name }) => name === hardenerFor(HARDENERS, c).hardener.name);
+    fc.assert(
+      fc.property(
+        tempC,
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        (c, more) => place(c + more) >= place(c),
+      ),
+    );
   });
   it('says when none reaches the temperature', () => {
-    expect(hardenerFor(HARDENERS, 8)).toMatchObject({ hardener: { name: 'H-1' }, verdicts: [{ code: 'hardener-speed-off' }] });
+    expect(hardenerFor(HARDENERS, 8)).toMatchObject({
+      hardener: { name: 'H-1' },
+      verdicts: [{ code: 'hardener-speed-off' }],
+    });
   });
 });
 
@@ -191,10 +243,14 @@ describe("the adjuster's grid", () => {
   });
   it('stays inside what the sheet names anywhere', () => {
     fc.assert(
-      fc.property(fc.double({ min: 16, max: 39, noNaN: true }), fc.double({ min: 10, max: 84, noNaN: true }), (c, rh) => {
-        const dose = percent(c, rh).choice?.adjusterPercentOfPaint ?? 10;
-        return dose >= 5 && dose <= 20;
-      }),
+      fc.property(
+        fc.double({ min: 16, max: 39, noNaN: true }),
+        fc.double({ min: 10, max: 84, noNaN: true }),
+        (c, rh) => {
+          const dose = percent(c, rh).choice?.adjusterPercentOfPaint ?? 10;
+          return dose >= 5 && dose <= 20;
+        },
+      ),
     );
   });
 });

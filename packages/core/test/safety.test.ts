@@ -22,12 +22,15 @@ describe('the gate', () => {
     expect(gateOf(inOrder)).toMatchObject({ passed: true, asks: [] });
   });
 
-  it.each(['protection', 'extraction', 'ignition', 'bystanders'] as const)('stays shut while %s is not answered', (field) => {
-    const { [field]: _, ...rest } = inOrder;
-    const answer = gateOf(rest);
-    expect(answer.passed).toBe(false);
-    expect(answer.asks.length).toBeGreaterThan(0);
-  });
+  it.each(['protection', 'extraction', 'ignition', 'bystanders'] as const)(
+    'stays shut while %s is not answered',
+    (field) => {
+      const { [field]: _, ...rest } = inOrder;
+      const answer = gateOf(rest);
+      expect(answer.passed).toBe(false);
+      expect(answer.asks.length).toBeGreaterThan(0);
+    },
+  );
 
   it('never clears a cartridge, a dust mask or nothing for isocyanate or the unknown', () => {
     fc.assert(
@@ -93,9 +96,16 @@ describe('the gate', () => {
 
   it('stops isocyanate in a closed garage and where it is prohibited, whatever else is right', () => {
     expect(
-      gateOf({ ...inOrder, place: 'closedGarage', regionRules: { twoPackAtHome: 'permitted' } }).verdicts.map(({ code }) => code),
+      gateOf({
+        ...inOrder,
+        place: 'closedGarage',
+        regionRules: { twoPackAtHome: 'permitted' },
+      }).verdicts.map(({ code }) => code),
     ).toContain('place-unfit');
-    expect(gateOf({ ...inOrder, place: 'openGarage', regionRules: { twoPackAtHome: 'prohibited' } }).passed).toBe(false);
+    expect(
+      gateOf({ ...inOrder, place: 'openGarage', regionRules: { twoPackAtHome: 'prohibited' } })
+        .passed,
+    ).toBe(false);
   });
 
   it('elsewhere asks for the local rule, and keeps the caution once it is known', () => {
@@ -111,20 +121,35 @@ describe('the gate', () => {
   });
 
   it('offers ways on that are lawful', () => {
-    expect(gateOf({ ...inOrder, place: 'closedGarage' }).alternatives.map(({ code }) => code)).toEqual(
-      expect.arrayContaining(['hire-a-booth', 'product-without-isocyanate']),
-    );
+    expect(
+      gateOf({ ...inOrder, place: 'closedGarage' }).alternatives.map(({ code }) => code),
+    ).toEqual(expect.arrayContaining(['hire-a-booth', 'product-without-isocyanate']));
   });
 
-  it.each(['solvent', 'waterborne'] as const)('asks for skin and eyes where a %s product harms them', (carrier) => {
-    const bare = gateOf({ ...inOrder, product: { hardener: 'none', carrier }, protection: { breathing: 'cartridge' } });
-    expect(bare.asks.map(({ field }) => field)).toEqual(carrier === 'solvent' ? ['protection.skin', 'protection.eyes'] : []);
-  });
+  it.each(['solvent', 'waterborne'] as const)(
+    'asks for skin and eyes where a %s product harms them',
+    (carrier) => {
+      const bare = gateOf({
+        ...inOrder,
+        product: { hardener: 'none', carrier },
+        protection: { breathing: 'cartridge' },
+      });
+      expect(bare.asks.map(({ field }) => field)).toEqual(
+        carrier === 'solvent' ? ['protection.skin', 'protection.eyes'] : [],
+      );
+    },
+  );
 
   it('refuses a dust mask for what it does: by isocyanate where there is some, else by vapour', () => {
     const behind = (product: GateInput['product']) =>
-      gateOf({ ...inOrder, product, protection: { breathing: 'dust', skin: true, eyes: true } }).verdicts.map(({ code }) => code);
-    expect(behind({ hardener: 'isocyanate', carrier: 'solvent' })).toContain('breathing-not-enough');
+      gateOf({
+        ...inOrder,
+        product,
+        protection: { breathing: 'dust', skin: true, eyes: true },
+      }).verdicts.map(({ code }) => code);
+    expect(behind({ hardener: 'isocyanate', carrier: 'solvent' })).toContain(
+      'breathing-not-enough',
+    );
     expect(behind({ hardener: 'none', carrier: 'solvent' })).toContain('vapour-not-filtered');
     expect(behind({ hardener: 'none', carrier: 'solvent' })).not.toContain('breathing-not-enough');
   });
@@ -152,14 +177,17 @@ describe('the gate', () => {
         'bystanders-near',
       ].sort(),
     );
-    expect(codes.find(({ code }) => code === 'skin-or-eyes-bare')!.params).toEqual({ what: 'skin and eyes' });
+    expect(codes.find(({ code }) => code === 'skin-or-eyes-bare')!.params).toEqual({
+      what: 'skin and eyes',
+    });
   });
 
   it('holds the breathing air, and is silent once it was looked at', () => {
     const codes = (breathingAirChecked?: boolean) =>
-      gateOf({ ...inOrder, ...(breathingAirChecked === undefined ? {} : { breathingAirChecked }) }).verdicts.map(
-        ({ code }) => code,
-      );
+      gateOf({
+        ...inOrder,
+        ...(breathingAirChecked === undefined ? {} : { breathingAirChecked }),
+      }).verdicts.map(({ code }) => code);
     expect(codes(false)).toContain('breathing-air-doubtful');
     expect(codes()).toContain('breathing-air-unchecked');
     expect(codes(true)).toEqual(['gate-passed']);
@@ -167,19 +195,33 @@ describe('the gate', () => {
 
   it('after spraying counts the minutes: extraction on until the fog is out, then it may rest', () => {
     const after = (minutesSinceSpray: number, extraction: 'on' | 'off') =>
-      gateOf({ ...inOrder, breathingAirChecked: true, step: 'after', minutesSinceSpray, extraction });
+      gateOf({
+        ...inOrder,
+        breathingAirChecked: true,
+        step: 'after',
+        minutesSinceSpray,
+        extraction,
+      });
     fc.assert(
       fc.property(fc.double({ min: 0, max: RUN_ON_MINUTES - 0.01, noNaN: true }), (minutes) => {
         const [running, off] = [after(minutes, 'on'), after(minutes, 'off')];
         const runOn = running.verdicts.find(({ code }) => code === 'extraction-run-on');
-        return running.passed && runOn?.params?.['remainingMinutes'] === RUN_ON_MINUTES - minutes && !off.passed;
+        return (
+          running.passed &&
+          runOn?.params?.['remainingMinutes'] === RUN_ON_MINUTES - minutes &&
+          !off.passed
+        );
       }),
     );
     expect(after(RUN_ON_MINUTES, 'off').passed).toBe(true);
   });
 
   it('lets nothing be heated before the vapour is out', () => {
-    const heat = (minutesSinceSpray?: number, vapourCleared?: boolean, extraction: 'on' | 'off' = 'on') =>
+    const heat = (
+      minutesSinceSpray?: number,
+      vapourCleared?: boolean,
+      extraction: 'on' | 'off' = 'on',
+    ) =>
       gateOf({
         ...inOrder,
         step: 'bake',
@@ -195,9 +237,11 @@ describe('the gate', () => {
   });
 
   it('says at each step what belongs there', () => {
-    expect(gateOf({ ...inOrder, step: 'clean' }).verdicts.map(({ code }) => code)).toContain('cleaning-solvents');
-    expect(gateOf({ ...inOrder, step: 'after', minutesSinceSpray: 2 }).verdicts.map(({ code }) => code)).toContain(
-      'extraction-run-on',
+    expect(gateOf({ ...inOrder, step: 'clean' }).verdicts.map(({ code }) => code)).toContain(
+      'cleaning-solvents',
     );
+    expect(
+      gateOf({ ...inOrder, step: 'after', minutesSinceSpray: 2 }).verdicts.map(({ code }) => code),
+    ).toContain('extraction-run-on');
   });
 });

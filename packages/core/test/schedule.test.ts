@@ -11,7 +11,13 @@ const DAY: ScheduleInput = {
       stage: 'base',
       carrier: 'solvent',
       coats: 2,
-      sheet: { atC: 20, flashMinutes: 10, minFlashMinutes: 5, toNextMinutes: 20, maxRecoatMinutes: 600 },
+      sheet: {
+        atC: 20,
+        flashMinutes: 10,
+        minFlashMinutes: 5,
+        toNextMinutes: 20,
+        maxRecoatMinutes: 600,
+      },
     },
     {
       name: 'Clear',
@@ -33,7 +39,12 @@ const DAY: ScheduleInput = {
       potLife: { minutes: 180, atC: 20 },
     },
   ],
-  climate: { airTemperatureC: 20, relativeHumidityPercent: 50, panelTemperatureC: 20, airMovement: 'downdraft' },
+  climate: {
+    airTemperatureC: 20,
+    relativeHumidityPercent: 50,
+    panelTemperatureC: 20,
+    airMovement: 'downdraft',
+  },
   panels: [
     { name: 'hood', areaM2: 1.5 },
     { name: 'roof', areaM2: 1.5 },
@@ -41,7 +52,10 @@ const DAY: ScheduleInput = {
   spraySeconds: 300,
 };
 const codes = (input: ScheduleInput) => scheduleOf(input).verdicts.map(({ code }) => code);
-const warmer = (c: number): ScheduleInput => ({ ...DAY, climate: { ...DAY.climate!, airTemperatureC: c, panelTemperatureC: c } });
+const warmer = (c: number): ScheduleInput => ({
+  ...DAY,
+  climate: { ...DAY.climate!, airTemperatureC: c, panelTemperatureC: c },
+});
 
 describe('a day on a clock', () => {
   const day = scheduleOf(DAY);
@@ -61,7 +75,9 @@ describe('a day on a clock', () => {
   it('is no longer in the warmth, longer in the cold, never under the least', () => {
     expect(scheduleOf(warmer(28)).endMinute).toBeLessThanOrEqual(day.endMinute);
     expect(scheduleOf(warmer(16)).endMinute).toBeGreaterThan(day.endMinute);
-    const hot = scheduleOf(warmer(36)).steps.filter(({ kind, stage }) => kind === 'flash' && stage === 'Base');
+    const hot = scheduleOf(warmer(36)).steps.filter(
+      ({ kind, stage }) => kind === 'flash' && stage === 'Base',
+    );
     expect(hot[0]!.endMinute - hot[0]!.startMinute).toBeGreaterThanOrEqual(5 - 2.5 - 1e-6);
   });
   it('counts each minute of a wait by its own air', () => {
@@ -80,11 +96,16 @@ describe('a day on a clock', () => {
     expect(codes({ ...DAY, deadlineMinute: 60 })).toContain('does-not-fit');
     const long = { ...DAY, stages: [DAY.stages[0]!, { ...DAY.stages[1]!, prepMinutes: 800 }] };
     expect(codes(long)).toContain('window-over');
-    expect(codes({ ...DAY, stages: [DAY.stages[0]!, { ...DAY.stages[1]!, potLife: { minutes: 15, atC: 20 } }] })).toContain(
-      'pot-life-short',
-    );
+    expect(
+      codes({
+        ...DAY,
+        stages: [DAY.stages[0]!, { ...DAY.stages[1]!, potLife: { minutes: 15, atC: 20 } }],
+      }),
+    ).toContain('pot-life-short');
     expect(codes({ ...DAY, startMinute: 380, sunriseMinute: 340 })).toContain('dawn-dew');
-    expect(codes({ ...DAY, startMinute: 380, sunriseMinute: 340, heated: true })).not.toContain('dawn-dew');
+    expect(codes({ ...DAY, startMinute: 380, sunriseMinute: 340, heated: true })).not.toContain(
+      'dawn-dew',
+    );
     expect(codes(warmer(12))).toContain('panel-too-cold');
   });
   it('finds a better hour where the morning is a stop', () => {
@@ -109,14 +130,21 @@ describe('a day on a clock', () => {
         fc.integer({ min: 5, max: 300 }),
         fc.boolean(),
         (panels, spraySeconds, airC, sandMinutes, activated) => {
-          const [base, clear] = DAY.stages as [ScheduleInput['stages'][number], ScheduleInput['stages'][number]];
+          const [base, clear] = DAY.stages as [
+            ScheduleInput['stages'][number],
+            ScheduleInput['stages'][number],
+          ];
           const { steps } = scheduleOf({
             ...warmer(airC),
             stages: [{ ...base, activated, sheet: { ...base.sheet, sandMinutes } }, clear],
-            panels: Array.from({ length: panels }, (_, i) => ({ name: `panel ${i}`, areaM2: 0.5 + (i % 3) })),
+            panels: Array.from({ length: panels }, (_, i) => ({
+              name: `panel ${i}`,
+              areaM2: 0.5 + (i % 3),
+            })),
             spraySeconds,
           });
-          const lastEnd = (stage: string) => steps.findLast((step) => step.kind === 'spray' && step.stage === stage)!.endMinute;
+          const lastEnd = (stage: string) =>
+            steps.findLast((step) => step.kind === 'spray' && step.stage === stage)!.endMinute;
           const bake = steps.find(({ kind }) => kind === 'bake')!;
           expect(bake.startMinute).toBeGreaterThanOrEqual(lastEnd('Clear') + 10 - 1e-6);
           const prepared = steps.find(({ kind }) => kind === 'prep')!;
@@ -126,7 +154,10 @@ describe('a day on a clock', () => {
       { numRuns: 80 },
     ));
   it('tells when it can be taped and polished, after the job and without moving its end', () => {
-    const [base, clear] = DAY.stages as [ScheduleInput['stages'][number], ScheduleInput['stages'][number]];
+    const [base, clear] = DAY.stages as [
+      ScheduleInput['stages'][number],
+      ScheduleInput['stages'][number],
+    ];
     const told = scheduleOf({
       ...DAY,
       stages: [base, { ...clear, sheet: { ...clear.sheet, tapeMinutes: 240, polishMinutes: 720 } }],

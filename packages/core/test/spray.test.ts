@@ -42,7 +42,11 @@ function spray(
     densityKgPerM3: mixture.densityKgPerM3,
     viscosityPaS: viscosityPaS(data, mixture.solids, 20) * data.shearAtGun * thicker,
   };
-  const model = gunModelOf({ class: kind, nozzlesMm: [nozzleMm], fullFanTurns: 1 }, nozzleMm, paint);
+  const model = gunModelOf(
+    { class: kind, nozzlesMm: [nozzleMm], fullFanTurns: 1 },
+    nozzleMm,
+    paint,
+  );
   return sprayOf({
     model,
     materialClass: material,
@@ -56,7 +60,8 @@ function spray(
 }
 const passes = (at: Spray, material: MaterialClass, overlap: number, gunSpeedMPerS: number) =>
   passesOf(at, material, { stepMm: at.fanWidthMm * (1 - overlap), gunSpeedMPerS });
-const within = (value: number, wanted: number, share = 0.005) => expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
+const within = (value: number, wanted: number, share = 0.005) =>
+  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
 const A: Setting = {
   kind: 'hvlp',
   material: 'clearMediumSolids',
@@ -68,9 +73,18 @@ const A: Setting = {
 };
 
 describe("the card's reference vectors", () => {
-  const hot = mixtureOf(MATERIALS.clearMediumSolids, [4, 1, 0.5], { slowFraction: 0.218, hardenerSlowFraction: 0.25 });
+  const hot = mixtureOf(MATERIALS.clearMediumSolids, [4, 1, 0.5], {
+    slowFraction: 0.218,
+    hardenerSlowFraction: 0.25,
+  });
   it.each([
-    ['28', A, 0.66, 0.4, [132.8, 29.51, 0.2137, 1.976, 20.82, 0.7041, 0.1633, 48.7, 1.624, 0.04457, 0.4017]],
+    [
+      '28',
+      A,
+      0.66,
+      0.4,
+      [132.8, 29.51, 0.2137, 1.976, 20.82, 0.7041, 0.1633, 48.7, 1.624, 0.04457, 0.4017],
+    ],
     [
       '29',
       { ...A, airC: 35, distanceMm: 254, mixture: hot },
@@ -108,39 +122,58 @@ describe("the card's reference vectors", () => {
     ],
     [
       '34',
-      { ...A, kind: 'mini', material: 'solventBase', inletKPa: 131, nozzleMm: 1, turns: 2.5, fan: 1, distanceMm: 130 },
+      {
+        ...A,
+        kind: 'mini',
+        material: 'solventBase',
+        inletKPa: 131,
+        nozzleMm: 1,
+        turns: 2.5,
+        fan: 1,
+        distanceMm: 130,
+      },
       0.75,
       0.5,
       [60.73, 28.67, 0.1471, 1.853, 16.04, 0.7209, 0.1345, 35.16, 1.647, 0.04489, 0.684],
     ],
-  ] as [string, Setting, number, number, number[]][])('%s', (_, setting, overlap, speed, wanted) => {
-    const at = spray(setting);
-    const laid = passes(at, setting.material, overlap, speed);
-    const { landing } = at;
-    const got = [
-      at.fluidMlPerMin,
-      at.sauterUm,
-      at.fanWidthMm / 1000,
-      at.beta,
-      landing.arrivalMPerS,
-      landing.transferFraction,
-      landing.loss,
-      laid.filmUm,
-      laid.wetness,
-      laid.ripple,
-      laid.stripeIndex,
-    ];
-    // The card prints no new figure where it says NaN.
-    got.forEach((value, i) => {
-      if (!Number.isNaN(wanted[i])) within(value, wanted[i]!);
-    });
-  });
+  ] as [string, Setting, number, number, number[]][])(
+    '%s',
+    (_, setting, overlap, speed, wanted) => {
+      const at = spray(setting);
+      const laid = passes(at, setting.material, overlap, speed);
+      const { landing } = at;
+      const got = [
+        at.fluidMlPerMin,
+        at.sauterUm,
+        at.fanWidthMm / 1000,
+        at.beta,
+        landing.arrivalMPerS,
+        landing.transferFraction,
+        landing.loss,
+        laid.filmUm,
+        laid.wetness,
+        laid.ripple,
+        laid.stripeIndex,
+      ];
+      // The card prints no new figure where it says NaN.
+      got.forEach((value, i) => {
+        if (!Number.isNaN(wanted[i])) within(value, wanted[i]!);
+      });
+    },
+  );
 });
 
 const materials = Object.keys(MATERIALS) as MaterialClass[];
 const anySetting = fc
   .record({
-    kind: fc.constantFrom<GunClass>('hvlp', 'lvlp', 'reducedPressure', 'conventional', 'siphon', 'mini'),
+    kind: fc.constantFrom<GunClass>(
+      'hvlp',
+      'lvlp',
+      'reducedPressure',
+      'conventional',
+      'siphon',
+      'mini',
+    ),
     material: fc.constantFrom(...materials),
     inletKPa: fc.double({ min: 100, max: 260, noNaN: true }),
     nozzleMm: fc.double({ min: 1.2, max: 1.8, noNaN: true }),
@@ -156,7 +189,10 @@ describe('spraying', () => {
   it('with more air is finer, throws more past the panel, and loads the fan less', () => {
     fc.assert(
       fc.property(anySetting, more, (setting, by) => {
-        const [low, high] = [spray(setting), spray({ ...setting, inletKPa: setting.inletKPa * by })];
+        const [low, high] = [
+          spray(setting),
+          spray({ ...setting, inletKPa: setting.inletKPa * by }),
+        ];
         const past = (at: Spray) => at.fluidMlPerMin * (1 - at.landing.transferFraction);
         expect(high.fluidMlPerMin).toBeGreaterThan(low.fluidMlPerMin);
         expect(high.sauterUm).toBeLessThan(low.sauterUm);
@@ -181,11 +217,15 @@ describe('spraying', () => {
   it('from further lands less and drier, and less so when the step is kept than when the overlap is', () => {
     fc.assert(
       fc.property(anySetting, more, (setting, by) => {
-        const [near, far] = [spray(setting), spray({ ...setting, distanceMm: setting.distanceMm * by })];
+        const [near, far] = [
+          spray(setting),
+          spray({ ...setting, distanceMm: setting.distanceMm * by }),
+        ];
         expect(far.landing.loss).toBeGreaterThan(near.landing.loss);
         expect(far.landing.transferFraction).toBeLessThanOrEqual(near.landing.transferFraction);
         const stepMm = near.fanWidthMm * 0.4;
-        const film = (at: Spray, step: number) => passesOf(at, setting.material, { stepMm: step, gunSpeedMPerS: 0.4 }).filmUm;
+        const film = (at: Spray, step: number) =>
+          passesOf(at, setting.material, { stepMm: step, gunSpeedMPerS: 0.4 }).filmUm;
         const was = film(near, stepMm);
         expect(film(far, stepMm)).toBeLessThan(was);
         expect(film(far, far.fanWidthMm * 0.4)).toBeLessThan(film(far, stepMm));
@@ -196,8 +236,12 @@ describe('spraying', () => {
     fc.assert(
       fc.property(anySetting, (setting) => {
         const isWaterborne = MATERIALS[setting.material].waterFraction !== undefined;
-        if (isWaterborne) expect(spray(setting, 80).landing.loss).toBeLessThan(spray(setting, 30).landing.loss);
-        else expect(spray({ ...setting, airC: setting.airC + 3 }).landing.loss).toBeGreaterThan(spray(setting).landing.loss);
+        if (isWaterborne)
+          expect(spray(setting, 80).landing.loss).toBeLessThan(spray(setting, 30).landing.loss);
+        else
+          expect(spray({ ...setting, airC: setting.airC + 3 }).landing.loss).toBeGreaterThan(
+            spray(setting).landing.loss,
+          );
       }),
     );
   });
@@ -209,7 +253,9 @@ describe('spraying', () => {
         const { solids } = mixtureOf(MATERIALS[setting.material]);
         const sprayed = at.fluidMlPerMin / 6e7;
         const flown = sprayed * te * (1 - solids) * loss;
-        expect(Math.abs((landedM3PerS + flown + sprayed * (1 - te)) / sprayed - 1)).toBeLessThan(1e-12);
+        expect(Math.abs((landedM3PerS + flown + sprayed * (1 - te)) / sprayed - 1)).toBeLessThan(
+          1e-12,
+        );
         expect(te).toBeLessThanOrEqual(0.98);
         expect(loss).toBeGreaterThanOrEqual(0);
         expect(loss).toBeLessThan(1);

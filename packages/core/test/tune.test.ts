@@ -17,8 +17,17 @@ describe('tuning', () => {
     overlapPercent: 70,
     gunSpeedMPerS: 0.45,
   };
-  const input: TuneInput = { settings, seen: ['coarseSpots'], stage: 'clear', carrier: 'solvent', gun };
-  const anySeen = fc.uniqueArray(fc.constantFrom<PatternSymptom>(...PATTERNS, ...BURST_SYMPTOMS), { minLength: 1, maxLength: 3 });
+  const input: TuneInput = {
+    settings,
+    seen: ['coarseSpots'],
+    stage: 'clear',
+    carrier: 'solvent',
+    gun,
+  };
+  const anySeen = fc.uniqueArray(fc.constantFrom<PatternSymptom>(...PATTERNS, ...BURST_SYMPTOMS), {
+    minLength: 1,
+    maxLength: 3,
+  });
   it('changes one knob, within what this gun, coat and place allow', () => {
     fc.assert(
       fc.property(
@@ -40,9 +49,11 @@ describe('tuning', () => {
           for (const { knob, from, to } of answer.steps) {
             expect(to).not.toBe(from);
             if (knob === 'inletKPa' && to > from) expect(to).toBeLessThanOrEqual(193);
-            // Outside its band it goes to the near end at once, and no further; inside a fifth at most.
+            // Outside its band it goes to the near end at once, and no further; inside a fifth at
+            // most.
             if (knob === 'inletKPa' && from < 131) expect(to).toBeLessThanOrEqual(138);
-            else if (knob === 'inletKPa' && from > 200 && to < from) expect(to).toBeGreaterThanOrEqual(193);
+            else if (knob === 'inletKPa' && from > 200 && to < from)
+              expect(to).toBeGreaterThanOrEqual(193);
             else if (knob === 'inletKPa') expect(Math.abs(to / from - 1)).toBeLessThan(0.21);
             if (knob === 'fluidTurnsOut') {
               expect(open).toBe(false);
@@ -67,7 +78,9 @@ describe('tuning', () => {
     expect(first('coarseSpots', { inletKPa: 69 })).toMatchObject({ knob: 'inletKPa', to: 138 });
     expect(first('runs', { distanceMm: 90 })).toMatchObject({ knob: 'distanceMm', to: 150 });
     expect(first('dry', { gunSpeedMPerS: 0.9 })).toMatchObject({ knob: 'gunSpeedMPerS' });
-    expect(first('dry', { gunSpeedMPerS: 0.45, distanceMm: 230 })).toMatchObject({ knob: 'distanceMm' });
+    expect(first('dry', { gunSpeedMPerS: 0.45, distanceMm: 230 })).toMatchObject({
+      knob: 'distanceMm',
+    });
   });
   it.each([
     ['coarseSpots', 'inletKPa', 1],
@@ -84,7 +97,9 @@ describe('tuning', () => {
     expect(Math.sign(step!.to - step!.from)).toBe(sign);
   });
   it('opens a choked fan before it asks for a quicker hand', () => {
-    expect(tuneOf({ ...input, seen: ['runs'], settings: { ...settings, fanTurnsOut: 1 } }).steps[0]).toMatchObject({
+    expect(
+      tuneOf({ ...input, seen: ['runs'], settings: { ...settings, fanTurnsOut: 1 } }).steps[0],
+    ).toMatchObject({
       knob: 'fanTurnsOut',
       to: 2.5,
     });
@@ -97,7 +112,10 @@ describe('tuning', () => {
   it('goes no further than the drops ask, and tells what it does to them', () => {
     fc.assert(
       fc.property(between(140, 170), between(1.5, 3.5), (inletKPa, fluidTurnsOut) => {
-        const [step] = tuneOf({ ...input, settings: { ...settings, inletKPa, fluidTurnsOut } }).steps;
+        const [step] = tuneOf({
+          ...input,
+          settings: { ...settings, inletKPa, fluidTurnsOut },
+        }).steps;
         expect(step!.knob).toBe('inletKPa');
         expect(step!.effect!.dropsPercent).toBeLessThan(0);
         expect(step!.effect!.dropsPercent).toBeGreaterThan(-16);
@@ -106,7 +124,11 @@ describe('tuning', () => {
     );
   });
   it('keeps the step when it comes nearer, so that the film grows little and not by half', () => {
-    const [step] = tuneOf({ ...input, seen: ['dry'], settings: { ...settings, distanceMm: 200 } }).steps;
+    const [step] = tuneOf({
+      ...input,
+      seen: ['dry'],
+      settings: { ...settings, distanceMm: 200 },
+    }).steps;
     expect(step).toMatchObject({ knob: 'distanceMm', to: 160 });
     expect(step!.effect!.filmPercent).toBeGreaterThan(3);
     expect(step!.effect!.filmPercent).toBeLessThan(25);
@@ -118,20 +140,31 @@ describe('tuning', () => {
     ['flutter', 'air_in_fluid'],
     ['starved', 'vent_blocked'],
   ] as const)('sends %s to be mended', (seen, id) => {
-    expect(tuneOf({ ...input, seen: [seen, 'coarseSpots'] })).toMatchObject({ fault: { id }, steps: [] });
+    expect(tuneOf({ ...input, seen: [seen, 'coarseSpots'] })).toMatchObject({
+      fault: { id },
+      steps: [],
+    });
   });
   it('names a narrow fan that stands open a fault, and opens one that does not', () => {
-    expect(tuneOf({ ...input, seen: ['narrow'], settings: { ...settings, fanTurnsOut: 2.5 } }).fault).toEqual({
+    expect(
+      tuneOf({ ...input, seen: ['narrow'], settings: { ...settings, fanTurnsOut: 2.5 } }).fault,
+    ).toEqual({
       id: 'cap_blocked',
     });
     expect(tuneOf({ ...input, seen: ['narrow'] }).steps[0]?.knob).toBe('fanTurnsOut');
   });
   it('leaves an even pattern alone', () => {
     const good = { ...settings, inletKPa: 140, fanTurnsOut: 2.5 };
-    expect(tuneOf({ ...input, seen: ['even'], settings: good })).toMatchObject({ steps: [], verdicts: [], settings: good });
+    expect(tuneOf({ ...input, seen: ['even'], settings: good })).toMatchObject({
+      steps: [],
+      verdicts: [],
+      settings: good,
+    });
   });
   it('does not answer two sights that want opposite turns with either', () => {
-    const knobs = tuneOf({ ...input, seen: ['coarseSpots', 'blowBack'] }).steps.map(({ knob }) => knob);
+    const knobs = tuneOf({ ...input, seen: ['coarseSpots', 'blowBack'] }).steps.map(
+      ({ knob }) => knob,
+    );
     expect(knobs).not.toContain('inletKPa');
   });
 });

@@ -1,4 +1,7 @@
-/** What carries doubt and what a hand does: sigma points, seeded draws, links, tilt and arc, each by its own law. */
+/**
+ * What carries doubt and what a hand does: sigma points, seeded draws, links, tilt and arc, each by
+ * its own law.
+ */
 import { logistic, logit, normalShare } from '../src/numerics/probability.ts';
 import { MATERIALS } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
@@ -53,11 +56,16 @@ describe('a risk with its doubt', () => {
         fc.double({ min: -4, max: 4, noNaN: true }),
         fc.double({ min: 0, max: 2, noNaN: true }),
         (name, link, sd) => {
-          const [sure, unsure] = [riskSpread(name as 'run', link, 0), riskSpread(name as 'run', link, sd)];
+          const [sure, unsure] = [
+            riskSpread(name as 'run', link, 0),
+            riskSpread(name as 'run', link, sd),
+          ];
           expect(unsure.low).toBeLessThanOrEqual(unsure.value);
           expect(unsure.value).toBeLessThanOrEqual(unsure.high);
           expect(unsure.high - unsure.low).toBeGreaterThanOrEqual(sure.high - sure.low - 1e-12);
-          expect(Math.abs(unsure.value - 0.5)).toBeLessThanOrEqual(Math.abs(sure.value - 0.5) + 1e-7);
+          expect(Math.abs(unsure.value - 0.5)).toBeLessThanOrEqual(
+            Math.abs(sure.value - 0.5) + 1e-7,
+          );
         },
       ),
       { numRuns: 60 },
@@ -76,7 +84,11 @@ describe('links', () => {
     rising((wetness) => -dryDeviations({ wetness, lapSeconds: 5, openSeconds: 240 }), 0.1, 2);
     rising((lapSeconds) => dryDeviations({ wetness: 2, lapSeconds, openSeconds: 240 }), 20, 600);
     rising((stripe) => stripeDeviations(stripe, 'effectBase'), 0.1, 4);
-    rising((film) => pinholeLogit({ filmShare: film, airSpeedMPerS: 0.3, volatileAtNext: 0.2 }), 0.5, 2);
+    rising(
+      (film) => pinholeLogit({ filmShare: film, airSpeedMPerS: 0.3, volatileAtNext: 0.2 }),
+      0.5,
+      2,
+    );
     rising((dewC) => blushLogit({ dewC, panelC: 20, evaporation: 1, cures: false }), 5, 20);
     rising((evaporation) => blushLogit({ dewC: 15, panelC: 20, evaporation, cures: true }), 0.3, 3);
   });
@@ -113,13 +125,17 @@ describe('a hand', () => {
   };
   it('that heels the gun lays the same paint, only elsewhere', () => {
     for (const tiltDeg of [0, 10, 25, 35])
-      expect(areaOf(tilted(profile, { tiltDeg, distanceM: 0.15, fanWidthM: 0.2 }))).toBeCloseTo(1, 1);
+      expect(areaOf(tilted(profile, { tiltDeg, distanceM: 0.15, fanWidthM: 0.2 }))).toBeCloseTo(
+        1,
+        1,
+      );
     const heeled = tilted(profile, { tiltDeg: 25, distanceM: 0.15, fanWidthM: 0.2 });
     expect(heeled(-0.6)).not.toBeCloseTo(heeled(0.6), 2);
   });
   it('that swings thins the ends, the more the wider it swings and the shorter the arm', () => {
     const landed = (m: number) => 1 / m;
-    const mean = (swingDeg: number, reachM: number) => arcOf({ reachM, swingDeg }, 0.15, landed).mean;
+    const mean = (swingDeg: number, reachM: number) =>
+      arcOf({ reachM, swingDeg }, 0.15, landed).mean;
     expect(mean(0, 0.7)).toBeCloseTo(1, 9);
     expect(mean(60, 0.7)).toBeLessThan(mean(30, 0.7));
     expect(arcOf({ reachM: 0.4, swingDeg: 60 }, 0.15, landed).spread).toBeGreaterThan(0);

@@ -28,7 +28,9 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
   app.use(guardEdges);
   const smallJson = express.json({ limit: '1mb', strict: false });
   // A file of findings carries photos: its route takes more, and is the only one that does.
-  app.use((req, res, next) => (req.path === FINDINGS_FILE_PATH ? next() : smallJson(req, res, next)));
+  app.use((req, res, next) =>
+    req.path === FINDINGS_FILE_PATH ? next() : smallJson(req, res, next),
+  );
   app.get('/api/health', async (_req, res) => {
     await database.query('select 1');
     res.json({ ok: true, now: new Date().toISOString() });
@@ -63,16 +65,23 @@ const HEADERS = {
 };
 const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 
-/** A page from elsewhere that has bent a name to this machine is not answered: there are no accounts to keep it out. */
+/**
+ * A page from elsewhere that has bent a name to this machine is not answered: there are no accounts
+ * to keep it out.
+ */
 const guardEdges: RequestHandler = (req, res, next) => {
   res.set(HEADERS);
-  if (!OWN_NAMES.test(req.headers.host ?? '')) throw new NotFound('This server answers only under its own loopback address.');
+  if (!OWN_NAMES.test(req.headers.host ?? ''))
+    throw new NotFound('This server answers only under its own loopback address.');
   next();
 };
 
 /** Built files never change under their hashed names; the page itself is always asked for anew. */
 function serveWeb(app: Express, folder: string): void {
-  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(
+    '/assets',
+    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
+  );
   app.use(express.static(folder, { index: false }));
   app.get('/{*rest}', (_req, res) => {
     res.set('cache-control', 'no-cache').sendFile(path.join(folder, 'index.html'));

@@ -14,7 +14,10 @@ await database.initialize();
 await database.runMigrations();
 if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
 
-const app = await createApp(database, WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {});
+const app = await createApp(
+  database,
+  WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {},
+);
 const server = app.listen(Number(PORT), LOOPBACK, (fault?: Error) => {
   if (fault) {
     console.error(fault.message);

@@ -9,9 +9,15 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
-type Example = { title: string; input: unknown; expect: { error?: { code: string; path: unknown[] } } };
+type Example = {
+  title: string;
+  input: unknown;
+  expect: { error?: { code: string; path: unknown[] } };
+};
 const examplesOf = (name: string) =>
-  JSON.parse(readFileSync(new URL(`../../contract/examples/${name}.json`, import.meta.url), 'utf8')) as Example[];
+  JSON.parse(
+    readFileSync(new URL(`../../contract/examples/${name}.json`, import.meta.url), 'utf8'),
+  ) as Example[];
 
 describe.each(calculationNames)('the door of the API to %s', (name) => {
   it.each(examplesOf(name))('answers or refuses: $title', async ({ input, expect: wanted }) => {
@@ -34,26 +40,35 @@ describe('the edges of that door', () => {
   });
 
   it('refuses what is not JSON, and what is not finite', async () => {
-    expect((await shop.post<Fault>('/calculations/convert', '{ "value": ')).body.error.code).toBe('not-json');
-    const infinite = await shop.post<Fault>('/calculations/convert', '{ "value": 1e999, "from": "C", "to": "F" }');
+    expect((await shop.post<Fault>('/calculations/convert', '{ "value": ')).body.error.code).toBe(
+      'not-json',
+    );
+    const infinite = await shop.post<Fault>(
+      '/calculations/convert',
+      '{ "value": 1e999, "from": "C", "to": "F" }',
+    );
     expect(infinite.status).toBe(422);
     expect(infinite.body.error).toMatchObject({ code: 'out-of-range', path: ['value'] });
   });
 
   it('answers a stop with 200: it is an answer', async () => {
-    const { status, body } = await shop.post<{ verdicts: { level: string }[] }>('/calculations/climate', {
-      airTemperatureC: 10,
-      relativeHumidityPercent: 90,
-      panelTemperatureC: 5,
-    });
+    const { status, body } = await shop.post<{ verdicts: { level: string }[] }>(
+      '/calculations/climate',
+      {
+        airTemperatureC: 10,
+        relativeHumidityPercent: 90,
+        panelTemperatureC: 5,
+      },
+    );
     expect(status).toBe(200);
     expect(body.verdicts.filter(({ level }) => level === 'stop').length).toBeGreaterThan(1);
   });
 
   it('prints the schemas of each calculation', async () => {
-    const { body } = await shop.get<{ input: { properties: object }; answer: { properties: object } }>(
-      '/calculations/overlap/schema',
-    );
+    const { body } = await shop.get<{
+      input: { properties: object };
+      answer: { properties: object };
+    }>('/calculations/overlap/schema');
     expect(Object.keys(body.input.properties)).toContain('fanWidthMm');
     expect(Object.keys(body.answer.properties)).toContain('filmFactor');
   });

@@ -17,7 +17,12 @@ afterAll(() => shop.close());
 
 const coat = (i = 0): Coat => whole.coats[i]!;
 const take = (version = coat().version) =>
-  shop.post<TicketWhole & Fault>(`/coats/${coat().id}/take`, { version, painterId, gunId, overrides: {} });
+  shop.post<TicketWhole & Fault>(`/coats/${coat().id}/take`, {
+    version,
+    painterId,
+    gunId,
+    overrides: {},
+  });
 const taken = () => coat().planned!.answers['mix'] as AnswerOf<'mix'>;
 const mixBody = (scale: (name: string) => number = () => 1) => ({
   id: newId(),
@@ -51,7 +56,9 @@ describe('the first coat of a ticket', () => {
   });
 
   it('opens for the painter who passed it, for nobody else', async () => {
-    expect((await shop.passGate(whole, painterId)).body.gates.at(-1)).toMatchObject({ passed: true });
+    expect((await shop.passGate(whole, painterId)).body.gates.at(-1)).toMatchObject({
+      passed: true,
+    });
     const other = (await shop.setup()).painters.find(({ name }) => name === 'Osric')!.id;
     const reply = await shop.post<Fault>(`/coats/${coat().id}/take`, {
       version: coat().version,
@@ -66,7 +73,10 @@ describe('the first coat of a ticket', () => {
     shop.probe.steer({ minute: 440 });
     const reply = await take();
     expect(reply.status).toBe(409);
-    expect(reply.body.error).toMatchObject({ code: 'stopped', message: expect.stringContaining('panel') as string });
+    expect(reply.body.error).toMatchObject({
+      code: 'stopped',
+      message: expect.stringContaining('panel') as string,
+    });
     shop.probe.steer({ minute: TEN_O_CLOCK });
   });
 
@@ -75,7 +85,13 @@ describe('the first coat of a ticket', () => {
     expect(reply.status, reply.body.error?.message).toBe(200);
     whole = reply.body;
     expect(coat().state).toBe('taken');
-    expect(Object.keys(coat().planned!.answers).sort()).toEqual(['climate', 'mix', 'recoat', 'reducer', 'setup']);
+    expect(Object.keys(coat().planned!.answers).sort()).toEqual([
+      'climate',
+      'mix',
+      'recoat',
+      'reducer',
+      'setup',
+    ]);
     expect(coat().planned!.sheetVersionIds.length).toBeGreaterThan(1);
   });
 
@@ -96,13 +112,21 @@ describe('the first coat of a ticket', () => {
     whole = again.body;
     expect(whole.mixes).toHaveLength(1);
     const [timer] = whole.timers.filter(({ kind }) => kind === 'potLife');
-    expect(Date.parse(timer!.dueAt) - Date.parse(timer!.startedAt)).toBeCloseTo(taken().potLifeMinutes!.value * 60_000, -4);
+    expect(Date.parse(timer!.dueAt) - Date.parse(timer!.startedAt)).toBeCloseTo(
+      taken().potLifeMinutes!.value * 60_000,
+      -4,
+    );
   });
 
   it('keeps an override beside what was recommended', async () => {
     const overrides = { inletKPa: { recommended: 140, chosen: 150, why: 'cold hose' } };
-    whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/overrides`, { version: coat().version, painterId, overrides }))
-      .body;
+    whole = (
+      await shop.post<TicketWhole>(`/coats/${coat().id}/overrides`, {
+        version: coat().version,
+        painterId,
+        overrides,
+      })
+    ).body;
     expect(coat().overrides).toEqual(overrides);
     expect(coat().planned).toBeDefined();
   });
@@ -118,7 +142,12 @@ describe('the first coat of a ticket', () => {
     ).body;
     const [first] = whole.ticket.panels;
     await shop.post(`/coats/${coat().id}/panels`, { panelId: first!.id, painterId });
-    whole = (await shop.post<TicketWhole>(`/coats/${coat().id}/spray-end`, { version: coat().version, painterId })).body;
+    whole = (
+      await shop.post<TicketWhole>(`/coats/${coat().id}/spray-end`, {
+        version: coat().version,
+        painterId,
+      })
+    ).body;
     expect(
       coat()
         .panelsSprayed.map(({ panelId }) => panelId)
@@ -126,7 +155,11 @@ describe('the first coat of a ticket', () => {
     ).toEqual(whole.ticket.panels.map(({ id }) => id).sort());
     const timer = whole.timers.find(({ kind }) => kind === 'flash')!;
     const confirm = (tests: object) =>
-      shop.post<TicketWhole & Fault>(`/timers/${timer.id}/confirm`, { version: timer.version, painterId, tests });
+      shop.post<TicketWhole & Fault>(`/timers/${timer.id}/confirm`, {
+        version: timer.version,
+        painterId,
+        tests,
+      });
     expect((await confirm({ touch: 'dry', edge: 'dry' })).body.error.code).toBe('out-of-turn');
     await shop.letMinutesPass(60);
     expect((await confirm({ touch: 'dry', edge: 'tacky' })).status).toBe(422);
@@ -146,7 +179,9 @@ describe('the first coat of a ticket', () => {
     whole = reply.body;
     expect(coat().done['wetFilmUm']).toEqual({ value: 38, source: 'changed' });
     expect(coat().done['inletKPa']).toEqual({ value: 150, source: 'confirmed' });
-    const found = (await shop.get<{ coat: Coat; airC: number }[]>('/records?text=lay%20down&stage=sealer')).body;
+    const found = (
+      await shop.get<{ coat: Coat; airC: number }[]>('/records?text=lay%20down&stage=sealer')
+    ).body;
     expect(found.map((row) => row.coat.id)).toEqual([coat().id]);
     expect(found[0]!.airC).toBeCloseTo(22, 0);
     const csv = (await shop.get<string>('/records.csv?text=lay%20down')).body;

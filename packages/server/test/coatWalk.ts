@@ -12,7 +12,10 @@ export class CoatWalk {
   private readonly gunId: string;
   whole: TicketWhole;
 
-  private constructor(shop: ShopFixture, opened: { whole: TicketWhole; painterId: string; gunId: string }) {
+  private constructor(
+    shop: ShopFixture,
+    opened: { whole: TicketWhole; painterId: string; gunId: string },
+  ) {
     this.shop = shop;
     this.whole = opened.whole;
     this.painterId = opened.painterId;
@@ -30,17 +33,28 @@ export class CoatWalk {
     return this.whole.ticket.stages.findIndex(({ id }) => id === this.coat(i).stageId);
   }
   private async tap(path: string, body: object): Promise<Answered> {
-    const reply = await this.shop.post<TicketWhole & Fault>(path, { painterId: this.painterId, ...body });
+    const reply = await this.shop.post<TicketWhole & Fault>(path, {
+      painterId: this.painterId,
+      ...body,
+    });
     if (reply.status < 300) this.whole = reply.body;
     return reply;
   }
   async read(): Promise<TicketWhole> {
-    return (this.whole = (await this.shop.get<TicketWhole>(`/tickets/${this.whole.ticket.id}`)).body);
+    return (this.whole = (
+      await this.shop.get<TicketWhole>(`/tickets/${this.whole.ticket.id}`)
+    ).body);
   }
 
-  gate = (i = 0, changes: object = {}) => this.shop.passGate(this.whole, this.painterId, this.stageOf(i), changes);
+  gate = (i = 0, changes: object = {}) =>
+    this.shop.passGate(this.whole, this.painterId, this.stageOf(i), changes);
   take = (i = 0, more: object = {}) =>
-    this.tap(`/coats/${this.coat(i).id}/take`, { version: this.coat(i).version, gunId: this.gunId, overrides: {}, ...more });
+    this.tap(`/coats/${this.coat(i).id}/take`, {
+      version: this.coat(i).version,
+      gunId: this.gunId,
+      overrides: {},
+      ...more,
+    });
   pour = (i = 0): Promise<Answered> => {
     const mix = this.coat(i).planned!.answers['mix'] as AnswerOf<'mix'>;
     return this.tap(`/tickets/${this.whole.ticket.id}/mixes`, {
@@ -54,19 +68,34 @@ export class CoatWalk {
   spray = (i = 0) =>
     this.tap(`/coats/${this.coat(i).id}/spray-start`, {
       version: this.coat(i).version,
-      mixId: this.whole.mixes.findLast(({ stageId }) => stageId === this.coat(i).stageId)?.id ?? newId(),
+      mixId:
+        this.whole.mixes.findLast(({ stageId }) => stageId === this.coat(i).stageId)?.id ?? newId(),
       unchangedSinceGate: true,
     });
   panel = (i = 0, nth = 0) =>
-    this.tap(`/coats/${this.coat(i).id}/panels`, { panelId: this.whole.ticket.stages[this.stageOf(i)]!.panelIds[nth] });
-  on = (i = 0, more: object = {}) => this.tap(`/coats/${this.coat(i).id}/spray-end`, { version: this.coat(i).version, ...more });
+    this.tap(`/coats/${this.coat(i).id}/panels`, {
+      panelId: this.whole.ticket.stages[this.stageOf(i)]!.panelIds[nth],
+    });
+  on = (i = 0, more: object = {}) =>
+    this.tap(`/coats/${this.coat(i).id}/spray-end`, { version: this.coat(i).version, ...more });
   flash = async (i = 0): Promise<Answered> => {
     await this.shop.letMinutesPass(120);
-    const timer = this.whole.timers.find(({ coatId, kind }) => coatId === this.coat(i).id && kind === 'flash')!;
-    return this.tap(`/timers/${timer.id}/confirm`, { version: timer.version, tests: { touch: 'dry', edge: 'dry' } });
+    const timer = this.whole.timers.find(
+      ({ coatId, kind }) => coatId === this.coat(i).id && kind === 'flash',
+    )!;
+    return this.tap(`/timers/${timer.id}/confirm`, {
+      version: timer.version,
+      tests: { touch: 'dry', edge: 'dry' },
+    });
   };
   look = (i: number, seen: string[]) =>
-    this.tap(`/coats/${this.coat(i).id}/look`, { version: this.coat(i).version, done: {}, seen, rating: 'fair', note: '' });
+    this.tap(`/coats/${this.coat(i).id}/look`, {
+      version: this.coat(i).version,
+      done: {},
+      seen,
+      rating: 'fair',
+      note: '',
+    });
   work = (i: number, kind: string, more: object = {}) =>
     this.tap(`/coats/${this.coat(i).id}/works`, { id: newId(), kind, why: '', ...more });
 

@@ -1,4 +1,7 @@
-/** A database of its own with nothing in it yet, on the throw-away cluster: where a migration is walked by hand. */
+/**
+ * A database of its own with nothing in it yet, on the throw-away cluster: where a migration is
+ * walked by hand.
+ */
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { inject } from 'vitest';

@@ -1,4 +1,7 @@
-/** Findings: judged again by the server, confirmed later, their changes offered, their photos kept, handed over and taken in. */
+/**
+ * Findings: judged again by the server, confirmed later, their changes offered, their photos kept,
+ * handed over and taken in.
+ */
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { coatAsTaken, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
@@ -25,7 +28,10 @@ async function rushedFriday(of: ShopFixture) {
   const { tickets } = (await of.get<{ tickets: { id: string; note: string }[] }>('/tickets')).body;
   const ticket = tickets.find(({ note }) => note === 'Rushed on a Friday.')!;
   const setup = await of.setup();
-  return { whole: (await of.get<TicketWhole>(`/tickets/${ticket.id}`)).body, painterId: setup.painters[0]!.id };
+  return {
+    whole: (await of.get<TicketWhole>(`/tickets/${ticket.id}`)).body,
+    painterId: setup.painters[0]!.id,
+  };
 }
 const lastClear = () => {
   const stage = whole.ticket.stages.find(({ kind }) => kind === 'clear')!;
@@ -91,15 +97,25 @@ describe('the readings of a ticket', () => {
     for (const { from } of Object.values(log)) expect(from).not.toBe('');
   });
   it('show a pressure that sank from panel to panel as air that runs short', async () => {
-    const { tickets } = (await shop.get<{ tickets: { id: string; vehicle: string; state: string }[] }>('/tickets')).body;
+    const { tickets } = (
+      await shop.get<{ tickets: { id: string; vehicle: string; state: string }[] }>('/tickets')
+    ).body;
     const setup = await shop.setup();
     const logs = [];
-    for (const { id } of tickets.filter(({ vehicle, state }) => vehicle.startsWith('Parts for the shelf') && state === 'done')) {
+    for (const { id } of tickets.filter(
+      ({ vehicle, state }) => vehicle.startsWith('Parts for the shelf') && state === 'done',
+    )) {
       const parts = (await shop.get<TicketWhole>(`/tickets/${id}`)).body;
       const coat = parts.coats[0]!;
       logs.push({
         seen: coat.seen,
-        log: ticketReadings({ whole: parts, coat, painter: setup.painters[0]!, room: setup.rooms[0]!, air: [] }),
+        log: ticketReadings({
+          whole: parts,
+          coat,
+          painter: setup.painters[0]!,
+          room: setup.rooms[0]!,
+          air: [],
+        }),
       });
     }
     const starved = logs.filter(({ seen }) => seen.includes('peel'));
@@ -108,7 +124,8 @@ describe('the readings of a ticket', () => {
       expect(log['p_swing']!.value).toBeGreaterThan(3);
       expect(log['p_swing']!.from).toMatch(/from panel to panel/);
     }
-    for (const { log } of logs.filter(({ seen }) => !seen.includes('peel'))) expect(log['p_swing']!.value).toBeLessThan(3);
+    for (const { log } of logs.filter(({ seen }) => !seen.includes('peel')))
+      expect(log['p_swing']!.value).toBeLessThan(3);
   });
 });
 
@@ -155,14 +172,34 @@ describe('a finding', () => {
     expect((await edit('first')).body.note).toBe('first');
     const clash = await edit('second');
     expect(clash.status).toBe(409);
-    expect(clash.body.error).toMatchObject({ code: 'version-clash', mine: { note: 'second' }, theirs: { note: 'first' } });
+    expect(clash.body.error).toMatchObject({
+      code: 'version-clash',
+      mine: { note: 'second' },
+      theirs: { note: 'first' },
+    });
   });
   it.each([
-    [{ answers: [{ question: 'q_mood', answer: 'yes' }] }, ['answers', 0, 'question'], 'not-one-of'],
-    [{ readings: { p_dev: { value: 'low', trust: 'good', from: '' } } }, ['readings', 'p_dev'], 'wrong-type'],
+    [
+      { answers: [{ question: 'q_mood', answer: 'yes' }] },
+      ['answers', 0, 'question'],
+      'not-one-of',
+    ],
+    [
+      { readings: { p_dev: { value: 'low', trust: 'good', from: '' } } },
+      ['readings', 'p_dev'],
+      'wrong-type',
+    ],
     [{ coatId: newId() }, ['coatId'], 'not-one-of'],
   ])('is refused with what, where and why: %j', async (wrong, path, code) => {
-    const base = { id: newId(), painterId, vehicle: '', where: '', note: '', readings: {}, answers: [] };
+    const base = {
+      id: newId(),
+      painterId,
+      vehicle: '',
+      where: '',
+      note: '',
+      readings: {},
+      answers: [],
+    };
     const { status, body } = await shop.post<Fault>('/findings', { ...base, ...wrong });
     expect([status, body.error.code, body.error.path]).toEqual([422, code, path]);
     expect((await shop.get(`/findings/${base.id}`)).status).toBe(404);
@@ -172,16 +209,28 @@ describe('a finding', () => {
 describe('a confirmed cause', () => {
   it('is kept, offers its change once, and the change is taken or refused once', async () => {
     const { body: confirmed } = await confirm(await found());
-    expect(confirmed.confirmed).toMatchObject({ fault: 'POP', cause: 'flash_short', layer: 'clear' });
-    expect(confirmed.changes).toMatchObject([{ cause: 'flash_short', stage: 'clear', state: 'offered' }]);
+    expect(confirmed.confirmed).toMatchObject({
+      fault: 'POP',
+      cause: 'flash_short',
+      layer: 'clear',
+    });
+    expect(confirmed.changes).toMatchObject([
+      { cause: 'flash_short', stage: 'clear', state: 'offered' },
+    ]);
     const { body: again } = await confirm(confirmed);
     expect(again.changes).toHaveLength(1);
     const change = confirmed.changes[0]!;
-    expect((await shop.get<PlanChange[]>('/plan-changes')).body.map(({ id }) => id)).toContain(change.id);
+    expect((await shop.get<PlanChange[]>('/plan-changes')).body.map(({ id }) => id)).toContain(
+      change.id,
+    );
     const take = { version: change.version, painterId, state: 'taken', coatId: lastClear().id };
-    expect((await shop.post<PlanChange[]>(`/plan-changes/${change.id}`, take)).body.map(({ id }) => id)).not.toContain(change.id);
+    expect(
+      (await shop.post<PlanChange[]>(`/plan-changes/${change.id}`, take)).body.map(({ id }) => id),
+    ).not.toContain(change.id);
     expect((await shop.post(`/plan-changes/${change.id}`, take)).status).toBe(409);
-    expect((await shop.get<PlanChange[]>(`/coats/${lastClear().id}/changes`)).body.map(({ id }) => id)).toEqual([change.id]);
+    expect(
+      (await shop.get<PlanChange[]>(`/coats/${lastClear().id}/changes`)).body.map(({ id }) => id),
+    ).toEqual([change.id]);
     expect((await shop.get<Finding>(`/findings/${confirmed.id}`)).body.changes).toMatchObject([
       { state: 'taken', appliedToCoatId: lastClear().id },
     ]);
@@ -194,7 +243,9 @@ describe('a confirmed cause', () => {
     const { body } = await confirm(await found(), 'purge_short');
     const rows = (await shop.get<RecordRow[]>('/records?fault=POP&cause=purge_short')).body;
     expect(rows.map(({ coat }) => coat.id)).toEqual([lastClear().id]);
-    expect(rows[0]!.found.find(({ findingId }) => findingId === body.id)).toMatchObject({ confirmed: true });
+    expect(rows[0]!.found.find(({ findingId }) => findingId === body.id)).toMatchObject({
+      confirmed: true,
+    });
     expect((await shop.get<RecordRow[]>('/records?fault=CRACK')).body).toEqual([]);
   });
   it('of a fault nobody knows is refused', async () => {
@@ -216,22 +267,35 @@ describe('photos', () => {
       .jpeg()
       .toBuffer();
   const send = (findingId: string, bytes: Buffer, mime = 'image/jpeg', id = newId()) =>
-    shop.send<Finding & Fault>(`/findings/${findingId}/photos?id=${id}&painterId=${painterId}`, bytes, mime);
+    shop.send<Finding & Fault>(
+      `/findings/${findingId}/photos?id=${id}&painterId=${painterId}`,
+      bytes,
+      mime,
+    );
 
   it('are kept byte for byte with a small one beside, and the same one only once', async () => {
     const finding = await found();
     const bytes = await picture();
     const { status, body } = await send(finding.id, bytes);
     expect(status).toBe(201);
-    expect(body.photos).toMatchObject([{ mime: 'image/jpeg', bytes: bytes.length, widthPx: 640, heightPx: 480 }]);
+    expect(body.photos).toMatchObject([
+      { mime: 'image/jpeg', bytes: bytes.length, widthPx: 640, heightPx: 480 },
+    ]);
     expect((await send(finding.id, bytes)).body.photos).toHaveLength(1);
     const photoId = body.photos[0]!.id;
     expect(await shop.bytes(`/photos/${photoId}`)).toEqual(bytes);
-    expect(await sharp(await shop.bytes(`/photos/${photoId}/thumb`)).metadata()).toMatchObject({ format: 'webp', width: 360 });
+    expect(await sharp(await shop.bytes(`/photos/${photoId}/thumb`)).metadata()).toMatchObject({
+      format: 'webp',
+      width: 360,
+    });
   });
   it.each([
     ['text that calls itself a picture', Buffer.from('not a picture'), 'image/jpeg'],
-    ['a picture cut off', Buffer.from('ffd8ffe000104a46494600010100000100010000', 'hex'), 'image/jpeg'],
+    [
+      'a picture cut off',
+      Buffer.from('ffd8ffe000104a46494600010100000100010000', 'hex'),
+      'image/jpeg',
+    ],
     ['another kind', Buffer.from('GIF89a'), 'image/gif'],
   ])('are refused: %s', async (_, bytes, mime) => {
     const finding = await found();
@@ -243,7 +307,9 @@ describe('photos', () => {
     const finding = await found();
     const bytes = await picture();
     await send(finding.id, bytes);
-    const { body: confirmed } = await confirm((await shop.get<Finding>(`/findings/${finding.id}`)).body);
+    const { body: confirmed } = await confirm(
+      (await shop.get<Finding>(`/findings/${finding.id}`)).body,
+    );
     const { body: file } = await shop.get<FindingsFile>(`/findings/${finding.id}/file`);
     const other = await ShopFixture.open();
     try {
@@ -260,8 +326,13 @@ describe('photos', () => {
       expect(there.result.faults).toEqual(confirmed.result.faults);
       expect(there.confirmed).toMatchObject({ fault: 'POP', cause: 'flash_short' });
       expect(await other.bytes(`/photos/${there.photos[0]!.id}`)).toEqual(bytes);
-      expect((await other.post<{ taken: number }>(`/findings-file?painterId=${by}`, file)).body.taken).toBe(0);
-      const older = { ...file, findings: file.findings.map((one) => ({ ...one, version: one.version + 5 })) };
+      expect(
+        (await other.post<{ taken: number }>(`/findings-file?painterId=${by}`, file)).body.taken,
+      ).toBe(0);
+      const older = {
+        ...file,
+        findings: file.findings.map((one) => ({ ...one, version: one.version + 5 })),
+      };
       expect((await other.post(`/findings-file?painterId=${by}`, older)).status).toBe(409);
     } finally {
       await other.close();

@@ -1,4 +1,7 @@
-/** What the shop measures moves what is foreseen: a comb reading kept with a gun, a lab set-up kept as a baseline, at the API. */
+/**
+ * What the shop measures moves what is foreseen: a comb reading kept with a gun, a lab set-up kept
+ * as a baseline, at the API.
+ */
 import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
@@ -36,7 +39,8 @@ const foreseen = async (gun: InputOf<'coat'>['gun']) => {
   expect(status).toBe(200);
   return body.film.wetUm;
 };
-const width = ({ low, high, value }: { low: number; high: number; value: number }) => (high - low) / value;
+const width = ({ low, high, value }: { low: number; high: number; value: number }) =>
+  (high - low) / value;
 
 describe('a comb reading', () => {
   it('kept with its set goes with the gun, moves the film to itself and narrows it', async () => {
@@ -80,7 +84,13 @@ describe('a comb reading', () => {
 it('a lab set-up is kept with its set as a baseline of the kind of paint', async () => {
   const gun = setup.guns.find(({ name }) => name === 'Heron')!;
   const set = gun.sets.find(({ retiredAt }) => !retiredAt)!;
-  const test = { kind: 'baseline', stage: 'clear', product: 'Clear, medium solids', byEar: false, settings };
+  const test = {
+    kind: 'baseline',
+    stage: 'clear',
+    product: 'Clear, medium solids',
+    byEar: false,
+    settings,
+  };
   const id = newId();
   const reply = await shop.post('/tests', {
     id,

@@ -1,4 +1,7 @@
-/** What is in force holds at the API: whatever is chosen is judged there by the rule that judges ours, and is kept. */
+/**
+ * What is in force holds at the API: whatever is chosen is judged there by the rule that judges
+ * ours, and is kept.
+ */
 import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
@@ -23,7 +26,13 @@ afterAll(async () => {
 type Answered = Reply<TicketWhole & Fault>;
 const first = (): Coat => whole.coats[0]!;
 const take = (changes: object = {}, coat = first()): Promise<Answered> =>
-  shop.post(`/coats/${coat.id}/take`, { version: coat.version, painterId, gunId, overrides: {}, ...changes });
+  shop.post(`/coats/${coat.id}/take`, {
+    version: coat.version,
+    painterId,
+    gunId,
+    overrides: {},
+    ...changes,
+  });
 const pour = async (): Promise<string> => {
   const id = newId();
   const { components } = first().planned!.answers['mix'] as AnswerOf<'mix'>;
@@ -36,14 +45,26 @@ const pour = async (): Promise<string> => {
   return id;
 };
 const start = (mixId: string): Promise<Answered> =>
-  shop.post(`/coats/${first().id}/spray-start`, { version: first().version, painterId, mixId, unchangedSinceGate: true });
+  shop.post(`/coats/${first().id}/spray-start`, {
+    version: first().version,
+    painterId,
+    mixId,
+    unchangedSinceGate: true,
+  });
 /** Sprays the first coat from mix to flash. */
 const sprayed = async (): Promise<void> => {
   whole = (await start(await pour())).body;
-  whole = (await shop.post<TicketWhole>(`/coats/${first().id}/spray-end`, { version: first().version, painterId })).body;
+  whole = (
+    await shop.post<TicketWhole>(`/coats/${first().id}/spray-end`, {
+      version: first().version,
+      painterId,
+    })
+  ).body;
 };
 const flashMinutes = (): number => {
-  const { startedAt, dueAt } = whole.timers.find(({ coatId, kind }) => coatId === first().id && kind === 'flash')!;
+  const { startedAt, dueAt } = whole.timers.find(
+    ({ coatId, kind }) => coatId === first().id && kind === 'flash',
+  )!;
   return (Date.parse(dueAt) - Date.parse(startedAt)) / 60_000;
 };
 const closed = { fanTurnsOut: { recommended: 2, chosen: 0, why: 'a stripe' } };
@@ -65,7 +86,10 @@ describe('a limit at the cap', () => {
     expect(again.status).toBe(422);
     // What is in the rows from before is judged again where it would spray.
     const mixId = await pour();
-    await shop.rows(`update coat set overrides = $1 where id = $2`, [JSON.stringify(closed), first().id]);
+    await shop.rows(`update coat set overrides = $1 where id = $2`, [
+      JSON.stringify(closed),
+      first().id,
+    ]);
     expect((await start(mixId)).status).toBe(409);
     expect((await start(mixId)).body.error.message).toMatch(/cap/);
   });
@@ -104,12 +128,16 @@ describe('the painter’s own', () => {
     whole = own;
     const planned = first().planned!;
     expect((planned.inputs['setup'] as InputOf<'setup'>).material!.grade!.name).toBe('T-40');
-    expect((planned.inputs['recoat'] as InputOf<'recoat'>).reducer!.stepsSlower).toBeGreaterThan(0.5);
+    expect((planned.inputs['recoat'] as InputOf<'recoat'>).reducer!.stepsSlower).toBeGreaterThan(
+      0.5,
+    );
     await sprayed();
     const { earliestMinutes } = planned.answers['recoat'] as AnswerOf<'recoat'>;
     expect(flashMinutes() / earliestMinutes.value).toBeCloseTo(1, 1);
     const { reducer: _ours, ...without } = planned.inputs['recoat'] as InputOf<'recoat'>;
-    expect(earliestMinutes.value).toBeGreaterThan(ask('recoat', without).earliestMinutes.value * 1.02);
+    expect(earliestMinutes.value).toBeGreaterThan(
+      ask('recoat', without).earliestMinutes.value * 1.02,
+    );
   });
 });
 

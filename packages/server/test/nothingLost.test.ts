@@ -17,7 +17,10 @@ describe('an edit', () => {
   it('made from an old version is refused with both sides, and changes nothing', async () => {
     const [nell] = (await shop.setup()).painters;
     await shop.put(`/painters/${nell!.id}`, { ...editOf(nell!), name: 'Nell of the morning' });
-    const late = await shop.put<Fault>(`/painters/${nell!.id}`, { ...editOf(nell!), name: 'Nell of the evening' });
+    const late = await shop.put<Fault>(`/painters/${nell!.id}`, {
+      ...editOf(nell!),
+      name: 'Nell of the evening',
+    });
     expect(late.status).toBe(409);
     expect(late.body.error).toMatchObject({
       code: 'version-clash',
@@ -30,7 +33,9 @@ describe('an edit', () => {
   it('of two at the same moment lets exactly one through', async () => {
     const [, osric] = (await shop.setup()).painters;
     const replies = await Promise.all(
-      ['a', 'b', 'c', 'd'].map((letter) => shop.put(`/painters/${osric!.id}`, { ...editOf(osric!), name: `Osric ${letter}` })),
+      ['a', 'b', 'c', 'd'].map((letter) =>
+        shop.put(`/painters/${osric!.id}`, { ...editOf(osric!), name: `Osric ${letter}` }),
+      ),
     );
     expect(replies.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409]);
   });
@@ -51,13 +56,27 @@ describe('a ticket', () => {
     const { whole, painterId } = await shop.openTicket('Brant courier van, right side');
     const { number: _n, state: _s, version: _v, createdAt: _c, ...ticket } = whole.ticket;
     const panels = ticket.panels.map((panel) => ({ ...panel, id: newId() }));
-    const stages = ticket.stages.map((stage) => ({ ...stage, id: newId(), panelIds: panels.map(({ id }) => id) }));
-    return { ...ticket, id: newId(), painterId, vehicle: 'Brant courier van, roof', panels, stages };
+    const stages = ticket.stages.map((stage) => ({
+      ...stage,
+      id: newId(),
+      panelIds: panels.map(({ id }) => id),
+    }));
+    return {
+      ...ticket,
+      id: newId(),
+      painterId,
+      vehicle: 'Brant courier van, roof',
+      panels,
+      stages,
+    };
   };
 
   it('sent twice under the same id is one ticket', async () => {
     const body = await ticketBody();
-    const [first, again] = [await shop.post<TicketWhole>('/tickets', body), await shop.post<TicketWhole>('/tickets', body)];
+    const [first, again] = [
+      await shop.post<TicketWhole>('/tickets', body),
+      await shop.post<TicketWhole>('/tickets', body),
+    ];
     expect(again.body.ticket.number).toBe(first.body.ticket.number);
     expect(first.body.coats).toHaveLength(body.stages.reduce((sum, { coats }) => sum + coats, 0));
   });
@@ -66,7 +85,9 @@ describe('a ticket', () => {
     const body = await ticketBody();
     const bad = {
       ...body,
-      stages: body.stages.map((stage, i) => (i === body.stages.length - 1 ? { ...stage, recipeName: 'by feel' } : stage)),
+      stages: body.stages.map((stage, i) =>
+        i === body.stages.length - 1 ? { ...stage, recipeName: 'by feel' } : stage,
+      ),
     };
     const reply = await shop.post<Fault>('/tickets', bad);
     expect(reply.status).toBe(422);
@@ -77,9 +98,15 @@ describe('a ticket', () => {
   it('keeps the sheet it was planned with when a new issue comes', async () => {
     const { whole } = await shop.openTicket('Brant courier van, right side');
     const [pinned] = whole.sheets;
-    await shop.post('/sheets', { ...pinned!.sheet, number: pinned!.sheet.number + 1, issuedOn: '2026-06-01' });
+    await shop.post('/sheets', {
+      ...pinned!.sheet,
+      number: pinned!.sheet.number + 1,
+      issuedOn: '2026-06-01',
+    });
     const after = (await shop.get<TicketWhole>(`/tickets/${whole.ticket.id}`)).body;
-    expect(after.sheets.find(({ id }) => id === pinned!.id)!.sheet.number).toBe(pinned!.sheet.number);
+    expect(after.sheets.find(({ id }) => id === pinned!.id)!.sheet.number).toBe(
+      pinned!.sheet.number,
+    );
   });
 
   it('names field, figure, range and unit of what it refuses', async () => {
@@ -107,7 +134,11 @@ describe('a ticket', () => {
     const fewer = (await edit(1, made.ticket.version)).body;
     expect(fewer.coats.filter(({ stageId }) => stageId === body.stages[0]!.id)).toHaveLength(1);
     const more = (await edit(3, fewer.ticket.version)).body;
-    expect(more.coats.filter(({ stageId }) => stageId === body.stages[0]!.id).map(({ ordinal }) => ordinal)).toEqual([1, 2, 3]);
+    expect(
+      more.coats
+        .filter(({ stageId }) => stageId === body.stages[0]!.id)
+        .map(({ ordinal }) => ordinal),
+    ).toEqual([1, 2, 3]);
   });
 });
 
@@ -120,7 +151,9 @@ describe('sheets', () => {
 
   it('are refused where their figures contradict each other', async () => {
     const [sheet] = (
-      await shop.get<{ id: string; number: number; recipes: { densityGPerMl: number }[] }[]>('/sheets/export')
+      await shop.get<{ id: string; number: number; recipes: { densityGPerMl: number }[] }[]>(
+        '/sheets/export',
+      )
     ).body.filter(({ id }) => id === 'tarnside-clear-hs');
     const reply = await shop.post<Fault>('/sheets', {
       ...sheet,
@@ -128,6 +161,9 @@ describe('sheets', () => {
       recipes: sheet!.recipes.map((recipe) => ({ ...recipe, densityGPerMl: 1.4 })),
     });
     expect(reply.status).toBe(422);
-    expect(reply.body.error).toMatchObject({ code: 'contradiction', path: ['recipes', 0, 'densityGPerMl'] });
+    expect(reply.body.error).toMatchObject({
+      code: 'contradiction',
+      path: ['recipes', 0, 'densityGPerMl'],
+    });
   });
 });

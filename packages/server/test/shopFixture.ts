@@ -1,4 +1,7 @@
-/** A shop of its own for a test file: a copy of the demo, the app on a free port, the stand-in probe held still at ten in the morning. */
+/**
+ * A shop of its own for a test file: a copy of the demo, the app on a free port, the stand-in probe
+ * held still at ten in the morning.
+ */
 import type { AddressInfo } from 'node:net';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -47,7 +50,9 @@ export class ShopFixture {
     this.base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
   }
 
-  static async open(template: 'template_demo' | 'template_empty' = 'template_demo'): Promise<ShopFixture> {
+  static async open(
+    template: 'template_demo' | 'template_empty' = 'template_demo',
+  ): Promise<ShopFixture> {
     const name = `t_${newId().replaceAll('-', '')}`;
     const clusterUrl = inject('clusterUrl');
     const admin = newDataSource(`${clusterUrl}postgres`);
@@ -76,7 +81,10 @@ export class ShopFixture {
       method,
       ...(body === undefined
         ? {}
-        : { headers: { 'content-type': 'application/json' }, body: typeof body === 'string' ? body : JSON.stringify(body) }),
+        : {
+            headers: { 'content-type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          }),
     });
     const text = await response.text();
     return {
@@ -147,8 +155,12 @@ export class ShopFixture {
   }
 
   /** The open ticket whose vehicle starts so, with its painter Nell. */
-  async openTicket(vehicle = 'Linnet hatchback, left side'): Promise<{ whole: TicketWhole; painterId: string; gunId: string }> {
-    const { tickets } = (await this.get<{ tickets: { id: string; vehicle: string; state: string }[] }>('/tickets')).body;
+  async openTicket(
+    vehicle = 'Linnet hatchback, left side',
+  ): Promise<{ whole: TicketWhole; painterId: string; gunId: string }> {
+    const { tickets } = (
+      await this.get<{ tickets: { id: string; vehicle: string; state: string }[] }>('/tickets')
+    ).body;
     const { id } = tickets.find((ticket) => ticket.vehicle === vehicle && ticket.state === 'open')!;
     const whole = (await this.get<TicketWhole>(`/tickets/${id}`)).body;
     const setup = await this.setup();
@@ -160,7 +172,12 @@ export class ShopFixture {
   }
 
   /** Everything in order at the gate. */
-  passGate(whole: TicketWhole, painterId: string, stage = 0, changes: object = {}): Promise<Reply<TicketWhole>> {
+  passGate(
+    whole: TicketWhole,
+    painterId: string,
+    stage = 0,
+    changes: object = {},
+  ): Promise<Reply<TicketWhole>> {
     return this.post(`/tickets/${whole.ticket.id}/gate-answers`, {
       id: newId(),
       stageId: whole.ticket.stages[stage]!.id,
@@ -171,13 +188,23 @@ export class ShopFixture {
     });
   }
 
-  /** In order for a test that puts the real mix through the gun: a sheet that is sprayed, in a booth. */
+  /**
+   * In order for a test that puts the real mix through the gun: a sheet that is sprayed, in a
+   * booth.
+   */
   async testGate(changes: object = {}): Promise<object> {
     const { rooms } = await this.setup();
-    const { body: sheets } = await this.get<{ id: string; sheet: { recipes?: { name: string }[] } }[]>('/sheets');
+    const { body: sheets } =
+      await this.get<{ id: string; sheet: { recipes?: { name: string }[] } }[]>('/sheets');
     const { id, sheet } = sheets.find((version) => version.sheet.recipes?.length)!;
     const roomId = rooms.find(({ place }) => place === 'booth')!.id;
-    return { roomId, sheetVersionId: id, recipeName: sheet.recipes![0]!.name, ...IN_ORDER, ...changes };
+    return {
+      roomId,
+      sheetVersionId: id,
+      recipeName: sheet.recipes![0]!.name,
+      ...IN_ORDER,
+      ...changes,
+    };
   }
 
   /** Puts the clock of the running timers back, as if so many minutes had gone by. */

@@ -1,4 +1,7 @@
-/** Nobody goes before a stop, at whichever tap: a room changed, an air gone bad, a window missed, a fault not settled, a clock put back. */
+/**
+ * Nobody goes before a stop, at whichever tap: a room changed, an air gone bad, a window missed, a
+ * fault not settled, a clock put back.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
@@ -45,8 +48,11 @@ describe.each(TAPS)('at the tap %s', (tap) => {
     await before(tap);
     shop.probe.steer({ minute: COLD });
     const reply = await expectNothingMoved(() => walk[tap](), 'stopped');
-    expect(codes(reply)).toEqual(expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin', 'material-too-cold']));
-    for (const { follows, instead } of reply.body.error.verdicts!) expect(follows?.text && instead?.text).toBeTruthy();
+    expect(codes(reply)).toEqual(
+      expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin', 'material-too-cold']),
+    );
+    for (const { follows, instead } of reply.body.error.verdicts!)
+      expect(follows?.text && instead?.text).toBeTruthy();
     shop.probe.steer({ minute: TEN_O_CLOCK });
     expect((await walk[tap]()).status).toBeLessThan(300);
   });
@@ -54,7 +60,11 @@ describe.each(TAPS)('at the tap %s', (tap) => {
   it.each<[string, Partial<Room>, RegExp]>([
     ['turned into a closed garage', { place: 'closedGarage' }, /what the room is/],
     ['left without its extraction', { extraction: 'off' }, /extraction/],
-    ['where two-pack was found to be prohibited', { regionRules: { twoPackAtHome: 'prohibited' } }, /rule on two-pack/],
+    [
+      'where two-pack was found to be prohibited',
+      { regionRules: { twoPackAtHome: 'prohibited' } },
+      /rule on two-pack/,
+    ],
   ])('a room %s closes the gate', async (_, changes, said) => {
     await before(tap);
     await changeRoom(walk, changes);
@@ -64,7 +74,9 @@ describe.each(TAPS)('at the tap %s', (tap) => {
 
   it('a gate of yesterday, or of a clock that was put back since, does not count', async () => {
     await before(tap);
-    await shop.database.query(`update gate_answer set answered_at = answered_at - interval '1 day'`);
+    await shop.database.query(
+      `update gate_answer set answered_at = answered_at - interval '1 day'`,
+    );
     await expectNothingMoved(() => walk[tap](), 'gate-open');
     await shop.database.query(`update gate_answer set answered_at = now() + interval '20 minutes'`);
     await expectNothingMoved(() => walk[tap](), 'gate-open');
@@ -76,7 +88,9 @@ describe('the gate', () => {
     await walk.gate();
     const { id, number: _n, createdAt: _c, ...ticket } = walk.whole.ticket;
     const { body: sheets } = await shop.get<SheetVersion[]>('/sheets');
-    const other = sheets.find((v) => v.sheet.id.includes('sealer') && v.id !== ticket.stages[0]!.sheetVersionId)!;
+    const other = sheets.find(
+      (v) => v.sheet.id.includes('sealer') && v.id !== ticket.stages[0]!.sheetVersionId,
+    )!;
     const change = { sheetVersionId: other.id, recipeName: other.sheet.recipes![0]!.name };
     const stages = ticket.stages.map((stage, i) => (i === 0 ? { ...stage, ...change } : stage));
     expect((await shop.put(`/tickets/${id}`, { ...ticket, stages })).status).toBe(200);
@@ -86,7 +100,9 @@ describe('the gate', () => {
     await changeRoom(walk, { extraction: 'off' });
     const reply = await walk.gate();
     expect(reply.body.gates.at(-1)).toMatchObject({ passed: false });
-    expect(reply.body.gates.at(-1)!.verdicts.map(({ code }) => code)).toContain('extraction-not-there');
+    expect(reply.body.gates.at(-1)!.verdicts.map(({ code }) => code)).toContain(
+      'extraction-not-there',
+    );
   });
   it('holds a limit on solvent that was entered for the room', async () => {
     await changeRoom(walk, { regionRules: { vocLimitGPerL: 50 } });
@@ -100,7 +116,9 @@ describe('the gate', () => {
     const count = (await shop.get<StoredTest[]>('/tests')).body.length;
     const test = { kind: 'pattern', seen: 'even', distanceMm: 200, settings: {} };
     const body = { painterId: walk.painterId, nozzleSetId: heron.sets[0]!.id, test, note: '' };
-    expect((await shop.post<Fault>('/tests', { id: newId(), ...body })).body.error.path).toEqual(['gate']);
+    expect((await shop.post<Fault>('/tests', { id: newId(), ...body })).body.error.path).toEqual([
+      'gate',
+    ]);
     const gate = await shop.testGate({ protection: { breathing: 'dust', skin: true, eyes: true } });
     const reply = await shop.post<Fault>('/tests', { id: newId(), ...body, gate });
     expect(reply.status).toBe(409);
@@ -124,7 +142,9 @@ it('a pour that comes again after its answer was lost is answered, though the ga
   expect((await shop.post(path, body)).status).toBe(201);
   await changeRoom(walk, { extraction: 'off' });
   expect((await shop.post(path, body)).status).toBe(201);
-  expect((await shop.post<Fault>(path, { ...body, id: newId() })).body.error.code).toBe('gate-open');
+  expect((await shop.post<Fault>(path, { ...body, id: newId() })).body.error.code).toBe(
+    'gate-open',
+  );
   expect((await walk.read()).mixes).toHaveLength(1);
 });
 
@@ -137,20 +157,27 @@ describe('a stop while spraying', () => {
     expect(codes(reply)).toContain('wet-panel-stopped');
     expect((await walk.on(0, { stoppedBecause: 'the heater failed' })).status).toBe(200);
     expect(walk.coat().panelsSprayed).toHaveLength(1);
-    expect(walk.coat()).toMatchObject({ state: 'sprayed', overrides: { stop: { why: 'the heater failed' } } });
+    expect(walk.coat()).toMatchObject({
+      state: 'sprayed',
+      overrides: { stop: { why: 'the heater failed' } },
+    });
     expect(walk.coat().overrides.stop!.recommended).toContain('panel-too-cold');
     shop.probe.steer({ minute: TEN_O_CLOCK });
   });
   it('keeps no coat of which nothing is on', async () => {
     await before('panel');
-    expect((await walk.on(0, { stoppedBecause: 'gun fell' })).body.error.path).toEqual(['panelsOn']);
+    expect((await walk.on(0, { stoppedBecause: 'gun fell' })).body.error.path).toEqual([
+      'panelsOn',
+    ]);
     expect((await walk.read()).coats[0]!.state).toBe('spraying');
   });
 });
 
 describe('what lies below', () => {
   const threeDays = () =>
-    shop.database.query(`update coat set ended_at = ended_at - interval '12 days', started_at = started_at - interval '12 days'`);
+    shop.database.query(
+      `update coat set ended_at = ended_at - interval '12 days', started_at = started_at - interval '12 days'`,
+    );
 
   it('past its window is sanded first, and that is recorded', async () => {
     await walk.lay(0);
@@ -166,7 +193,9 @@ describe('what lies below', () => {
     await walk.lay(0, ['peel']);
     await walk.gate(1);
     const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
-    expect(reply.body.error.message).toMatch(/Found in sealer, coat 1 and not settled: orange peel/);
+    expect(reply.body.error.message).toMatch(
+      /Found in sealer, coat 1 and not settled: orange peel/,
+    );
     const settles = ['seen:peel'];
     expect((await walk.work(0, 'left', { settles })).body.error.path).toEqual(['why']);
     expect((await walk.work(0, 'recoated', { settles })).body.error.code).toBe('out-of-turn');
@@ -192,7 +221,9 @@ describe('what lies below', () => {
     expect(codes(await walk.take(1))).toContain('fault-unsettled');
     await shop.database.query(`update coat set ended_at = ended_at - interval '4 hours'`);
     const [found] = walk.whole.found;
-    expect((await walk.work(0, 'flattened', { settles: [`finding:${found!.id}`] })).status).toBe(201);
+    expect((await walk.work(0, 'flattened', { settles: [`finding:${found!.id}`] })).status).toBe(
+      201,
+    );
     expect((await walk.take(1)).status).toBe(200);
   });
 });
@@ -205,10 +236,12 @@ describe('heat and polish', () => {
     );
     expect(codes(await walk.work(0, 'polished'))).toContain('too-early');
     await shop.database.query(`update coat set ended_at = ended_at - interval '2 days'`);
-    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: false }))).toEqual(['vapour-not-cleared']);
-    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true }))).toContain(
-      'extraction-off',
-    );
+    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: false }))).toEqual([
+      'vapour-not-cleared',
+    ]);
+    expect(
+      codes(await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true })),
+    ).toContain('extraction-off');
     const reply = await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true });
     expect(reply.status).toBe(201);
     expect(walk.whole.works).toMatchObject([{ kind: 'heated', coatId: walk.coat(0).id }]);
@@ -224,7 +257,11 @@ describe('a comb reading while it flashes', () => {
   const due = () => Date.parse(walk.whole.timers.find(({ kind }) => kind === 'flash')!.dueAt);
   const comb = async (wetFilmUm: number) => {
     const { id, version } = walk.coat();
-    const reply = await shop.post<Fault>(`/coats/${id}/wet-film`, { version, painterId: walk.painterId, wetFilmUm });
+    const reply = await shop.post<Fault>(`/coats/${id}/wet-film`, {
+      version,
+      painterId: walk.painterId,
+      wetFilmUm,
+    });
     await walk.read();
     return reply.status;
   };

@@ -9,7 +9,11 @@ import { emptyDatabase } from './emptyDatabase.ts';
 it('the shop of before is taken along and can be given back: nothing of it is lost on the way', async () => {
   const old = await emptyDatabase();
   const runner = old.createQueryRunner();
-  for (const before of [new FirstPath1795400000000(), new GunsAndAir1795450000000(), new FaultBench1795470000000()])
+  for (const before of [
+    new FirstPath1795400000000(),
+    new GunsAndAir1795450000000(),
+    new FaultBench1795470000000(),
+  ])
     await before.up(runner);
   // A gate of before says nothing of what it was about; keys of other tables do not matter here.
   await runner.query(`alter table gate_answer disable trigger all`);
@@ -26,7 +30,10 @@ it('the shop of before is taken along and can be given back: nothing of it is lo
   const was = await columns();
   const stops = new StopsThatHold1795500000000();
   await stops.up(runner);
-  const [gate] = (await runner.query(`select about, answers, gate_version from gate_answer where id = $1`, [id])) as object[];
+  const [gate] = (await runner.query(
+    `select about, answers, gate_version from gate_answer where id = $1`,
+    [id],
+  )) as object[];
   expect(gate).toEqual({ about: {}, answers: { extraction: 'on' }, gate_version: 1 });
   await stops.down(runner);
   expect(await columns()).toEqual(was);

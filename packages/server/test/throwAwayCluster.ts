@@ -44,7 +44,8 @@ function clearLeftovers(): void {
   for (const name of readdirSync(os.tmpdir()).filter((entry) => entry.startsWith(PREFIX))) {
     const folder = path.join(os.tmpdir(), name);
     try {
-      if (Date.now() - statSync(folder).mtimeMs > OLD_MS) rmSync(folder, { recursive: true, force: true });
+      if (Date.now() - statSync(folder).mtimeMs > OLD_MS)
+        rmSync(folder, { recursive: true, force: true });
     } catch {
       // Another user's: left alone.
     }

@@ -1,4 +1,7 @@
-/** What may follow what: gates by day and room, pot life, second cups, guns whose sets change, and the stream that tells of it. */
+/**
+ * What may follow what: gates by day and room, pot life, second cups, guns whose sets change, and
+ * the stream that tells of it.
+ */
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -52,9 +55,10 @@ const toTaken = async () => {
 describe('the gate', () => {
   it('of yesterday opens nothing today', async () => {
     await shop.passGate(whole, painterId);
-    await shop.database.query(`update gate_answer set answered_at = answered_at - interval '1 day' where stage_id = $1`, [
-      first().stageId,
-    ]);
+    await shop.database.query(
+      `update gate_answer set answered_at = answered_at - interval '1 day' where stage_id = $1`,
+      [first().stageId],
+    );
     expect((await take()).body.error.code).toBe('gate-open');
   });
   it('of another room opens nothing here', async () => {
@@ -131,15 +135,25 @@ describe('a mix', () => {
     await toTaken();
     whole = (await pour()).body;
     await shop.database.query(`update mix set pot_life_ends_at = now() - interval '1 minute'`);
-    expect((await sprayStart(whole.mixes[0]!.id)).body.error.message).toMatch(/min old and lasts .* say in a word why/);
-    expect((await sprayStart(whole.mixes[0]!.id, { whyOldMix: 'last door handle' })).status).toBe(200);
+    expect((await sprayStart(whole.mixes[0]!.id)).body.error.message).toMatch(
+      /min old and lasts .* say in a word why/,
+    );
+    expect((await sprayStart(whole.mixes[0]!.id, { whyOldMix: 'last door handle' })).status).toBe(
+      200,
+    );
     whole = (await shop.get<TicketWhole>(`/tickets/${whole.ticket.id}`)).body;
-    expect(first()).toMatchObject({ state: 'spraying', overrides: { potLife: { why: 'last door handle' } } });
+    expect(first()).toMatchObject({
+      state: 'spraying',
+      overrides: { potLife: { why: 'last door handle' } },
+    });
   });
   it('of another stage is not sprayed here', async () => {
     await toTaken();
     await pour();
-    expect((await sprayStart(newId())).body.error).toMatchObject({ code: 'not-one-of', path: ['mixId'] });
+    expect((await sprayStart(newId())).body.error).toMatchObject({
+      code: 'not-one-of',
+      path: ['mixId'],
+    });
   });
 });
 
@@ -183,7 +197,11 @@ describe('a coat', () => {
   it('logged from an old version clashes with both sides shown', async () => {
     await toTaken();
     const stale = first();
-    await shop.post(`/coats/${stale.id}/overrides`, { version: stale.version, painterId, overrides: {} });
+    await shop.post(`/coats/${stale.id}/overrides`, {
+      version: stale.version,
+      painterId,
+      overrides: {},
+    });
     const reply = await shop.post<Fault>(`/coats/${stale.id}/overrides`, {
       version: stale.version,
       painterId,
@@ -207,7 +225,9 @@ it('the stream tells of the air and of what was written', async () => {
   const events = heard.split('\n\n').map((block) => block.split('\n'));
   const air = events.find(([name]) => name === 'event: air')!;
   expect((JSON.parse(air[1]!.slice('data: '.length)) as AirNow[])[0]).toHaveProperty('panel');
-  expect(events.some(([name, data]) => name === 'event: changed' && data!.includes('"painter"'))).toBe(true);
+  expect(
+    events.some(([name, data]) => name === 'event: changed' && data!.includes('"painter"')),
+  ).toBe(true);
 });
 
 describe('records', () => {
@@ -217,12 +237,16 @@ describe('records', () => {
     expect(hot.length).toBeGreaterThan(0);
     expect(hot.length).toBeLessThan(all.length);
     expect(hot.every(({ airC }) => airC >= 29)).toBe(true);
-    const poorHotClear = (await shop.get<typeof all>('/records?minAirC=29&stage=clear&rating=poor')).body;
+    const poorHotClear = (await shop.get<typeof all>('/records?minAirC=29&stage=clear&rating=poor'))
+      .body;
     expect(poorHotClear.map(({ coat }) => coat.seen)).toEqual([['pops']]);
     expect((await shop.get<typeof all>('/records?text=nothing%20like%20it')).body).toEqual([]);
   });
   it('refuse a condition nobody knows, and a record that is not there', async () => {
-    expect((await shop.get<Fault>('/records?mood=good')).body.error).toMatchObject({ code: 'unknown-field', path: ['mood'] });
+    expect((await shop.get<Fault>('/records?mood=good')).body.error).toMatchObject({
+      code: 'unknown-field',
+      path: ['mood'],
+    });
     expect((await shop.get<Fault>(`/records/${newId()}`)).status).toBe(404);
     expect((await shop.get<Fault>('/records/not-an-id')).status).toBe(422);
   });

@@ -1,4 +1,7 @@
-/** The workshop's own world: primer greys, one safelight amber, type that reads like plates and road signs. */
+/**
+ * The workshop's own world: primer greys, one safelight amber, type that reads like plates and road
+ * signs.
+ */
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
 const amber: MantineColorsTuple = [

@@ -38,7 +38,9 @@ describe('drawings', () => {
   it('stand for answers that there are', () => {
     const { questions, causeQuestions } = theKnowledge().files.questions;
     for (const [question, drawn] of Object.entries({ ...DRAWN_AS, q_burst: PATTERN_OF })) {
-      const options = Object.keys([...questions, ...causeQuestions].find(({ id }) => id === question)!.options);
+      const options = Object.keys(
+        [...questions, ...causeQuestions].find(({ id }) => id === question)!.options,
+      );
       expect(options).toEqual(expect.arrayContaining(Object.keys(drawn)));
     }
   });
@@ -46,7 +48,9 @@ describe('drawings', () => {
     const marks = scattered(3, 30, [2, 4], 12);
     for (const { x, y } of marks) expect(x > 0 && x < WIDTH && y > 0 && y < HEIGHT).toBe(true);
     marks.forEach((a, i) =>
-      marks.slice(i + 1).forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThanOrEqual(12)),
+      marks
+        .slice(i + 1)
+        .forEach((b) => expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThanOrEqual(12)),
     );
   });
 });

@@ -33,7 +33,9 @@ describe('the chain', () => {
   ];
   it('falls from station to station, inside its box, each loss between the two it lies between', () => {
     const { points, losses, basePx } = layOutChain(stations, BOX);
-    expect(points.map(({ yPx }) => yPx)).toEqual([...points.map(({ yPx }) => yPx)].sort((a, b) => a - b));
+    expect(points.map(({ yPx }) => yPx)).toEqual(
+      [...points.map(({ yPx }) => yPx)].sort((a, b) => a - b),
+    );
     expect(points[0]!.restYPx!).toBeLessThan(points[0]!.yPx);
     expect(points[0]!.restYPx!).toBeGreaterThanOrEqual(BOX.topPx);
     expect(basePx).toBe(BOX.heightPx - BOX.bottomPx);
@@ -48,7 +50,11 @@ describe('the chain', () => {
 
 it('the tank is drawn to the end of its curve, with what the wall needs under where the motor stops', () => {
   const trace = [0, 60, 120].map((seconds) => ({ seconds, tankKPa: 800 - seconds * 3 }));
-  const { levels, end, ticks } = layOutTank(trace, { cutInKPa: 600, cutOutKPa: 800, neededKPa: 300, runSeconds: 900 }, BOX);
+  const { levels, end, ticks } = layOutTank(
+    trace,
+    { cutInKPa: 600, cutOutKPa: 800, neededKPa: 300, runSeconds: 900 },
+    BOX,
+  );
   const yOf = (key: string) => levels.find((level) => level.key === key)!.yPx;
   expect(yOf('cutOut')).toBeLessThan(yOf('cutIn'));
   expect(yOf('cutIn')).toBeLessThan(yOf('needed'));
@@ -63,7 +69,14 @@ describe("a gun's past", () => {
     id,
     takenAt: at(daysAgo),
     note: '',
-    test: { kind: 'catch' as const, ml, seconds: 30, inletKPa: 138, fluidTurnsOut: 3, fanTurnsOut: 2 },
+    test: {
+      kind: 'catch' as const,
+      ml,
+      seconds: 30,
+      inletKPa: 138,
+      fluidTurnsOut: 3,
+      fanTurnsOut: 2,
+    },
   });
   it('lays catches as a curve in time and patterns as marks', () => {
     const pattern = {
@@ -72,7 +85,11 @@ describe("a gun's past", () => {
       note: '',
       test: { kind: 'pattern' as const, seen: 'even' as const, distanceMm: 200, settings: {} },
     };
-    const { points, patterns } = layOutTests([caught('a', 80, 60), caught('b', 10, 75), pattern], now, BOX);
+    const { points, patterns } = layOutTests(
+      [caught('a', 80, 60), caught('b', 10, 75), pattern],
+      now,
+      BOX,
+    );
     expect(points[0]!.xPx).toBeLessThan(points[1]!.xPx);
     expect(points[0]!.yPx).toBeGreaterThan(points[1]!.yPx);
     expect(patterns).toHaveLength(1);
@@ -118,7 +135,9 @@ describe('what a test did', () => {
       fanTurnsOut: 2.25,
     });
     expect(did.map(({ name }) => name)).toEqual(['fluidMlPerMin', 'wetUm']);
-    expect(did[0]!.after.high - did[0]!.after.low).toBeLessThan(did[0]!.before.high - did[0]!.before.low);
+    expect(did[0]!.after.high - did[0]!.after.low).toBeLessThan(
+      did[0]!.before.high - did[0]!.before.low,
+    );
   });
 });
 
@@ -126,7 +145,10 @@ describe('by ear', () => {
   it('goes up while there are spots, stops when they are gone, and goes back when it bounces', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 20 }), (ups) => {
-        const up = Array.from({ length: ups }).reduce<typeof START>((now) => afterShot(now, 'spots'), START);
+        const up = Array.from({ length: ups }).reduce<typeof START>(
+          (now) => afterShot(now, 'spots'),
+          START,
+        );
         expect(up).toEqual({ ups, state: 'looking' });
         expect(afterShot(up, 'fine')).toEqual({ ups, state: 'found' });
         expect(afterShot(up, 'bounces')).toEqual({ ups: Math.max(0, ups - 1), state: 'noRoom' });
@@ -143,7 +165,9 @@ it.each(PATTERNS)('the pattern %s is drawn the same every time, on its paper', (
 });
 
 it('closer passes are drawn calmer', () => {
-  expect(layOutOverlap(75, 200, 60).ripplePercent).toBeLessThan(layOutOverlap(50, 200, 60).ripplePercent);
+  expect(layOutOverlap(75, 200, 60).ripplePercent).toBeLessThan(
+    layOutOverlap(50, 200, 60).ripplePercent,
+  );
   expect(layOutOverlap(66, 200, 60).humps).toHaveLength(5);
 });
 
@@ -151,7 +175,11 @@ it('every item of care has words, about parts that are drawn', () => {
   const keys = Object.values(CARE_ITEMS).flat();
   expect(keys.filter((key) => !ITEM[key])).toEqual([]);
   expect(Object.keys(ITEM).filter((key) => !keys.includes(key))).toEqual([]);
-  expect(Object.values(ITEM).flatMap(({ parts }) => (parts ?? []).filter((part) => !PARTS.includes(part)))).toEqual([]);
+  expect(
+    Object.values(ITEM).flatMap(({ parts }) =>
+      (parts ?? []).filter((part) => !PARTS.includes(part)),
+    ),
+  ).toEqual([]);
 });
 
 describe('a hose and its air', () => {
@@ -159,7 +187,10 @@ describe('a hose and its air', () => {
     const typed = readTyped('3/8 in', 'bore', metric);
     expect(typed.kind === 'figure' && typed.canonical).toBeCloseTo(9.525, 9);
     expect(readTyped('8', 'bore', metric)).toMatchObject({ kind: 'figure', canonical: 8 });
-    expect(readTyped('25 ft', 'metres', metric)).toMatchObject({ kind: 'figure', enteredUnit: 'ft' });
+    expect(readTyped('25 ft', 'metres', metric)).toMatchObject({
+      kind: 'figure',
+      enteredUnit: 'ft',
+    });
     expect(readTyped('12', 'airFlow', inches)).toMatchObject({ enteredUnit: 'cfm' });
     expect(formatFor(inches).bore(9.525)).toEqual({ text: '3/8', unit: 'in' });
     expect(formatFor(inches).bore(31.75)).toEqual({ text: '1 1/4', unit: 'in' });

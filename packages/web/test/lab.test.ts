@@ -1,4 +1,7 @@
-/** The lab's pure parts: a change made is a change in the input, what is sent to a ticket, and which lever did what. */
+/**
+ * The lab's pure parts: a change made is a change in the input, what is sent to a ticket, and which
+ * lever did what.
+ */
 import { describe, expect, it } from 'vitest';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { layOutDrops, layOutRun, layOutTime, wavePath, BOX } from '../src/lab/labLayout.ts';
@@ -11,7 +14,11 @@ const start = startSetup(gun);
 
 describe('a set-up', () => {
   it('begins as one that coat takes, and a change from its ranking is one it takes too', () => {
-    const answer = ask('coat', { ...start, settings: { ...start.settings, gunSpeedMPerS: 0.33 }, rankChanges: true });
+    const answer = ask('coat', {
+      ...start,
+      settings: { ...start.settings, gunSpeedMPerS: 0.33 },
+      rankChanges: true,
+    });
     expect(answer.changes!.length).toBeGreaterThan(2);
     for (const change of answer.changes!) {
       const next = changed(start, change);
@@ -20,7 +27,11 @@ describe('a set-up', () => {
     }
   });
   it('keeps what a ticket gave, and fills in only what is missing', () => {
-    const bare = { ...start, climate: { airTemperatureC: 26, relativeHumidityPercent: 40 }, settings: { distanceMm: 200 } };
+    const bare = {
+      ...start,
+      climate: { airTemperatureC: 26, relativeHumidityPercent: 40 },
+      settings: { distanceMm: 200 },
+    };
     const full = withDefaults(bare);
     expect(full.settings.distanceMm).toBe(200);
     expect(full.climate.panelTemperatureC).toBe(26);
@@ -38,9 +49,17 @@ describe('a set-up', () => {
     expect(small.settings.fanTurnsOut).toBeLessThanOrEqual(2);
   });
   it('goes to a ticket as choices with a why, only where it differs', () => {
-    const sent = overridesFrom(start, { inletKPa: start.settings.inletKPa, distanceMm: 150, fluidTurnsOut: 2.75 });
+    const sent = overridesFrom(start, {
+      inletKPa: start.settings.inletKPa,
+      distanceMm: 150,
+      fluidTurnsOut: 2.75,
+    });
     expect(Object.keys(sent).sort()).toEqual(['distanceMm', 'fluidTurnsOut']);
-    expect(sent.distanceMm).toEqual({ recommended: 150, chosen: 155, why: 'tried in the spray lab' });
+    expect(sent.distanceMm).toEqual({
+      recommended: 150,
+      chosen: 155,
+      why: 'tried in the spray lab',
+    });
   });
 });
 
@@ -55,7 +74,10 @@ describe('the four levers', () => {
     ];
     expect(film).toBeCloseTo(whole[1]! / whole[0]!, 3);
     expect(did.find(({ lever }) => lever === 'inletKPa')!.dropShare).toBeLessThan(1);
-    expect(did.find(({ lever }) => lever === 'gunSpeedMPerS')!.filmShare).toBeCloseTo(0.45 / 0.55, 6);
+    expect(did.find(({ lever }) => lever === 'gunSpeedMPerS')!.filmShare).toBeCloseTo(
+      0.45 / 0.55,
+      6,
+    );
     expect(leversBetween(start, start)).toEqual([]);
   });
 });
@@ -67,7 +89,8 @@ describe('the pictures', () => {
     expect(coarse!.atPx).toBeGreaterThan(fine!.atPx);
     const [short, long] = layOutRun([spread(2), spread(20)], BOX).runs;
     expect(long!.endPx).toBeGreaterThan(short!.endPx);
-    const height = (path: string) => Math.max(...[...path.matchAll(/,([\d.]+)/g)].map(([, y]) => Number(y)));
+    const height = (path: string) =>
+      Math.max(...[...path.matchAll(/,([\d.]+)/g)].map(([, y]) => Number(y)));
     expect(height(wavePath(4, BOX))).toBeGreaterThan(height(wavePath(9, BOX)));
     const time = layOutTime([
       {

@@ -29,7 +29,8 @@ describe('the film stack', () => {
         const { bars, floorPx } = layOutStack(layers, STACK);
         return bars.every(
           (bar, i) =>
-            Math.abs(bar.yPx + bar.heightPx - (i === 0 ? floorPx : bars[i - 1]!.yPx)) < 1e-6 && bar.yPx >= STACK.topPx - 1e-6,
+            Math.abs(bar.yPx + bar.heightPx - (i === 0 ? floorPx : bars[i - 1]!.yPx)) < 1e-6 &&
+            bar.yPx >= STACK.topPx - 1e-6,
         );
       }),
     );
@@ -43,11 +44,14 @@ describe('the film stack', () => {
   });
   it('keeps its labels apart and in order', () => {
     fc.assert(
-      fc.property(fc.array(fc.double({ min: 0, max: 400, noNaN: true }), { minLength: 1, maxLength: 12 }), (heights) => {
-        const wanted = [...heights].sort((a, b) => b - a);
-        const places = spread(wanted, 20, 0, 430);
-        return places.every((px, i) => i === 0 || places[i - 1]! - px >= 20 - 1e-6);
-      }),
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 400, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        (heights) => {
+          const wanted = [...heights].sort((a, b) => b - a);
+          const places = spread(wanted, 20, 0, 430);
+          return places.every((px, i) => i === 0 || places[i - 1]! - px >= 20 - 1e-6);
+        },
+      ),
     );
   });
 });
@@ -68,7 +72,8 @@ it('the cup fills to the level after each pour', () => {
 
 describe('instruments', () => {
   it('the needle turns clockwise with the pressure and stops at the pin', () => {
-    const needle = (value: number) => layOutGauge({ value, band: [10, 20], full: 60, stepEvery: 10 }, 80).needle;
+    const needle = (value: number) =>
+      layOutGauge({ value, band: [10, 20], full: 60, stepEvery: 10 }, 80).needle;
     expect(needle(10).xPx).toBeLessThan(needle(30).xPx);
     expect(needle(30).xPx).toBeLessThan(needle(50).xPx);
     expect(needle(90)).toEqual(needle(60));
@@ -92,7 +97,10 @@ describe('the ribbon', () => {
   it('holds every block and now', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 0, max: 1e7 }), fc.integer({ min: 1, max: 1e6 })), { minLength: 1, maxLength: 12 }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 1e7 }), fc.integer({ min: 1, max: 1e6 })), {
+          minLength: 1,
+          maxLength: 12,
+        }),
         fc.integer({ min: 0, max: 1e7 }),
         (spans, nowMs) => {
           const layout = layOutRibbon(
@@ -100,9 +108,10 @@ describe('the ribbon', () => {
             nowMs,
             { widthPx: 900, padPx: 12 },
           );
-          return [...layout.blocks.flatMap((b) => [b.xPx, b.xPx + b.widthPx - 2]), layout.nowPx].every(
-            (px) => px >= 11 && px <= 889,
-          );
+          return [
+            ...layout.blocks.flatMap((b) => [b.xPx, b.xPx + b.widthPx - 2]),
+            layout.nowPx,
+          ].every((px) => px >= 11 && px <= 889);
         },
       ),
     );
@@ -125,7 +134,8 @@ describe('the day', () => {
     }));
     expect(codes(dayWindows(hot)[0])).toEqual(['too-hot-to-spray']);
     const mild = hot.map((point) => ({ ...point, panelTemperatureC: 24 }));
-    const day = (heated: boolean) => dayWindows(mild, undefined, 300, { sunriseMinute: 360, heated });
+    const day = (heated: boolean) =>
+      dayWindows(mild, undefined, 300, { sunriseMinute: 360, heated });
     expect(day(true).map(({ level }) => level)).toEqual(['go']);
     expect(codes(day(false)[0])).toEqual(['dawn-dew']);
   });
@@ -136,7 +146,11 @@ describe('the day', () => {
     });
     fc.assert(
       fc.property(anyAir, fc.double({ min: -9, max: 12, noNaN: true }), ({ airC, rh }, offC) => {
-        const air = { airTemperatureC: airC, relativeHumidityPercent: rh, panelTemperatureC: airC + offC };
+        const air = {
+          airTemperatureC: airC,
+          relativeHumidityPercent: rh,
+          panelTemperatureC: airC + offC,
+        };
         const [window] = dayWindows([600, 900].map((minute) => ({ minute, ...air })));
         const { verdicts } = ask('climate', air);
         const level = worstLevel(verdicts);
@@ -154,8 +168,12 @@ describe('the day', () => {
   it('is cut into stretches that meet and say why', () => {
     const windows = dayWindows(forecast);
     expect(windows[0]).toMatchObject({ level: 'stop', fromMinute: 360 });
-    expect(codes(windows[0])).toEqual(expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin']));
-    expect(windows.every((window, i) => i === 0 || window.fromMinute === windows[i - 1]!.toMinute)).toBe(true);
+    expect(codes(windows[0])).toEqual(
+      expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin']),
+    );
+    expect(
+      windows.every((window, i) => i === 0 || window.fromMinute === windows[i - 1]!.toMinute),
+    ).toBe(true);
     expect(windows.at(-1)).toMatchObject({ toMinute: 900, level: 'caution' });
     expect(codes(windows.at(-1))).toEqual(['air-warm']);
   });
@@ -163,11 +181,20 @@ describe('the day', () => {
     expect(codes(dayWindows(forecast, undefined, 500)[0])).not.toContain('air-too-humid');
   });
   it('names slower grades as it warms', () => {
-    const grades = dayWindows(forecast).map(({ grade }) => ['fast', 'medium', 'slow', 'very slow'].indexOf(grade));
+    const grades = dayWindows(forecast).map(({ grade }) =>
+      ['fast', 'medium', 'slow', 'very slow'].indexOf(grade),
+    );
     expect(grades).toEqual([...grades].sort((a, b) => a - b));
   });
   it('lies within its box', () => {
-    const layout = layOutDay(forecast, { widthPx: 860, heightPx: 380, leftPx: 52, rightPx: 24, topPx: 12, bottomPx: 30 });
+    const layout = layOutDay(forecast, {
+      widthPx: 860,
+      heightPx: 380,
+      leftPx: 52,
+      rightPx: 24,
+      topPx: 12,
+      bottomPx: 30,
+    });
     expect(layout.x(360)).toBe(52);
     expect(layout.x(900)).toBe(836);
     expect(layout.airPath).toMatch(/^M52/);

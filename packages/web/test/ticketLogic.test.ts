@@ -10,13 +10,25 @@ import { countdownText } from '../src/ticket/countdown.ts';
 import { panelName } from '../src/words/tradeNames.ts';
 import { ribbonBlocks } from '../src/ticket/ribbonLayout.ts';
 import { stackLayers } from '../src/ticket/stackLayout.ts';
-import { draftFaults, emptyDraft, newPanel, withPanelsInStages, type TicketDraft } from '../src/ticket/form/ticketDraft.ts';
+import {
+  draftFaults,
+  emptyDraft,
+  newPanel,
+  withPanelsInStages,
+  type TicketDraft,
+} from '../src/ticket/form/ticketDraft.ts';
 import { gradeBands } from '../src/today/dayLayout.ts';
 
 const MINUTE = 60_000;
 const NOW = Date.parse('2026-03-02T10:00:00Z');
 const iso = (ms: number) => new Date(ms).toISOString();
-const coat = (id: string, stageId: string, ordinal: number, state: Coat['state'], changes: Partial<Coat> = {}): Coat => ({
+const coat = (
+  id: string,
+  stageId: string,
+  ordinal: number,
+  state: Coat['state'],
+  changes: Partial<Coat> = {},
+): Coat => ({
   id,
   version: 1,
   ticketId: 't',
@@ -49,7 +61,11 @@ const stage = (id: string, coats: number, panelIds = ['p1']) => ({
 });
 const whole = (coats: Coat[], timers: Timer[] = []): TicketWhole =>
   ({
-    ticket: { id: 't', panels: [{ id: 'p1' }, { id: 'p2' }], stages: [stage('a', 2), stage('b', 1, ['p1', 'p2'])] },
+    ticket: {
+      id: 't',
+      panels: [{ id: 'p1' }, { id: 'p2' }],
+      stages: [stage('a', 2), stage('b', 1, ['p1', 'p2'])],
+    },
     coats,
     timers,
     mixes: [],
@@ -63,11 +79,15 @@ const whole = (coats: Coat[], timers: Timer[] = []): TicketWhole =>
 describe('the order of a coat', () => {
   const ready = { gatePassed: true, airSeen: true, hasMix: true };
   const of = (state: Coat['state'], given: Partial<typeof ready> = {}, ordinal = 1) => {
-    const coats = [coat('1', 'a', ordinal, state), ...(ordinal === 1 ? [coat('2', 'a', 2, 'planned')] : [])];
+    const coats = [
+      coat('1', 'a', ordinal, state),
+      ...(ordinal === 1 ? [coat('2', 'a', 2, 'planned')] : []),
+    ];
     return currentStep(whole(coats), coats[0]!, { ...ready, ...given });
   };
   it('begins at the gate whatever else is ready', () => {
-    for (const state of ['planned', 'taken', 'spraying'] as const) expect(of(state, { gatePassed: false })).toBe('gate');
+    for (const state of ['planned', 'taken', 'spraying'] as const)
+      expect(of(state, { gatePassed: false })).toBe('gate');
   });
   it('goes by air, mix, gun, spray, flash, look', () => {
     expect(of('planned', { airSeen: false })).toBe('air');
@@ -87,7 +107,11 @@ describe('the order of a coat', () => {
   });
   it('takes the first coat not looked at, and waits for the one before', () => {
     const stages = [{ id: 'a' }, { id: 'b' }];
-    const coats = [coat('1', 'a', 1, 'looked'), coat('2', 'a', 2, 'sprayed'), coat('3', 'b', 1, 'planned')];
+    const coats = [
+      coat('1', 'a', 1, 'looked'),
+      coat('2', 'a', 2, 'sprayed'),
+      coat('3', 'b', 1, 'planned'),
+    ];
     expect(nextCoat(stages, coats)?.id).toBe('2');
     expect(blockingCoat(stages, coats, coats[2]!)?.id).toBe('2');
     expect(blockingCoat(stages, coats, coats[1]!)).toBeUndefined();
@@ -122,7 +146,13 @@ describe('the gate', () => {
     gateVersion: GATE_VERSION,
     ...changes,
   });
-  const asked = { stageId: 'a', roomId: 'r', painterId: 'n', nowMs: NOW, timeZone: 'Europe/London' };
+  const asked = {
+    stageId: 'a',
+    roomId: 'r',
+    painterId: 'n',
+    nowMs: NOW,
+    timeZone: 'Europe/London',
+  };
   it.each(Object.keys(ABOUT) as (keyof GateAbout)[])('is open again once %s is another', (key) => {
     const about = { ...ABOUT, [key]: 'another' } as GateAbout;
     expect(gateStateOf([gate({})], { ...asked, about: ABOUT }).state).toBe('passed');
@@ -135,7 +165,12 @@ describe('the gate', () => {
   });
   it('is good for its stage, room and painter', () => {
     expect(gateToday([gate({})], asked)?.passed).toBe(true);
-    for (const other of [{ stageId: 'b' }, { roomId: 'q' }, { painterId: 'm' }, { gateVersion: GATE_VERSION - 1 }])
+    for (const other of [
+      { stageId: 'b' },
+      { roomId: 'q' },
+      { painterId: 'm' },
+      { gateVersion: GATE_VERSION - 1 },
+    ])
       expect(gateToday([gate(other)], asked)).toBeUndefined();
   });
   it('is asked again the next day, in the shop’s own zone', () => {
@@ -145,7 +180,9 @@ describe('the gate', () => {
     expect(gateToday([lateEvening], { ...asked, timeZone: 'Asia/Tokyo' })?.id).toBe('g');
   });
   it('goes by its newest answer', () => {
-    expect(gateToday([gate({}), gate({ passed: false, answeredAt: iso(NOW - MINUTE) })], asked)?.passed).toBe(false);
+    expect(
+      gateToday([gate({}), gate({ passed: false, answeredAt: iso(NOW - MINUTE) })], asked)?.passed,
+    ).toBe(false);
   });
 });
 
@@ -167,22 +204,43 @@ it('a mix is at hand until its pot life ends', () => {
   expect(liveMix([mix('x', NOW + 1)], 'b', NOW)).toBeUndefined();
   // The next coat out of the same cup starts from what was picked for it; a new cup from ours.
   const wishes = { wantedParts: [{ name: 'T-10', fraction: 1 }], part: 'spot' };
-  const coats = [{ stageId: 'a', planned: { wishes } }, { stageId: 'a' }] as unknown as TicketWhole['coats'];
+  const coats = [
+    { stageId: 'a', planned: { wishes } },
+    { stageId: 'a' },
+  ] as unknown as TicketWhole['coats'];
   expect(wishesOfCup({ coats }, mix('x'))).toEqual({ wantedParts: wishes.wantedParts });
   expect(wishesOfCup({ coats }, undefined)).toEqual({});
 });
 
 describe('the film stack of a panel', () => {
   it('holds only the stages that this panel gets', () => {
-    const job = whole([coat('1', 'a', 1, 'looked'), coat('2', 'a', 2, 'planned'), coat('3', 'b', 1, 'planned')]);
+    const job = whole([
+      coat('1', 'a', 1, 'looked'),
+      coat('2', 'a', 2, 'planned'),
+      coat('3', 'b', 1, 'planned'),
+    ]);
     expect(stackLayers(job, 'p1').map(({ coatId }) => coatId)).toEqual(['1', '2', '3']);
     expect(stackLayers(job, 'p2').map(({ coatId }) => coatId)).toEqual(['3']);
   });
   it('marks a fault in a layer until it is settled, and keeps the mark of one that was left', () => {
-    const job = whole([coat('1', 'a', 1, 'looked', { seen: ['peel', 'dust'] }), coat('2', 'a', 2, 'planned')]);
-    expect(stackLayers(job, 'p1').map(({ fault }) => fault)).toEqual([{ isOpen: true, names: 'Orange peel, Dust' }, undefined]);
-    const work = { id: 'w', coatId: '1', painterId: 'n', settles: ['seen:peel', 'seen:dust'], why: 'low', at: iso(NOW) };
-    const marked = (kind: 'left' | 'flattened') => stackLayers({ ...job, works: [{ ...work, kind }] }, 'p1')[0]!.fault;
+    const job = whole([
+      coat('1', 'a', 1, 'looked', { seen: ['peel', 'dust'] }),
+      coat('2', 'a', 2, 'planned'),
+    ]);
+    expect(stackLayers(job, 'p1').map(({ fault }) => fault)).toEqual([
+      { isOpen: true, names: 'Orange peel, Dust' },
+      undefined,
+    ]);
+    const work = {
+      id: 'w',
+      coatId: '1',
+      painterId: 'n',
+      settles: ['seen:peel', 'seen:dust'],
+      why: 'low',
+      at: iso(NOW),
+    };
+    const marked = (kind: 'left' | 'flattened') =>
+      stackLayers({ ...job, works: [{ ...work, kind }] }, 'p1')[0]!.fault;
     expect(marked('left')).toEqual({ isOpen: false, names: 'Orange peel, Dust' });
     expect(marked('flattened')).toBeUndefined();
   });
@@ -201,8 +259,14 @@ describe('the film stack of a panel', () => {
 describe('the ribbon', () => {
   const minutes = () => ({ spray: 5, flash: 10 });
   it('lays what is left one after the other from now', () => {
-    const blocks = ribbonBlocks(whole([coat('1', 'a', 1, 'planned'), coat('2', 'a', 2, 'planned')]), NOW, minutes);
-    expect(blocks.map(({ fromMs, toMs }) => [(fromMs - NOW) / MINUTE, (toMs - NOW) / MINUTE])).toEqual([
+    const blocks = ribbonBlocks(
+      whole([coat('1', 'a', 1, 'planned'), coat('2', 'a', 2, 'planned')]),
+      NOW,
+      minutes,
+    );
+    expect(
+      blocks.map(({ fromMs, toMs }) => [(fromMs - NOW) / MINUTE, (toMs - NOW) / MINUTE]),
+    ).toEqual([
       [0, 5],
       [5, 15],
       [15, 20],
@@ -223,7 +287,10 @@ describe('the ribbon', () => {
     } as Timer;
     const blocks = ribbonBlocks(
       whole(
-        [coat('1', 'a', 1, 'sprayed', { startedAt: iso(ended - 4 * MINUTE), endedAt: iso(ended) }), coat('2', 'a', 2, 'planned')],
+        [
+          coat('1', 'a', 1, 'sprayed', { startedAt: iso(ended - 4 * MINUTE), endedAt: iso(ended) }),
+          coat('2', 'a', 2, 'planned'),
+        ],
         [timer],
       ),
       NOW,
@@ -236,9 +303,16 @@ describe('the ribbon', () => {
 
 describe('a ticket being written', () => {
   const setup = { rooms: [{ id: '0190b5a0-0000-7000-8000-000000000009' }] } as ShopSetup;
-  const draft = (changes: Partial<TicketDraft> = {}): TicketDraft => ({ ...emptyDraft(setup.rooms[0]!.id), ...changes });
+  const draft = (changes: Partial<TicketDraft> = {}): TicketDraft => ({
+    ...emptyDraft(setup.rooms[0]!.id),
+    ...changes,
+  });
   it('says what is missing in a painter’s words', () => {
-    expect(draftFaults(draft(), setup.rooms[0]!.id).map(({ path }) => path)).toEqual(['vehicle', 'panels', 'stages']);
+    expect(draftFaults(draft(), setup.rooms[0]!.id).map(({ path }) => path)).toEqual([
+      'vehicle',
+      'panels',
+      'stages',
+    ]);
   });
   it('gives a clear-only panel nothing but the clear, and a panel left alone nothing', () => {
     const panels = [
@@ -259,8 +333,19 @@ describe('a ticket being written', () => {
 });
 
 it('a clash shows only where the two sides differ, by field', () => {
-  const mine = { version: 3, name: 'Heron', gun: { class: 'hvlp', nozzlesMm: [1.3] }, note: 'bent' };
-  const theirs = { version: 4, name: 'Heron', gun: { class: 'hvlp', nozzlesMm: [1.3, 1.4] }, note: 'new', shopId: 'x' };
+  const mine = {
+    version: 3,
+    name: 'Heron',
+    gun: { class: 'hvlp', nozzlesMm: [1.3] },
+    note: 'bent',
+  };
+  const theirs = {
+    version: 4,
+    name: 'Heron',
+    gun: { class: 'hvlp', nozzlesMm: [1.3, 1.4] },
+    note: 'new',
+    shopId: 'x',
+  };
   expect(differences(mine, theirs)).toEqual([
     { field: 'gun › nozzlesMm', mine: '[1.3]', theirs: '[1.3,1.4]' },
     { field: 'note', mine: 'bent', theirs: 'new' },
@@ -280,5 +365,9 @@ it('grades lie side by side over the day, parted in the middle of what they shar
 
 it('clocks and panels are written as they are said', () => {
   expect([0, 61_000, 3_661_000].map(countdownText)).toEqual(['00:00', '01:01', '1:01:01']);
-  expect(['hood', 'leftFrontDoor', 'side covers'].map(panelName)).toEqual(['bonnet', 'left front door', 'side covers']);
+  expect(['hood', 'leftFrontDoor', 'side covers'].map(panelName)).toEqual([
+    'bonnet',
+    'left front door',
+    'side covers',
+  ]);
 });

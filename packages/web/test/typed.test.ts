@@ -13,7 +13,14 @@ const metric: Units = {
   area: 'm2',
   measure: 'volume',
 };
-const imperial: Units = { ...metric, temperature: 'F', length: 'in', film: 'mil', volume: 'flOzUs', area: 'ft2' };
+const imperial: Units = {
+  ...metric,
+  temperature: 'F',
+  length: 'in',
+  film: 'mil',
+  volume: 'flOzUs',
+  area: 'ft2',
+};
 const canonical = (text: string, kind: Kind, units = metric) => {
   const read = readTyped(text, kind, units);
   return read.kind === 'figure' ? read.canonical : read.kind;

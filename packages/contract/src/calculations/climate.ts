@@ -10,7 +10,13 @@ export const climate = defineCalculation('climate', {
   input: z.strictObject({
     ...climateShape,
     limits: Limits.optional(),
-    next: z.strictObject({ carrier: Carrier, stage: StageName.optional(), class: MaterialClass.optional() }).optional(),
+    next: z
+      .strictObject({
+        carrier: Carrier,
+        stage: StageName.optional(),
+        class: MaterialClass.optional(),
+      })
+      .optional(),
     wettingFloor: z.boolean().optional(),
   }),
   answer: z.strictObject({

@@ -40,9 +40,13 @@ export const CoatInput = z
     rankChanges: z.boolean().optional(),
   })
   .superRefine(({ gun, settings, coats }, ctx) => {
-    beyondTravel(gun, settings, (knob) => ['settings', knob]).forEach((issue) => ctx.addIssue(issue));
+    beyondTravel(gun, settings, (knob) => ['settings', knob]).forEach((issue) =>
+      ctx.addIssue(issue),
+    );
     coats.forEach((coat, i) =>
-      beyondTravel(gun, coat.settings ?? {}, (knob) => ['coats', i, 'settings', knob]).forEach((issue) => ctx.addIssue(issue)),
+      beyondTravel(gun, coat.settings ?? {}, (knob) => ['coats', i, 'settings', knob]).forEach(
+        (issue) => ctx.addIssue(issue),
+      ),
     );
   });
 
@@ -55,16 +59,23 @@ export const CoatChange = z.strictObject({
   after: z.number(),
   gain: z.number(),
   /** What goes with it: the step that is kept, the hand that keeps the film. */
-  along: z.strictObject({ stepMm: z.number().optional(), gunSpeedMPerS: z.number().optional() }).optional(),
+  along: z
+    .strictObject({ stepMm: z.number().optional(), gunSpeedMPerS: z.number().optional() })
+    .optional(),
   text: z.string(),
 });
 
 const inWords = ({ changes, verdicts, reasons, ...answer }: CoatAnswer) => ({
   ...answer,
-  ...(changes ? { changes: changes.map((change) => ({ ...change, text: changeText(change) })) } : {}),
+  ...(changes
+    ? { changes: changes.map((change) => ({ ...change, text: changeText(change) })) }
+    : {}),
   reasons: reasons.map((reason) => {
-    if (reason.code === 'settings-defaulted') return { ...reason, params: { settings: knobWords(reason.params) } };
-    return reason.code === 'pop-driven-by' ? { ...reason, params: { what: popTermText(reason.params) } } : reason;
+    if (reason.code === 'settings-defaulted')
+      return { ...reason, params: { settings: knobWords(reason.params) } };
+    return reason.code === 'pop-driven-by'
+      ? { ...reason, params: { what: popTermText(reason.params) } }
+      : reason;
   }),
   verdicts: verdicts.map((verdict) =>
     verdict.code === 'risk-high' ? { ...verdict, params: riskText(verdict.params) } : verdict,
@@ -74,7 +85,12 @@ const inWords = ({ changes, verdicts, reasons, ...answer }: CoatAnswer) => ({
 export const coat = defineCalculation('coat', {
   input: CoatInput,
   answer: z.strictObject({
-    film: z.strictObject({ wetUm: Spread, dryUm: Spread, profileUm: z.array(z.number()), ripplePercent: Spread }),
+    film: z.strictObject({
+      wetUm: Spread,
+      dryUm: Spread,
+      profileUm: z.array(z.number()),
+      ripplePercent: Spread,
+    }),
     dropletUm: Spread,
     fanWidthMm: Spread,
     transferEfficiencyPercent: Spread,

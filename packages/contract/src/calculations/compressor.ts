@@ -9,12 +9,21 @@ export const compressor = defineCalculation('compressor', {
     .strictObject({
       ...wanted('tankL', 'freeAirLPerMin'),
       ...optional('freeAirAtKPa'),
-      ...wanted('cutInKPa', 'cutOutKPa', 'gunAirFlowLPerMin', 'neededKPa', 'triggerOnSeconds', 'triggerOffSeconds'),
+      ...wanted(
+        'cutInKPa',
+        'cutOutKPa',
+        'gunAirFlowLPerMin',
+        'neededKPa',
+        'triggerOnSeconds',
+        'triggerOffSeconds',
+      ),
       runMinutes: moreThanZero('runMinutes'),
     })
     .superRefine(({ cutInKPa, cutOutKPa }, ctx) => {
       if (cutOutKPa <= cutInKPa)
-        ctx.addIssue(contradiction(['cutOutKPa'], `cutOutKPa ${cutOutKPa} is not over cutInKPa ${cutInKPa}`));
+        ctx.addIssue(
+          contradiction(['cutOutKPa'], `cutOutKPa ${cutOutKPa} is not over cutInKPa ${cutInKPa}`),
+        );
     }),
   answer: z.strictObject({
     sustains: z.boolean(),

@@ -2,9 +2,23 @@ import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { z } from 'zod';
 import { atBench, type BenchAnswer, type BenchInput } from '../diagnosis/bench.ts';
-import { checkText, nextCoatAdvice, nextJobChanges, nowAdvice, repairText } from '../diagnosis/advise.ts';
+import {
+  checkText,
+  nextCoatAdvice,
+  nextJobChanges,
+  nowAdvice,
+  repairText,
+} from '../diagnosis/advise.ts';
 import { DiagnoseAnswer, diagnoseShape } from '../shapes/diagnosis.ts';
-import { answerLabel, causeName, causeTermText, faultName, LAYER_WORDS, questionWords, termText } from '../words/faultWords.ts';
+import {
+  answerLabel,
+  causeName,
+  causeTermText,
+  faultName,
+  LAYER_WORDS,
+  questionWords,
+  termText,
+} from '../words/faultWords.ts';
 import { worded } from '../words/worded.ts';
 import { defineCalculation } from './define.ts';
 
@@ -13,7 +27,11 @@ const MOST_QUESTIONS = 6;
 
 /** Ids become names, readings become sentences; the figures stay core's. */
 function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
-  const fault = ({ id, probability }: { id: string; probability: number }) => ({ id, name: faultName(id), probability });
+  const fault = ({ id, probability }: { id: string; probability: number }) => ({
+    id,
+    name: faultName(id),
+    probability,
+  });
   // Lines of safety stand once an answer.
   const told = new Set<string>();
   const nextCoat = nextCoatAdvice(diagnosis, told);
@@ -39,7 +57,10 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
     })),
     cleared: diagnosis.cleared.map(({ id, terms, answers }) => ({
       id,
-      why: [...terms.filter(({ logRatio }) => logRatio < 0).map(termText), ...answers.map(causeTermText)].join('; '),
+      why: [
+        ...terms.filter(({ logRatio }) => logRatio < 0).map(termText),
+        ...answers.map(causeTermText),
+      ].join('; '),
     })),
     ...(questions[0] ? { nextQuestion: questions[0] } : {}),
     nextQuestions: questions,
@@ -47,7 +68,9 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
     nextCoat,
     nextJob: nextJobChanges(diagnosis),
     ...(mended ? { repair: mended } : {}),
-    verdicts: verdicts.map((verdict) => verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : '')),
+    verdicts: verdicts.map((verdict) =>
+      verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : ''),
+    ),
     reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis)),
   };
 }
@@ -57,9 +80,18 @@ function verdictNamed(verdict: Verdict, check: string): Verdict {
   const { params } = verdict;
   if (verdict.code === 'not-decided') return { ...verdict, params: { check } };
   if (verdict.code === 'two-at-once' || verdict.code === 'either-of-two')
-    return { ...verdict, params: { first: faultName(String(params!['first'])), second: faultName(String(params!['second'])) } };
+    return {
+      ...verdict,
+      params: {
+        first: faultName(String(params!['first'])),
+        second: faultName(String(params!['second'])),
+      },
+    };
   if (verdict.code === 'polish-will-not-cure')
-    return { ...verdict, params: { layer: LAYER_WORDS[String(params!['layer']) as keyof typeof LAYER_WORDS] } };
+    return {
+      ...verdict,
+      params: { layer: LAYER_WORDS[String(params!['layer']) as keyof typeof LAYER_WORDS] },
+    };
   return verdict;
 }
 
@@ -79,7 +111,10 @@ function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
   if (params['cause'] === undefined) return reason;
   const cause = [...causes, ...cleared].find(({ id }) => id === params['cause']);
   const term = cause?.terms.find(({ reading }) => reading === params['reading']);
-  return { ...reason, params: { reading: term ? termText(term) : text('reading'), cause: causeName(text('cause')) } };
+  return {
+    ...reason,
+    params: { reading: term ? termText(term) : text('reading'), cause: causeName(text('cause')) },
+  };
 }
 
 export const diagnose = defineCalculation('diagnose', {

@@ -15,7 +15,13 @@ export const RegionRules = z.strictObject({
 /** What the painter answers; the rest of the gate's input is known from the ticket. */
 export const gateAnswersShape = {
   regionRules: RegionRules.optional(),
-  protection: z.strictObject({ breathing: Breathing, skin: z.boolean().optional(), eyes: z.boolean().optional() }).optional(),
+  protection: z
+    .strictObject({
+      breathing: Breathing,
+      skin: z.boolean().optional(),
+      eyes: z.boolean().optional(),
+    })
+    .optional(),
   breathingAirChecked: z.boolean().optional(),
   extraction: Extraction.optional(),
   ignition: listOf(text()).optional(),
@@ -34,6 +40,11 @@ export const gate = defineCalculation('gate', {
     step: GateStep,
     ...optional('minutesSinceSpray'),
   }),
-  answer: z.strictObject({ passed: z.boolean(), asks: z.array(Ask), alternatives: z.array(Advice), ...verdictsShape }),
+  answer: z.strictObject({
+    passed: z.boolean(),
+    asks: z.array(Ask),
+    alternatives: z.array(Advice),
+    ...verdictsShape,
+  }),
   compute: gateOf,
 });

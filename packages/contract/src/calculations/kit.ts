@@ -9,14 +9,22 @@ import { defineCalculation } from './define.ts';
 export const kit = defineCalculation('kit', {
   input: z
     .strictObject({
-      packs: listOf(z.strictObject({ name: name(), ml: moreThanZero('ml'), ...optional('price') }), 1),
+      packs: listOf(
+        z.strictObject({ name: name(), ml: moreThanZero('ml'), ...optional('price') }),
+        1,
+      ),
       recipe: Recipe,
     })
     .superRefine(({ packs, recipe }, ctx) => {
       const names = namesOf(recipe);
       packs.forEach((pack, i) => {
         if (!names.includes(pack.name))
-          ctx.addIssue(notInRecipe(['packs', i, 'name'], `${pack.name} is not in the recipe; it has ${names.join(', ')}`));
+          ctx.addIssue(
+            notInRecipe(
+              ['packs', i, 'name'],
+              `${pack.name} is not in the recipe; it has ${names.join(', ')}`,
+            ),
+          );
       });
     }),
   answer: z.strictObject({

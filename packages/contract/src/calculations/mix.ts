@@ -2,8 +2,25 @@ import { Chemistry, MaterialClass } from '../shapes/trade.ts';
 import { mixOf } from '@orthochrom/core/mix/mix.ts';
 import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
-import { contradiction, exactlyOneOf, listOf, moreThanZero, name, notInRecipe, optional } from '../quantity/fields.ts';
-import { Batch, Component, Cup, Densities, MixSheet, PotLife, Recipe, VocByName } from '../shapes/mixing.ts';
+import {
+  contradiction,
+  exactlyOneOf,
+  listOf,
+  moreThanZero,
+  name,
+  notInRecipe,
+  optional,
+} from '../quantity/fields.ts';
+import {
+  Batch,
+  Component,
+  Cup,
+  Densities,
+  MixSheet,
+  PotLife,
+  Recipe,
+  VocByName,
+} from '../shapes/mixing.ts';
 import { Advice, explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
@@ -34,7 +51,9 @@ export const mix = defineCalculation('mix', {
       tins.forEach((tin, i) => {
         const path = Array.isArray(have) ? ['have', i, 'name'] : ['have', 'name'];
         if (!names.includes(tin.name))
-          ctx.addIssue(notInRecipe(path, `${tin.name} is not in the recipe; it has ${names.join(', ')}`));
+          ctx.addIssue(
+            notInRecipe(path, `${tin.name} is not in the recipe; it has ${names.join(', ')}`),
+          );
         else if (tins.findIndex((other) => other.name === tin.name) !== i)
           ctx.addIssue(contradiction(path, `${tin.name} stands there twice`));
       });

@@ -25,9 +25,16 @@ export const overlap = defineCalculation('overlap', {
     .superRefine(exactlyOneOf('overlapPercent', 'stepMm', 'overlapMm'))
     .superRefine(({ fanWidthMm, stepMm, overlapMm }, ctx) => {
       if (stepMm !== undefined && stepMm > fanWidthMm)
-        ctx.addIssue(contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`));
+        ctx.addIssue(
+          contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`),
+        );
       if (overlapMm !== undefined && overlapMm >= fanWidthMm)
-        ctx.addIssue(contradiction(['overlapMm'], `overlapMm ${overlapMm} leaves no step on a fan of ${fanWidthMm} mm`));
+        ctx.addIssue(
+          contradiction(
+            ['overlapMm'],
+            `overlapMm ${overlapMm} leaves no step on a fan of ${fanWidthMm} mm`,
+          ),
+        );
     }),
   answer: z.strictObject({
     overlapPercent: z.number(),

@@ -35,7 +35,12 @@ export const pressure = defineCalculation('pressure', {
         if (given === undefined) continue;
         const kPa = convert(given, input.unit, 'kPa');
         if (!(kPa >= from && kPa <= to))
-          ctx.addIssue(outOfRange([field], `${field} is ${given} ${input.unit}; ${from} to ${to} kPa is possible`));
+          ctx.addIssue(
+            outOfRange(
+              [field],
+              `${field} is ${given} ${input.unit}; ${from} to ${to} kPa is possible`,
+            ),
+          );
       }
       if (input.flowing === 'yes' && input.restValue !== undefined && input.restValue < input.value)
         ctx.addIssue(
@@ -44,7 +49,9 @@ export const pressure = defineCalculation('pressure', {
             `restValue ${input.restValue} lies under the flowing ${input.value}; it falls when the trigger is pulled`,
           ),
         );
-      beyondTravel(input.gun, { fanTurnsOut: input.fanTurnsOut }, (knob) => [knob]).forEach((issue) => ctx.addIssue(issue));
+      beyondTravel(input.gun, { fanTurnsOut: input.fanTurnsOut }, (knob) => [knob]).forEach(
+        (issue) => ctx.addIssue(issue),
+      );
     }),
   answer: z.strictObject({
     inletKPa: Spread.optional(),

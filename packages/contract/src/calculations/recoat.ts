@@ -40,7 +40,11 @@ export const recoat = defineCalculation('recoat', {
     sheetMinutes: z.number(),
     floorMinutes: z.number(),
     latestMinutes: z.number().optional(),
-    test: z.strictObject({ what: z.enum(READY_TESTS), where: z.array(z.string()), text: z.string() }),
+    test: z.strictObject({
+      what: z.enum(READY_TESTS),
+      where: z.array(z.string()),
+      text: z.string(),
+    }),
     ...explained,
   }),
   compute: recoatOf,

@@ -1,9 +1,27 @@
-import { AirMovement, Basis, Carrier, Finish, JobSize, MaterialClass, StageName, Substrate, Surface } from '../shapes/trade.ts';
+import {
+  AirMovement,
+  Basis,
+  Carrier,
+  Finish,
+  JobSize,
+  MaterialClass,
+  StageName,
+  Substrate,
+  Surface,
+} from '../shapes/trade.ts';
 import { FINISH_AIMS } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { reducerWithRisks } from '@orthochrom/core/coat/gradeRisks.ts';
 import { reducerOf } from '@orthochrom/core/reducer/reducer.ts';
 import { z } from 'zod';
-import { contradiction, listOf, name, needsField, notInRecipe, optional, wanted } from '../quantity/fields.ts';
+import {
+  contradiction,
+  listOf,
+  name,
+  needsField,
+  notInRecipe,
+  optional,
+  wanted,
+} from '../quantity/fields.ts';
 import { Limits } from '../shapes/climate.ts';
 import { AdjusterPoint, BlendPart, Grade, Reduction } from '../shapes/mixing.ts';
 import { Risks } from '../shapes/risks.ts';
@@ -34,13 +52,19 @@ export const reducer = defineCalculation('reducer', {
       preference: z.enum(FINISH_AIMS).optional(),
       limits: Limits.optional(),
       wanted: z
-        .strictObject({ parts: listOf(BlendPart), ...optional('reductionPercent'), hardener: name().optional() })
+        .strictObject({
+          parts: listOf(BlendPart),
+          ...optional('reductionPercent'),
+          hardener: name().optional(),
+        })
         .optional(),
       risks: z.boolean().optional(),
     })
     .superRefine(({ carrier, grades, hardeners, wanted: pick, now }, ctx) => {
       if (carrier === 'solvent' && !grades)
-        ctx.addIssue(needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'));
+        ctx.addIssue(
+          needsField(['grades'], 'grades are needed with solvent: which reducers are at hand?'),
+        );
       for (const [field, list] of Object.entries({ grades, hardeners }))
         list?.forEach((grade, i) => {
           if (list.findIndex((other) => other.name === grade.name) !== i)
@@ -48,7 +72,9 @@ export const reducer = defineCalculation('reducer', {
         });
       now?.forEach((part, i) => {
         if (grades && !grades.some((grade) => grade.name === part.name))
-          ctx.addIssue(notInRecipe(['now', i, 'name'], `${part.name} is not among the grades at hand`));
+          ctx.addIssue(
+            notInRecipe(['now', i, 'name'], `${part.name} is not among the grades at hand`),
+          );
       });
       for (const [path, parts] of [
         [['now'], now],
@@ -56,7 +82,9 @@ export const reducer = defineCalculation('reducer', {
       ] as const) {
         const sum = parts?.reduce((total, { fraction }) => total + fraction, 0) ?? 1;
         if (parts && parts.length > 0 && Math.abs(sum - 1) > 0.005)
-          ctx.addIssue(contradiction([...path], `the fractions add up to ${sum.toFixed(2)}; they must make 1`));
+          ctx.addIssue(
+            contradiction([...path], `the fractions add up to ${sum.toFixed(2)}; they must make 1`),
+          );
       }
     }),
   answer: z.strictObject({

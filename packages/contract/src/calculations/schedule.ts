@@ -53,8 +53,16 @@ export const schedule = defineCalculation('schedule', {
         readyTest: z.string().optional(),
       }),
     ),
-    potLifeEnds: z.array(z.strictObject({ stage: z.string(), mix: z.number(), minute: z.number() })),
-    recoatWindows: z.array(z.strictObject({ stage: z.string(), opensMinute: z.number(), closesMinute: z.number().optional() })),
+    potLifeEnds: z.array(
+      z.strictObject({ stage: z.string(), mix: z.number(), minute: z.number() }),
+    ),
+    recoatWindows: z.array(
+      z.strictObject({
+        stage: z.string(),
+        opensMinute: z.number(),
+        closesMinute: z.number().optional(),
+      }),
+    ),
     mixes: z.array(
       z.strictObject({
         stage: z.string(),

@@ -1,7 +1,17 @@
 import { Grade, Recipe } from '../shapes/mixing.ts';
 import { SheetTimes, StepsSlower } from '../shapes/film.ts';
 import { Climate } from '../shapes/climate.ts';
-import { Carrier, Chemistry, Finish, MaterialClass, PartKind, Place, Speed, StageName, Wetness } from '../shapes/trade.ts';
+import {
+  Carrier,
+  Chemistry,
+  Finish,
+  MaterialClass,
+  PartKind,
+  Place,
+  Speed,
+  StageName,
+  Wetness,
+} from '../shapes/trade.ts';
 import { setupWithRisks, type SetupWithRisks } from '@orthochrom/core/coat/setupWithRisks.ts';
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
@@ -20,12 +30,22 @@ const inWords = ({ plans, own, verdicts, ...answer }: SetupWithRisks) => ({
   verdicts: verdicts.map((verdict) =>
     verdict.code === 'risk-high' ? { ...verdict, params: riskText(verdict.params) } : verdict,
   ),
-  ...(plans ? { plans: plans.map(({ trade, ...plan }) => ({ ...plan, trades: tradeText(trade) })) } : {}),
+  ...(plans
+    ? { plans: plans.map(({ trade, ...plan }) => ({ ...plan, trades: tradeText(trade) })) }
+    : {}),
 });
 
 /** The painter's own, to be judged beside ours. */
 const OwnSettings = z.strictObject(
-  optional('nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'),
+  optional(
+    'nozzleMm',
+    'inletKPa',
+    'fluidTurnsOut',
+    'fanTurnsOut',
+    'distanceMm',
+    'overlapPercent',
+    'wetFilmUm',
+  ),
 );
 const knobs = {
   nozzleMm: z.number(),
@@ -92,17 +112,30 @@ export const setup = defineCalculation('setup', {
       reducer: StepsSlower.optional(),
       plans: z.boolean().optional(),
       knobsNow: z
-        .strictObject({ ...wanted('fanTurnsOut', 'fluidTurnsOut'), part: PartKind.optional(), mist: z.boolean().optional() })
+        .strictObject({
+          ...wanted('fanTurnsOut', 'fluidTurnsOut'),
+          part: PartKind.optional(),
+          mist: z.boolean().optional(),
+        })
         .optional(),
     })
     .superRefine(({ gun, knobsNow, own, climate, ...told }, ctx) => {
       for (const field of ['airTemperatureC', 'materialTemperatureC'] as const) {
         const [here, there] = [told[field], climate?.[field]];
         if (here !== undefined && there !== undefined && here !== there)
-          ctx.addIssue(contradiction([field], `${here} °C here and ${there} °C in climate: leave one of them out`));
+          ctx.addIssue(
+            contradiction(
+              [field],
+              `${here} °C here and ${there} °C in climate: leave one of them out`,
+            ),
+          );
       }
-      if (own) beyondTravel(gun, own, (knob) => ['own', knob]).forEach((issue) => ctx.addIssue(issue));
-      if (knobsNow) beyondTravel(gun, knobsNow, (knob) => ['knobsNow', knob]).forEach((issue) => ctx.addIssue(issue));
+      if (own)
+        beyondTravel(gun, own, (knob) => ['own', knob]).forEach((issue) => ctx.addIssue(issue));
+      if (knobsNow)
+        beyondTravel(gun, knobsNow, (knob) => ['knobsNow', knob]).forEach((issue) =>
+          ctx.addIssue(issue),
+        );
     }),
   answer: z.strictObject({
     class: MaterialClass,
@@ -116,7 +149,9 @@ export const setup = defineCalculation('setup', {
     asks: z.array(Ask),
     own: z.strictObject({ ...knobs, ...figures, ...explained }).optional(),
     risks: Risks.optional(),
-    plans: z.array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks })).optional(),
+    plans: z
+      .array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks }))
+      .optional(),
     better: z.number().optional(),
     ...explained,
   }),

@@ -2,7 +2,14 @@ import { Carrier, Finish, MaterialClass, Place, StageName } from '../shapes/trad
 import { tuneOf, type TuneAnswer } from '@orthochrom/core/gun/tune.ts';
 import { z } from 'zod';
 import { listOf, optional } from '../quantity/fields.ts';
-import { Gun, GunSheet, PatternSymptom, Settings, beyondTravel, Preferences } from '../shapes/gun.ts';
+import {
+  Gun,
+  GunSheet,
+  PatternSymptom,
+  Settings,
+  beyondTravel,
+  Preferences,
+} from '../shapes/gun.ts';
 import { explained } from '../shapes/verdicts.ts';
 import { effectText, GUN_FAULTS, knobWords, tuneWhy } from '../words/tuneWords.ts';
 import { defineCalculation } from './define.ts';
@@ -11,7 +18,9 @@ import { defineCalculation } from './define.ts';
 const inWords = ({ steps, fault, verdicts, reasons, ...answer }: TuneAnswer) => ({
   ...answer,
   reasons: reasons.map((reason) =>
-    reason.code === 'settings-defaulted' ? { ...reason, params: { settings: knobWords(reason.params) } } : reason,
+    reason.code === 'settings-defaulted'
+      ? { ...reason, params: { settings: knobWords(reason.params) } }
+      : reason,
   ),
   steps: steps.map(({ why, effect, ...step }) => ({
     ...step,
@@ -20,7 +29,9 @@ const inWords = ({ steps, fault, verdicts, reasons, ...answer }: TuneAnswer) => 
   })),
   ...(fault ? { fault: { id: fault.id, ...GUN_FAULTS[fault.id] } } : {}),
   verdicts: verdicts.map((verdict) =>
-    verdict.code === 'gun-fault' && fault ? { ...verdict, params: { ...GUN_FAULTS[fault.id] } } : verdict,
+    verdict.code === 'gun-fault' && fault
+      ? { ...verdict, params: { ...GUN_FAULTS[fault.id] } }
+      : verdict,
   ),
 });
 
@@ -40,11 +51,20 @@ export const tune = defineCalculation('tune', {
       ...optional('capLimitKPa'),
     })
     .superRefine(({ settings, gun }, ctx) => {
-      if (gun) beyondTravel(gun, settings, (_, full) => ['gun', full]).forEach((issue) => ctx.addIssue(issue));
+      if (gun)
+        beyondTravel(gun, settings, (_, full) => ['gun', full]).forEach((issue) =>
+          ctx.addIssue(issue),
+        );
     }),
   answer: z.strictObject({
     steps: z.array(
-      z.strictObject({ knob: z.string(), from: z.number(), to: z.number(), why: z.string(), expect: z.string().optional() }),
+      z.strictObject({
+        knob: z.string(),
+        from: z.number(),
+        to: z.number(),
+        why: z.string(),
+        expect: z.string().optional(),
+      }),
     ),
     settings: Settings,
     fault: z.strictObject({ id: z.string(), name: z.string(), check: z.string() }).optional(),

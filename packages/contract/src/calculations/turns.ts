@@ -17,8 +17,18 @@ export const turns = defineCalculation('turns', {
     })
     .superRefine(({ value, fullTurns }, ctx) => {
       if (value > fullTurns)
-        ctx.addIssue(contradiction(['fullTurns'], `fullTurns is ${fullTurns}, yet ${value} turns were counted`));
+        ctx.addIssue(
+          contradiction(
+            ['fullTurns'],
+            `fullTurns is ${fullTurns}, yet ${value} turns were counted`,
+          ),
+        );
     }),
-  answer: z.strictObject({ turnsOut: z.number().optional(), asks: z.array(Ask), start: z.number().optional(), ...verdictsShape }),
+  answer: z.strictObject({
+    turnsOut: z.number().optional(),
+    asks: z.array(Ask),
+    start: z.number().optional(),
+    ...verdictsShape,
+  }),
   compute: turnsOf,
 });

@@ -21,7 +21,9 @@ export const viscosity = defineCalculation('viscosity', {
       if (cup === undefined && (seconds !== undefined || wantedSeconds !== undefined))
         ctx.addIssue(needsField(['cup'], 'cup is needed: seconds through which cup?'));
       if (wantedAtC !== undefined && measuredAtC === undefined)
-        ctx.addIssue(needsField(['measuredAtC'], 'measuredAtC is needed: warmed or cooled from what?'));
+        ctx.addIssue(
+          needsField(['measuredAtC'], 'measuredAtC is needed: warmed or cooled from what?'),
+        );
     }),
   answer: z.strictObject({
     kinematicMm2PerS: z.number(),

@@ -1,7 +1,18 @@
-/** What to do now, on the next coat and on the next job, and how to put it right: the words, each with its caution. */
+/**
+ * What to do now, on the next coat and on the next job, and how to put it right: the words, each
+ * with its caution.
+ */
 import type { CauseFound, Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
-import { causeName, causeWords, faultName, questionWords, stepExpects, stepWords, termText } from '../words/faultWords.ts';
+import {
+  causeName,
+  causeWords,
+  faultName,
+  questionWords,
+  stepExpects,
+  stepWords,
+  termText,
+} from '../words/faultWords.ts';
 
 export type AdviceText = { text: string; code?: string; caution?: string };
 export type JobChange = { setting: string; change: string; why: string };
@@ -20,20 +31,28 @@ const SAFETY = {
 };
 export type Work = keyof typeof SAFETY;
 
-/** The lines of safety that belong to this work and were not told yet in this answer; undefined when all were. */
+/**
+ * The lines of safety that belong to this work and were not told yet in this answer; undefined when
+ * all were.
+ */
 export function cautionFor(work: Work, told: Set<string>): string | undefined {
   const { safety } = theKnowledge().files.safety;
   const fresh = SAFETY[work].filter((id) => !told.has(id));
   fresh.forEach((id) => told.add(id));
-  return fresh.length > 0 ? fresh.map((id) => safety.find((line) => line.id === id)!.text).join(' ') : undefined;
+  return fresh.length > 0
+    ? fresh.map((id) => safety.find((line) => line.id === id)!.text).join(' ')
+    : undefined;
 }
 
 /** What would settle it, as a sentence. */
 export function checkText(check: Check): string {
   if (check === 'testPanel') return 'a test panel: same mix, same gun, clean sanded ground';
-  if (check === 'lookAgain') return 'two answers do not go together: one look again with a torch, do not average them';
+  if (check === 'lookAgain')
+    return 'two answers do not go together: one look again with a torch, do not average them';
   if ('question' in check) return questionWords(check.question).ask;
-  const alike = theKnowledge().files.pairs.lookAlikes.find(({ pair }) => check.pair.every((id) => pair.includes(id)))!;
+  const alike = theKnowledge().files.pairs.lookAlikes.find(({ pair }) =>
+    check.pair.every((id) => pair.includes(id)),
+  )!;
   return alike.check;
 }
 
@@ -48,12 +67,22 @@ export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[]
       ]
     : [];
   if (!diagnosis.decided)
-    return [...hands, { text: 'Do not sand, polish or coat over it until it is known what it is.', code: 'not-decided' }];
+    return [
+      ...hands,
+      {
+        text: 'Do not sand, polish or coat over it until it is known what it is.',
+        code: 'not-decided',
+      },
+    ];
   const texts = [...new Set(diagnosis.changes.map(({ cause }) => causeWords(cause).now))];
   const busy = texts.filter((text) => !IDLE.test(text));
-  const wet = mayBeWet ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text })) : [];
+  const wet = mayBeWet
+    ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text }))
+    : [];
   const told = [...hands, ...wet, ...rulesFor(diagnosis)];
-  return told.length > 0 ? told : [{ text: 'The film is dry: nothing is to be done on it now but the repair.' }];
+  return told.length > 0
+    ? told
+    : [{ text: 'The film is dry: nothing is to be done on it now but the repair.' }];
 }
 
 /** Where the work must wait for somebody else's word. */
@@ -61,7 +90,9 @@ function rulesFor(diagnosis: Diagnosis): AdviceText[] {
   const stops = theKnowledge().files.stops.stops;
   const fault = diagnosis.faults[0]?.id ?? '';
   const fires: Record<string, boolean> = {
-    H02: diagnosis.changes.some(({ cause }) => cause === 'hardener_low' || cause === 'wrong_system'),
+    H02: diagnosis.changes.some(
+      ({ cause }) => cause === 'hardener_low' || cause === 'wrong_system',
+    ),
     H04: fault === 'LIFT' || diagnosis.changes.some(({ cause }) => cause === 'soluble_under'),
     H05: diagnosis.repair?.takesFilm === true && !diagnosis.repair.budget,
     H06: fault === 'CRACK' || fault === 'PEEL',
@@ -78,15 +109,27 @@ const opposite = (a: string, b: string | undefined): boolean =>
 const ONLY_USUAL =
   'No reading and no answer speaks for one cause: these are only the usual ones, likeliest first. Log the times and the film, and ask again.';
 
-/** One change at a time, in order; what to expect of each; the two that make each other worse by their own rule. */
-export function nextCoatAdvice({ changes, causes, decided, overReduced, faults }: Diagnosis, told: Set<string>): AdviceText[] {
+/**
+ * One change at a time, in order; what to expect of each; the two that make each other worse by
+ * their own rule.
+ */
+export function nextCoatAdvice(
+  { changes, causes, decided, overReduced, faults }: Diagnosis,
+  told: Set<string>,
+): AdviceText[] {
   if (changes.length === 0 && overReduced === undefined) return [];
   const ids = changes.map(({ cause }) => cause);
-  const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) => both.every((id) => ids.includes(id)));
-  const isOnlyUsual = changes.length > 0 && !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
+  const pair = theKnowledge().files.pairs.causePairs.find(({ pair: both }) =>
+    both.every((id) => ids.includes(id)),
+  );
+  const isOnlyUsual =
+    changes.length > 0 &&
+    !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
   const inOrder = `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`;
   const order = isOnlyUsual ? [ONLY_USUAL] : changes.length > 1 ? [inOrder] : [];
-  const open = decided ? [] : [`Whether it is ${alike(faults)}, what brings both is the same: change that first.`];
+  const open = decided
+    ? []
+    : [`Whether it is ${alike(faults)}, what brings both is the same: change that first.`];
   const steps = changes.map(({ cause, steps: moves }, i) => {
     const number = changes.length > 1 ? `${i + 1}. ` : '';
     const expects = moves.map(stepExpects).filter(Boolean)[0];
@@ -105,7 +148,10 @@ const alike = (faults: Diagnosis['faults']): string =>
     .map(({ id }) => faultName(id).toLowerCase())
     .join(' or ');
 
-/** Through a mix that thin nothing else can be judged; glass parts the mix from what lies on the panel. */
+/**
+ * Through a mix that thin nothing else can be judged; glass parts the mix from what lies on the
+ * panel.
+ */
 const mixFirst = (times: number): string[] => [
   `The mix first: ${Number(times.toFixed(1))} times the sheet’s reducer was poured. Mix afresh to the sheet and try it on a fresh clean strip.`,
   'Pour the old mix on clean glass: if it crawls or craters there too, it is the mix; if the glass is clean, it lies on the panel.',
@@ -117,7 +163,9 @@ const isSpokenFor = (found: CauseFound | undefined): boolean =>
 export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
   changes.map(({ cause }) => {
     const found = causes.find(({ id }) => id === cause);
-    const loudest = [...(found?.terms ?? [])].filter(({ logRatio }) => logRatio > 0).sort((a, b) => b.logRatio - a.logRatio)[0];
+    const loudest = [...(found?.terms ?? [])]
+      .filter(({ logRatio }) => logRatio > 0)
+      .sort((a, b) => b.logRatio - a.logRatio)[0];
     return {
       setting: causeWords(cause).setting,
       change: causeWords(cause).nextJob,
@@ -125,7 +173,10 @@ export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
     };
   });
 
-export function repairText({ repair, faults }: Diagnosis, told: Set<string>): RepairText | undefined {
+export function repairText(
+  { repair, faults }: Diagnosis,
+  told: Set<string>,
+): RepairText | undefined {
   if (!repair) return undefined;
   const { files } = theKnowledge();
   const { rung, budget, mustHarden, takesFilm } = repair;
@@ -141,18 +192,29 @@ export function repairText({ repair, faults }: Diagnosis, told: Set<string>): Re
     ...(takesFilm && rung.ladder !== 'SPOT_TEST' ? [spot] : []),
     { step: rung.do, condition: 'start on this rung and climb only as far as needed' },
     ...steps,
-    ...(cuts ? [{ step: `Edges and creases: ${files.repairs.edgeRule}`, condition: 'wherever a machine comes near them' }] : []),
+    ...(cuts
+      ? [
+          {
+            step: `Edges and creases: ${files.repairs.edgeRule}`,
+            condition: 'wherever a machine comes near them',
+          },
+        ]
+      : []),
   ];
   return {
     ladder: withCautions(ladder, { verdict: rung.verdict, fault: faults[0]?.id, mustHarden }, told),
-    ...(budget ? { removalBudgetUm: { value: budget.valueUm, low: budget.lowUm, high: budget.highUm } } : {}),
+    ...(budget
+      ? { removalBudgetUm: { value: budget.valueUm, low: budget.lowUm, high: budget.highUm } }
+      : {}),
     verdict: rung.verdict,
   };
 }
 
 type Bitten = { verdict: RepairText['verdict']; fault: string | undefined; mustHarden: boolean };
 
-/** Each caution once, at the step where it bites: the first grit, the stripping, the gun, the heat. */
+/**
+ * Each caution once, at the step where it bites: the first grit, the stripping, the gun, the heat.
+ */
 function withCautions(
   ladder: RepairText['ladder'],
   { verdict, fault, mustHarden }: Bitten,
@@ -164,10 +226,17 @@ function withCautions(
     ['strip', verdict === 'strip' ? ladder.findIndex(({ step }) => /^Strip/.test(step)) : -1],
     ['sand', ladder.findIndex(({ grit }) => grit !== undefined)],
     ['clean', fault === 'FISHEYE' ? ladder.findIndex(({ step }) => /[Cc]lean/.test(step)) : -1],
-    ['spray', isSprayed ? ladder.findLastIndex(({ step }) => /\b(coat|clear|base|prime|seal|system)/i.test(step)) : -1],
+    [
+      'spray',
+      isSprayed
+        ? ladder.findLastIndex(({ step }) => /\b(coat|clear|base|prime|seal|system)/i.test(step))
+        : -1,
+    ],
   ];
   return ladder.map((step, i) => {
-    const cautions = bites.filter(([, at]) => at === i).flatMap(([work]) => cautionFor(work, told) ?? []);
+    const cautions = bites
+      .filter(([, at]) => at === i)
+      .flatMap(([work]) => cautionFor(work, told) ?? []);
     return cautions.length > 0 ? { ...step, caution: cautions.join(' ') } : step;
   });
 }

@@ -1,4 +1,7 @@
-/** The diagnosis as the bench shows it: core's judgement over the readings, given or derived, that may be relied on. */
+/**
+ * The diagnosis as the bench shows it: core's judgement over the readings, given or derived, that
+ * may be relied on.
+ */
 import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
 import { diagnoseAskingOn } from '@orthochrom/core/diagnosis/askOn.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
@@ -25,7 +28,12 @@ export type BenchInput = {
     | undefined;
   film?: 'wet' | 'dry' | undefined;
 };
-export type BenchAnswer = { diagnosis: Diagnosis; log: Record<string, ReadingValue>; verdicts: Verdict[]; mayBeWet: boolean };
+export type BenchAnswer = {
+  diagnosis: Diagnosis;
+  log: Record<string, ReadingValue>;
+  verdicts: Verdict[];
+  mayBeWet: boolean;
+};
 
 /** Texture in a lower layer is one fact under two readings: the layer, and whether any was seen. */
 function withTexture(readings: Record<string, ReadingValue>): Record<string, ReadingValue> {
@@ -33,8 +41,16 @@ function withTexture(readings: Record<string, ReadingValue>): Record<string, Rea
   return layer === undefined ? readings : { ...readings, texture_seen_below: layer !== 'none' };
 }
 
-/** A reading given beats one derived from plan and record; one not trusted is left out of the log altogether. */
-export function atBench({ observations, layerSuspected, conditions = {}, film }: BenchInput): BenchAnswer {
+/**
+ * A reading given beats one derived from plan and record; one not trusted is left out of the log
+ * altogether.
+ */
+export function atBench({
+  observations,
+  layerSuspected,
+  conditions = {},
+  film,
+}: BenchInput): BenchAnswer {
   const { knowledge } = theKnowledge();
   const { readings = {}, trust = {}, planned, done } = conditions;
   const derived = readingsOf(planned, done);
@@ -48,7 +64,11 @@ export function atBench({ observations, layerSuspected, conditions = {}, film }:
   return {
     diagnosis,
     log,
-    verdicts: [...derived.verdicts, ...(leftOut && isNew ? [caution('gauge-not-trusted')] : []), ...diagnosis.verdicts],
+    verdicts: [
+      ...derived.verdicts,
+      ...(leftOut && isNew ? [caution('gauge-not-trusted')] : []),
+      ...diagnosis.verdicts,
+    ],
     mayBeWet: filmStateOf(tables, observations, film) !== 'dry',
   };
 }
@@ -62,7 +82,10 @@ export function influencesOn(
   const { knowledge } = theKnowledge();
   const logPriorsWith = (some: Log) =>
     logPriorsOf(knowledge, linksOf(knowledge, beliefsOf(knowledge, some), seenIn), some, seenIn);
-  const posterior = posteriorOf(logPriorsWith(log), answerEvidence(tablesOf(knowledge), observations));
+  const posterior = posteriorOf(
+    logPriorsWith(log),
+    answerEvidence(tablesOf(knowledge), observations),
+  );
   const fault = knowledge.faults.findIndex(({ id }) => id === faultId);
   return readingInfluences(log, posterior, fault, logPriorsWith)
     .filter(({ logRatio }) => Math.abs(logRatio) >= WORTH_SHOWING)

@@ -1,4 +1,7 @@
-/** A coat's own readings, filled from its ticket: what was planned against what was done, in the air of its own minutes. */
+/**
+ * A coat's own readings, filled from its ticket: what was planned against what was done, in the air
+ * of its own minutes.
+ */
 import type { Trust } from '@orthochrom/core/trade/vocabulary.ts';
 import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
@@ -7,7 +10,13 @@ import type { AnswerOf } from '../registry.ts';
 import type { CoatAirPoint } from '../shop/air.ts';
 import type { LoggedReading } from '../shop/finding.ts';
 import type { Painter, Room, StoredGun } from '../shop/setup.ts';
-import { settingNames, type Coat, type Mix, type StagePlan, type TicketWhole } from '../shop/ticket.ts';
+import {
+  settingNames,
+  type Coat,
+  type Mix,
+  type StagePlan,
+  type TicketWhole,
+} from '../shop/ticket.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 import { gradeSteps } from './gradeSteps.ts';
 import { layerReadings } from './layerReadings.ts';
@@ -32,23 +41,38 @@ export function ticketReadings(evidence: TicketEvidence): Logged {
   const stage = whole.ticket.stages.find(({ id }) => id === coat.stageId)!;
   const sheet = whole.sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
   const mix = whole.mixes.find(({ id }) => id === coat.mixId);
-  const recipe = sheet?.recipes?.find(({ name }) => name === stage.recipeName) ?? sheet?.recipes?.[0];
+  const recipe =
+    sheet?.recipes?.find(({ name }) => name === stage.recipeName) ?? sheet?.recipes?.[0];
   const { planned, done } = recordsOf(evidence, mix, recipe);
   const derived = readingsOf(planned, done).readings;
   const trust = pressureTrust(evidence);
   const log: Logged = {};
-  const put = (id: string, value: ReadingValue | undefined, from: string, relied: Trust = 'good') => {
+  const put = (
+    id: string,
+    value: ReadingValue | undefined,
+    from: string,
+    relied: Trust = 'good',
+  ) => {
     if (value !== undefined) log[id] = { value, trust: relied, from };
   };
   for (const [id, value] of Object.entries(derived))
-    put(id, value, FROM[id] ?? 'planned against done', id === 'p_dev' || id === 'gauge_at_wall' ? trust : 'good');
-  for (const [id, { value, from }] of Object.entries(airReadings(evidence, sheet))) put(id, value, from);
+    put(
+      id,
+      value,
+      FROM[id] ?? 'planned against done',
+      id === 'p_dev' || id === 'gauge_at_wall' ? trust : 'good',
+    );
+  for (const [id, { value, from }] of Object.entries(airReadings(evidence, sheet)))
+    put(id, value, from);
   const { lowestInletKPa: low, highestInletKPa: high } = coat;
-  if (low !== undefined && high !== undefined) put('p_swing', psi(high - low), swingText(coat), trust);
+  if (low !== undefined && high !== undefined)
+    put('p_swing', psi(high - low), swingText(coat), trust);
   for (const [id, value] of Object.entries(gradeSteps(coat, evidence.air)))
     put(id, value, 'grade taken, against the one for the air it was sprayed in');
-  for (const [id, value] of Object.entries(againstSheet(coat, stage, recipe))) put(id, value, 'held against the sheet');
-  for (const [id, value] of Object.entries(layerReadings(whole, stage, sheet))) put(id, value, 'the layers of this ticket');
+  for (const [id, value] of Object.entries(againstSheet(coat, stage, recipe)))
+    put(id, value, 'held against the sheet');
+  for (const [id, value] of Object.entries(layerReadings(whole, stage, sheet)))
+    put(id, value, 'the layers of this ticket');
   return log;
 }
 
@@ -85,12 +109,23 @@ function recordsOf(
   const waits = waitsOf(whole, coat.stageId);
   const cup = recipe?.viscosity;
   const { inletKPa: _, ...knobs } = settings(chosen);
-  const pressure = pressureOf(evidence, knobs.capKPa === undefined ? chosen('inletKPa') : undefined);
+  const pressure = pressureOf(
+    evidence,
+    knobs.capKPa === undefined ? chosen('inletKPa') : undefined,
+  );
   return {
     planned: {
       ...(setup ? { settings: settings((name) => setup[name]), wetFilmUm: setup.wetFilmUm } : {}),
       ...(mix ? { recipe: mix.recipe } : {}),
-      ...(cup ? { viscosity: { cup: cup.cup, seconds: (cup.seconds[0] + cup.seconds[1]) / 2, atC: cup.atC } } : {}),
+      ...(cup
+        ? {
+            viscosity: {
+              cup: cup.cup,
+              seconds: (cup.seconds[0] + cup.seconds[1]) / 2,
+              atC: cup.atC,
+            },
+          }
+        : {}),
       flashMinutes: waits.map(({ plannedMinutes }) => plannedMinutes),
     },
     done: {
@@ -98,7 +133,13 @@ function recordsOf(
       ...(pressure ? { pressure } : {}),
       ...(mix ? { ...pouredRecipe(mix) } : {}),
       ...(mix?.flowCup
-        ? { viscosity: { cup: mix.flowCup.cup, seconds: mix.flowCup.seconds, atC: mix.flowCup.measuredAtC } }
+        ? {
+            viscosity: {
+              cup: mix.flowCup.cup,
+              seconds: mix.flowCup.seconds,
+              atC: mix.flowCup.measuredAtC,
+            },
+          }
         : {}),
       ...(comb && comb.source !== 'confirmed' ? { wetFilmUm: comb.value } : {}),
       flashMinutes: waits.map(({ minutes }) => minutes),
@@ -108,10 +149,14 @@ function recordsOf(
 }
 
 /** The gauge's own record first, then what the painter wrote down, then nothing. */
-function pressureOf({ coat, painter }: TicketEvidence, writtenKPa: number | undefined): CoatRecord['pressure'] {
+function pressureOf(
+  { coat, painter }: TicketEvidence,
+  writtenKPa: number | undefined,
+): CoatRecord['pressure'] {
   const { lowestInletKPa: low, highestInletKPa: high } = coat;
   const at = painter.way.gauge === 'atWall' ? ('wall' as const) : ('inlet' as const);
-  if (low !== undefined && high !== undefined) return { value: (low + high) / 2, unit: 'kPa', at: 'inlet', flowing: 'yes' };
+  if (low !== undefined && high !== undefined)
+    return { value: (low + high) / 2, unit: 'kPa', at: 'inlet', flowing: 'yes' };
   if (writtenKPa === undefined || painter.way.gauge === 'byEar') return undefined;
   return { value: writtenKPa, unit: 'kPa', at, flowing: 'yes' };
 }
@@ -121,32 +166,55 @@ function pressureTrust({ coat, gun, painter }: TicketEvidence): Trust {
   return gun?.gaugeTrust ?? 'good';
 }
 
-/** Parts as they were poured, under the roles of the recipe; only where all was poured by volume. */
+/**
+ * Parts as they were poured, under the roles of the recipe; only where all was poured by volume.
+ */
 function pouredRecipe({ poured, recipe }: Mix): Pick<CoatRecord, 'recipe'> {
   const parts = poured.flatMap((part) => {
-    const role = [...recipe.parts, ...(recipe.additions ?? [])].find(({ name }) => name === part.name)?.role;
-    return 'ml' in part && part.ml > 0 ? [{ name: part.name, parts: part.ml, ...(role ? { role } : {}) }] : [];
+    const role = [...recipe.parts, ...(recipe.additions ?? [])].find(
+      ({ name }) => name === part.name,
+    )?.role;
+    return 'ml' in part && part.ml > 0
+      ? [{ name: part.name, parts: part.ml, ...(role ? { role } : {}) }]
+      : [];
   });
   return parts.length === poured.length && parts.length > 0 ? { recipe: { parts } } : {};
 }
 
-function potAge({ endedAt }: Coat, mix: Mix | undefined): Pick<CoatRecord, 'mixAgeMinutes' | 'potLife'> {
+function potAge(
+  { endedAt }: Coat,
+  mix: Mix | undefined,
+): Pick<CoatRecord, 'mixAgeMinutes' | 'potLife'> {
   if (!endedAt || !mix?.potLifeEndsAt) return {};
   const from = Date.parse(mix.mixedAt);
   return {
     mixAgeMinutes: Math.max(0, (Date.parse(endedAt) - from) / MINUTE_MS),
-    potLife: { minutes: (Date.parse(mix.potLifeEndsAt) - from) / MINUTE_MS, atC: mix.materialC ?? 20 },
+    potLife: {
+      minutes: (Date.parse(mix.potLifeEndsAt) - from) / MINUTE_MS,
+      atC: mix.materialC ?? 20,
+    },
   };
 }
 
 /** Minutes from one coat's end to the next one's start, and what was planned for them. */
-export function waitsOf({ coats }: TicketWhole, stageId: string): { minutes: number; plannedMinutes: number }[] {
-  const sprayed = coats.filter((coat) => coat.stageId === stageId && coat.endedAt).sort((a, b) => a.ordinal - b.ordinal);
+export function waitsOf(
+  { coats }: TicketWhole,
+  stageId: string,
+): { minutes: number; plannedMinutes: number }[] {
+  const sprayed = coats
+    .filter((coat) => coat.stageId === stageId && coat.endedAt)
+    .sort((a, b) => a.ordinal - b.ordinal);
   return sprayed.slice(1).flatMap((coat, i) => {
     const before = sprayed[i]!;
-    const planned = (before.planned?.answers['recoat'] as AnswerOf<'recoat'> | undefined)?.earliestMinutes.value;
+    const planned = (before.planned?.answers['recoat'] as AnswerOf<'recoat'> | undefined)
+      ?.earliestMinutes.value;
     if (!coat.startedAt || !planned) return [];
-    return [{ minutes: (Date.parse(coat.startedAt) - Date.parse(before.endedAt!)) / MINUTE_MS, plannedMinutes: planned }];
+    return [
+      {
+        minutes: (Date.parse(coat.startedAt) - Date.parse(before.endedAt!)) / MINUTE_MS,
+        plannedMinutes: planned,
+      },
+    ];
   });
 }
 
@@ -170,10 +238,15 @@ function airReadings(
               at: '',
               airC: planned.airTemperatureC,
               rhPercent: planned.relativeHumidityPercent ?? 50,
-              ...(planned.panelTemperatureC === undefined ? {} : { panelC: planned.panelTemperatureC }),
+              ...(planned.panelTemperatureC === undefined
+                ? {}
+                : { panelC: planned.panelTemperatureC }),
             },
           ];
-  const from = air.length > 0 ? `the air at ${air.length} taps of this coat` : 'the air when the plan was taken';
+  const from =
+    air.length > 0
+      ? `the air at ${air.length} taps of this coat`
+      : 'the air when the plan was taken';
   const limits = { minC: sheet?.limits?.minPanelC, maxC: sheet?.limits?.maxPanelC };
   const each = points.map((point) => {
     const { readings } = readingsOf(
@@ -192,21 +265,27 @@ function airReadings(
       point.panelC === undefined || limits.minC === undefined || limits.maxC === undefined
         ? (readings['t_panel_dev'] as number | undefined)
         : Math.max(0, point.panelC - limits.maxC) + Math.min(0, point.panelC - limits.minC);
-    return { ...readings, ...(own === undefined ? {} : { t_panel_dev: own }) } as Record<string, number | boolean>;
+    return { ...readings, ...(own === undefined ? {} : { t_panel_dev: own }) } as Record<
+      string,
+      number | boolean
+    >;
   });
   const material = air.flatMap(({ materialC }) => (materialC === undefined ? [] : [materialC]));
-  const values = (id: string) => each.flatMap((reading) => (typeof reading[id] === 'number' ? [reading[id]] : []));
+  const values = (id: string) =>
+    each.flatMap((reading) => (typeof reading[id] === 'number' ? [reading[id]] : []));
   const out: Record<string, { value: number | boolean; from: string }> = {};
   const put = (id: string, list: number[], pick: (list: number[]) => number, source = from) => {
     if (list.length > 0) out[id] = { value: pick(list), from: source };
   };
-  const farthest = (list: number[]) => list.reduce((far, value) => (Math.abs(value) > Math.abs(far) ? value : far), 0);
+  const farthest = (list: number[]) =>
+    list.reduce((far, value) => (Math.abs(value) > Math.abs(far) ? value : far), 0);
   put('t_panel_dev', values('t_panel_dev'), farthest);
   put('rh', values('rh'), (list) => Math.max(...list));
   put('dew_margin', values('dew_margin'), (list) => Math.min(...list));
   put('t_mat', material, (list) => Math.min(...list));
   put('airflow', values('airflow'), (list) => Math.min(...list), 'how the air moves in this room');
-  if (each[0]?.['draught'] !== undefined) out['draught'] = { value: each[0]['draught'], from: 'how the air moves in this room' };
+  if (each[0]?.['draught'] !== undefined)
+    out['draught'] = { value: each[0]['draught'], from: 'how the air moves in this room' };
   return out;
 }
 
@@ -224,7 +303,11 @@ function swingText({ panelsSprayed }: Coat): string {
 const outside = (value: number, [low, high]: readonly [number, number]): number =>
   Math.max(0, value - high) + Math.min(0, value - low);
 
-function againstSheet(coat: Coat, stage: StagePlan, recipe: SheetRecipe | undefined): Record<string, number | undefined> {
+function againstSheet(
+  coat: Coat,
+  stage: StagePlan,
+  recipe: SheetRecipe | undefined,
+): Record<string, number | undefined> {
   if (!recipe) return {};
   const nozzleMm = coat.done['nozzleMm']?.value ?? coat.nozzleMm;
   return {

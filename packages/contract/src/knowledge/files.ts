@@ -13,7 +13,18 @@ import type { z } from 'zod';
 import * as schema from './schema.ts';
 
 /** As they lie in the folder, nothing checked. */
-export const RAW_FILES = { causes, faults, numbers, pairs, questions, readings, repairs, safety, steps, stops };
+export const RAW_FILES = {
+  causes,
+  faults,
+  numbers,
+  pairs,
+  questions,
+  readings,
+  repairs,
+  safety,
+  steps,
+  stops,
+};
 export type RawFiles = { [K in keyof typeof RAW_FILES]: unknown };
 
 export type Files = {
@@ -29,7 +40,10 @@ export type Files = {
   stops: z.infer<typeof schema.StopsFile>;
 };
 
-/** A file that is not what it should be: says which, where in it and what is wrong, for whoever edits it. */
+/**
+ * A file that is not what it should be: says which, where in it and what is wrong, for whoever
+ * edits it.
+ */
 export class BadKnowledge extends Error {}
 
 /** @throws BadKnowledge */

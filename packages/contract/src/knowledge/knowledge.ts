@@ -16,7 +16,12 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
       : options.map((option) => numbers.letterWeights[row[option] ?? 'N']);
   const knowledge: Knowledge = {
     version: numbers.version,
-    faults: faults.faults.map(({ id, showsIn, seen }) => ({ id, showsIn, seen, below: repairs.below[id] })),
+    faults: faults.faults.map(({ id, showsIn, seen }) => ({
+      id,
+      showsIn,
+      seen,
+      below: repairs.below[id],
+    })),
     causes: causes.causes.map(({ id, layers, steps: moves }) => {
       const { prior, evidence, makes } = numbers.causes[id]!;
       return { id, layers, steps: moves, prior: numbers.priors[prior], evidence, makes };
@@ -28,7 +33,9 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
         ...question,
         options: ids,
         base: weigh(base, ids),
-        rows: Object.fromEntries(Object.entries(rows).map(([fault, row]) => [fault, weigh(row, ids)])),
+        rows: Object.fromEntries(
+          Object.entries(rows).map(([fault, row]) => [fault, weigh(row, ids)]),
+        ),
       };
     }),
     causeQuestions: questions.causeQuestions.map(({ options, ask: _, ...question }) => ({
@@ -37,7 +44,11 @@ export function knowledgeOf(raw: RawFiles): { files: Files; knowledge: Knowledge
     })),
     saidOfCauses: numbers.saidOfCauses,
     lookAlikes: pairs.lookAlikes,
-    causePairs: pairs.causePairs.map(({ id, pair }) => ({ id, pair, strength: numbers.pairStrengths[id] ?? {} })),
+    causePairs: pairs.causePairs.map(({ id, pair }) => ({
+      id,
+      pair,
+      strength: numbers.pairStrengths[id] ?? {},
+    })),
     ruledOut: numbers.ruledOut,
     never: steps.never,
     film: repairs.film,

@@ -7,8 +7,19 @@ export function checkReferences(files: Files): void {
   if (wrong.length > 0) throw new BadKnowledge(wrong.join('; '));
 }
 
-/** One sentence per id that leads nowhere, per row of the wrong length, per id that stands twice. */
-function dangling({ causes, faults, numbers, pairs, questions, readings, repairs, steps }: Files): string[] {
+/**
+ * One sentence per id that leads nowhere, per row of the wrong length, per id that stands twice.
+ */
+function dangling({
+  causes,
+  faults,
+  numbers,
+  pairs,
+  questions,
+  readings,
+  repairs,
+  steps,
+}: Files): string[] {
   const wrong: string[] = [];
   const faultIds = idsOf('faults', faults.faults, wrong);
   const causeIds = idsOf('causes', causes.causes, wrong);
@@ -23,7 +34,8 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
     for (const id of ids) if (!known.has(id)) wrong.push(`${where}: ${id} is not known`);
   };
   const wantOption = (where: string, question: string, option: string) => {
-    if (!optionsOf.get(question)?.includes(option)) wrong.push(`${where}: ${question} has no answer ${option}`);
+    if (!optionsOf.get(question)?.includes(option))
+      wrong.push(`${where}: ${question} has no answer ${option}`);
   };
 
   for (const { id, lookAlikes } of faults.faults)
@@ -34,8 +46,10 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
     );
   for (const cause of causes.causes) want(`causes › ${cause.id}`, stepIds, cause.steps);
   for (const { id, knownBy } of asked) want(`questions › ${id}`, readingIds, knownBy);
-  for (const { id, skips } of questions.questions) skips.forEach((option) => wantOption(`questions › ${id}`, id, option));
-  for (const { id, for: about } of questions.causeQuestions) want(`questions › ${id}`, faultIds, about);
+  for (const { id, skips } of questions.questions)
+    skips.forEach((option) => wantOption(`questions › ${id}`, id, option));
+  for (const { id, for: about } of questions.causeQuestions)
+    want(`questions › ${id}`, faultIds, about);
 
   want('numbers › causes', causeIds, Object.keys(numbers.causes));
   want('numbers has no figures for a cause', new Set(Object.keys(numbers.causes)), causeIds);
@@ -55,9 +69,12 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
     if (!options) wrong.push(`numbers › questions: ${id} is not known`);
     want(`numbers › questions › ${id}`, faultIds, Object.keys(rows));
     for (const [fault, row] of Object.entries({ ...rows, base }))
-      if (typeof row !== 'string') Object.keys(row).forEach((option) => wantOption(`numbers › ${id} › ${fault}`, id, option));
+      if (typeof row !== 'string')
+        Object.keys(row).forEach((option) => wantOption(`numbers › ${id} › ${fault}`, id, option));
       else if (row.length !== options?.length)
-        wrong.push(`numbers › ${id} › ${fault}: ${row.length} letters for ${options?.length ?? 0} answers`);
+        wrong.push(
+          `numbers › ${id} › ${fault}: ${row.length} letters for ${options?.length ?? 0} answers`,
+        );
   }
   for (const [id, options] of Object.entries(numbers.saidOfCauses))
     for (const [option, { favours, against }] of Object.entries(options)) {
@@ -68,7 +85,11 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
     want('numbers › ruledOut', faultIds, [fault]);
     want('numbers › ruledOut', readingIds, [reading]);
   }
-  want('numbers › pairStrengths', new Set(pairs.causePairs.map(({ id }) => id)), Object.keys(numbers.pairStrengths));
+  want(
+    'numbers › pairStrengths',
+    new Set(pairs.causePairs.map(({ id }) => id)),
+    Object.keys(numbers.pairStrengths),
+  );
   for (const { id, pair } of pairs.causePairs) want(`pairs › ${id}`, causeIds, pair);
   for (const { id, pair } of pairs.faultPairs) want(`pairs › ${id}`, faultIds, pair);
   for (const { pair, ask } of pairs.lookAlikes) {
@@ -83,19 +104,25 @@ function dangling({ causes, faults, numbers, pairs, questions, readings, repairs
   const wantRungs = (of: string, rungs: Files['repairs']['neverOver']['rungs']) => {
     for (const { when, ladder } of rungs) {
       want(`repairs › ${of}`, ladderIds, ladder ? [ladder] : []);
-      when?.answer?.forEach(([question, option]) => wantOption(`repairs › ${of}`, question, option));
+      when?.answer?.forEach(([question, option]) =>
+        wantOption(`repairs › ${of}`, question, option),
+      );
       want(`repairs › ${of}`, causeIds, when?.cause ?? []);
       want(`repairs › ${of}`, faultIds, when?.withFault ?? []);
       want(`repairs › ${of}`, readingIds, when?.reading ? [when.reading[0]] : []);
     }
   };
   wantRungs('neverOver', repairs.neverOver.rungs);
-  want('repairs › neverOver', faultIds, [...repairs.neverOver.except, ...repairs.neverOver.asks.faults]);
+  want('repairs › neverOver', faultIds, [
+    ...repairs.neverOver.except,
+    ...repairs.neverOver.asks.faults,
+  ]);
   want('repairs › neverOver', new Set(optionsOf.keys()), repairs.neverOver.asks.questions);
   for (const [fault, rungs] of Object.entries(repairs.rungs)) {
     want('repairs › rungs', faultIds, [fault]);
     wantRungs(fault, rungs);
-    if (rungs.at(-1)?.when) wrong.push(`repairs › ${fault}: the last rung must hold without conditions`);
+    if (rungs.at(-1)?.when)
+      wrong.push(`repairs › ${fault}: the last rung must hold without conditions`);
   }
   return wrong;
 }

@@ -1,4 +1,7 @@
-/** What each file of knowledge must look like. Words are the trainer's; ids tie the files together (references.ts). */
+/**
+ * What each file of knowledge must look like. Words are the trainer's; ids tie the files together
+ * (references.ts).
+ */
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 
@@ -44,7 +47,13 @@ export const CausesFile = z.strictObject({
     }),
   ),
 });
-const asked = { id: Id, cost: z.number().positive(), knownBy: z.array(Id).default([]), ask: words, options: z.record(Id, words) };
+const asked = {
+  id: Id,
+  cost: z.number().positive(),
+  knownBy: z.array(Id).default([]),
+  ask: words,
+  options: z.record(Id, words),
+};
 export const QuestionsFile = z.strictObject({
   about,
   questions: z.array(
@@ -58,7 +67,10 @@ export const QuestionsFile = z.strictObject({
   ),
   causeQuestions: z.array(z.strictObject({ ...asked, for: z.array(Id).min(1) })),
 });
-const Letters = z.union([z.string().regex(/^[NRELA]+$/), z.record(Id, z.enum(['N', 'R', 'E', 'L', 'A']))]);
+const Letters = z.union([
+  z.string().regex(/^[NRELA]+$/),
+  z.record(Id, z.enum(['N', 'R', 'E', 'L', 'A'])),
+]);
 const Ratio = z.strictObject({ met: z.number().gt(1), notMet: z.number().gt(0).lt(1) });
 export const NumbersFile = z.strictObject({
   about,
@@ -87,12 +99,23 @@ export const NumbersFile = z.strictObject({
       makes: z.record(Id, Probability.gt(0).lt(1)),
     }),
   ),
-  questions: z.record(Id, z.strictObject({ base: z.string().regex(/^[NRELA]+$/), rows: z.record(Id, Letters) })),
+  questions: z.record(
+    Id,
+    z.strictObject({ base: z.string().regex(/^[NRELA]+$/), rows: z.record(Id, Letters) }),
+  ),
   saidOfCauses: z.record(
     Id,
-    z.record(Id, z.strictObject({ favours: z.record(Id, Weight).default({}), against: z.array(Id).default([]) })),
+    z.record(
+      Id,
+      z.strictObject({
+        favours: z.record(Id, Weight).default({}),
+        against: z.array(Id).default([]),
+      }),
+    ),
   ),
-  ruledOut: z.array(z.strictObject({ fault: Id, reading: Id, in: z.array(z.string()), factor: Probability.gt(0) })),
+  ruledOut: z.array(
+    z.strictObject({ fault: Id, reading: Id, in: z.array(z.string()), factor: Probability.gt(0) }),
+  ),
   pairStrengths: z.record(Id, z.record(Id, Probability.gt(0).lt(1))),
 });
 const reading = { name: words, means: words, tool: words.optional() };
@@ -101,7 +124,13 @@ export const ReadingsFile = z.strictObject({
   readings: z.record(
     Id,
     z.discriminatedUnion('kind', [
-      z.strictObject({ ...reading, kind: z.literal('number'), unit: z.string(), from: z.number(), to: z.number() }),
+      z.strictObject({
+        ...reading,
+        kind: z.literal('number'),
+        unit: z.string(),
+        from: z.number(),
+        to: z.number(),
+      }),
       z.strictObject({ ...reading, kind: z.literal('bool') }),
       z.strictObject({ ...reading, kind: z.literal('enum'), values: z.array(Id).min(2) }),
     ]),
@@ -129,12 +158,19 @@ const pairOf = z.tuple([Id, Id]);
 const rule = z.strictObject({ id: Id, pair: pairOf, rule: words });
 export const PairsFile = z.strictObject({
   about,
-  lookAlikes: z.array(z.strictObject({ pair: pairOf, ask: z.array(Id).min(1), decide: words, check: words })),
+  lookAlikes: z.array(
+    z.strictObject({ pair: pairOf, ask: z.array(Id).min(1), decide: words, check: words }),
+  ),
   causePairs: z.array(rule),
   faultPairs: z.array(rule),
-  schools: z.array(z.strictObject({ id: Id, clash: words, verdict: words, when: words, faults: z.array(Id) })),
+  schools: z.array(
+    z.strictObject({ id: Id, clash: words, verdict: words, when: words, faults: z.array(Id) }),
+  ),
 });
-export const StopsFile = z.strictObject({ about, stops: z.array(z.strictObject({ id: Id, when: words, say: words })) });
+export const StopsFile = z.strictObject({
+  about,
+  stops: z.array(z.strictObject({ id: Id, when: words, say: words })),
+});
 export const SafetyFile = z.strictObject({
   about,
   wording: words,
@@ -153,7 +189,12 @@ const RungWhen = z.strictObject({
   budgetKnown: z.literal(true).optional(),
   measured: z.literal(true).optional(),
 });
-const Rung = z.strictObject({ when: RungWhen.optional(), verdict: RepairVerdict, ladder: Id.optional(), do: words });
+const Rung = z.strictObject({
+  when: RungWhen.optional(),
+  verdict: RepairVerdict,
+  ladder: Id.optional(),
+  do: words,
+});
 const rangeUm = z.tuple([z.number(), z.number()]);
 export const RepairsFile = z.strictObject({
   about,
@@ -193,7 +234,10 @@ export const RepairsFile = z.strictObject({
   neverOver: z.strictObject({
     except: z.array(Id),
     rungs: z.array(Rung),
-    /** Faults that what lies below takes part in, and what is asked about it before anything is done over it. */
+    /**
+     * Faults that what lies below takes part in, and what is asked about it before anything is done
+     * over it.
+     */
     asks: z.strictObject({ faults: z.array(Id), questions: z.array(Id) }),
   }),
 });

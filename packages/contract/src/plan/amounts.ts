@@ -22,7 +22,9 @@ export function readyMlFor(context: PlanContext): number {
 const scaleFor = (context: PlanContext): RatioScale | undefined => {
   const parts = recipeOf(context).parts.map(({ parts: share }) => share);
   return context.cup?.scales.find(
-    ({ ratio }) => ratio.length === parts.length && ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!),
+    ({ ratio }) =>
+      ratio.length === parts.length &&
+      ratio.every((share, i) => share * parts[0]! === parts[i]! * ratio[0]!),
   );
 };
 

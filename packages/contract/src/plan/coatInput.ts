@@ -1,4 +1,7 @@
-/** What is to be expected of a planned coat: its paint, gun, air and waits as the forward model wants them. */
+/**
+ * What is to be expected of a planned coat: its paint, gun, air and waits as the forward model
+ * wants them.
+ */
 import { heatOf } from '@orthochrom/core/inForce/timesOf.ts';
 import type { InputOf } from '../registry.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
@@ -7,7 +10,10 @@ import type { PlanContext } from './planContext.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from './panels.ts';
 import { layerOf } from './planInputs.ts';
 
-/** The coats of this stage that are still to come, at the settings as they stand: what the set-up was worked out from, no other. */
+/**
+ * The coats of this stage that are still to come, at the settings as they stand: what the set-up
+ * was worked out from, no other.
+ */
 export function coatInput(
   context: PlanContext,
   plan: CoatPlan,
@@ -16,8 +22,15 @@ export function coatInput(
   const { stage, coatsLeft, isLastStage, sheet } = context;
   const { setup: asked, recoat: wait } = plan.inputs;
   const panel = panelOf(context);
-  const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS } =
-    plan.setup.own ?? plan.setup;
+  const {
+    nozzleMm,
+    inletKPa,
+    fluidTurnsOut,
+    fanTurnsOut,
+    distanceMm,
+    overlapPercent,
+    gunSpeedMPerS,
+  } = plan.setup.own ?? plan.setup;
   const lapSeconds = lapSecondsOf(context, plan.setup.own ?? plan.setup);
   const flashMinutes = plan.recoat.earliestMinutes.value;
   const times = asked.times!;
@@ -29,7 +42,11 @@ export function coatInput(
       ...asked.material,
       ...(asked.viscosityMm2PerS === undefined ? {} : { viscosityMm2PerS: asked.viscosityMm2PerS }),
       ...(stage.finish ? { finish: stage.finish } : {}),
-      sheet: { times, ...(asked.sheet ? { gun: asked.sheet } : {}), ...(sheet.limits ? { limits: sheet.limits } : {}) },
+      sheet: {
+        times,
+        ...(asked.sheet ? { gun: asked.sheet } : {}),
+        ...(sheet.limits ? { limits: sheet.limits } : {}),
+      },
     },
     gun: asked.gun,
     settings: {
@@ -60,7 +77,10 @@ export function coatInput(
 /** After this long a layer below has lost what it will lose before the next one. */
 const STILL_WET_MS = 12 * 3_600_000;
 
-/** The coats of the stage before, where this one goes over them the same day: what they still hold counts for popping. */
+/**
+ * The coats of the stage before, where this one goes over them the same day: what they still hold
+ * counts for popping.
+ */
 export function layersBelow(
   { ticket, coats, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets'>,
   stageId: string,
@@ -72,10 +92,13 @@ export function layersBelow(
   if (!before || before.kind === 'primer') return [];
   const sheet = sheets.find(({ id }) => id === before.sheetVersionId)?.sheet;
   const isOld = coats.some(
-    ({ stageId: of, endedAt }) => of === before.id && endedAt !== undefined && nowMs - Date.parse(endedAt) > STILL_WET_MS,
+    ({ stageId: of, endedAt }) =>
+      of === before.id && endedAt !== undefined && nowMs - Date.parse(endedAt) > STILL_WET_MS,
   );
   if (!sheet?.recipes?.length || isOld) return [];
   const layer = layerOf({ sheet, stage: before });
   const { toNextMinutes: _, ...betweenCoats } = layer.sheet!;
-  return Array.from({ length: before.coats }, (_coat, i) => (i === before.coats - 1 ? layer : { ...layer, sheet: betweenCoats }));
+  return Array.from({ length: before.coats }, (_coat, i) =>
+    i === before.coats - 1 ? layer : { ...layer, sheet: betweenCoats },
+  );
 }

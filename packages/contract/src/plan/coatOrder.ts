@@ -1,4 +1,7 @@
-/** Coats in the order in which they are sprayed, and whose turn it is: for the server, the browser and every list alike. */
+/**
+ * Coats in the order in which they are sprayed, and whose turn it is: for the server, the browser
+ * and every list alike.
+ */
 import type { Coat } from '../shop/ticket.ts';
 
 type OrderedCoat = { stageId: string; ordinal: number };
@@ -9,17 +12,23 @@ type Stages = readonly { id: string }[];
 export const coatOrder =
   (stages: Stages) =>
   (a: OrderedCoat, b: OrderedCoat): number =>
-    stages.findIndex(({ id }) => id === a.stageId) - stages.findIndex(({ id }) => id === b.stageId) || a.ordinal - b.ordinal;
+    stages.findIndex(({ id }) => id === a.stageId) -
+      stages.findIndex(({ id }) => id === b.stageId) || a.ordinal - b.ordinal;
 
 /** On and touch-dry: what comes after it may go on. */
-export const isOn = ({ state }: Pick<Coat, 'state'>): boolean => state === 'flashed' || state === 'looked';
+export const isOn = ({ state }: Pick<Coat, 'state'>): boolean =>
+  state === 'flashed' || state === 'looked';
 
 /** The coat to work on: the first that has not been looked at. */
 export const nextCoat = <C extends Turn>(stages: Stages, coats: readonly C[]): C | undefined =>
   [...coats].sort(coatOrder(stages)).find(({ state }) => state !== 'looked');
 
 /** The coat that must be touch-dry before this one has its turn. */
-export function blockingCoat<C extends Turn>(stages: Stages, coats: readonly C[], coat: OrderedCoat): C | undefined {
+export function blockingCoat<C extends Turn>(
+  stages: Stages,
+  coats: readonly C[],
+  coat: OrderedCoat,
+): C | undefined {
   const inOrder = coatOrder(stages);
   return [...coats].sort(inOrder).find((before) => inOrder(before, coat) < 0 && !isOn(before));
 }

@@ -1,4 +1,7 @@
-/** From a ticket, the shop and the air to the context of one coat: assembled here for server, browser and demo alike. */
+/**
+ * From a ticket, the shop and the air to the context of one coat: assembled here for server,
+ * browser and demo alike.
+ */
 import type { AirNow } from '../shop/air.ts';
 import type { ShopSetup } from '../shop/setup.ts';
 import type { Coat, PlanWishes, SheetVersion, TicketWhole } from '../shop/ticket.ts';
@@ -24,12 +27,19 @@ export type Missing = { missing: (typeof MISSING)[number] };
 
 export const isMissing = (found: PlanContext | Missing): found is Missing => 'missing' in found;
 
-export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, wished: Wishes): PlanContext | Missing {
+export function contextOf(
+  sources: Sources,
+  coat: CoatAsked,
+  painterId: string,
+  wished: Wishes,
+): PlanContext | Missing {
   const { whole, setup, latest, air } = sources;
   const { ticket } = whole;
   // A plan that was taken keeps the wishes it was taken with.
   const wishes: Wishes =
-    coat.state === 'planned' ? wished : { ...takenWishes(coat), ...(wished.cupId ? { cupId: wished.cupId } : {}) };
+    coat.state === 'planned'
+      ? wished
+      : { ...takenWishes(coat), ...(wished.cupId ? { cupId: wished.cupId } : {}) };
   const place = ticket.stages.findIndex(({ id }) => id === coat.stageId);
   const stage = ticket.stages[place];
   if (!stage) return { missing: 'stage' };
@@ -75,12 +85,17 @@ export function contextOf(sources: Sources, coat: CoatAsked, painterId: string, 
     ...(own ? { own } : {}),
     ...(combed?.source === 'instrument' ? { combedUm: combed.value } : {}),
   };
-  const cup = wishes.cupId === undefined ? cupFor(setup.cups, context) : setup.cups.find(({ id }) => id === wishes.cupId);
+  const cup =
+    wishes.cupId === undefined
+      ? cupFor(setup.cups, context)
+      : setup.cups.find(({ id }) => id === wishes.cupId);
   if (wishes.cupId !== undefined && !cup) return { missing: 'cupId' };
   return cup ? { ...context, cup } : context;
 }
 
-/** What the last cup of this stage was mixed with, as far as the product still takes those grades. */
+/**
+ * What the last cup of this stage was mixed with, as far as the product still takes those grades.
+ */
 function mixedBefore(
   { coats, mixes }: Pick<TicketWhole, 'coats' | 'mixes'>,
   stageId: string,
@@ -88,9 +103,15 @@ function mixedBefore(
   latest: readonly SheetVersion[],
 ): Pick<PlanContext, 'mixedNow'> {
   if (!mixes.some((mix) => mix.stageId === stageId)) return {};
-  const mixed = coats.findLast((coat) => coat.stageId === stageId && takenReducer(coat)?.choice !== undefined);
+  const mixed = coats.findLast(
+    (coat) => coat.stageId === stageId && takenReducer(coat)?.choice !== undefined,
+  );
   const wished = mixed && takenWishes(mixed).wantedParts;
   const parts = wished && wished.length > 0 ? wished : mixed && takenReducer(mixed)!.choice!.parts;
-  const names = latest.filter((version) => sheet.grades?.includes(version.sheet.id)).map((version) => version.sheet.grade?.name);
-  return parts && parts.length > 0 && parts.every(({ name }) => names.includes(name)) ? { mixedNow: parts } : {};
+  const names = latest
+    .filter((version) => sheet.grades?.includes(version.sheet.id))
+    .map((version) => version.sheet.grade?.name);
+  return parts && parts.length > 0 && parts.every(({ name }) => names.includes(name))
+    ? { mixedNow: parts }
+    : {};
 }

@@ -1,4 +1,7 @@
-/** What the safety gate is told of a product: its hardener, its carrier, and the solvent in the recipe that is poured. */
+/**
+ * What the safety gate is told of a product: its hardener, its carrier, and the solvent in the
+ * recipe that is poured.
+ */
 import { ask, type InputOf } from '../registry.ts';
 import type { Room } from '../shop/setup.ts';
 import type { GateAbout } from '../shop/gateRecord.ts';
@@ -11,11 +14,19 @@ const vocOf = (sheet: Sheet, recipeName: string): number | undefined => {
 
 export const gateProduct = (sheet: Sheet, recipeName: string): InputOf<'gate'>['product'] => {
   const vocGPerL = vocOf(sheet, recipeName);
-  return { hardener: sheet.hardenerChemistry, carrier: sheet.carrier, ...(vocGPerL === undefined ? {} : { vocGPerL }) };
+  return {
+    hardener: sheet.hardenerChemistry,
+    carrier: sheet.carrier,
+    ...(vocGPerL === undefined ? {} : { vocGPerL }),
+  };
 };
 
 /** The solvent in the recipe and the limit entered for the room, each where it is known. */
-export function solventOf(sheet: Sheet, recipeName: string, room: Room): Pick<GateAbout, 'vocGPerL' | 'vocLimitGPerL'> {
+export function solventOf(
+  sheet: Sheet,
+  recipeName: string,
+  room: Room,
+): Pick<GateAbout, 'vocGPerL' | 'vocLimitGPerL'> {
   const vocGPerL = vocOf(sheet, recipeName);
   const { vocLimitGPerL } = room.regionRules;
   return {
@@ -36,8 +47,14 @@ export type GateAsked = {
   minutesSinceSpray?: number | undefined;
 };
 
-/** The gate with all that room and product tell by themselves: put together here for server, cards, heat and gun tests alike. */
-export const askGate = ({ room, sheet, recipeName, step, minutesSinceSpray }: GateAsked, answers: GateAnswersGiven) =>
+/**
+ * The gate with all that room and product tell by themselves: put together here for server, cards,
+ * heat and gun tests alike.
+ */
+export const askGate = (
+  { room, sheet, recipeName, step, minutesSinceSpray }: GateAsked,
+  answers: GateAnswersGiven,
+) =>
   ask('gate', {
     ...answers,
     product: gateProduct(sheet, recipeName),

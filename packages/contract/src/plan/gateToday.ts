@@ -1,11 +1,17 @@
-/** Whether the safety gate counts as asked: for this room, painter and stage, today by the shop's clock, and about what is still so. */
+/**
+ * Whether the safety gate counts as asked: for this room, painter and stage, today by the shop's
+ * clock, and about what is still so.
+ */
 import { solventOf } from './gateProduct.ts';
 import type { Room } from '../shop/setup.ts';
 import type { GateAbout, GateRecord } from '../shop/gateRecord.ts';
 import type { StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 
-type Answered = Pick<GateRecord, 'stageId' | 'roomId' | 'painterId' | 'answeredAt' | 'passed' | 'gateVersion'>;
+type Answered = Pick<
+  GateRecord,
+  'stageId' | 'roomId' | 'painterId' | 'answeredAt' | 'passed' | 'gateVersion'
+>;
 
 /** Raised when the gate asks more than before: answers to an older gate do not open it. */
 export const GATE_VERSION = 2;
@@ -13,7 +19,8 @@ export const GATE_VERSION = 2;
 /** A clock put back must not make an answer of tomorrow count: so far apart two clocks may be. */
 const CLOCK_ERROR_MS = 60_000;
 
-const dayOf = (at: number, timeZone: string): string => new Date(at).toLocaleDateString('en-CA', { timeZone });
+const dayOf = (at: number, timeZone: string): string =>
+  new Date(at).toLocaleDateString('en-CA', { timeZone });
 
 /** The newest answer that counts, passed or not; a later answer takes an earlier one's place. */
 export function gateToday<G extends Answered>(
@@ -30,14 +37,25 @@ export function gateToday<G extends Answered>(
         Date.parse(gate.answeredAt) <= of.nowMs + CLOCK_ERROR_MS,
     )
     .reduce<G | undefined>(
-      (last, gate) => (last && Date.parse(last.answeredAt) > Date.parse(gate.answeredAt) ? last : gate),
+      (last, gate) =>
+        last && Date.parse(last.answeredAt) > Date.parse(gate.answeredAt) ? last : gate,
       undefined,
     );
-  return newest && dayOf(Date.parse(newest.answeredAt), of.timeZone) === dayOf(of.nowMs, of.timeZone) ? newest : undefined;
+  return newest &&
+    dayOf(Date.parse(newest.answeredAt), of.timeZone) === dayOf(of.nowMs, of.timeZone)
+    ? newest
+    : undefined;
 }
 
-/** What the gate of a stage is asked about: the room as it is set up, and the product as the stage pours it. */
-export const gateAbout = (room: Room, stage: Pick<StagePlan, 'recipeName' | 'sheetVersionId'>, sheet: Sheet): GateAbout => ({
+/**
+ * What the gate of a stage is asked about: the room as it is set up, and the product as the stage
+ * pours it.
+ */
+export const gateAbout = (
+  room: Room,
+  stage: Pick<StagePlan, 'recipeName' | 'sheetVersionId'>,
+  sheet: Sheet,
+): GateAbout => ({
   place: room.place,
   extraction: room.extraction,
   twoPackAtHome: room.regionRules.twoPackAtHome ?? 'unknown',
@@ -60,16 +78,31 @@ const SAID: Record<keyof GateAbout, string> = {
   vocLimitGPerL: 'the solvent limit here',
 };
 
-/** What is no longer as it was when the gate was answered, in words; none: the answer still holds. */
+/**
+ * What is no longer as it was when the gate was answered, in words; none: the answer still holds.
+ */
 export const changedSince = (answered: GateAbout, now: GateAbout): string[] =>
-  (Object.keys(SAID) as (keyof GateAbout)[]).filter((key) => answered[key] !== now[key]).map((key) => SAID[key]);
+  (Object.keys(SAID) as (keyof GateAbout)[])
+    .filter((key) => answered[key] !== now[key])
+    .map((key) => SAID[key]);
 
-export type GateState = { state: 'open' | 'stopped' | 'changed' | 'passed'; changed: string[]; gate?: GateRecord };
+export type GateState = {
+  state: 'open' | 'stopped' | 'changed' | 'passed';
+  changed: string[];
+  gate?: GateRecord;
+};
 
 /** Where the gate of a stage stands: `passed` alone opens the recipe. */
 export function gateStateOf(
   gates: readonly GateRecord[],
-  of: { stageId: string; roomId: string; painterId: string; nowMs: number; timeZone: string; about: GateAbout },
+  of: {
+    stageId: string;
+    roomId: string;
+    painterId: string;
+    nowMs: number;
+    timeZone: string;
+    about: GateAbout;
+  },
 ): GateState {
   const gate = gateToday(gates, of);
   if (!gate) return { state: 'open', changed: [] };

@@ -1,4 +1,7 @@
-/** May this be done to the layer now: sanded, heated, polished? The same judge for the server and the card. */
+/**
+ * May this be done to the layer now: sanded, heated, polished? The same judge for the server and
+ * the card.
+ */
 import { stop } from '@orthochrom/core/outcome/verdicts.ts';
 import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask } from '../registry.ts';
@@ -30,7 +33,8 @@ export function standingForWork(
   nowMs: number,
   answers: GateAnswersGiven = {},
 ): WordedVerdict[] {
-  const minutesSince = coat.endedAt === undefined ? 0 : Math.max(0, (nowMs - Date.parse(coat.endedAt)) / MINUTE_MS);
+  const minutesSince =
+    coat.endedAt === undefined ? 0 : Math.max(0, (nowMs - Date.parse(coat.endedAt)) / MINUTE_MS);
   return [
     ...timeStops(kind, context, minutesSince),
     ...(kind === 'heated' ? heatGate(context, minutesSince, answers).verdicts : []),
@@ -46,15 +50,35 @@ function timeStops(kind: WorkKind, context: PlanContext, minutesSince: number): 
 }
 
 /** Heat waits for the vapour to be out, with the extraction running (WORK F20). */
-export const heatGate = ({ room, sheet, stage }: PlanContext, minutesSinceSpray: number, answers: GateAnswersGiven) =>
+export const heatGate = (
+  { room, sheet, stage }: PlanContext,
+  minutesSinceSpray: number,
+  answers: GateAnswersGiven,
+) =>
   askGate({ room, sheet, recipeName: stage.recipeName, step: 'bake', minutesSinceSpray }, answers);
 
-/** Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK C215–C221). */
-function polishStops(whole: Laid, coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'seen'>): WordedVerdict[] {
-  const own = { layer: coat, faults: unsettledOf(whole, coat).filter(({ key }) => MUST_COME_OFF.has(key)) };
-  const below = coatsUnder(whole, coat).map((under) => ({ layer: under, faults: unsettledOf(whole, under) }));
+/**
+ * Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK
+ * C215–C221).
+ */
+function polishStops(
+  whole: Laid,
+  coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'seen'>,
+): WordedVerdict[] {
+  const own = {
+    layer: coat,
+    faults: unsettledOf(whole, coat).filter(({ key }) => MUST_COME_OFF.has(key)),
+  };
+  const below = coatsUnder(whole, coat).map((under) => ({
+    layer: under,
+    faults: unsettledOf(whole, under),
+  }));
   return [own, ...below]
     .filter(({ faults }) => faults.length > 0)
-    .map(({ layer, faults }) => wordVerdict(stop('fault-unsettled', { what: namesOf(faults), where: layerSaid(whole, layer) })));
+    .map(({ layer, faults }) =>
+      wordVerdict(
+        stop('fault-unsettled', { what: namesOf(faults), where: layerSaid(whole, layer) }),
+      ),
+    );
 }
 const MUST_COME_OFF: ReadonlySet<string> = new Set(['seen:pops', 'seen:fisheyes']);

@@ -1,11 +1,19 @@
-/** A painter's own pressure held against what must never be: what the gun may have, and the limit set for this place. */
+/**
+ * A painter's own pressure held against what must never be: what the gun may have, and the limit
+ * set for this place.
+ */
 import { ask, type AnswerOf } from '../registry.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import type { PlanContext } from './planContext.ts';
 import { limitOfPlace, gunSheetOf } from './planInputs.ts';
 import { lineOf } from '../shop/compressedAir.ts';
 
-type Reading = { valueKPa: number; at: 'inlet' | 'wall' | 'cap'; fanTurnsOut: number; nozzleMm?: number };
+type Reading = {
+  valueKPa: number;
+  at: 'inlet' | 'wall' | 'cap';
+  fanTurnsOut: number;
+  nozzleMm?: number;
+};
 
 export function ownPressure(
   context: Pick<PlanContext, 'gun' | 'stage' | 'room' | 'airLine' | 'sheet'>,

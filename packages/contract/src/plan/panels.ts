@@ -1,4 +1,7 @@
-/** The panels of a stage as the plan sees them: which one stands for it, how it lies, how long a round of the gun takes. */
+/**
+ * The panels of a stage as the plan sees them: which one stands for it, how it lies, how long a
+ * round of the gun takes.
+ */
 import { panelLapSeconds } from '@orthochrom/core/coat/lap.ts';
 import type { PlanContext } from './planContext.ts';
 
@@ -9,16 +12,23 @@ const SLOPE_DEG = { upright: 90, slope: 60, flat: 0 } as const;
 export const slopeDegOf = (context: Pick<PlanContext, 'ticket' | 'stage'>): number =>
   SLOPE_DEG[panelOf(context)?.orientation ?? 'upright'];
 
-/** The longest of the panels that this stage covers: where nobody measured, about half as long again as a square of it. */
+/**
+ * The longest of the panels that this stage covers: where nobody measured, about half as long again
+ * as a square of it.
+ */
 export function panelLengthM({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number {
-  const areas = ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ areaM2 }) => areaM2);
+  const areas = ticket.panels
+    .filter(({ id }) => stage.panelIds.includes(id))
+    .map(({ areaM2 }) => areaM2);
   return lengthOf(Math.max(...areas, 0.01));
 }
 const LENGTH_TO_HEIGHT = 1.5;
 /** No panel says how long it is: its area, taken as half as long again as high. */
 const lengthOf = (areaM2: number): number => Math.max(0.05, Math.sqrt(areaM2 * LENGTH_TO_HEIGHT));
 
-/** Until the gun is back beside what it laid, on the panel of this stage where that takes longest. */
+/**
+ * Until the gun is back beside what it laid, on the panel of this stage where that takes longest.
+ */
 export function lapSecondsOf(
   { ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>,
   { gunSpeedMPerS, stepMm }: { gunSpeedMPerS: number; stepMm: number },
@@ -28,7 +38,10 @@ export function lapSecondsOf(
     .filter(({ id }) => stage.panelIds.includes(id))
     .map(({ areaM2, orientation }) => {
       const lengthM = lengthOf(areaM2);
-      return panelLapSeconds({ lengthM, heightM: areaM2 / lengthM, slopeDeg: SLOPE_DEG[orientation] }, { gunSpeedMPerS, stepMm });
+      return panelLapSeconds(
+        { lengthM, heightM: areaM2 / lengthM, slopeDeg: SLOPE_DEG[orientation] },
+        { gunSpeedMPerS, stepMm },
+      );
     });
   return laps.length > 0 ? Math.max(...laps) : undefined;
 }

@@ -1,4 +1,7 @@
-/** The live plan of one coat: air, reducer, mix, gun and wait together. Never stored; taking it freezes it. */
+/**
+ * The live plan of one coat: air, reducer, mix, gun and wait together. Never stored; taking it
+ * freezes it.
+ */
 import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
@@ -32,7 +35,8 @@ export type CoatPlan = {
 const SPRAY_MINUTES_PER_M2 = 3;
 
 /** About how long one coat of this stage takes to spray. */
-export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number => stageAreaM2(of) * SPRAY_MINUTES_PER_M2;
+export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number =>
+  stageAreaM2(of) * SPRAY_MINUTES_PER_M2;
 
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
@@ -87,7 +91,12 @@ export const wordWanted = (
   return most !== undefined && ordinal > most ? { most, coats: coatsWanted } : undefined;
 };
 
-function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number, inUse?: GradeInUse): InputOf<'mix'> {
+function mixInput(
+  context: PlanContext,
+  parts: MixParts,
+  flashMinutes: number,
+  inUse?: GradeInUse,
+): InputOf<'mix'> {
   const { potLife } = recipeOf(context);
   const climate = climateFrom(context.room, context.air);
   const { vocLimitGPerL } = context.room.regionRules;
@@ -100,15 +109,21 @@ function mixInput(context: PlanContext, parts: MixParts, flashMinutes: number, i
     ...(vocLimitGPerL === undefined ? {} : { vocLimitGPerL }),
     ...(potLife ? { potLife } : {}),
     temperatureC: climate.materialTemperatureC ?? climate.airTemperatureC,
-    sprayMinutes: context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
+    sprayMinutes:
+      context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
-    ...(inUse?.hardenerSpeedFactor === undefined ? {} : { hardenerSpeedFactor: inUse.hardenerSpeedFactor }),
+    ...(inUse?.hardenerSpeedFactor === undefined
+      ? {}
+      : { hardenerSpeedFactor: inUse.hardenerSpeedFactor }),
     ...(context.sheet.materialClass ? { class: context.sheet.materialClass } : {}),
   };
 }
 
-function cupInput({ capacityMl, marksMl, scales }: StoredCup, { recipe }: MixParts): NonNullable<InputOf<'mix'>['cup']> {
+function cupInput(
+  { capacityMl, marksMl, scales }: StoredCup,
+  { recipe }: MixParts,
+): NonNullable<InputOf<'mix'>['cup']> {
   const columns = recipe.additions ? undefined : scaleColumns(scales, recipe.parts, capacityMl);
   return { capacityMl, marksMl, ...(columns ? { columns } : {}) };
 }

@@ -1,4 +1,7 @@
-/** Everything that the plan of one coat is worked out from; the same on the server and in the browser. */
+/**
+ * Everything that the plan of one coat is worked out from; the same on the server and in the
+ * browser.
+ */
 import type { AirNow } from '../shop/air.ts';
 import type { AirLine } from '../shop/compressedAir.ts';
 import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
@@ -26,7 +29,10 @@ export type PlanContext = {
   cup?: StoredCup;
   /** From the wall to the gun in this room. */
   airLine?: AirLine;
-  /** Other work than the stage's, for this coat alone: a jamb, a spot; and whether it is a mist coat. */
+  /**
+   * Other work than the stage's, for this coat alone: a jamb, a spot; and whether it is a mist
+   * coat.
+   */
   part?: StagePlan['part'];
   mist?: boolean;
   /** Of the mix in hand, through a flow cup. */
@@ -56,9 +62,14 @@ export const middle = ([low, high]: readonly [number, number]): number => (low +
 
 /** What painters call a product: its grade, or its name without the line's. */
 export function shortName(sheet: Sheet): string {
-  return sheet.grade?.name ?? (sheet.name.startsWith(`${sheet.line} `) ? sheet.name.slice(sheet.line.length + 1) : sheet.name);
+  return (
+    sheet.grade?.name ??
+    (sheet.name.startsWith(`${sheet.line} `) ? sheet.name.slice(sheet.line.length + 1) : sheet.name)
+  );
 }
 
 /** Area of the panels this stage covers, m². */
 export const stageAreaM2 = ({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number =>
-  ticket.panels.filter(({ id }) => stage.panelIds.includes(id)).reduce((sum, { areaM2 }) => sum + areaM2, 0);
+  ticket.panels
+    .filter(({ id }) => stage.panelIds.includes(id))
+    .reduce((sum, { areaM2 }) => sum + areaM2, 0);

@@ -1,4 +1,7 @@
-/** From rows to calculation input: the one place where it is assembled, so that the screen, the API and `ask` agree. */
+/**
+ * From rows to calculation input: the one place where it is assembled, so that the screen, the API
+ * and `ask` agree.
+ */
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import { placeLimitFor } from '@orthochrom/core/inForce/capLimitOf.ts';
@@ -53,8 +56,13 @@ function hardenerIds(context: PlanContext): string[] {
   return part.product === 'hardener' ? (context.sheet.hardeners ?? []) : [part.product];
 }
 
-const surfaceOf = (stage: StagePlan, panels: PlanContext['ticket']['panels']): 'vertical' | 'horizontal' | 'both' => {
-  const kinds = new Set(panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ orientation }) => orientation));
+const surfaceOf = (
+  stage: StagePlan,
+  panels: PlanContext['ticket']['panels'],
+): 'vertical' | 'horizontal' | 'both' => {
+  const kinds = new Set(
+    panels.filter(({ id }) => stage.panelIds.includes(id)).map(({ orientation }) => orientation),
+  );
   if (kinds.size > 1 || kinds.has('slope')) return 'both';
   return kinds.has('flat') ? 'horizontal' : 'vertical';
 };
@@ -63,13 +71,18 @@ export function reducerInput(context: PlanContext): InputOf<'reducer'> {
   const { sheet, stage, room, air, ticket, painter, products } = context;
   const { airTemperatureC, relativeHumidityPercent, panelTemperatureC } = climateFrom(room, air);
   const hardeners = gradesOf(hardenerIds(context), products);
-  const preference = painter.way.grade === 'gloss' || painter.way.grade === 'speed' ? painter.way.grade : undefined;
+  const preference =
+    painter.way.grade === 'gloss' || painter.way.grade === 'speed' ? painter.way.grade : undefined;
   const reduced = isReduced(context);
   const beyond = reductionBeyond(context);
   const solvent = {
     grades: reduced ? gradesOf(sheet.grades, products) : [],
     ...(hardeners.length > 0 ? { hardeners } : {}),
-    ...(beyond.sheetPercent > 0 || !reduced ? { reduction: beyond } : sheet.reduction ? { reduction: sheet.reduction } : {}),
+    ...(beyond.sheetPercent > 0 || !reduced
+      ? { reduction: beyond }
+      : sheet.reduction
+        ? { reduction: sheet.reduction }
+        : {}),
   };
   const panel = panelOf(context);
   const wanted = wantedOf(context);
@@ -109,13 +122,20 @@ function wantedOf(context: PlanContext): InputOf<'reducer'>['wanted'] {
 }
 
 /** The limit at the cap that is set for this room, for the kinds of gun it is meant for. */
-export function limitOfPlace(gun: Pick<StoredGun, 'gun'>, room: Pick<Room, 'capLimitKPa'> | undefined): { capLimitKPa?: number } {
+export function limitOfPlace(
+  gun: Pick<StoredGun, 'gun'>,
+  room: Pick<Room, 'capLimitKPa'> | undefined,
+): { capLimitKPa?: number } {
   const capLimitKPa = placeLimitFor(gun.gun.class, room?.capLimitKPa);
   return capLimitKPa === undefined ? {} : { capLimitKPa };
 }
 
 /** What the cup showed, at the temperature the mix has now. */
-function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }: Sheet, materialC: number): number {
+function viscosityNow(
+  { cup, seconds, measuredAtC }: FlowCup,
+  { materialClass }: Sheet,
+  materialC: number,
+): number {
   const { kinematicMm2PerS, atWantedC } = ask('viscosity', {
     cup,
     seconds,
@@ -127,7 +147,9 @@ function viscosityNow({ cup, seconds, measuredAtC }: FlowCup, { materialClass }:
 }
 
 /** The sheet's word on the gun for this coat. */
-export function gunSheetOf(context: Pick<PlanContext, 'sheet' | 'stage' | 'gun'>): NonNullable<InputOf<'setup'>['sheet']> {
+export function gunSheetOf(
+  context: Pick<PlanContext, 'sheet' | 'stage' | 'gun'>,
+): NonNullable<InputOf<'setup'>['sheet']> {
   const { sheet, stage, gun } = context;
   const recipe = recipeOf(context);
   return {
@@ -141,7 +163,11 @@ export function gunSheetOf(context: Pick<PlanContext, 'sheet' | 'stage' | 'gun'>
 }
 
 /** The mix as it is poured: what gun and forecast both work with. */
-function mixed(context: PlanContext, inUse?: GradeInUse, parts?: MixParts): NonNullable<InputOf<'setup'>['material']> {
+function mixed(
+  context: PlanContext,
+  inUse?: GradeInUse,
+  parts?: MixParts,
+): NonNullable<InputOf<'setup'>['material']> {
   const recipe = recipeOf(context);
   // The sheet's figures are of its own recipe: what is poured beyond that is worked out.
   const isSheets = reductionBeyond(context).sheetPercent === 0;
@@ -149,11 +175,17 @@ function mixed(context: PlanContext, inUse?: GradeInUse, parts?: MixParts): NonN
     ...(parts ? { recipe: parts.recipe } : {}),
     ...(inUse?.grade ? { grade: inUse.grade } : {}),
     ...(inUse?.hardenerSpeed ? { hardenerSpeed: inUse.hardenerSpeed } : {}),
-    ...(isSheets ? { volumeSolidsPercent: recipe.volumeSolidsPercent, densityGPerMl: recipe.densityGPerMl } : {}),
+    ...(isSheets
+      ? { volumeSolidsPercent: recipe.volumeSolidsPercent, densityGPerMl: recipe.densityGPerMl }
+      : {}),
   };
 }
 
-export function setupInput(context: PlanContext, inUse?: GradeInUse, parts?: MixParts): InputOf<'setup'> {
+export function setupInput(
+  context: PlanContext,
+  inUse?: GradeInUse,
+  parts?: MixParts,
+): InputOf<'setup'> {
   const { sheet, stage, gun, painter, room, airLine, flowCup } = context;
   const climate = climateFrom(room, context.air);
   const materialC = climate.materialTemperatureC ?? climate.airTemperatureC;
@@ -206,13 +238,20 @@ export function layerOf(context: Pick<PlanContext, 'sheet' | 'stage'>): InputOf<
 
 function nextAfter(context: PlanContext): InputOf<'recoat'>['next'] {
   if (context.coatsLeft > 1) return 'coat';
-  return context.isLastStage && recipeOf(context).times.beforeBakeMinutes !== undefined ? 'bake' : 'clear';
+  return context.isLastStage && recipeOf(context).times.beforeBakeMinutes !== undefined
+    ? 'bake'
+    : 'clear';
 }
 
 /** The wait after this coat: to the next coat of the stage, or to what comes over it. */
 export function recoatInput(
   context: PlanContext,
-  now: { minutesSince: number; wetFilmUm?: number; stepsSlower?: number; tests?: InputOf<'recoat'>['tests'] },
+  now: {
+    minutesSince: number;
+    wetFilmUm?: number;
+    stepsSlower?: number;
+    tests?: InputOf<'recoat'>['tests'];
+  },
 ): InputOf<'recoat'> {
   const { sheet, over, mist } = context;
   return {
@@ -224,7 +263,9 @@ export function recoatInput(
     next: nextAfter(context),
     ...(mist ? { mistCoat: true } : {}),
     ...(sheet.limits ? { limits: sheet.limits } : {}),
-    ...(over ? { over: { carrier: over.carrier, ...(over.limits ? { limits: over.limits } : {}) } } : {}),
+    ...(over
+      ? { over: { carrier: over.carrier, ...(over.limits ? { limits: over.limits } : {}) } }
+      : {}),
     ...(now.tests ? { tests: now.tests } : {}),
   };
 }

@@ -1,4 +1,7 @@
-/** How much reducer this recipe holds, beyond or within its parts: the sheet's word, and for clear the painter's own habit. */
+/**
+ * How much reducer this recipe holds, beyond or within its parts: the sheet's word, and for clear
+ * the painter's own habit.
+ */
 import type { InputOf } from '../registry.ts';
 import { recipeOf, type PlanContext } from './planContext.ts';
 
@@ -11,15 +14,18 @@ const holdsReducer = (context: PlanContext): boolean => {
 };
 
 /**
- * Reducer that is poured beyond the recipe's own parts. The sheet's usual per cent; clear goes without, unless the painter's
- * habit is to take it up to the sheet's most.
+ * Reducer that is poured beyond the recipe's own parts. The sheet's usual per cent; clear goes
+ * without, unless the painter's habit is to take it up to the sheet's most.
  */
 export function reductionBeyond(context: PlanContext): Reduction {
   const { sheet, stage, painter } = context;
   if (!sheet.reduction || holdsReducer(context)) return NONE;
   if (stage.kind !== 'clear') return sheet.reduction;
-  return painter.way.clearReduction === 'sheet' ? { ...sheet.reduction, sheetPercent: sheet.reduction.maxPercent } : NONE;
+  return painter.way.clearReduction === 'sheet'
+    ? { ...sheet.reduction, sheetPercent: sheet.reduction.maxPercent }
+    : NONE;
 }
 
 /** Whether any reducer goes into this coat's mix: only then is there a grade to choose. */
-export const isReduced = (context: PlanContext): boolean => holdsReducer(context) || reductionBeyond(context).sheetPercent > 0;
+export const isReduced = (context: PlanContext): boolean =>
+  holdsReducer(context) || reductionBeyond(context).sheetPercent > 0;

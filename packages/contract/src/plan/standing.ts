@@ -1,13 +1,23 @@
 /**
- * The one judge of every tap that goes on: what stands against it in the air and at the clock of this moment. The server asks it
- * before anything moves, the browser before it offers the button; an answer with a stop in it goes nowhere (design ruling 1).
+ * The one judge of every tap that goes on: what stands against it in the air and at the clock of
+ * this moment. The server asks it before anything moves, the browser before it offers the button;
+ * an answer with a stop in it goes nowhere (design ruling 1).
  */
 import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { Coat, SheetVersion } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { gateProduct } from './gateProduct.ts';
-import { coatsUnder, holdsAgainst, isSanded, layerSaid, leftOf, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
+import {
+  coatsUnder,
+  holdsAgainst,
+  isSanded,
+  layerSaid,
+  leftOf,
+  namesOf,
+  unsettledOf,
+  type Laid,
+} from './layersUnder.ts';
 import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './planInputs.ts';
@@ -19,7 +29,10 @@ export type OnTicket = Laid & { sheets: readonly SheetVersion[] };
 
 const MINUTE_MS = 60_000;
 
-/** Everything to be told before this coat goes on: stops of plan, place and what lies below, and what was left below. */
+/**
+ * Everything to be told before this coat goes on: stops of plan, place and what lies below, and
+ * what was left below.
+ */
 export function standingFor(
   tap: Tap,
   whole: OnTicket,
@@ -42,9 +55,13 @@ export function standingFor(
     : standing;
 }
 
-export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] => verdicts.filter(({ level }) => level === 'stop');
+export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] =>
+  verdicts.filter(({ level }) => level === 'stop');
 
-/** A limit of the region that was entered for the room is a law: over it nothing is poured (WORK F06). */
+/**
+ * A limit of the region that was entered for the room is a law: over it nothing is poured (WORK
+ * F06).
+ */
 function solventStop({ mix }: CoatPlan, { room, sheet, stage }: PlanContext): WordedVerdict[] {
   const limitGPerL = room.regionRules.vocLimitGPerL;
   // As its sheet prints the recipe, less water; else as the mix is worked out.
@@ -53,7 +70,10 @@ function solventStop({ mix }: CoatPlan, { room, sheet, stage }: PlanContext): Wo
   return [wordVerdict(stop('voc-over-legal-limit', { vocGPerL, limitGPerL }))];
 }
 
-/** The layer directly below keeps its window open only so long; past it, sanding is recorded first (WORK G05, C177). */
+/**
+ * The layer directly below keeps its window open only so long; past it, sanding is recorded first
+ * (WORK G05, C177).
+ */
 function windowStop(
   whole: OnTicket,
   coat: Pick<Coat, 'stageId' | 'ordinal'>,
@@ -62,11 +82,20 @@ function windowStop(
 ): WordedVerdict[] {
   const [below] = coatsUnder(whole, coat);
   if (!below?.endedAt || isSanded(whole, below)) return [];
-  const asked = recoatOver(whole, below, coat, context, (nowMs - Date.parse(below.endedAt)) / MINUTE_MS);
+  const asked = recoatOver(
+    whole,
+    below,
+    coat,
+    context,
+    (nowMs - Date.parse(below.endedAt)) / MINUTE_MS,
+  );
   return asked ? ask('recoat', asked).verdicts.filter(({ code }) => code === 'window-over') : [];
 }
 
-/** The wait of the layer below, as it stands before this coat. Undefined: its stage or sheet is no longer on the ticket. */
+/**
+ * The wait of the layer below, as it stands before this coat. Undefined: its stage or sheet is no
+ * longer on the ticket.
+ */
 function recoatOver(
   whole: OnTicket,
   below: Coat,
@@ -90,8 +119,12 @@ function faultsBelow(whole: OnTicket, coat: Pick<Coat, 'stageId' | 'ordinal'>): 
     const where = layerSaid(whole, below);
     const open = unsettledOf(whole, below).filter((fault) => holdsAgainst(below, coat, fault));
     return [
-      ...(open.length > 0 ? [wordVerdict(stop('fault-unsettled', { what: namesOf(open), where }))] : []),
-      ...leftOf(whole, below).map(({ name, why }) => wordVerdict(caution('fault-left-below', { what: name, where, why }))),
+      ...(open.length > 0
+        ? [wordVerdict(stop('fault-unsettled', { what: namesOf(open), where }))]
+        : []),
+      ...leftOf(whole, below).map(({ name, why }) =>
+        wordVerdict(caution('fault-left-below', { what: name, where, why })),
+      ),
     ];
   });
 }

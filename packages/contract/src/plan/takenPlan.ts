@@ -14,7 +14,10 @@ export const takenReducer = (coat: Taken) => answer(coat, 'reducer');
 export const takenSetup = (coat: Taken) => answer(coat, 'setup');
 export const takenRecoat = (coat: Taken) => answer(coat, 'recoat');
 
-/** The painter's wishes a plan was taken with; of plans taken before wishes were kept, as their inputs tell. */
+/**
+ * The painter's wishes a plan was taken with; of plans taken before wishes were kept, as their
+ * inputs tell.
+ */
 export function takenWishes(coat: Taken): PlanWishes {
   if (coat.planned?.wishes) return coat.planned.wishes;
   const setup = input(coat, 'setup');

@@ -22,22 +22,35 @@ const keyed = <K extends string, S>(names: readonly K[], schemaOf: (name: K) => 
 export const wanted = <K extends string>(...names: K[]) => keyed(names, quantity);
 
 /** A shape of quantities that may be left out. */
-export const optional = <K extends string>(...names: K[]) => keyed(names, (name) => quantity(name).optional());
+export const optional = <K extends string>(...names: K[]) =>
+  keyed(names, (name) => quantity(name).optional());
 
 export const name = () => z.string().min(1).max(80);
 export const text = () => z.string().max(2000);
-export const listOf = <S extends z.ZodType>(item: S, least = 0) => z.array(item).min(least).max(LONGEST_LIST);
+export const listOf = <S extends z.ZodType>(item: S, least = 0) =>
+  z.array(item).min(least).max(LONGEST_LIST);
 
 /** low ≤ high */
 export const band = (field: string) =>
   z.tuple([quantity(field), quantity(field)]).superRefine(([low, high], ctx) => {
-    if (low > high) ctx.addIssue(contradiction([1], `the band ends at ${high} before it begins at ${low}`));
+    if (low > high)
+      ctx.addIssue(contradiction([1], `the band ends at ${high} before it begins at ${low}`));
   });
 
-type CustomIssue = { code: 'custom'; path: (string | number)[]; message: string; params: { code: string } };
+type CustomIssue = {
+  code: 'custom';
+  path: (string | number)[];
+  message: string;
+  params: { code: string };
+};
 const custom =
   (code: string) =>
-  (path: (string | number)[], message: string): CustomIssue => ({ code: 'custom', path, message, params: { code } });
+  (path: (string | number)[], message: string): CustomIssue => ({
+    code: 'custom',
+    path,
+    message,
+    params: { code },
+  });
 
 export const contradiction = custom('contradiction');
 export const exactlyOneOfIssue = custom('exactly-one-of');

@@ -1,20 +1,30 @@
-/** The range and unit of every physical input: the row that names the field rules, else the row of its ending. */
+/**
+ * The range and unit of every physical input: the row that names the field rules, else the row of
+ * its ending.
+ */
 export type Range = { from: number; to: number; unit: string };
 
 const range = (from: number, to: number, unit: string): Range => ({ from, to, unit });
-const rows = (names: string, row: Range): [string, Range][] => names.split(' ').map((name) => [name, row]);
+const rows = (names: string, row: Range): [string, Range][] =>
+  names.split(' ').map((name) => [name, row]);
 
 const BY_NAME = new Map<string, Range>([
   ...rows('airTemperatureC outdoorTemperatureC', range(-30, 60, '°C')),
   ...rows('panelTemperatureC minPanelC maxPanelC', range(-30, 90, '°C')),
-  ...rows('materialTemperatureC temperatureC minMaterialC measuredAtC wantedAtC atC minC maxC', range(-10, 60, '°C')),
+  ...rows(
+    'materialTemperatureC temperatureC minMaterialC measuredAtC wantedAtC atC minC maxC',
+    range(-10, 60, '°C'),
+  ),
   ...rows('toC bakeC maxBakeC', range(30, 200, '°C')),
   ...rows('minMarginC', range(0, 20, '°C apart')),
   ...rows('maxAirC', range(0, 60, '°C')),
   ...rows('rampCPerMin', range(0.1, 60, '°C/min')),
   ...rows('relativeHumidityPercent maxHumidityPercent atHumidityPercent', range(1, 100, '%')),
   ...rows('overlapPercent', range(0, 95, '%')),
-  ...rows('percent percentOfPaint sheetPercent maxPercent wastePercent tolerancePercent reductionPercent', range(0, 1000, '%')),
+  ...rows(
+    'percent percentOfPaint sheetPercent maxPercent wastePercent tolerancePercent reductionPercent',
+    range(0, 1000, '%'),
+  ),
   ...rows('measuredLossPercent', range(0, 90, '%')),
   ...rows(
     'inletKPa lowestInletKPa highestInletKPa wantedInletKPa measuredAtInletKPa ratedInletKPa maxInletKPa leafletInletKPa',
@@ -63,7 +73,10 @@ const BY_ENDING: [string, Range][] = [
   ['Minute', range(0, 200_000, 'min')],
 ];
 
-/** @throws RangeError for a physical field that nobody gave a range: a mistake in the contract, not in the input */
+/**
+ * @throws RangeError for a physical field that nobody gave a range: a mistake in the contract, not
+ * in the input
+ */
 export function rangeOf(field: string): Range {
   const found = BY_NAME.get(field) ?? BY_ENDING.find(([ending]) => field.endsWith(ending))?.[1];
   if (!found) throw new RangeError(`no range is known for ${field}`);

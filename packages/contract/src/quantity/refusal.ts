@@ -1,9 +1,19 @@
-/** Bad input as the contract tells it: what was given, where, what is allowed and in which unit; the first of all found leads. */
+/**
+ * Bad input as the contract tells it: what was given, where, what is allowed and in which unit; the
+ * first of all found leads.
+ */
 import type { z } from 'zod';
 import { rangeIfAny } from './ranges.ts';
 
 export type Path = (string | number)[];
-export type Refusal = { code: string; message: string; path: Path; given?: unknown; allowed?: [number, number]; unit?: string };
+export type Refusal = {
+  code: string;
+  message: string;
+  path: Path;
+  given?: unknown;
+  allowed?: [number, number];
+  unit?: string;
+};
 export type RefusalReport = Refusal & { more?: Refusal[] };
 
 type Issue = z.core.$ZodIssue;
@@ -23,7 +33,11 @@ function refusalsOf(issue: Issue, input: unknown, base: Path): Refusal[] {
     case 'invalid_type':
       return [invalidType(issue.expected, field, path, given)];
     case 'unrecognized_keys':
-      return issue.keys.map((key) => ({ code: 'unknown-field', message: `${key} is not a field here.`, path: [...path, key] }));
+      return issue.keys.map((key) => ({
+        code: 'unknown-field',
+        message: `${key} is not a field here.`,
+        path: [...path, key],
+      }));
     case 'invalid_value':
       return [notOneOf(issue.values.map(String), field, path, given)];
     case 'too_small':
@@ -32,7 +46,13 @@ function refusalsOf(issue: Issue, input: unknown, base: Path): Refusal[] {
     case 'invalid_union':
       return unionRefusals(issue, input, path, field, given);
     case 'custom':
-      return [{ code: String(issue.params?.['code'] ?? 'contradiction'), message: sentence(field, issue.message), path }];
+      return [
+        {
+          code: String(issue.params?.['code'] ?? 'contradiction'),
+          message: sentence(field, issue.message),
+          path,
+        },
+      ];
     default:
       return [{ code: 'wrong-type', message: sentence(field, issue.message), path, given }];
   }
@@ -45,11 +65,21 @@ function invalidType(expected: string, field: string, path: Path, given: unknown
   if (given === undefined) {
     const isBasis = field === 'of';
     return isBasis
-      ? { code: 'basis-missing', message: 'Per cent of what? of: paint, mixSoFar or finalMix.', path }
+      ? {
+          code: 'basis-missing',
+          message: 'Per cent of what? of: paint, mixSoFar or finalMix.',
+          path,
+        }
       : { code: 'missing-field', message: `${field} is missing.`, path };
   }
-  if (typeof given === 'number' && !Number.isFinite(given)) return rangeRefusal(field, path, given, rangeIfAny(field));
-  return { code: 'wrong-type', message: `${field} is ${show(given)}; a ${expected} is wanted${unitHint(field)}.`, path, given };
+  if (typeof given === 'number' && !Number.isFinite(given))
+    return rangeRefusal(field, path, given, rangeIfAny(field));
+  return {
+    code: 'wrong-type',
+    message: `${field} is ${show(given)}; a ${expected} is wanted${unitHint(field)}.`,
+    path,
+    given,
+  };
 }
 
 const unitHint = (field: string): string => {
@@ -60,7 +90,11 @@ const unitHint = (field: string): string => {
 function notOneOf(values: string[], field: string, path: Path, given: unknown): Refusal {
   if (given === undefined && field === 'of') return invalidType('string', field, path, given);
   if (given === undefined)
-    return { code: 'missing-field', message: `${field} is missing; one of ${values.join(', ')} is wanted.`, path };
+    return {
+      code: 'missing-field',
+      message: `${field} is missing; one of ${values.join(', ')} is wanted.`,
+      path,
+    };
   const isWord = typeof given === 'string';
   return {
     code: isWord ? 'not-one-of' : 'wrong-type',
@@ -87,13 +121,25 @@ function outOfRange(
       };
     return rangeRefusal(field, path, given, range);
   }
-  const bound = issue.code === 'too_small' ? `at least ${issue.minimum}` : `at most ${issue.maximum}`;
+  const bound =
+    issue.code === 'too_small' ? `at least ${issue.minimum}` : `at most ${issue.maximum}`;
   const what = issue.origin === 'string' ? 'characters' : 'entries';
   return { code: 'out-of-range', message: `${field} must have ${bound} ${what}.`, path };
 }
 
-function rangeRefusal(field: string, path: Path, given: unknown, range?: { from: number; to: number; unit: string }): Refusal {
-  if (!range) return { code: 'out-of-range', message: `${field} is ${show(given)}; that is not possible.`, path, given };
+function rangeRefusal(
+  field: string,
+  path: Path,
+  given: unknown,
+  range?: { from: number; to: number; unit: string },
+): Refusal {
+  if (!range)
+    return {
+      code: 'out-of-range',
+      message: `${field} is ${show(given)}; that is not possible.`,
+      path,
+      given,
+    };
   const unit = range.unit ? ` ${range.unit}` : '';
   return {
     code: 'out-of-range',
@@ -113,8 +159,12 @@ function unionRefusals(
   field: string,
   given: unknown,
 ): Refusal[] {
-  const branches = issue.errors.map((issues) => issues.flatMap((inner) => refusalsOf(inner, input, path)));
-  const best = branches.filter((branch) => branch.length > 0).sort((a, b) => misfit(a, path) - misfit(b, path))[0];
+  const branches = issue.errors.map((issues) =>
+    issues.flatMap((inner) => refusalsOf(inner, input, path)),
+  );
+  const best = branches
+    .filter((branch) => branch.length > 0)
+    .sort((a, b) => misfit(a, path) - misfit(b, path))[0];
   if (best) return best;
   return [
     {
@@ -132,7 +182,9 @@ const misfit = (branch: Refusal[], path: Path): number =>
     (sum, refusal) =>
       sum +
       (refusal.path.length <= path.length + 1 &&
-      (refusal.code === 'missing-field' || refusal.code === 'unknown-field' || refusal.code === 'wrong-type')
+      (refusal.code === 'missing-field' ||
+        refusal.code === 'unknown-field' ||
+        refusal.code === 'wrong-type')
         ? 10
         : 1),
     0,
@@ -141,12 +193,15 @@ const misfit = (branch: Refusal[], path: Path): number =>
 const valueAt = (input: unknown, path: Path): unknown =>
   path.reduce<unknown>(
     (value, step) =>
-      value !== null && typeof value === 'object' ? (value as Record<string | number, unknown>)[step] : undefined,
+      value !== null && typeof value === 'object'
+        ? (value as Record<string | number, unknown>)[step]
+        : undefined,
     input,
   );
 
 function show(value: unknown): string {
   if (typeof value === 'string') return `"${value.slice(0, 40)}"`;
-  if (typeof value === 'object' && value !== null) return Array.isArray(value) ? 'a list' : 'an object';
+  if (typeof value === 'object' && value !== null)
+    return Array.isArray(value) ? 'a list' : 'an object';
   return String(value);
 }

@@ -12,10 +12,21 @@ export const climateShape = {
 export const Climate = z.strictObject(climateShape);
 
 export const Limits = z
-  .strictObject(optional('minPanelC', 'maxPanelC', 'minMaterialC', 'maxHumidityPercent', 'minMarginC', 'maxAirC'))
+  .strictObject(
+    optional(
+      'minPanelC',
+      'maxPanelC',
+      'minMaterialC',
+      'maxHumidityPercent',
+      'minMarginC',
+      'maxAirC',
+    ),
+  )
   .superRefine(({ minPanelC, maxPanelC }, ctx) => {
     if (minPanelC !== undefined && maxPanelC !== undefined && minPanelC > maxPanelC)
-      ctx.addIssue(contradiction(['maxPanelC'], `maxPanelC ${maxPanelC} lies under minPanelC ${minPanelC}`));
+      ctx.addIssue(
+        contradiction(['maxPanelC'], `maxPanelC ${maxPanelC} lies under minPanelC ${minPanelC}`),
+      );
   });
 
 /** Every limit, as it was judged by. */
@@ -23,7 +34,11 @@ export const LimitsInForce = z.strictObject(
   wanted('minPanelC', 'maxPanelC', 'minMaterialC', 'maxHumidityPercent', 'minMarginC', 'maxAirC'),
 );
 
-export const ForecastPoint = z.strictObject({ ...wanted('minute'), ...climateShape, ...optional('outdoorTemperatureC') });
+export const ForecastPoint = z.strictObject({
+  ...wanted('minute'),
+  ...climateShape,
+  ...optional('outdoorTemperatureC'),
+});
 export const Forecast = z
   .array(ForecastPoint)
   .min(1)
@@ -31,6 +46,8 @@ export const Forecast = z
   .superRefine((points, ctx) => {
     points.forEach(({ minute }, i) => {
       if (i > 0 && minute <= points[i - 1]!.minute)
-        ctx.addIssue(contradiction([i, 'minute'], `minute ${minute} does not come after the one before it`));
+        ctx.addIssue(
+          contradiction([i, 'minute'], `minute ${minute} does not come after the one before it`),
+        );
     });
   });

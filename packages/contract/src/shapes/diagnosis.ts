@@ -2,7 +2,15 @@
 import { CupName, Finish, StageName, Trust } from './trade.ts';
 import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
 import { z } from 'zod';
-import { contradiction, listOf, moreThanZero, optional, outOfRange, quantity, wanted } from '../quantity/fields.ts';
+import {
+  contradiction,
+  listOf,
+  moreThanZero,
+  optional,
+  outOfRange,
+  quantity,
+  wanted,
+} from '../quantity/fields.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { Climate } from './climate.ts';
 import { Bake } from './film.ts';
@@ -27,7 +35,9 @@ export const CoatRecord = z.strictObject({
   recipe: Recipe.optional(),
   grade: z.string().min(1).max(80).optional(),
   hardenerGrade: z.string().min(1).max(80).optional(),
-  viscosity: z.strictObject({ cup: CupName, seconds: moreThanZero('seconds'), ...wanted('atC') }).optional(),
+  viscosity: z
+    .strictObject({ cup: CupName, seconds: moreThanZero('seconds'), ...wanted('atC') })
+    .optional(),
   ...optional('wetFilmUm', 'coats', 'mixAgeMinutes'),
   flashMinutes: listOf(quantity('flashMinutes')).optional(),
   bake: Bake.optional(),
@@ -61,11 +71,23 @@ export const Readings = z.record(z.string(), ReadingValue).superRefine((readings
   for (const [key, value] of Object.entries(readings)) {
     const reading = Object.hasOwn(known, key) ? known[key]! : undefined;
     if (!reading) ctx.addIssue(unknownField([key], key));
-    else if (reading.kind === 'bool' && typeof value !== 'boolean') ctx.addIssue(wrongKind([key], key, 'boolean'));
-    else if (reading.kind === 'number' && typeof value !== 'number') ctx.addIssue(wrongKind([key], key, 'number'));
-    else if (reading.kind === 'number' && typeof value === 'number' && (value < reading.from || value > reading.to))
-      ctx.addIssue(outOfRange([key], `${value} ${reading.unit}; ${reading.from} to ${reading.to} ${reading.unit} is possible`));
-    else if (reading.kind === 'enum' && typeof value !== 'string') ctx.addIssue(wrongKind([key], key, 'string'));
+    else if (reading.kind === 'bool' && typeof value !== 'boolean')
+      ctx.addIssue(wrongKind([key], key, 'boolean'));
+    else if (reading.kind === 'number' && typeof value !== 'number')
+      ctx.addIssue(wrongKind([key], key, 'number'));
+    else if (
+      reading.kind === 'number' &&
+      typeof value === 'number' &&
+      (value < reading.from || value > reading.to)
+    )
+      ctx.addIssue(
+        outOfRange(
+          [key],
+          `${value} ${reading.unit}; ${reading.from} to ${reading.to} ${reading.unit} is possible`,
+        ),
+      );
+    else if (reading.kind === 'enum' && typeof value !== 'string')
+      ctx.addIssue(wrongKind([key], key, 'string'));
     else if (reading.kind === 'enum' && !reading.values.includes(String(value)))
       ctx.addIssue(notOneOf([key], String(value), reading.values));
   }
@@ -76,7 +98,8 @@ export const Conditions = z.strictObject({
     .record(z.string(), Trust)
     .superRefine((trust, ctx) => {
       const known = theKnowledge().files.readings.readings;
-      for (const key of Object.keys(trust)) if (!Object.hasOwn(known, key)) ctx.addIssue(unknownField([key], key));
+      for (const key of Object.keys(trust))
+        if (!Object.hasOwn(known, key)) ctx.addIssue(unknownField([key], key));
     })
     .optional(),
   planned: CoatRecord.optional(),
@@ -91,7 +114,9 @@ export const Observations = z
   .max(80)
   .superRefine((observations, ctx) => {
     const { questions, causeQuestions } = theKnowledge().files.questions;
-    const asked = new Map([...questions, ...causeQuestions].map(({ id, options }) => [id, Object.keys(options)]));
+    const asked = new Map(
+      [...questions, ...causeQuestions].map(({ id, options }) => [id, Object.keys(options)]),
+    );
     const given = new Map<string, string>();
     observations.forEach(({ question, answer }, i) => {
       const options = asked.get(question);
@@ -100,7 +125,12 @@ export const Observations = z
         ctx.addIssue(notOneOf([i, 'answer'], answer, [...options, CANT_TELL]));
       const before = given.get(question);
       if (before !== undefined && before !== answer)
-        ctx.addIssue(contradiction([i, 'answer'], `${question} was answered with ${before} already; it has one answer`));
+        ctx.addIssue(
+          contradiction(
+            [i, 'answer'],
+            `${question} was answered with ${before} already; it has one answer`,
+          ),
+        );
       given.set(question, answer);
     });
   });

@@ -34,7 +34,9 @@ export const SheetTimes = z
     given.forEach((key, i) => {
       const before = given[i - 1];
       if (before && times[before]! > times[key]!)
-        ctx.addIssue(contradiction([key], `${key} ${times[key]} lies under ${before} ${times[before]}`));
+        ctx.addIssue(
+          contradiction([key], `${key} ${times[key]} lies under ${before} ${times[before]}`),
+        );
     });
   });
 export const Layer = z.strictObject({

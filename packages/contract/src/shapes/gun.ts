@@ -5,7 +5,16 @@ import { HABITS } from '@orthochrom/core/gun/preferences.ts';
 import { ABILITIES } from '@orthochrom/core/trade/vocabulary.ts';
 import { PATTERNS, BURST_SYMPTOMS } from '@orthochrom/core/gun/patternSymptoms.ts';
 import { z } from 'zod';
-import { band, contradiction, listOf, moreThanZero, needsField, optional, quantity, wanted } from '../quantity/fields.ts';
+import {
+  band,
+  contradiction,
+  listOf,
+  moreThanZero,
+  needsField,
+  optional,
+  quantity,
+  wanted,
+} from '../quantity/fields.ts';
 
 export const Settings = z
   .strictObject(
@@ -27,11 +36,16 @@ export const Settings = z
     if (inletKPa !== undefined && capKPa !== undefined && capKPa >= inletKPa)
       ctx.addIssue(capOverInlet(['capKPa'], capKPa, inletKPa));
     if (fanWidthMm !== undefined && stepMm !== undefined && stepMm > fanWidthMm)
-      ctx.addIssue(contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`));
+      ctx.addIssue(
+        contradiction(['stepMm'], `stepMm ${stepMm} is wider than the fan, ${fanWidthMm} mm`),
+      );
   });
 /** The air has to get from the inlet to the cap: the cap is always lower. */
 const capOverInlet = (path: (string | number)[], capKPa: number, inletKPa: number) =>
-  contradiction(path, `${capKPa} kPa at the cap cannot be with ${inletKPa} kPa at the inlet; the cap is always lower`);
+  contradiction(
+    path,
+    `${capKPa} kPa at the cap cannot be with ${inletKPa} kPa at the inlet; the cap is always lower`,
+  );
 
 export const GunTest = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -41,14 +55,21 @@ export const GunTest = z.discriminatedUnion('kind', [
     ...wanted('inletKPa', 'fluidTurnsOut', 'fanTurnsOut'),
     ...optional('viscosityMm2PerS', 'densityGPerMl'),
   }),
-  z.strictObject({ kind: z.literal('fan'), ...wanted('fanWidthMm', 'distanceMm', 'inletKPa', 'fanTurnsOut') }),
+  z.strictObject({
+    kind: z.literal('fan'),
+    ...wanted('fanWidthMm', 'distanceMm', 'inletKPa', 'fanTurnsOut'),
+  }),
   z
     .strictObject({ kind: z.literal('cap'), ...wanted('capKPa', 'inletKPa', 'fanTurnsOut') })
     .superRefine(({ capKPa, inletKPa }, ctx) => {
       if (capKPa >= inletKPa) ctx.addIssue(capOverInlet(['inletKPa'], capKPa, inletKPa));
     }),
   z.strictObject({ kind: z.literal('comb'), ...wanted('wetUm'), settings: Settings }),
-  z.strictObject({ kind: z.literal('lines'), ...wanted('stepMm'), measuredMm: listOf(quantity('measuredMm'), 1) }),
+  z.strictObject({
+    kind: z.literal('lines'),
+    ...wanted('stepMm'),
+    measuredMm: listOf(quantity('measuredMm'), 1),
+  }),
 ]);
 export const NozzleSet = z.strictObject({
   ...wanted('nozzleMm'),
@@ -61,7 +82,14 @@ export const Gun = z
     class: GunClass,
     nozzlesMm: listOf(quantity('nozzlesMm'), 1),
     nozzleSets: listOf(NozzleSet).optional(),
-    ...optional('fullFluidTurns', 'fullFanTurns', 'ratedInletKPa', 'ratedAirFlowLPerMin', 'capKPaAtRated', 'maxInletKPa'),
+    ...optional(
+      'fullFluidTurns',
+      'fullFanTurns',
+      'ratedInletKPa',
+      'ratedAirFlowLPerMin',
+      'capKPaAtRated',
+      'maxInletKPa',
+    ),
     ability: z.enum(ABILITIES).optional(),
     leafletInletKPa: band('leafletInletKPa').optional(),
     calibration: listOf(GunTest).optional(),
@@ -69,15 +97,32 @@ export const Gun = z
   .superRefine((gun, ctx) => {
     if (gun.nozzleSets && gun.nozzleSets.length !== gun.nozzlesMm.length)
       ctx.addIssue(
-        contradiction(['nozzleSets'], `nozzleSets has ${gun.nozzleSets.length} entries for ${gun.nozzlesMm.length} nozzles`),
+        contradiction(
+          ['nozzleSets'],
+          `nozzleSets has ${gun.nozzleSets.length} entries for ${gun.nozzlesMm.length} nozzles`,
+        ),
       );
-    if (gun.ratedInletKPa !== undefined && gun.maxInletKPa !== undefined && gun.ratedInletKPa > gun.maxInletKPa)
+    if (
+      gun.ratedInletKPa !== undefined &&
+      gun.maxInletKPa !== undefined &&
+      gun.ratedInletKPa > gun.maxInletKPa
+    )
       ctx.addIssue(
-        contradiction(['maxInletKPa'], `maxInletKPa ${gun.maxInletKPa} lies under ratedInletKPa ${gun.ratedInletKPa}`),
+        contradiction(
+          ['maxInletKPa'],
+          `maxInletKPa ${gun.maxInletKPa} lies under ratedInletKPa ${gun.ratedInletKPa}`,
+        ),
       );
-    if (gun.ratedInletKPa !== undefined && gun.capKPaAtRated !== undefined && gun.capKPaAtRated >= gun.ratedInletKPa)
+    if (
+      gun.ratedInletKPa !== undefined &&
+      gun.capKPaAtRated !== undefined &&
+      gun.capKPaAtRated >= gun.ratedInletKPa
+    )
       ctx.addIssue(capOverInlet(['capKPaAtRated'], gun.capKPaAtRated, gun.ratedInletKPa));
-    const tests = [...(gun.nozzleSets ?? []).flatMap((set) => set.tests ?? []), ...(gun.calibration ?? [])];
+    const tests = [
+      ...(gun.nozzleSets ?? []).flatMap((set) => set.tests ?? []),
+      ...(gun.calibration ?? []),
+    ];
     for (const test of tests) {
       const turns: Turns = 'settings' in test ? test.settings : 'fanTurnsOut' in test ? test : {};
       beyondTravel(gun, turns, (_, full) => [full]).forEach((issue) => ctx.addIssue(issue));
@@ -87,11 +132,17 @@ export const Gun = z
 type Turns = { fluidTurnsOut?: number | undefined; fanTurnsOut?: number | undefined };
 type Travel = { fullFluidTurns?: number | undefined; fullFanTurns?: number | undefined };
 
-/** A knob cannot stand further out than it goes. `pathOf` points at what was written later: the position or the travel. */
+/**
+ * A knob cannot stand further out than it goes. `pathOf` points at what was written later: the
+ * position or the travel.
+ */
 export function beyondTravel(
   travel: Travel,
   turns: Turns,
-  pathOf: (knob: 'fluidTurnsOut' | 'fanTurnsOut', full: 'fullFluidTurns' | 'fullFanTurns') => (string | number)[],
+  pathOf: (
+    knob: 'fluidTurnsOut' | 'fanTurnsOut',
+    full: 'fullFluidTurns' | 'fullFanTurns',
+  ) => (string | number)[],
 ) {
   return (
     [
@@ -135,14 +186,22 @@ export const lineShape = {
   regulator: z.enum(REGULATORS).optional(),
   ...optional('measuredLossPercent', 'measuredAtInletKPa', 'measuredAtAirFlowLPerMin', 'supplyKPa'),
 };
-type Measured = Partial<Record<'measuredLossPercent' | 'measuredAtInletKPa' | 'measuredAtAirFlowLPerMin', number | undefined>>;
+type Measured = Partial<
+  Record<
+    'measuredLossPercent' | 'measuredAtInletKPa' | 'measuredAtAirFlowLPerMin',
+    number | undefined
+  >
+>;
 
 /** Where a loss was measured is nothing without the loss. */
 export function lossGiven(
   { measuredLossPercent, measuredAtInletKPa, measuredAtAirFlowLPerMin }: Measured,
   ctx: z.RefinementCtx,
 ): void {
-  if (measuredLossPercent === undefined && (measuredAtInletKPa !== undefined || measuredAtAirFlowLPerMin !== undefined))
+  if (
+    measuredLossPercent === undefined &&
+    (measuredAtInletKPa !== undefined || measuredAtAirFlowLPerMin !== undefined)
+  )
     ctx.addIssue(
       needsField(
         ['measuredLossPercent'],

@@ -6,7 +6,10 @@ import { SheetTimes } from './film.ts';
 import { GunSheet } from './gun.ts';
 import { Grade, Recipe } from './mixing.ts';
 
-/** What the shop saw of this product: the wait until touch-dry, and the comb reading at which it ran. */
+/**
+ * What the shop saw of this product: the wait until touch-dry, and the comb reading at which it
+ * ran.
+ */
 export const FilmTest = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('touch'),
@@ -23,6 +26,8 @@ export const Material = z.strictObject({
   hardenerSpeed: Speed.optional(),
   ...optional('viscosityMm2PerS', 'densityGPerMl', 'volumeSolidsPercent'),
   finish: Finish.optional(),
-  sheet: z.strictObject({ times: SheetTimes, gun: GunSheet.optional(), limits: Limits.optional() }).optional(),
+  sheet: z
+    .strictObject({ times: SheetTimes, gun: GunSheet.optional(), limits: Limits.optional() })
+    .optional(),
   tests: listOf(FilmTest).optional(),
 });

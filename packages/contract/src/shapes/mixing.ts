@@ -1,7 +1,19 @@
 import { Basis, Carrier, Role, Speed } from './trade.ts';
-import { finalMixFraction, namesOf, type Recipe as CoreRecipe } from '@orthochrom/core/mix/recipe.ts';
+import {
+  finalMixFraction,
+  namesOf,
+  type Recipe as CoreRecipe,
+} from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
-import { contradiction, listOf, moreThanZero, name, optional, quantity, wanted } from '../quantity/fields.ts';
+import {
+  contradiction,
+  listOf,
+  moreThanZero,
+  name,
+  optional,
+  quantity,
+  wanted,
+} from '../quantity/fields.ts';
 
 export const Grade = z
   .strictObject({
@@ -25,7 +37,12 @@ export const Reduction = z
   .strictObject({ ...wanted('sheetPercent', 'maxPercent'), of: Basis })
   .superRefine(({ sheetPercent, maxPercent }, ctx) => {
     if (sheetPercent > maxPercent)
-      ctx.addIssue(contradiction(['maxPercent'], `maxPercent ${maxPercent} lies under sheetPercent ${sheetPercent}`));
+      ctx.addIssue(
+        contradiction(
+          ['maxPercent'],
+          `maxPercent ${maxPercent} lies under sheetPercent ${sheetPercent}`,
+        ),
+      );
   });
 export const AdjusterPoint = z.strictObject({
   ...wanted('airTemperatureC', 'relativeHumidityPercent', 'percentOfPaint'),
@@ -33,8 +50,17 @@ export const AdjusterPoint = z.strictObject({
 });
 export const BlendPart = z.strictObject({ name: name(), fraction: quantity('fraction') });
 
-export const RecipePart = z.strictObject({ name: name(), parts: moreThanZero('parts'), role: Role.optional() });
-export const Addition = z.strictObject({ name: name(), percent: quantity('percent'), of: Basis, role: Role.optional() });
+export const RecipePart = z.strictObject({
+  name: name(),
+  parts: moreThanZero('parts'),
+  role: Role.optional(),
+});
+export const Addition = z.strictObject({
+  name: name(),
+  percent: quantity('percent'),
+  of: Basis,
+  role: Role.optional(),
+});
 
 function checkRecipe(recipe: CoreRecipe, ctx: z.RefinementCtx): void {
   const names = namesOf(recipe);
@@ -46,7 +72,12 @@ function checkRecipe(recipe: CoreRecipe, ctx: z.RefinementCtx): void {
   });
   const last = (recipe.additions ?? []).findLastIndex((addition) => addition.of === 'finalMix');
   if (finalMixFraction(recipe) >= 1)
-    ctx.addIssue(contradiction(['additions', last, 'percent'], 'the per cents of the final mix leave no paint'));
+    ctx.addIssue(
+      contradiction(
+        ['additions', last, 'percent'],
+        'the per cents of the final mix leave no paint',
+      ),
+    );
 }
 
 export const Recipe = z
@@ -85,6 +116,10 @@ export const Component = z.strictObject({
   mark: z.strictObject({ column: z.string(), label: z.string() }).optional(),
   leftOverMl: z.number().optional(),
 });
-export const Batch = z.strictObject({ components: z.array(Component), readyMl: z.number(), fillToMl: z.array(z.number()) });
+export const Batch = z.strictObject({
+  components: z.array(Component),
+  readyMl: z.number(),
+  fillToMl: z.array(z.number()),
+});
 export const Densities = z.record(name(), quantity('densityGPerMl'));
 export const VocByName = z.record(name(), quantity('vocGPerL'));

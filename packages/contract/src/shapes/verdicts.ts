@@ -21,8 +21,16 @@ export const Reason = z.strictObject({
   code: z.string(),
   params: Params.optional(),
 });
-export const Advice = z.strictObject({ text: z.string(), code: z.string().optional(), caution: z.string().optional() });
-export const Ask = z.strictObject({ field: z.string(), question: z.string(), options: z.array(z.string()).optional() });
+export const Advice = z.strictObject({
+  text: z.string(),
+  code: z.string().optional(),
+  caution: z.string().optional(),
+});
+export const Ask = z.strictObject({
+  field: z.string(),
+  question: z.string(),
+  options: z.array(z.string()).optional(),
+});
 export const Spread = z.strictObject({ value: z.number(), low: z.number(), high: z.number() });
 export const verdictsShape = { verdicts: z.array(Verdict) };
 export const explained = { ...verdictsShape, reasons: z.array(Reason) };

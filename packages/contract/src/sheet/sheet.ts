@@ -1,8 +1,30 @@
-/** A data sheet as it is written in, imported and exported: one object per product version; a saved one never changes. */
-import { Basis, Carrier, Chemistry, CupName, Finish, GunClass, MaterialClass, Role, StageName } from '../shapes/trade.ts';
+/**
+ * A data sheet as it is written in, imported and exported: one object per product version; a saved
+ * one never changes.
+ */
+import {
+  Basis,
+  Carrier,
+  Chemistry,
+  CupName,
+  Finish,
+  GunClass,
+  MaterialClass,
+  Role,
+  StageName,
+} from '../shapes/trade.ts';
 import { CLEANERS } from '@orthochrom/core/film/recoat.ts';
 import { z } from 'zod';
-import { band, listOf, moreThanZero, name, optional, quantity, text, wanted } from '../quantity/fields.ts';
+import {
+  band,
+  listOf,
+  moreThanZero,
+  name,
+  optional,
+  quantity,
+  text,
+  wanted,
+} from '../quantity/fields.ts';
 import { Limits } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
 import { GunSheet } from '../shapes/gun.ts';
@@ -29,7 +51,13 @@ export const SheetRecipe = z.strictObject({
   parts: listOf(z.strictObject({ role: Role, product: name(), parts: moreThanZero('parts') }), 1),
   /** `byGrid`: the sheet's grid rules the per cent of this air; the figure is that of usual air. */
   additions: listOf(
-    z.strictObject({ role: Role, product: name(), percent: quantity('percent'), of: Basis, byGrid: z.boolean().optional() }),
+    z.strictObject({
+      role: Role,
+      product: name(),
+      percent: quantity('percent'),
+      of: Basis,
+      byGrid: z.boolean().optional(),
+    }),
   ).optional(),
   ...wanted('densityGPerMl', 'volumeSolidsPercent', 'vocGPerL'),
   ...optional('vocLessWaterGPerL'),
@@ -58,7 +86,9 @@ export const Sheet = z.strictObject({
   ...wanted('densityGPerMl'),
   ...optional('volumeSolidsPercent', 'vocGPerL', 'vocLessWaterGPerL'),
   packSizesMl: listOf(moreThanZero('sizeMl')).optional(),
-  shades: listOf(z.strictObject({ name: name(), colour: z.string().regex(/^#[0-9a-f]{6}$/i) })).optional(),
+  shades: listOf(
+    z.strictObject({ name: name(), colour: z.string().regex(/^#[0-9a-f]{6}$/i) }),
+  ).optional(),
   grade: Grade.optional(),
   recipes: listOf(SheetRecipe).optional(),
   grades: listOf(name()).optional(),
@@ -67,11 +97,15 @@ export const Sheet = z.strictObject({
   reduction: Reduction.optional(),
   limits: Limits.optional(),
   gunSheet: z.partialRecord(GunClass, GunSheet).optional(),
-  overWhat: listOf(z.strictObject({ layer: z.string().max(200), grit: z.string().max(80) })).optional(),
+  overWhat: listOf(
+    z.strictObject({ layer: z.string().max(200), grit: z.string().max(80) }),
+  ).optional(),
   strainerUm: quantity('strainerUm').optional(),
   wipe: z.enum(CLEANERS).optional(),
   blowerOk: z.boolean().optional(),
-  additives: listOf(z.strictObject({ id: name(), percent: quantity('percent'), of: Basis, use: text() })).optional(),
+  additives: listOf(
+    z.strictObject({ id: name(), percent: quantity('percent'), of: Basis, use: text() }),
+  ).optional(),
   ...optional('maxBakeC'),
   notes: listOf(text()).optional(),
 });

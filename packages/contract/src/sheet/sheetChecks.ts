@@ -1,13 +1,23 @@
-/** What must hold on a sheet before it is saved: its figures agree with one another and its ids with the shop's products. */
+/**
+ * What must hold on a sheet before it is saved: its figures agree with one another and its ids with
+ * the shop's products.
+ */
 import { sharesOf, type Recipe } from '@orthochrom/core/mix/recipe.ts';
 import type { Refusal } from '../quantity/refusal.ts';
 import type { Sheet, SheetRecipe } from './sheet.ts';
 
 type Products = ReadonlyMap<string, Sheet>;
 
-const contradiction = (path: Refusal['path'], message: string): Refusal => ({ code: 'contradiction', path, message });
+const contradiction = (path: Refusal['path'], message: string): Refusal => ({
+  code: 'contradiction',
+  path,
+  message,
+});
 
-/** The product a recipe names: itself, an id, or the first of the kind's place ("reducer": any of its grades). */
+/**
+ * The product a recipe names: itself, an id, or the first of the kind's place ("reducer": any of
+ * its grades).
+ */
 export function productOf(sheet: Sheet, product: string, products: Products): Sheet | undefined {
   if (product === 'self') return sheet;
   if (product === 'reducer') return products.get(sheet.grades?.[0] ?? '');
@@ -19,7 +29,9 @@ export function productOf(sheet: Sheet, product: string, products: Products): Sh
 export function sheetFaults(sheet: Sheet, products: Products): Refusal[] {
   return [
     ...idFaults(sheet, products),
-    ...(sheet.recipes ?? []).flatMap((recipe, i) => recipeFaults(sheet, recipe, products, ['recipes', i])),
+    ...(sheet.recipes ?? []).flatMap((recipe, i) =>
+      recipeFaults(sheet, recipe, products, ['recipes', i]),
+    ),
   ];
 }
 
@@ -34,39 +46,75 @@ function idFaults(sheet: Sheet, products: Products): Refusal[] {
   return named.flatMap(({ id, path, kind }) => {
     const product = products.get(id);
     if (!product) return [contradiction(path, `There is no product ${id}.`)];
-    if (product.kind !== kind) return [contradiction(path, `${id} is a ${product.kind}, not a ${kind}.`)];
+    if (product.kind !== kind)
+      return [contradiction(path, `${id} is a ${product.kind}, not a ${kind}.`)];
     return product.carrier === sheet.carrier
       ? []
       : [contradiction(path, `${id} is ${product.carrier}; this sheet is ${sheet.carrier}.`)];
   });
 }
 
-function recipeFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, path: Refusal['path']): Refusal[] {
+function recipeFaults(
+  sheet: Sheet,
+  recipe: SheetRecipe,
+  products: Products,
+  path: Refusal['path'],
+): Refusal[] {
   const faults: Refusal[] = [];
   const all = [...recipe.parts, ...(recipe.additions ?? [])];
   if (recipe.parts.filter(({ role }) => role === 'paint').length !== 1)
-    faults.push(contradiction([...path, 'parts'], 'A recipe has exactly one part with role paint.'));
+    faults.push(
+      contradiction([...path, 'parts'], 'A recipe has exactly one part with role paint.'),
+    );
   if (recipe.parts.some(({ role }) => role === 'hardener') && sheet.hardenerChemistry === 'none')
-    faults.push(contradiction(['hardenerChemistry'], 'The recipe has a hardener, so its chemistry cannot be none.'));
+    faults.push(
+      contradiction(
+        ['hardenerChemistry'],
+        'The recipe has a hardener, so its chemistry cannot be none.',
+      ),
+    );
   const unknown = all.find(({ product }) => !productOf(sheet, product, products));
-  if (unknown) return [...faults, contradiction([...path, 'parts'], `There is no product ${unknown.product}.`)];
+  if (unknown)
+    return [
+      ...faults,
+      contradiction([...path, 'parts'], `There is no product ${unknown.product}.`),
+    ];
   return [...faults, ...figureFaults(sheet, recipe, products, path)];
 }
 
-/** Density and VOC within 2 %, solids within one point, dry film within 15 % of wet film × solids. */
-function figureFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, path: Refusal['path']): Refusal[] {
+/**
+ * Density and VOC within 2 %, solids within one point, dry film within 15 % of wet film × solids.
+ */
+function figureFaults(
+  sheet: Sheet,
+  recipe: SheetRecipe,
+  products: Products,
+  path: Refusal['path'],
+): Refusal[] {
   const asRecipe: Recipe = {
     parts: recipe.parts.map(({ role, parts }, i) => ({ name: `${i}`, parts, role })),
-    additions: (recipe.additions ?? []).map(({ role, percent, of }, i) => ({ name: `a${i}`, percent, of, role })),
+    additions: (recipe.additions ?? []).map(({ role, percent, of }, i) => ({
+      name: `a${i}`,
+      percent,
+      of,
+      role,
+    })),
   };
-  const members = [...recipe.parts, ...(recipe.additions ?? [])].map(({ product }) => productOf(sheet, product, products)!);
+  const members = [...recipe.parts, ...(recipe.additions ?? [])].map(({ product }) =>
+    productOf(sheet, product, products)!,
+  );
   const blend = (of: (s: Sheet) => number | undefined) =>
     sharesOf(asRecipe).reduce((sum, { share }, i) => sum + share * (of(members[i]!) ?? 0), 0);
   const faults: Refusal[] = [];
   const off = (field: 'densityGPerMl' | 'vocGPerL', tolerance: number) => {
     const worked = blend((s) => s[field]);
     if (worked > 0 && Math.abs(recipe[field] / worked - 1) > tolerance)
-      faults.push(contradiction([...path, field], `${field} is ${recipe[field]}; its parts make ${worked.toFixed(3)}.`));
+      faults.push(
+        contradiction(
+          [...path, field],
+          `${field} is ${recipe[field]}; its parts make ${worked.toFixed(3)}.`,
+        ),
+      );
   };
   off('densityGPerMl', 0.02);
   off('vocGPerL', 0.02);
@@ -91,13 +139,19 @@ function figureFaults(sheet: Sheet, recipe: SheetRecipe, products: Products, pat
   return faults;
 }
 
-/** Where the sheet's own limits allow a panel temperature that none of its grades reaches: told, not refused. */
+/**
+ * Where the sheet's own limits allow a panel temperature that none of its grades reaches: told, not
+ * refused.
+ */
 export function uncoveredRange(sheet: Sheet, products: Products): string | undefined {
   const grades = (sheet.grades ?? []).flatMap((id) => products.get(id)?.grade ?? []);
   if (grades.length === 0 || !sheet.limits) return undefined;
   const low = Math.min(...grades.map((g) => g.minC ?? -Infinity));
   const high = Math.max(...grades.map((g) => g.maxC ?? Infinity));
   const { minPanelC, maxPanelC } = sheet.limits;
-  if (minPanelC !== undefined && minPanelC < low) return `No grade covers ${minPanelC} to ${low} °C.`;
-  return maxPanelC !== undefined && maxPanelC > high ? `No grade covers ${high} to ${maxPanelC} °C.` : undefined;
+  if (minPanelC !== undefined && minPanelC < low)
+    return `No grade covers ${minPanelC} to ${low} °C.`;
+  return maxPanelC !== undefined && maxPanelC > high
+    ? `No grade covers ${high} to ${maxPanelC} °C.`
+    : undefined;
 }

@@ -15,10 +15,24 @@ export type AirNow = {
   standIn?: { day: string; minute: number; shiftC: number; playing: boolean };
 };
 /** The air at one tap of a coat's own minutes. */
-export type CoatAirPoint = { at: string; airC: number; rhPercent: number; panelC?: number; materialC?: number };
-export type DayAhead = { roomId: string; name: string; sunriseMinute: number; forecast: z.infer<typeof Forecast> };
+export type CoatAirPoint = {
+  at: string;
+  airC: number;
+  rhPercent: number;
+  panelC?: number;
+  materialC?: number;
+};
+export type DayAhead = {
+  roomId: string;
+  name: string;
+  sunriseMinute: number;
+  forecast: z.infer<typeof Forecast>;
+};
 
-/** Steers the stand-in: where in the day it stands, how quickly it plays, and how much warmer than its script it is. */
+/**
+ * Steers the stand-in: where in the day it stands, how quickly it plays, and how much warmer than
+ * its script it is.
+ */
 export const ProbeSteer = z.strictObject({
   ...optional('minute'),
   minutesPerSecond: z.number().min(0).max(60).optional(),
@@ -27,10 +41,15 @@ export const ProbeSteer = z.strictObject({
 export type ProbeSteer = z.infer<typeof ProbeSteer>;
 export const AirTemperature = quantity('airTemperatureC');
 
-/** Steers the gauge's stand-in: another user on the same tank, and how many of its seconds pass in one. */
+/**
+ * Steers the gauge's stand-in: another user on the same tank, and how many of its seconds pass in
+ * one.
+ */
 export const GaugeSteer = z.strictObject({
   otherDrawLPerMin: z.number().min(0).max(3000).optional(),
   secondsPerSecond: z.number().min(0).max(120).optional(),
 });
 export type GaugeSteer = z.infer<typeof GaugeSteer>;
-export type FlowingNow = { flowing: { nowKPa: number; lowestKPa: number; highestKPa: number; tankKPa?: number } | null };
+export type FlowingNow = {
+  flowing: { nowKPa: number; lowestKPa: number; highestKPa: number; tankKPa?: number } | null;
+};

@@ -28,7 +28,8 @@ export const CareCreate = z
   .superRefine(({ kind, items }, ctx) => {
     const wanted = CARE_ITEMS[kind];
     wanted.forEach((key) => {
-      if (!items.some((item) => item.key === key)) ctx.addIssue(needsField(['items'], `${key} is neither done nor skipped`));
+      if (!items.some((item) => item.key === key))
+        ctx.addIssue(needsField(['items'], `${key} is neither done nor skipped`));
     });
     items.forEach((item, i) => {
       if (!wanted.includes(item.key))

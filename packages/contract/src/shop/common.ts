@@ -1,10 +1,16 @@
-/** What every stored thing has: an id made by the client, so that a retried request makes no second row, and a version. */
+/**
+ * What every stored thing has: an id made by the client, so that a retried request makes no second
+ * row, and a version.
+ */
 import { z } from 'zod';
 import type { WordedVerdict } from '../words/worded.ts';
 
 export const Id = z.uuid();
 export const Version = z.int().min(1);
-/** An edit says which version it was made from; another one in between is a clash, shown and not overwritten. */
+/**
+ * An edit says which version it was made from; another one in between is a clash, shown and not
+ * overwritten.
+ */
 export const edited = { version: Version };
 export const stored = { id: Id, version: Version };
 

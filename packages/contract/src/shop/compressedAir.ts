@@ -1,4 +1,7 @@
-/** The shop's compressed air as the painter describes it once: compressors, and the lines from the wall to a gun. */
+/**
+ * The shop's compressed air as the painter describes it once: compressors, and the lines from the
+ * wall to a gun.
+ */
 import { Trust } from '../shapes/trade.ts';
 import { REGULATOR_MARGIN_KPA } from '@orthochrom/core/compressedAir/compressor.ts';
 import { z } from 'zod';
@@ -12,12 +15,21 @@ const compressorShape = {
   ...wanted('tankL', 'freeAirLPerMin', 'freeAirAtKPa', 'cutInKPa', 'cutOutKPa'),
   note: text(),
 };
-const cutsOutAbove = ({ cutInKPa, cutOutKPa }: { cutInKPa: number; cutOutKPa: number }, ctx: z.RefinementCtx): void => {
+const cutsOutAbove = (
+  { cutInKPa, cutOutKPa }: { cutInKPa: number; cutOutKPa: number },
+  ctx: z.RefinementCtx,
+): void => {
   if (cutOutKPa <= cutInKPa)
-    ctx.addIssue(contradiction(['cutOutKPa'], `cutOutKPa ${cutOutKPa} is not over cutInKPa ${cutInKPa}`));
+    ctx.addIssue(
+      contradiction(['cutOutKPa'], `cutOutKPa ${cutOutKPa} is not over cutInKPa ${cutInKPa}`),
+    );
 };
-export const CompressorCreate = z.strictObject({ id: Id, ...compressorShape }).superRefine(cutsOutAbove);
-export const CompressorEdit = z.strictObject({ ...edited, ...compressorShape }).superRefine(cutsOutAbove);
+export const CompressorCreate = z
+  .strictObject({ id: Id, ...compressorShape })
+  .superRefine(cutsOutAbove);
+export const CompressorEdit = z
+  .strictObject({ ...edited, ...compressorShape })
+  .superRefine(cutsOutAbove);
 export const Compressor = z.strictObject({ ...stored, ...compressorShape });
 export type Compressor = z.infer<typeof Compressor> & {
   /** The newest pump-up since it was last described; it rules over the plate. */
@@ -48,7 +60,10 @@ export type AirLine = z.infer<typeof AirLine> & {
 };
 
 /** A line with its own measured loss and where that was read: what every calculation is given. */
-export function lineOf({ line, twoGauges }: Pick<AirLine, 'line' | 'twoGauges'>): z.infer<typeof Line> {
+export function lineOf({
+  line,
+  twoGauges,
+}: Pick<AirLine, 'line' | 'twoGauges'>): z.infer<typeof Line> {
   const { test } = twoGauges ?? {};
   if (test?.kind !== 'twoGauges') return line;
   return {
@@ -71,7 +86,8 @@ export function deliveryOf({ freeAirLPerMin, freeAirAtKPa, pumpUp }: Compressor)
 }
 
 /** What the tank must hold for a regulator that stands at this at rest. */
-export const neededTankKPa = (regulatorStaticKPa: number): number => regulatorStaticKPa + REGULATOR_MARGIN_KPA;
+export const neededTankKPa = (regulatorStaticKPa: number): number =>
+  regulatorStaticKPa + REGULATOR_MARGIN_KPA;
 
 /** How long a trigger is pulled and let go in a usual job, and for how long. */
 export const USUAL_RHYTHM = { triggerOnSeconds: 8, triggerOffSeconds: 2, runMinutes: 15 } as const;

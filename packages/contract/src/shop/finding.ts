@@ -1,4 +1,7 @@
-/** What was found wrong on a panel: what was seen and logged, what it was judged to be, what it turned out to be, and what changes for it. */
+/**
+ * What was found wrong on a panel: what was seen and logged, what it was judged to be, what it
+ * turned out to be, and what changes for it.
+ */
 import { Trust } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { listOf, name, text } from '../quantity/fields.ts';
@@ -43,7 +46,11 @@ export type FindingEdit = z.infer<typeof FindingEdit>;
 const known = (list: () => readonly { id: string }[], what: string) =>
   z.string().superRefine((id, ctx) => {
     if (!list().some((item) => item.id === id))
-      ctx.addIssue({ code: 'custom', message: `"${id}" is no ${what}`, params: { code: 'not-one-of' } });
+      ctx.addIssue({
+        code: 'custom',
+        message: `"${id}" is no ${what}`,
+        params: { code: 'not-one-of' },
+      });
   });
 const KnownFault = known(() => theKnowledge().files.faults.faults, 'fault that is known here');
 const KnownCause = known(() => theKnowledge().files.causes.causes, 'cause that is known here');
@@ -67,7 +74,10 @@ export const PlanChangeAnswer = z.strictObject({
   coatId: Id.optional(),
 });
 
-/** One change for a later plan, offered and never imposed. `move`: by how much one setting goes, canonical; absent where it is no knob. */
+/**
+ * One change for a later plan, offered and never imposed. `move`: by how much one setting goes,
+ * canonical; absent where it is no knob.
+ */
 export type PlanChange = {
   id: string;
   version: number;
@@ -83,7 +93,14 @@ export type PlanChange = {
   appliedToCoatId?: string;
 };
 
-export type PhotoInfo = { id: string; mime: string; bytes: number; widthPx: number; heightPx: number; takenAt: string };
+export type PhotoInfo = {
+  id: string;
+  mime: string;
+  bytes: number;
+  widthPx: number;
+  heightPx: number;
+  takenAt: string;
+};
 export type Confirmed = {
   fault: string;
   cause: string;
@@ -120,9 +137,22 @@ export const FindingsFile = z.strictObject({
       ...seenShape,
       seenAt: z.iso.datetime(),
       confirmed: z
-        .strictObject({ fault: KnownFault, cause: KnownCause, layer: FaultLayer.optional(), note: text(), at: z.iso.datetime() })
+        .strictObject({
+          fault: KnownFault,
+          cause: KnownCause,
+          layer: FaultLayer.optional(),
+          note: text(),
+          at: z.iso.datetime(),
+        })
         .optional(),
-      photos: listOf(z.strictObject({ id: Id, mime: z.enum(PHOTO_TYPES), name: name().optional(), base64: z.base64() })),
+      photos: listOf(
+        z.strictObject({
+          id: Id,
+          mime: z.enum(PHOTO_TYPES),
+          name: name().optional(),
+          base64: z.base64(),
+        }),
+      ),
     }),
   ),
 });
@@ -147,9 +177,13 @@ export function diagnoseInputOf({
 }
 
 type Move = NonNullable<PlanChange['move']>;
-const isSetting = (key: string): key is Move['setting'] => (settingNames as readonly string[]).includes(key);
+const isSetting = (key: string): key is Move['setting'] =>
+  (settingNames as readonly string[]).includes(key);
 
-/** The first step of a cause that moves a setting of a plan, as that move; undefined for what is no knob. */
+/**
+ * The first step of a cause that moves a setting of a plan, as that move; undefined for what is no
+ * knob.
+ */
 export function moveOf(steps: readonly string[]): Move | undefined {
   for (const id of steps) {
     const step = theKnowledge().files.steps.steps.find((known_) => known_.id === id);

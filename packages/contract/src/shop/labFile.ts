@@ -1,4 +1,7 @@
-/** A set-up of the spray lab as an open file: one or two inputs of `coat`, so that `ask coat` reads them too. */
+/**
+ * A set-up of the spray lab as an open file: one or two inputs of `coat`, so that `ask coat` reads
+ * them too.
+ */
 import { z } from 'zod';
 import { CoatInput } from '../calculations/coat.ts';
 

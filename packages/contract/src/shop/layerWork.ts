@@ -1,13 +1,27 @@
-/** What was done to a layer after it was sprayed: sanded, heated, polished, and how a fault in it was settled. Append-only. */
+/**
+ * What was done to a layer after it was sprayed: sanded, heated, polished, and how a fault in it
+ * was settled. Append-only.
+ */
 import { z } from 'zod';
 import { gateAnswersShape } from '../calculations/gate.ts';
 import { listOf } from '../quantity/fields.ts';
 import { Id } from './common.ts';
 
-export const WorkKind = z.enum(['sandedDry', 'sandedWet', 'flattened', 'recoated', 'left', 'heated', 'polished']);
+export const WorkKind = z.enum([
+  'sandedDry',
+  'sandedWet',
+  'flattened',
+  'recoated',
+  'left',
+  'heated',
+  'polished',
+]);
 export type WorkKind = z.infer<typeof WorkKind>;
 
-/** `settles`: the faults of the layer that this puts right, by key. Leaving one as it is wants a word why. */
+/**
+ * `settles`: the faults of the layer that this puts right, by key. Leaving one as it is wants a
+ * word why.
+ */
 export const LayerWorkCreate = z
   .strictObject({
     id: Id,
@@ -38,5 +52,8 @@ export type LayerWork = {
   at: string;
 };
 
-/** A fault that the bench was asked about on a coat: by what it turned out to be, else by what leads. */
+/**
+ * A fault that the bench was asked about on a coat: by what it turned out to be, else by what
+ * leads.
+ */
 export type LayerFinding = { id: string; coatId: string; fault: string; seenAt: string };

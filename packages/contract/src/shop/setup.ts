@@ -1,5 +1,14 @@
 /** The shop as it was set up: painters, rooms, guns, cups. */
-import { AirMovement, Airflow, Extraction, PartKind, Place, Skill, StageName, Trust } from '../shapes/trade.ts';
+import {
+  AirMovement,
+  Airflow,
+  Extraction,
+  PartKind,
+  Place,
+  Skill,
+  StageName,
+  Trust,
+} from '../shapes/trade.ts';
 import { PRESSURE_UNITS } from '@orthochrom/core/gun/pressure.ts';
 import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
@@ -69,9 +78,23 @@ export const GunCreate = z.strictObject({ id: Id, ...gunShape });
 export const GunEdit = z.strictObject({ ...edited, ...gunShape }).superRefine(withoutTests);
 export type GunCreate = z.infer<typeof GunCreate>;
 /** A nozzle set as it lives on: fitted, and some day retired with its tests. */
-export type StoredSet = { id: string; nozzleMm: number; needle?: string; cap?: string; fittedSince: string; retiredAt?: string };
-/** `gun` carries the sets in use with the newest test of each kind; `sets` has every set there ever was. */
-export type StoredGun = Omit<GunCreate, 'intervals'> & { version: number; intervals: CareIntervals; sets: StoredSet[] };
+export type StoredSet = {
+  id: string;
+  nozzleMm: number;
+  needle?: string;
+  cap?: string;
+  fittedSince: string;
+  retiredAt?: string;
+};
+/**
+ * `gun` carries the sets in use with the newest test of each kind; `sets` has every set there ever
+ * was.
+ */
+export type StoredGun = Omit<GunCreate, 'intervals'> & {
+  version: number;
+  intervals: CareIntervals;
+  sets: StoredSet[];
+};
 
 /** What it may hold, the scale printed on it, and the mesh built into it. */
 export const StoredCup = z.strictObject({
@@ -79,7 +102,12 @@ export const StoredCup = z.strictObject({
   name: name(),
   capacityMl: moreThanZero('capacityMl'),
   marksMl: listOf(quantity('atMl')),
-  scales: listOf(z.strictObject({ ratio: z.array(moreThanZero('parts')).min(2).max(4), mlPerPart: moreThanZero('sizeMl') })),
+  scales: listOf(
+    z.strictObject({
+      ratio: z.array(moreThanZero('parts')).min(2).max(4),
+      mlPerPart: moreThanZero('sizeMl'),
+    }),
+  ),
   strainerUm: quantity('strainerUm').optional(),
 });
 export type StoredCup = z.infer<typeof StoredCup>;
@@ -92,7 +120,12 @@ export const Shop = z.strictObject({
 });
 export type Shop = z.infer<typeof Shop>;
 /** How the last coat left a gun's knobs. */
-export type KnobsLeft = { fanTurnsOut: number; fluidTurnsOut: number; part: z.infer<typeof PartKind>; mist?: boolean };
+export type KnobsLeft = {
+  fanTurnsOut: number;
+  fluidTurnsOut: number;
+  part: z.infer<typeof PartKind>;
+  mist?: boolean;
+};
 export type ShopSetup = {
   shop: Shop;
   painters: Painter[];

@@ -1,4 +1,7 @@
-/** What a shop measures on its own guns and air: append-only, each belonging to a nozzle set, a line or a compressor. */
+/**
+ * What a shop measures on its own guns and air: append-only, each belonging to a nozzle set, a line
+ * or a compressor.
+ */
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { gateAnswersShape } from '../calculations/gate.ts';
@@ -31,7 +34,12 @@ const TwoGauges = z
   })
   .superRefine(({ wallKPa, inletKPa, restKPa }, ctx) => {
     if (inletKPa > wallKPa)
-      ctx.addIssue(contradiction(['inletKPa'], `${inletKPa} kPa at the gun cannot be over ${wallKPa} kPa at the wall`));
+      ctx.addIssue(
+        contradiction(
+          ['inletKPa'],
+          `${inletKPa} kPa at the gun cannot be over ${wallKPa} kPa at the wall`,
+        ),
+      );
     if (restKPa !== undefined && restKPa < wallKPa)
       ctx.addIssue(
         contradiction(
@@ -48,7 +56,8 @@ const PumpUp = z
     ...wanted('freeAirLPerMin'),
   })
   .superRefine(({ fromKPa, toKPa }, ctx) => {
-    if (toKPa <= fromKPa) ctx.addIssue(contradiction(['toKPa'], `toKPa ${toKPa} is not over fromKPa ${fromKPa}`));
+    if (toKPa <= fromKPa)
+      ctx.addIssue(contradiction(['toKPa'], `toKPa ${toKPa} is not over fromKPa ${fromKPa}`));
   });
 
 export const ShopTest = z.union([...GunTest.options, PatternTest, Baseline, TwoGauges, PumpUp]);
@@ -69,14 +78,32 @@ const ABOUT: Record<TestKind, keyof typeof about> = {
   pumpUp: 'compressorId',
 };
 /** What is in the cup and where it is shot: the same gate as before a coat. */
-export const TestGate = z.strictObject({ roomId: Id, sheetVersionId: Id, recipeName: name(), ...gateAnswersShape });
+export const TestGate = z.strictObject({
+  roomId: Id,
+  sheetVersionId: Id,
+  recipeName: name(),
+  ...gateAnswersShape,
+});
 export type TestGate = z.infer<typeof TestGate>;
 /** Tests that put the real mix through the gun. */
-const SHOOTS_MIX: ReadonlySet<TestKind> = new Set(['catch', 'fan', 'comb', 'lines', 'pattern'] as const);
+const SHOOTS_MIX: ReadonlySet<TestKind> = new Set([
+  'catch',
+  'fan',
+  'comb',
+  'lines',
+  'pattern',
+] as const);
 export const shootsMix = (kind: TestKind): boolean => SHOOTS_MIX.has(kind);
 
 export const TestCreate = z
-  .strictObject({ id: Id, painterId: Id, ...about, test: ShopTest, note: text(), gate: TestGate.optional() })
+  .strictObject({
+    id: Id,
+    painterId: Id,
+    ...about,
+    test: ShopTest,
+    note: text(),
+    gate: TestGate.optional(),
+  })
   .superRefine((given, ctx) => {
     if (shootsMix(given.test.kind) && !given.gate)
       ctx.addIssue({
@@ -95,7 +122,9 @@ export const TestCreate = z
       });
     for (const field of Object.keys(about) as (keyof typeof about)[])
       if (field !== wantedField && given[field] !== undefined)
-        ctx.addIssue(contradiction([field], `a ${given.test.kind} test belongs to a ${wantedField}`));
+        ctx.addIssue(
+          contradiction([field], `a ${given.test.kind} test belongs to a ${wantedField}`),
+        );
   });
 export type TestCreate = z.infer<typeof TestCreate>;
 export type StoredTest = {

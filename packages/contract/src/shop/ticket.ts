@@ -1,9 +1,20 @@
-/** A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done coat by coat. */
+/**
+ * A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done
+ * coat by coat.
+ */
 import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
-import { contradiction, listOf, moreThanZero, name, optional, text, wanted } from '../quantity/fields.ts';
+import {
+  contradiction,
+  listOf,
+  moreThanZero,
+  name,
+  optional,
+  text,
+  wanted,
+} from '../quantity/fields.ts';
 import { Addition, BlendPart, RecipePart } from '../shapes/mixing.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
@@ -67,10 +78,17 @@ function panelsKnown({ panels, stages }: TicketLike, ctx: z.RefinementCtx): void
 
 export const TicketCreate = z.strictObject({ id: Id, ...ticketShape }).superRefine(panelsKnown);
 export const TicketState = z.enum(['open', 'done', 'cancelled']);
-export const TicketEdit = z.strictObject({ ...edited, ...ticketShape, state: TicketState }).superRefine(panelsKnown);
+export const TicketEdit = z
+  .strictObject({ ...edited, ...ticketShape, state: TicketState })
+  .superRefine(panelsKnown);
 export type TicketCreate = z.infer<typeof TicketCreate>;
 export type TicketEdit = z.infer<typeof TicketEdit>;
-export type Ticket = TicketCreate & { version: number; number: string; state: z.infer<typeof TicketState>; createdAt: string };
+export type Ticket = TicketCreate & {
+  version: number;
+  number: string;
+  state: z.infer<typeof TicketState>;
+  createdAt: string;
+};
 
 export const CoatState = z.enum(['planned', 'taken', 'spraying', 'sprayed', 'flashed', 'looked']);
 export type CoatState = z.infer<typeof CoatState>;
@@ -92,17 +110,37 @@ const Override = z.strictObject({
   chosen: z.union([z.number(), z.string()]),
   why: z.string().min(1).max(200),
 });
-export const Overrides = z.partialRecord(z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife', 'stop']), Override);
+export const Overrides = z.partialRecord(
+  z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife', 'stop']),
+  Override,
+);
 export type Overrides = z.infer<typeof Overrides>;
 
-export type Done = Partial<Record<string, { value: number; source: 'confirmed' | 'changed' | 'instrument' }>>;
+export type Done = Partial<
+  Record<string, { value: number; source: 'confirmed' | 'changed' | 'instrument' }>
+>;
 
 export const Rating = z.enum(['good', 'fair', 'poor']);
 export type Rating = z.infer<typeof Rating>;
-export const Seen = z.enum(['nothing', 'peel', 'run', 'dust', 'drySpray', 'stripes', 'pops', 'fisheyes', 'other']);
+export const Seen = z.enum([
+  'nothing',
+  'peel',
+  'run',
+  'dust',
+  'drySpray',
+  'stripes',
+  'pops',
+  'fisheyes',
+  'other',
+]);
 export type Seen = z.infer<typeof Seen>;
 
-export type PanelDone = { panelId: string; sprayedAt: string; lowestInletKPa?: number; highestInletKPa?: number };
+export type PanelDone = {
+  panelId: string;
+  sprayedAt: string;
+  lowestInletKPa?: number;
+  highestInletKPa?: number;
+};
 
 /** The plan frozen when the painter takes it; the answers are the server's own. */
 export type TakenPlan = {
@@ -139,7 +177,10 @@ export type Coat = {
   panelsSprayed: PanelDone[];
 };
 
-/** What a painter asks of a plan before it is taken: another grade, another hardener, another amount, other work. */
+/**
+ * What a painter asks of a plan before it is taken: another grade, another hardener, another
+ * amount, other work.
+ */
 const planWishes = {
   wantedParts: listOf(BlendPart).optional(),
   hardenerId: name().optional(),
@@ -166,9 +207,8 @@ export const SprayStart = z.strictObject({
 });
 export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
 /**
- * Lowest and highest as the painter read them; left out, the gauge's own. `stoppedBecause`: a stop came up, and what is on stays
- * on; panels neither tapped nor named in
- * `panelsOn` were not sprayed.
+ * Lowest and highest as the painter read them; left out, the gauge's own. `stoppedBecause`: a stop
+ * came up, and what is on stays on; panels neither tapped nor named in `panelsOn` were not sprayed.
  */
 export const SprayEnd = z
   .strictObject({
@@ -179,9 +219,16 @@ export const SprayEnd = z
     panelsOn: z.array(Id).max(64).optional(),
   })
   .superRefine(({ lowestInletKPa, highestInletKPa }, ctx) => {
-    if (lowestInletKPa !== undefined && highestInletKPa !== undefined && lowestInletKPa > highestInletKPa)
+    if (
+      lowestInletKPa !== undefined &&
+      highestInletKPa !== undefined &&
+      lowestInletKPa > highestInletKPa
+    )
       ctx.addIssue(
-        contradiction(['highestInletKPa'], `the highest, ${highestInletKPa} kPa, lies under the lowest, ${lowestInletKPa} kPa`),
+        contradiction(
+          ['highestInletKPa'],
+          `the highest, ${highestInletKPa} kPa, lies under the lowest, ${lowestInletKPa} kPa`,
+        ),
       );
   });
 /** Read off the comb before the film is touch-dry. */
@@ -206,7 +253,11 @@ export const MixCreate = z.strictObject({
   correctedFromId: Id.optional(),
 });
 /** Seconds through a cup, and how warm the paint was then. */
-export const FlowCup = z.strictObject({ cup: CupName, seconds: moreThanZero('seconds'), ...wanted('measuredAtC') });
+export const FlowCup = z.strictObject({
+  cup: CupName,
+  seconds: moreThanZero('seconds'),
+  ...wanted('measuredAtC'),
+});
 export type FlowCup = z.infer<typeof FlowCup>;
 export const MixFlowCup = z.strictObject({ ...edited, painterId: Id, flowCup: FlowCup });
 export type Mix = {

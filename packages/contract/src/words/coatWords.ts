@@ -1,4 +1,7 @@
-/** What a foreseen coat wants said: its risks, what drives them, and the change that helps, as painters put it. */
+/**
+ * What a foreseen coat wants said: its risks, what drives them, and the change that helps, as
+ * painters put it.
+ */
 import type { CoatChange } from '@orthochrom/core/coat/changes.ts';
 import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import type { Trade } from '@orthochrom/core/coat/setupWithRisks.ts';
@@ -45,12 +48,24 @@ const KNOBS: Record<ChangeKnob, Wording> = {
   distanceMm: { field: 'distanceMm', raise: 'Further off', lower: 'Nearer' },
   gunSpeedMPerS: { field: 'gunSpeedMPerS', raise: 'Quicker hand', lower: 'Slower hand' },
   stepMm: { field: 'stepMm', raise: 'Wider steps', lower: 'Closer passes' },
-  flashMinutes: { field: 'flashMinutes', raise: 'Longer flash between coats', lower: 'Shorter flash' },
-  afterMinutes: { field: 'afterMinutes', raise: 'Longer wait before heat', lower: 'Shorter wait before heat' },
+  flashMinutes: {
+    field: 'flashMinutes',
+    raise: 'Longer flash between coats',
+    lower: 'Shorter flash',
+  },
+  afterMinutes: {
+    field: 'afterMinutes',
+    raise: 'Longer wait before heat',
+    lower: 'Shorter wait before heat',
+  },
   rampCPerMin: { field: 'rampCPerMin', raise: 'Steeper heat', lower: 'Gentler heat' },
   gradeC: { field: 'gradeC', raise: 'A slower grade', lower: 'A quicker grade' },
   hardenerC: { field: 'hardenerC', raise: 'A slower hardener', lower: 'A quicker hardener' },
-  airSpeedMPerS: { field: 'airSpeedMPerS', raise: 'Air moving across it', lower: 'Less air across it' },
+  airSpeedMPerS: {
+    field: 'airSpeedMPerS',
+    raise: 'Air moving across it',
+    lower: 'Less air across it',
+  },
 };
 
 /** "Quicker hand: 0.40 → 0.46 m/s". */
@@ -66,7 +81,10 @@ export function changeText(
         ? `${Number(value.toFixed(1))} °C/min`
         : figure(value, field);
   const handMPerS = along?.gunSpeedMPerS;
-  const hand = handMPerS === undefined ? '' : `, the hand at ${figure(handMPerS, 'gunSpeedMPerS')} to keep the film`;
+  const hand =
+    handMPerS === undefined
+      ? ''
+      : `, the hand at ${figure(handMPerS, 'gunSpeedMPerS')} to keep the film`;
   return `${to > from ? raise : lower}, ${write(from)} to ${write(to)}${hand}`;
 }
 
@@ -88,12 +106,17 @@ export function riskText(params: Params = {}): Params {
 }
 
 const TOLD_FROM = 0.04;
-/** What another plan trades against the set-up as it stands: "finer drops (−8 %), more fog (+20 %), 10 % quicker". */
+/**
+ * What another plan trades against the set-up as it stands: "finer drops (−8 %), more fog (+20 %),
+ * 10 % quicker".
+ */
 export function tradeText({ fog, drops, time, wetness }: Trade): string {
   const part = (share: number, more: string, less: string) =>
     Math.abs(share - 1) < TOLD_FROM
       ? []
-      : [`${share > 1 ? more : less} (${share > 1 ? '+' : '−'}${Math.abs((share - 1) * 100).toFixed(0)} %)`];
+      : [
+          `${share > 1 ? more : less} (${share > 1 ? '+' : '−'}${Math.abs((share - 1) * 100).toFixed(0)} %)`,
+        ];
   const parts = [
     ...part(drops, 'coarser drops', 'finer drops'),
     ...part(fog, 'more fog', 'less fog'),

@@ -1,4 +1,7 @@
-/** Faults, causes, readings and answers as a painter says them; the words themselves are kept with the knowledge. */
+/**
+ * Faults, causes, readings and answers as a painter says them; the words themselves are kept with
+ * the knowledge.
+ */
 import type { EvidenceRow, Layer, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { CauseTerm } from '@orthochrom/core/diagnosis/causes.ts';
 import type { Term } from '@orthochrom/core/diagnosis/evidence.ts';
@@ -50,7 +53,8 @@ const UNIT_WORDS: Record<string, string> = {
   deg: '°',
 };
 /** As fine as such a reading can be taken. */
-const rounded = (value: number): number => Number(value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2));
+const rounded = (value: number): number =>
+  Number(value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2));
 
 /** A value of a reading with its unit; shares of what was wanted in per cent. */
 export function readingValueText(reading: string, value: ReadingValue): string {
@@ -63,13 +67,18 @@ export function readingValueText(reading: string, value: ReadingValue): string {
   return `${rounded(value)}${UNIT_WORDS[known.unit] ?? ` ${known.unit}`}`;
 }
 
-export const readingName = (reading: string): string => theKnowledge().files.readings.readings[reading]?.name ?? reading;
+export const readingName = (reading: string): string =>
+  theKnowledge().files.readings.readings[reading]?.name ?? reading;
 
 function limitText({ reading, is, than }: EvidenceRow): string {
-  if (Array.isArray(than)) return than.map((word) => String(word).replaceAll('_', ' ')).join(' or ');
+  if (Array.isArray(than))
+    return than.map((word) => String(word).replaceAll('_', ' ')).join(' or ');
   const value = than as ReadingValue;
   const known = theKnowledge().files.readings.readings;
-  const limit = typeof value === 'string' && Object.hasOwn(known, value) ? readingName(value) : readingValueText(reading, value);
+  const limit =
+    typeof value === 'string' && Object.hasOwn(known, value)
+      ? readingName(value)
+      : readingValueText(reading, value);
   return {
     '<': `under ${limit}`,
     '<=': `${limit} or less`,
@@ -100,6 +109,8 @@ const SIGHTS: [key: 'drops' | 'film' | 'sag' | 'pop', name: string, up: string, 
 /** What to expect of one step: "drops finer, film thinner". */
 export function stepExpects(id: string): string {
   const { signs } = stepWords(id);
-  const parts = SIGHTS.flatMap(([key, name, up, down]) => (signs[key] === 0 ? [] : [`${name} ${signs[key] > 0 ? up : down}`]));
+  const parts = SIGHTS.flatMap(([key, name, up, down]) =>
+    signs[key] === 0 ? [] : [`${name} ${signs[key] > 0 ? up : down}`],
+  );
   return parts.join(', ');
 }

@@ -57,11 +57,17 @@ export const secondsText = (seconds: number): string => {
   return whole < 100 ? `${whole} s` : minutesSeconds(whole);
 };
 const minutesSeconds = (whole: number): string =>
-  whole < 3600 ? `${Math.floor(whole / 60)} min ${whole % 60 === 0 ? '' : `${whole % 60} s`}`.trim() : minutesText(whole / 60);
+  whole < 3600
+    ? `${Math.floor(whole / 60)} min ${whole % 60 === 0 ? '' : `${whole % 60} s`}`.trim()
+    : minutesText(whole / 60);
 
 /** 5 ml on a full cup, half a millilitre on a small part: what a mark or a syringe can show. */
 const roundMl = (ml: number): number =>
-  Math.abs(ml) >= 100 ? Math.round(ml / 5) * 5 : Math.abs(ml) >= 50 ? Math.round(ml) : Math.round(ml * 2) / 2;
+  Math.abs(ml) >= 100
+    ? Math.round(ml / 5) * 5
+    : Math.abs(ml) >= 50
+      ? Math.round(ml)
+      : Math.round(ml * 2) / 2;
 
 export type Format = ReturnType<typeof formatFor>;
 
@@ -95,7 +101,9 @@ export function formatFor(units: Units) {
     unit: SYMBOL[units.area],
   });
   const bore = (mm: number): Figure =>
-    units.length === 'in' ? { text: sixteenths(mm / 25.4), unit: 'in' } : { text: String(Number(mm.toFixed(1))), unit: 'mm' };
+    units.length === 'in'
+      ? { text: sixteenths(mm / 25.4), unit: 'in' }
+      : { text: String(Number(mm.toFixed(1))), unit: 'mm' };
   const metres = (m: number): Figure =>
     units.length === 'in'
       ? { text: fixed(convert(m, 'm', 'ft'), 0), unit: 'ft' }

@@ -1,4 +1,7 @@
-/** What would follow, and what to do instead: one line for each code that the catalogue of verdicts names. */
+/**
+ * What would follow, and what to do instead: one line for each code that the catalogue of verdicts
+ * names.
+ */
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
@@ -7,19 +10,23 @@ export const FOLLOWS: Record<string, string> = {
   'dries-in-flight': 'It dries in flight and skins over: dry spray, peel, popping.',
   'water-under-film': 'Blisters, a milky film, and paint that lets go.',
   'dew-between-coats': 'One cool draught, and there is water between the coats.',
-  'judged-by-air': 'It may be far from the air: damp on a cold panel goes unseen, and every wait is a guess.',
+  'judged-by-air':
+    'It may be far from the air: damp on a cold panel goes unseen, and every wait is a guess.',
   'milky-or-never-dry': 'Solvent paint turns milky; waterborne does not dry.',
   'damp-slows': 'Waterborne dries slowly; a quick solvent grade may turn milky.',
   'wet-for-long': 'It stays wet for long and shuts water in under the clear.',
   'too-thick-to-break-up': 'Too thick to break up: coarse peel, and a run when it warms.',
-  'damp-against-dust': 'Less dust, but moisture under the film; and a shock near sockets, leads or lamps.',
+  'damp-against-dust':
+    'Less dust, but moisture under the film; and a shock near sockets, leads or lamps.',
   'colder-than-air': 'The panel may be colder than the air, and wet.',
   'open-and-runs': 'It stays open and runs on upright panels, and every wait grows.',
   'flake-freezes': 'The flake freezes as it lands: clouds and stripes.',
-  'dry-look-wet-hand': 'It looks dry, invites a closer and wetter hand, and traps solvent that pops.',
+  'dry-look-wet-hand':
+    'It looks dry, invites a closer and wetter hand, and traps solvent that pops.',
   'may-lift-or-not-cure': 'It may not mix, cure or hold, and no maker stands for it.',
   'cures-off-pace': 'Too quick shuts solvent in; too slow stays soft and gathers dust.',
-  'dose-unproven': 'Nobody has proven that dose: in heat and dry air it dries in flight, in cold and damp it runs.',
+  'dose-unproven':
+    'Nobody has proven that dose: in heat and dry air it dries in flight, in cold and damp it runs.',
   'sensitised-for-life': 'It can sensitise lungs and skin for life, and gives no warning.',
   'never-cures': 'It stays soft or turns brittle, and all of it comes off again.',
   'soft-or-brittle': 'Too little stays soft, too much turns brittle.',
@@ -46,7 +53,8 @@ export const FOLLOWS: Record<string, string> = {
   'other-needle-other-flow': 'On another needle the same turns give another flow.',
   'shows-bands': 'Expect bands.',
   'runs-in-stripes': 'It runs at once, and in narrow stripes.',
-  'tip-small': 'It starves this paint: thin, dry coats; good for a spot, with the most reduction of the sheet.',
+  'tip-small':
+    'It starves this paint: thin, dry coats; good for a spot, with the most reduction of the sheet.',
   'tip-large': 'It builds too much and splashes: runs and coarse texture.',
   'unproven-shows': 'What is not proven shows on the car.',
   'stripes-or-floods': 'Set for other work, they lay stripes or flood the panel.',
@@ -59,7 +67,8 @@ export const FOLLOWS: Record<string, string> = {
   'clock-is-not-film': 'The clock does not know the film: matt is not dry, and the edges are last.',
   'no-key': 'The next coat finds no key and lets go in sheets.',
   'shows-through': 'What lies below shows through, or breaks through, all that goes over it.',
-  'half-the-air': 'Set for the other kind it has half the air it needs, or twice: coarse peel, or fog.',
+  'half-the-air':
+    'Set for the other kind it has half the air it needs, or twice: coarse peel, or fog.',
   'never-one-wet-film': 'The first passes have closed before the last: stripes, dry seams, peel.',
   'wet-edge-spoils': 'The wet edge closes while you decide; more paint over it runs or goes rough.',
   'pinholes-and-moves': 'It makes pinholes and moves paint.',
@@ -81,7 +90,8 @@ export const FOLLOWS: Record<string, string> = {
   'stumbles-with-gun': 'You stumble with a full gun, into wet paint.',
   'mist-stays': 'The mist stays, in the room and in whoever breathes it.',
   'fog-still-there': 'The fog that is left is breathed by whoever takes the mask off.',
-  'needle-thrown': 'A gun opened under pressure throws its needle, and soaked rags heat by themselves.',
+  'needle-thrown':
+    'A gun opened under pressure throws its needle, and soaked rags heat by themselves.',
   'wrong-cure-costs': 'The wrong cure costs a panel.',
   'one-hides-the-other': 'One hides the other: mend only one and it stays.',
   'comes-back': 'It comes through again, with less clear over it.',
@@ -97,13 +107,17 @@ export const INSTEAD: Record<string, string> = {
   'measure-each-coat': 'Watch the panel, not the room; measure again before each coat.',
   'measure-panel': 'Measure the panel itself.',
   'dry-or-warm-air': 'Dry or warm the air first.',
-  'air-moving-slower-grade': 'Keep air moving over waterborne; take solvent a grade slower; do not wet the floor.',
+  'air-moving-slower-grade':
+    'Keep air moving over waterborne; take solvent a grade slower; do not wet the floor.',
   'move-air-across': 'Set air moving across the panel from a metre away or more.',
-  'warm-not-thin': 'Warm it in the room or a water bath, then time it again. Do not thin it instead.',
+  'warm-not-thin':
+    'Warm it in the room or a water bath, then time it again. Do not thin it instead.',
   'warm-time-again': 'Warm it to {goodC}, then time it again.',
-  'wet-only-in-dry-air': 'Sweep and wipe instead; wet it only for solvent paint in dry air, long before, with no current near.',
+  'wet-only-in-dry-air':
+    'Sweep and wipe instead; wet it only for solvent paint in dry air, long before, with no current near.',
   'measure-before-first': 'Measure panel and humidity before the first coat, or begin later.',
-  'warm-panel-no-extra-fast': 'Warm the panel until the film works at about {wantedC}. Extra fast reducer is no cure.',
+  'warm-panel-no-extra-fast':
+    'Warm the panel until the film works at about {wantedC}. Extra fast reducer is no cure.',
   'retarder-smaller-cooler': 'The retarder the sheet names, smaller sections, a cooler hour.',
   'warm-panel-medium': 'Warm the panel and use medium.',
   'quicker-grade-or-warm': 'One grade quicker, or a warmer panel; thinner coats if it must be.',
@@ -111,10 +125,12 @@ export const INSTEAD: Record<string, string> = {
   'take-the-right-one': 'Take {right}: only what the sheet names for this system.',
   'take-better-hardener': 'Take {better}.',
   'card-first': 'Spray a card first.',
-  'air-fed-or-hire': 'Air-fed breathing; else a hired booth, a shop that is set up for it, or a product without isocyanate.',
+  'air-fed-or-hire':
+    'Air-fed breathing; else a hired booth, a shop that is set up for it, or a product without isocyanate.',
   'read-the-tins': 'Read the tins again: nothing is listed to pour until it is right.',
   'mix-to-sheet': 'Mix to {sheet}.',
-  'flatter-other-ways': 'To get it flatter: paint warmed to about {warmC}, finer break-up, a slower hand, the slower hardener.',
+  'flatter-other-ways':
+    'To get it flatter: paint warmed to about {warmC}, finer break-up, a slower hand, the slower hardener.',
   'back-to-most': 'Back to {maxPercent}; warm paint and finer break-up lay it flat.',
   'smaller-batches': 'Mix smaller batches, each when the last is nearly out.',
   'compliant-product': 'A recipe or product under the limit; ask its sheet and the authority.',
@@ -127,7 +143,8 @@ export const INSTEAD: Record<string, string> = {
   'nearer-ground': 'A ground nearer to its shade saves paint and film.',
   'ground-of-sheet': 'Take the ground its sheet names.',
   'wider-or-thriftier': 'Wider hose, fewer couplers, or a gun that needs less.',
-  'look-at-supply': 'Filter, regulator, couplers, hose, in that order; then the compressor. Read it again, trigger pulled.',
+  'look-at-supply':
+    'Filter, regulator, couplers, hose, in that order; then the compressor. Read it again, trigger pulled.',
   'wider-bore': 'A wider bore gives it back.',
   'read-again-here': 'Read it again here, trigger pulled.',
   'measure-it': 'Measure it, or prove it on a test panel.',
@@ -135,9 +152,11 @@ export const INSTEAD: Record<string, string> = {
   'say-where-read': 'Read it at the gun, trigger pulled, or say where it was read.',
   'hold-another-gauge': 'Hold another gauge against it.',
   'turn-down-to': 'Turn down to about {inletKPa} at the gun.',
-  'read-leaflet-or-gauge': 'Read the inlet pressure in its leaflet and enter it with the gun, or put a cap gauge on it.',
+  'read-leaflet-or-gauge':
+    'Read the inlet pressure in its leaflet and enter it with the gun, or put a cap gauge on it.',
   'larger-gun-or-part': 'Take a gun that gives more, or spray a smaller part with this one.',
-  'smaller-slower-cooler': 'Smaller sections, a slower grade or a cooler hour; over water, less air across it.',
+  'smaller-slower-cooler':
+    'Smaller sections, a slower grade or a cooler hour; over water, less air across it.',
   'down-to-meant': 'Down until the cap shows {meantKPa}; less paint if it is too coarse then.',
   'down-to-most': 'Down to {maxKPa} or less before the trigger.',
   'inlet-low': 'Up to about {lowKPa}, read at the gun with the trigger pulled.',
@@ -151,7 +170,8 @@ export const INSTEAD: Record<string, string> = {
   'fit-or-prove': 'Fit a tip of {lowMm} to {highMm}, or prove this one on a test panel.',
   'test-panel': 'Spray a test panel with the real mix before the car.',
   'set-knobs-back': 'Set fan and needle back before this panel.',
-  'less-paint-less-air': 'Less paint and less air, smaller sections. The finish will be a little coarser.',
+  'less-paint-less-air':
+    'Less paint and less air, smaller sections. The finish will be a little coarser.',
   'mend-then-shoot': 'Mend it, then shoot the pattern again.',
   'ratio-and-clean-card': 'Check the ratio, and wipe and spray a clean card beside it.',
   'wait-and-touch': 'Wait it out, then touch face and edges.',
@@ -161,10 +181,12 @@ export const INSTEAD: Record<string, string> = {
   'sand-and-note': 'Sand it, note it here, then go on.',
   'settle-first': 'Flatten it, coat it again, or say why it is left; then go on.',
   'look-as-it-comes': 'Look for it as this coat comes up, before it is buried deeper.',
-  'lift-off-and-keep': 'Spray no further panel: lift off at the next edge, gun down, extraction on, and keep here what is on.',
+  'lift-off-and-keep':
+    'Spray no further panel: lift off at the next edge, gun down, extraction on, and keep here what is on.',
   'back-and-down': 'Further back, less air, at an angle.',
   'let-extraction-dry': 'Let the extraction move the air, and wait.',
-  'dry-with-grit': 'Dry, with the grit its sheet names (P500 to P600 is usual); mild solvent cleaner only.',
+  'dry-with-grit':
+    'Dry, with the grit its sheet names (P500 to P600 is usual); mild solvent cleaner only.',
   'get-the-sheet': 'Get the current sheet before you rely on them.',
   'helps-most': 'What would help most: {what}',
   'watch-and-note': 'Watch the panel, and log what was right here.',
@@ -172,14 +194,17 @@ export const INSTEAD: Record<string, string> = {
   'take-then': 'Take {choice} then.',
   'break-at': 'Break the job at {where}.',
   'answer-first': 'Answer it, here and now.',
-  'cartridge-or-air-fed': 'A cartridge for organic vapour with a particle filter that fits you, or air-fed.',
+  'cartridge-or-air-fed':
+    'A cartridge for organic vapour with a particle filter that fits you, or air-fed.',
   'mend-air-supply': 'Filter, monitor, hose, and an intake away from exhaust; then the gun.',
   'look-at-air-supply': 'Filter in date, monitor on, hose whole, intake away from exhaust.',
   'gloves-suit-hood': 'Gloves, suit, hood or goggles.',
   'extraction-or-elsewhere': 'Extraction on, or a place that has it.',
   'entry-or-room': "Change the room's own entry if it has one now, or spray where there is one.",
-  'fan-out-still-extract': 'Out of the stream, and extraction is still needed: a fan with a rated motor.',
-  'cold-too-warm-before': 'Let it go cold too. Room and panel are warmed before, never while spraying.',
+  'fan-out-still-extract':
+    'Out of the stream, and extraction is still needed: a fan with a rated motor.',
+  'cold-too-warm-before':
+    'Let it go cold too. Room and panel are warmed before, never while spraying.',
   'nobody-until-clear': 'Nobody else in or by the room until the fog is gone.',
   'clear-the-way': 'Clear the way round the car first.',
   'booth-or-shop': 'A hired booth or a licensed shop is the way.',

@@ -11,14 +11,17 @@ export const REASONS: Record<string, string> = {
     '{grade} is the nearest there is at {effectiveC}, drying at {indexFactor} of what this job wants (1 is right, more is too fast).',
   'large-job-slower': 'A large job wants the edge open longer, so slower than a single panel.',
   'spot-quicker': 'A spot is small and soon done: a little quicker is right.',
-  'effect-never-fast': 'A {finish} colour never gets a fast grade: the flake would freeze in clouds.',
+  'effect-never-fast':
+    'A {finish} colour never gets a fast grade: the flake would freeze in clouds.',
   'preference-gloss': 'Set to flow out for gloss: a little slower than the temperature alone asks.',
   'preference-speed': 'Set for pace: a little quicker than the temperature alone asks.',
   'damp-air-slower': '{rhPercent} humidity: a quick grade may turn milky, so slower.',
   'hardener-for-temperature': '{hardener} is the hardener whose range holds {effectiveC}.',
-  'street-does-not-decide': '{outdoorC} outside is told and not used: the booth and the panel decide.',
+  'street-does-not-decide':
+    '{outdoorC} outside is told and not used: the booth and the panel decide.',
   'adjuster-from-grid': "{percent} of the paint by the sheet's grid at {airC} and {rhPercent}.",
-  'waterborne-moving-air': 'Waterborne dries by moving air more than by heat; here {speedMPerS} over the panel.',
+  'waterborne-moving-air':
+    'Waterborne dries by moving air more than by heat; here {speedMPerS} over the panel.',
   'ratio-from-sheet': "The ratio is the product sheet's own.",
   'ratio-as-given': 'The ratio is as it was given here; no sheet was held against it.',
   'pot-life-by-temperature':
@@ -29,21 +32,27 @@ export const REASONS: Record<string, string> = {
   'hardener-under': '{name} {errorPercent} under: stays soft, marks, will not polish.',
   'reducer-over': '{name} {errorPercent} over: thinner film, more runs, stripes in metallic.',
   'reducer-under': '{name} {errorPercent} under: thicker, coarser break-up, more peel.',
-  'inlet-from-sheet': 'The sheet gives {lowKPa} to {highKPa} for this kind of gun, at the gun with the trigger pulled.',
-  'inlet-from-leaflet': "The gun's leaflet gives {lowKPa} to {highKPa}; practice for this coat begins within it.",
+  'inlet-from-sheet':
+    'The sheet gives {lowKPa} to {highKPa} for this kind of gun, at the gun with the trigger pulled.',
+  'inlet-from-leaflet':
+    "The gun's leaflet gives {lowKPa} to {highKPa}; practice for this coat begins within it.",
   'inlet-from-practice': 'The usual band for this kind of gun and coat is {lowKPa} to {highKPa}.',
-  'more-air-to-break-up': 'High in its band: this gun or this tip wants more air to break the paint up.',
+  'more-air-to-break-up':
+    'High in its band: this gun or this tip wants more air to break the paint up.',
   'less-air-for-fog': 'Low in its band, to keep the fog down.',
   'cap-bounds-inlet': 'Held so that the cap stays at or under {capKPa}.',
-  'base-never-above-clear': 'Never more air for base than for clear on the same gun: clear runs at {clearKPa}.',
+  'base-never-above-clear':
+    'Never more air for base than for clear on the same gun: clear runs at {clearKPa}.',
   'nozzle-nearest-own': 'The nearest nozzle this gun has to {lowMm} to {highMm}.',
   'needle-open': 'Your way: needle fully open, dosed by trigger and hand.',
   'needle-metered': 'Needle metered from closed, so that it can be found again.',
   'learner-less-paint': 'A quarter less paint while the hand is still learning.',
   'hand-from-sheet': "Overlap and distance are the sheet's.",
   'hand-from-practice': 'Overlap and distance as able painters use them for this coat.',
-  'sheet-before-way': 'You usually lap {overlapPercent}; this sheet says otherwise and goes first. Override it if you must.',
-  'small-work-all-down': 'For {part}: less paint, a smaller fan and nearer, all together. Set them back after.',
+  'sheet-before-way':
+    'You usually lap {overlapPercent}; this sheet says otherwise and goes first. Override it if you must.',
+  'small-work-all-down':
+    'For {part}: less paint, a smaller fan and nearer, all together. Set them back after.',
   'sheet-minutes': 'The sheet says {sheetMinutes}.',
   'usual-minutes': 'No sheet: {sheetMinutes} is usual.',
   'class-from-sheet': 'The sheet says what it is: {materialName}.',
@@ -54,30 +63,39 @@ export const REASONS: Record<string, string> = {
   'film-from-practice': 'Practice aims at {wetUm} wet.',
   'nozzle-from-sheet': 'The sheet wants a tip of {lowMm} to {highMm}.',
   'nozzle-from-practice': 'A tip of {lowMm} to {highMm} is usual for this coat.',
-  'window-from-sheet': 'The sheet keeps the window open for {sheetMinutes}; here that is {latestMinutes}.',
-  'cap-as-meant': 'Begun where such a gun has {capKPa} at the cap, as it is meant to; no limit of this place asks for less.',
-  'never-under-sheet': 'Curing is never taken as quicker than the sheet, however warm it is; cold makes it longer.',
+  'window-from-sheet':
+    'The sheet keeps the window open for {sheetMinutes}; here that is {latestMinutes}.',
+  'cap-as-meant':
+    'Begun where such a gun has {capKPa} at the cap, as it is meant to; no limit of this place asks for less.',
+  'never-under-sheet':
+    'Curing is never taken as quicker than the sheet, however warm it is; cold makes it longer.',
   'mist-coat-at-floor': "A mist coat may follow at the sheet's least, {floorMinutes}.",
   'moved-by-climate': '{way}, times {factor}: {airC} and {rhPercent} at the panel.',
   'moved-by-air': '{way}, times {factor}: the air moving over the panel.',
-  'moved-by-film': '{way}, times {factor}: the film is {wetUm} wet where the minutes stand for {sheetUm}.',
-  'moved-by-grade': '{way}, times {factor}: this grade is {side} than the one for this temperature.',
+  'moved-by-film':
+    '{way}, times {factor}: the film is {wetUm} wet where the minutes stand for {sheetUm}.',
+  'moved-by-grade':
+    '{way}, times {factor}: this grade is {side} than the one for this temperature.',
   'inlet-from-sheet-cap':
     'The sheet gives {capLowKPa} to {capHighKPa} at the cap; on this gun that is {lowKPa} to {highKPa} at the inlet.',
   'cap-at-inlet': 'That makes about {capKPa} at the cap, with the fan as set.',
   'cap-under-limit':
     'That makes about {capKPa} at the cap, where {capLimitKPa} is the limit; up to {mostKPa} at the gun would keep it, with the fan as set.',
-  'needle-for-hand': 'The needle was moved so that the film asks for {gunSpeedMPerS}, which an arm can hold.',
+  'needle-for-hand':
+    'The needle was moved so that the film asks for {gunSpeedMPerS}, which an arm can hold.',
   'drops-right': 'Drops of about {dropletUm}, within the {lowUm} to {highUm} that suit this paint.',
   'drops-coarse':
     'Drops of about {dropletUm}, coarser than the {lowUm} to {highUm} that suit this paint: expect texture. Less paint, or more air where it is allowed.',
   'drops-fine':
     'Drops of about {dropletUm}, finer than the {lowUm} to {highUm} that suit this paint: fog and dry edges. Less air.',
-  'hand-too-quick': 'The film asks for a hand of {gunSpeedMPerS}: quicker than an arm holds steady. Less paint, or more overlap.',
+  'hand-too-quick':
+    'The film asks for a hand of {gunSpeedMPerS}: quicker than an arm holds steady. Less paint, or more overlap.',
   'hand-too-slow':
     'The film asks for a hand of {gunSpeedMPerS}: slower than an arm holds steady. Two lighter passes, or a larger nozzle.',
-  'flow-from-catch': "The paint's flow is this gun's own: {flowFactor} of what its size would give, by its catch test.",
-  'flow-from-class': "The paint's flow is what a tip of this size gives; tips differ. A catch test makes it this gun's own.",
+  'flow-from-catch':
+    "The paint's flow is this gun's own: {flowFactor} of what its size would give, by its catch test.",
+  'flow-from-class':
+    "The paint's flow is what a tip of this size gives; tips differ. A catch test makes it this gun's own.",
   'fan-from-test': 'The fan is as measured on paper: {fanWidthMm} then.',
   'cap-from-test': 'The cap is as measured: {capKPa} at {inletKPa}.',
   'mist-wide-and-little': 'A mist coat: fan wide, little paint, further away. Set them back after.',
@@ -90,11 +108,15 @@ export const REASONS: Record<string, string> = {
     'The way from wall to gun is not described: the pressure at the gun cannot be told. Describe the hose, or read at the gun.',
   'read-at-the-gun': 'Read where it counts: at the gun, trigger pulled.',
   'cap-by-rating': "About, by this gun's own rating: the maker's table goes first.",
-  'cap-by-class': "About, as usual for this kind of gun: the maker's table goes first, a cap gauge before both.",
-  'wall-by-line': 'About, from the wall to the gun by hose, couplers and the air this gun draws: a second gauge goes first.',
-  'wall-by-measured-loss': 'From the wall to the gun by your own measured loss of {measuredLossPercent}.',
+  'cap-by-class':
+    "About, as usual for this kind of gun: the maker's table goes first, a cap gauge before both.",
+  'wall-by-line':
+    'About, from the wall to the gun by hose, couplers and the air this gun draws: a second gauge goes first.',
+  'wall-by-measured-loss':
+    'From the wall to the gun by your own measured loss of {measuredLossPercent}.',
   'drop-healthy': 'A drop of {dropKPa} when the trigger is pulled is healthy.',
-  'drop-as-it-should': 'It falls {dropKPa} when the trigger is pulled; this line should show {predictedKPa}.',
+  'drop-as-it-should':
+    'It falls {dropKPa} when the trigger is pulled; this line should show {predictedKPa}.',
   'drop-too-much':
     'It falls {dropKPa} when the trigger is pulled, and this line should only show {predictedKPa}: a choked filter, a tired regulator or a compressor that falls behind.',
   'pattern-even': 'An even oval: leave it as it is and count the turns.',
@@ -103,29 +125,40 @@ export const REASONS: Record<string, string> = {
     'Sizes are worked out for this gun with the step in mm kept, within a fifth of the air, outside its band to the band at once, and three quarters of a turn; the paper decides.',
   'valley-is-flat':
     'There are {count} good ways to set this gun; the best lies in a flat valley, so a little either way does no harm.',
-  'waits-by-the-minute': "Each minute of a wait counts by the air of that minute; never under the sheet's least.",
+  'waits-by-the-minute':
+    "Each minute of a wait counts by the air of that minute; never under the sheet's least.",
   'waits-each-panel': 'Every panel waits from its own end, in the same order of panels each coat.',
-  'air-by-forecast': 'The air of each coat is the forecast’s, in straight lines between its points.',
+  'air-by-forecast':
+    'The air of each coat is the forecast’s, in straight lines between its points.',
   'bake-from-panel': "The bake is counted from when the panel itself has the sheet's temperature.",
   'film-by-levers':
     '{wetUm} wet from {fluidMlPerMin} of paint, of which {landsPercent} lands, on a step of {stepMm} at {gunSpeedMPerS}.',
   'pop-driven-by': 'Popping is driven most by {what}.',
   'gun-untested-film':
     'No comb or catch test of this nozzle set near these settings: by the gun alone the film is known to about a third.',
-  'eye-holds-film': 'The eye on the wet film holds it to about {percent} either way, whatever is unknown about the gun.',
+  'eye-holds-film':
+    'The eye on the wet film holds it to about {percent} either way, whatever is unknown about the gun.',
   'runs-from': 'Here it runs from about {runsFromUm} a coat.',
-  'coarse-tail': '{percent} of the paint lands in drops too big to flow out: more air, or less paint.',
-  'open-against-lap': 'The film takes overspray in for about {openSeconds}; the gun is back beside it after {lapSeconds}.',
-  'heat-waits-for-last-panel': 'Heat takes all panels at once: its wait counts from the end of the last one.',
-  'sanding-waits': 'Preparation over {stage} waits until it can be sanded: {minutes} after its last coat.',
+  'coarse-tail':
+    '{percent} of the paint lands in drops too big to flow out: more air, or less paint.',
+  'open-against-lap':
+    'The film takes overspray in for about {openSeconds}; the gun is back beside it after {lapSeconds}.',
+  'heat-waits-for-last-panel':
+    'Heat takes all panels at once: its wait counts from the end of the last one.',
+  'sanding-waits':
+    'Preparation over {stage} waits until it can be sanded: {minutes} after its last coat.',
   'kept-as-mixed': 'What is mixed is near enough: it stays.',
-  'film-narrowed': 'Your own tests of this nozzle set narrow the film to about {percent} either way.',
-  'product-narrowed': 'Your own times and runs with this product ({count}) move its drying and narrow it.',
+  'film-narrowed':
+    'Your own tests of this nozzle set narrow the film to about {percent} either way.',
+  'product-narrowed':
+    'Your own times and runs with this product ({count}) move its drying and narrow it.',
   'hand-from-lines': 'How steady the hand is comes from your own drawn lines.',
   'class-is-guess': 'What this kind of gun does is a guess until your own tests replace it.',
-  'air-as-sheets': 'Air movement was not told: taken as the gentle downdraft that sheets are written for.',
+  'air-as-sheets':
+    'Air movement was not told: taken as the gentle downdraft that sheets are written for.',
   'settings-defaulted': 'Not told and taken as usual for this gun and coat: {settings}.',
-  'answer-points-to': '“{question}” {answer}: {timesFactor} times as likely with {fault} as with what else it could be.',
+  'answer-points-to':
+    '“{question}” {answer}: {timesFactor} times as likely with {fault} as with what else it could be.',
   'reading-points-to': '{reading}. That points to: {cause}.',
   'reading-speaks-against': '{reading}. That speaks against: {cause}.',
   'numbers-are-estimates':

@@ -1,4 +1,7 @@
-/** Turns a template and its figures into a sentence. The ending of a placeholder's name gives the unit. */
+/**
+ * Turns a template and its figures into a sentence. The ending of a placeholder's name gives the
+ * unit.
+ */
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
 
 /** Writes one figure with its unit. The screen gives its own, in the painter's units. */
@@ -33,7 +36,11 @@ export const canonicalFigure: FigureWriter = (value, name) =>
  * Fills a template.
  * @throws Error for a placeholder without a figure: a mistake in a catalogue, found by its test
  */
-export function say(template: string, params: Params = {}, figure: FigureWriter = canonicalFigure): string {
+export function say(
+  template: string,
+  params: Params = {},
+  figure: FigureWriter = canonicalFigure,
+): string {
   return template.replace(/\{(\w+)\}/g, (_, key: string) => {
     const value = params[key];
     if (value === undefined) throw new Error(`no figure for {${key}} in "${template}"`);

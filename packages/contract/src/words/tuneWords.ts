@@ -1,4 +1,7 @@
-/** What a pattern or a film tells, what a change of one knob does about it, and the faults that no knob mends. */
+/**
+ * What a pattern or a film tells, what a change of one knob does about it, and the faults that no
+ * knob mends.
+ */
 import type { PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Effect } from '@orthochrom/core/gun/steps.ts';
 import type { GunFault } from '@orthochrom/core/gun/tune.ts';
@@ -43,8 +46,13 @@ const TOLD_FROM_PERCENT = 1;
 
 export function effectText({ filmPercent, dropsPercent }: Effect): string {
   const part = (name: string, percent: number, less: string, more: string) =>
-    Math.abs(percent) < TOLD_FROM_PERCENT ? [] : [`${name} about ${Math.abs(percent).toFixed(0)} % ${percent < 0 ? less : more}`];
-  const parts = [...part('film', filmPercent, 'thinner', 'thicker'), ...part('drops', dropsPercent, 'finer', 'coarser')];
+    Math.abs(percent) < TOLD_FROM_PERCENT
+      ? []
+      : [`${name} about ${Math.abs(percent).toFixed(0)} % ${percent < 0 ? less : more}`];
+  const parts = [
+    ...part('film', filmPercent, 'thinner', 'thicker'),
+    ...part('drops', dropsPercent, 'finer', 'coarser'),
+  ];
   return parts.length > 0 ? parts.join(', ') : 'film and drops about as before';
 }
 

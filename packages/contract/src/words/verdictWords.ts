@@ -1,4 +1,7 @@
-/** Every verdict with its level and words: one catalogue for the command line, the API and the screen. */
+/**
+ * Every verdict with its level and words: one catalogue for the command line, the API and the
+ * screen.
+ */
 import type { Level, Params } from '@orthochrom/core/outcome/verdicts.ts';
 import catalogue from '../verdicts.json' with { type: 'json' };
 import { FOLLOWS, INSTEAD } from './leadWords.ts';
@@ -9,7 +12,10 @@ export type CatalogueVerdict = {
   level: Level;
   calculations: string[];
   words: string;
-  /** Codes of leadWords.ts; a {word} in one is the verdict's own param, where two sides lead to two faults. */
+  /**
+   * Codes of leadWords.ts; a {word} in one is the verdict's own param, where two sides lead to two
+   * faults.
+   */
   follows?: string;
   instead?: string;
   rows: string[];
@@ -44,8 +50,13 @@ export function leadOf(code: string, params?: Params, figure?: FigureWriter) {
   };
 }
 
-/** A verdict in one clause, what would follow and what to do instead: as it is said where there is room for one line only. */
+/**
+ * A verdict in one clause, what would follow and what to do instead: as it is said where there is
+ * room for one line only.
+ */
 export function verdictSaid(code: string, params?: Params, figure?: FigureWriter): string {
   const { follows, instead } = leadOf(code, params, figure);
-  return [verdictMessage(code, params, figure), follows?.text, instead?.text].filter(Boolean).join(' ');
+  return [verdictMessage(code, params, figure), follows?.text, instead?.text]
+    .filter(Boolean)
+    .join(' ');
 }

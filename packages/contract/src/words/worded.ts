@@ -1,11 +1,16 @@
-/** Gives the codes of a core answer their words, at every place where the contract wants a sentence. */
+/**
+ * Gives the codes of a core answer their words, at every place where the contract wants a sentence.
+ */
 import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { adviceText, questionText } from './adviceWords.ts';
 import { reasonText } from './reasonWords.ts';
 import { leadOf, verdictMessage } from './verdictWords.ts';
 
 export type Lead = { code: string; text: string };
-/** `follows`: which fault or harm would come; `instead`: what to do. Both stand with every stop and caution. */
+/**
+ * `follows`: which fault or harm would come; `instead`: what to do. Both stand with every stop and
+ * caution.
+ */
 export type WordedVerdict = Verdict & { message: string; follows?: Lead; instead?: Lead };
 export type WordedReason = Reason & { text: string };
 export type WordedAsk = Omit<Ask, 'code'> & { question: string };
@@ -35,17 +40,30 @@ export const wordVerdict = (verdict: Verdict): WordedVerdict => ({
 });
 
 const isAdvice = (list: unknown): list is Advice[] =>
-  Array.isArray(list) && list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
+  Array.isArray(list) &&
+  list.every((item) => typeof item === 'object' && item !== null && 'code' in item);
 
 export function worded<A extends object>(answer: A): WordedAnswer<A> {
   const out: Record<string, unknown> = { ...(answer as Record<string, unknown>) };
-  const { verdicts, reasons, effects, asks, alternatives, notes, test } = answer as Record<string, unknown>;
+  const { verdicts, reasons, effects, asks, alternatives, notes, test } = answer as Record<
+    string,
+    unknown
+  >;
   if (verdicts) out['verdicts'] = (verdicts as Verdict[]).map(wordVerdict);
   for (const [key, list] of Object.entries({ reasons, effects }))
-    if (list) out[key] = (list as Reason[]).map((reason) => ({ ...reason, text: reasonText(reason.code, reason.params) }));
-  if (asks) out['asks'] = (asks as Ask[]).map(({ code, ...ask }) => ({ ...ask, question: questionText(code) }));
+    if (list)
+      out[key] = (list as Reason[]).map((reason) => ({
+        ...reason,
+        text: reasonText(reason.code, reason.params),
+      }));
+  if (asks)
+    out['asks'] = (asks as Ask[]).map(({ code, ...ask }) => ({
+      ...ask,
+      question: questionText(code),
+    }));
   for (const [key, list] of Object.entries({ alternatives, notes }))
-    if (isAdvice(list)) out[key] = list.map(({ code, params }) => ({ code, text: adviceText(code, params) }));
+    if (isAdvice(list))
+      out[key] = list.map(({ code, params }) => ({ code, text: adviceText(code, params) }));
   if (test && typeof test === 'object' && 'code' in test) {
     const { code, ...rest } = test as { code: string };
     out['test'] = { ...rest, text: adviceText(code) };

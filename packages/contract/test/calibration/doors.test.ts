@@ -1,4 +1,7 @@
-/** One coat has one forecast through whichever door it is asked, and no set-up of ours is warned about by ourselves. */
+/**
+ * One coat has one forecast through whichever door it is asked, and no set-up of ours is warned
+ * about by ourselves.
+ */
 import { nozzleBandOf } from '@orthochrom/core/inForce/nozzleBandOf.ts';
 import { GUN_CLASSES, type GunClass } from '@orthochrom/core/trade/gunClasses.ts';
 import type { PartKind, Stage } from '@orthochrom/core/trade/vocabulary.ts';
@@ -29,7 +32,12 @@ function tipFor(gunClass: GunClass, stage: Stage): number {
   const [low, high] = nozzleBandOf({ gunClass, stage, carrier: 'solvent', isBuild: false }).value;
   return Number(((low + high) / 2).toFixed(1));
 }
-const setupFor = (gun: Gun, stage: Stage, carrier: 'solvent' | 'waterborne', part: PartKind): InputOf<'setup'> => ({
+const setupFor = (
+  gun: Gun,
+  stage: Stage,
+  carrier: 'solvent' | 'waterborne',
+  part: PartKind,
+): InputOf<'setup'> => ({
   gun,
   stage,
   carrier,
@@ -47,10 +55,16 @@ describe('a set-up of ours', () => {
         for (const [stage, carrier] of STAGES)
           for (const part of ['largePanel', 'smallPart', 'jamb', 'spot'] as const) {
             const gun = { class: gunClass, nozzlesMm: [tipFor(gunClass, stage)], ...rating };
-            const { verdicts, capKPa } = ask('setup', { ...setupFor(gun, stage, carrier, part), plans: false });
-            const warned = verdicts.map(({ code }) => code).filter((code) => /^(cap|inlet|nozzle)-/.test(code));
+            const { verdicts, capKPa } = ask('setup', {
+              ...setupFor(gun, stage, carrier, part),
+              plans: false,
+            });
+            const warned = verdicts
+              .map(({ code }) => code)
+              .filter((code) => /^(cap|inlet|nozzle)-/.test(code));
             expect(warned, `${gunClass} ${stage} ${carrier} ${part}`).toEqual([]);
-            if (gunClass === 'hvlp' || gunClass === 'mini') expect(capKPa).toBeLessThanOrEqual(69.05);
+            if (gunClass === 'hvlp' || gunClass === 'mini')
+              expect(capKPa).toBeLessThanOrEqual(69.05);
           }
   });
   it('starts higher on a gun of basic ability and with a very large tip, but under a law', () => {
@@ -58,11 +72,20 @@ describe('a set-up of ours', () => {
       for (const [stage, carrier] of STAGES) {
         const inlet = (more: object, limit = {}) => {
           const gun = { class: gunClass, nozzlesMm: [tipFor(gunClass, stage)], ...more };
-          return ask('setup', { ...setupFor(gun, stage, carrier, 'largePanel'), ...limit, plans: false });
+          return ask('setup', {
+            ...setupFor(gun, stage, carrier, 'largePanel'),
+            ...limit,
+            plans: false,
+          });
         };
-        expect(inlet({ ability: 'basic' }).inletKPa).toBeGreaterThan(inlet({ ability: 'good' }).inletKPa);
+        expect(inlet({ ability: 'basic' }).inletKPa).toBeGreaterThan(
+          inlet({ ability: 'good' }).inletKPa,
+        );
         expect(inlet({ nozzlesMm: [2.5] }).inletKPa).toBeGreaterThan(inlet({}).inletKPa);
-        if (gunClass === 'hvlp') expect(inlet({ ability: 'basic' }, { capLimitKPa: 69 }).capKPa).toBeLessThanOrEqual(69.05);
+        if (gunClass === 'hvlp')
+          expect(inlet({ ability: 'basic' }, { capLimitKPa: 69 }).capKPa).toBeLessThanOrEqual(
+            69.05,
+          );
       }
   });
   it('foresees what the coat it lays foresees, within 0.02', () => {
@@ -74,18 +97,45 @@ describe('a set-up of ours', () => {
           risks: Record<string, { value: number }>;
         };
         const layer = { stage, carrier, class: setup.class, activated: stage !== 'base' };
-        const flash = ask('recoat', { layer, climate: CLIMATE, wetFilmUm: setup.wetFilmUm, minutesSince: 0, next: 'coat' });
-        const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS } = setup;
+        const flash = ask('recoat', {
+          layer,
+          climate: CLIMATE,
+          wetFilmUm: setup.wetFilmUm,
+          minutesSince: 0,
+          next: 'coat',
+        });
+        const {
+          nozzleMm,
+          inletKPa,
+          fluidTurnsOut,
+          fanTurnsOut,
+          distanceMm,
+          overlapPercent,
+          gunSpeedMPerS,
+        } = setup;
         const coat = ask('coat', {
           climate: CLIMATE,
           material: { class: setup.class, ...asked.material },
           gun,
-          settings: { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, gunSpeedMPerS },
+          settings: {
+            nozzleMm,
+            inletKPa,
+            fluidTurnsOut,
+            fanTurnsOut,
+            distanceMm,
+            overlapPercent,
+            gunSpeedMPerS,
+          },
           panel: { slopeDeg: 90 },
-          coats: Array.from({ length: Math.min(3, setup.coats) }, () => ({ flashMinutes: flash.earliestMinutes.value })),
+          coats: Array.from({ length: Math.min(3, setup.coats) }, () => ({
+            flashMinutes: flash.earliestMinutes.value,
+          })),
         });
         for (const [name, { value }] of Object.entries(coat.risks))
-          expect(Math.abs(setup.risks[name]!.value - value), `${gunClass} ${stage} ${carrier}: ${name}`).toBeLessThan(0.02);
+          expect(
+            Math.abs(setup.risks[name]!.value - value),
+            `${gunClass} ${stage} ${carrier}: ${name}`,
+          ).toBeLessThan(0.02);
         expect(setup.capKPa).toBeCloseTo(coat.capKPa, 6);
         expect(setup.fanWidthMm).toBeCloseTo(coat.fanWidthMm.value, 6);
       }
@@ -99,15 +149,30 @@ describe('what is known narrows, and never widens', () => {
       fc.property(fc.integer(), (seed) => {
         const { input } = rightCoat(drawnFrom(seed));
         const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut } = input.settings;
-        const film = (more: Partial<InputOf<'coat'>>) => ask('coat', { ...input, ...more }).film.wetUm;
-        const [learner, able, expert] = (['learner', 'able', 'expert'] as const).map((skill) => film({ technique: { skill } }));
+        const film = (more: Partial<InputOf<'coat'>>) =>
+          ask('coat', { ...input, ...more }).film.wetUm;
+        const [learner, able, expert] = (['learner', 'able', 'expert'] as const).map((skill) =>
+          film({ technique: { skill } }),
+        );
         expect(width(learner!)).toBeGreaterThan(width(able!));
         expect(width(able!)).toBeGreaterThan(width(expert!));
         expect(film({})).toEqual(able);
-        const ask30s = { seconds: 30, ml: 60, inletKPa: inletKPa!, fluidTurnsOut: fluidTurnsOut!, fanTurnsOut: fanTurnsOut! };
+        const ask30s = {
+          seconds: 30,
+          ml: 60,
+          inletKPa: inletKPa!,
+          fluidTurnsOut: fluidTurnsOut!,
+          fanTurnsOut: fanTurnsOut!,
+        };
         const tested = (test: object) =>
-          film({ gun: { ...input.gun, nozzleSets: [{ nozzleMm: nozzleMm!, tests: [test] }] } as InputOf<'coat'>['gun'] });
-        const relative = (spread: { value: number; low: number; high: number }) => width(spread) / spread.value;
+          film({
+            gun: {
+              ...input.gun,
+              nozzleSets: [{ nozzleMm: nozzleMm!, tests: [test] }],
+            } as InputOf<'coat'>['gun'],
+          });
+        const relative = (spread: { value: number; low: number; high: number }) =>
+          width(spread) / spread.value;
         const caught = tested({ kind: 'catch', ...ask30s });
         const combed = tested({ kind: 'comb', wetUm: able!.value, settings: input.settings });
         expect(relative(caught)).toBeLessThan(relative(able!));

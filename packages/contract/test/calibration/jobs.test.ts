@@ -1,14 +1,27 @@
-/** The forecast against what able painters expect: jobs that were used to fit it, and coats right and wrong that were not. */
+/**
+ * The forecast against what able painters expect: jobs that were used to fit it, and coats right
+ * and wrong that were not.
+ */
 import { readFileSync } from 'node:fs';
 import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import { describe, expect, it } from 'vitest';
-import { answerOrRefuse, ask, registry, type CalculationName, type InputOf } from '../../src/registry.ts';
+import {
+  answerOrRefuse,
+  ask,
+  registry,
+  type CalculationName,
+  type InputOf,
+} from '../../src/registry.ts';
 import { shortfalls, type Example } from '../examplePairs.ts';
 import { rightCoats } from './rightCoats.ts';
 import { GROSS_FAULTS, wrongCoat } from './wrongCoats.ts';
 
-type Job = Example & { calculation: CalculationName; judged: 'right' | 'wrong'; right?: RiskName[] };
+type Job = Example & {
+  calculation: CalculationName;
+  judged: 'right' | 'wrong';
+  right?: RiskName[];
+};
 const jobs = JSON.parse(readFileSync(new URL('jobs.json', import.meta.url), 'utf8')) as Job[];
 const titled = (start: string): Job => jobs.find(({ title }) => title.startsWith(start))!;
 const answerTo = (title: string): unknown => {
@@ -17,26 +30,37 @@ const answerTo = (title: string): unknown => {
   return 'answer' in outcome ? outcome.answer : undefined;
 };
 const risksOf = (input: InputOf<'coat'>) =>
-  Object.fromEntries(Object.entries(ask('coat', input).risks).map(([name, { value }]) => [name, value])) as Partial<
-    Record<RiskName, number>
-  >;
+  Object.fromEntries(
+    Object.entries(ask('coat', input).risks).map(([name, { value }]) => [name, value]),
+  ) as Partial<Record<RiskName, number>>;
 /** How far the foremost of these goes before every other. */
-function lead(risks: Partial<Record<RiskName, number>>, leads: readonly RiskName[]): { best: number; others: number } {
+function lead(
+  risks: Partial<Record<RiskName, number>>,
+  leads: readonly RiskName[],
+): { best: number; others: number } {
   const most = (of: (name: RiskName) => boolean) =>
     Math.max(0, ...Object.entries(risks).flatMap(([name, p]) => (of(name as RiskName) ? [p] : [])));
-  return { best: most((name) => leads.includes(name)), others: most((name) => !leads.includes(name)) };
+  return {
+    best: most((name) => leads.includes(name)),
+    others: most((name) => !leads.includes(name)),
+  };
 }
 
 describe('the calibration jobs', () => {
   it.each(jobs)('$title', (job) => {
     const outcome = answerOrRefuse(job.calculation, job.input);
     expect(shortfalls(job, outcome, answerTo)).toEqual([]);
-    expect(registry[job.calculation].answer.safeParse('answer' in outcome ? outcome.answer : {}).error).toBeUndefined();
+    expect(
+      registry[job.calculation].answer.safeParse('answer' in outcome ? outcome.answer : {}).error,
+    ).toBeUndefined();
   });
-  it.each(jobs.filter(({ judged, right }) => judged === 'wrong' && right))('leads by a fifth: $title', ({ input, right }) => {
-    const { best, others } = lead(risksOf(input as InputOf<'coat'>), right!);
-    expect(best - others).toBeGreaterThanOrEqual(0.2);
-  });
+  it.each(jobs.filter(({ judged, right }) => judged === 'wrong' && right))(
+    'leads by a fifth: $title',
+    ({ input, right }) => {
+      const { best, others } = lead(risksOf(input as InputOf<'coat'>), right!);
+      expect(best - others).toBeGreaterThanOrEqual(0.2);
+    },
+  );
   it.each([
     ['W01', ['gunSpeedMPerS', 'distanceMm'], 1],
     ['W02', ['gunSpeedMPerS', 'flashMinutes'], 1],
@@ -67,12 +91,24 @@ describe('the calibration jobs', () => {
 describe('coats that were not used to fit', () => {
   it('right ones, of any class and gun: nothing is likely, and on the median nothing is near it', () => {
     const answers = rightCoats(80, 20261128).map(({ input }) => risksOf(input));
-    const sorted = (name: RiskName) => answers.flatMap((risks) => risks[name] ?? []).sort((a, b) => a - b);
-    for (const name of ['run', 'peel', 'pop', 'drySpray', 'stripe', 'mottle', 'pinhole', 'blush'] as const) {
+    const sorted = (name: RiskName) =>
+      answers.flatMap((risks) => risks[name] ?? []).sort((a, b) => a - b);
+    for (const name of [
+      'run',
+      'peel',
+      'pop',
+      'drySpray',
+      'stripe',
+      'mottle',
+      'pinhole',
+      'blush',
+    ] as const) {
       const all = sorted(name);
       expect(all.length, name).toBeGreaterThan(5);
       expect(all.at(-1)!, `the worst ${name}`).toBeLessThan(0.3);
-      expect(all[Math.floor(all.length / 2)]!, `the middle ${name}`).toBeLessThan(name === 'mottle' ? 0.08 : 0.05);
+      expect(all[Math.floor(all.length / 2)]!, `the middle ${name}`).toBeLessThan(
+        name === 'mottle' ? 0.08 : 0.05,
+      );
     }
   });
   it.each(GROSS_FAULTS)('wrong ones: $name', (fault) => {

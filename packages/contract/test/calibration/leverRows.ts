@@ -1,4 +1,7 @@
-/** The table of levers (docs/MODEL.md): what a painter moves, the fault that goes with it, over which range. */
+/**
+ * The table of levers (docs/MODEL.md): what a painter moves, the fault that goes with it, over
+ * which range.
+ */
 import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
 import { air, set } from './changedInput.ts';
@@ -7,9 +10,13 @@ import { GRADES, type Wanted } from './rightCoats.ts';
 type Input = InputOf<'coat'>;
 type Answer = AnswerOf<'coat'>;
 export const coat = (input: Input): Answer => ask('coat', { ...input, spread: false });
-const risk = (answer: Answer, name: keyof Answer['risks']): number => answer.risks[name]?.value ?? 0;
+const risk = (answer: Answer, name: keyof Answer['risks']): number =>
+  answer.risks[name]?.value ?? 0;
 
-/** Of a coat and the same one with a lever moved from one end to the other: never falls beyond the slack. */
+/**
+ * Of a coat and the same one with a lever moved from one end to the other: never falls beyond the
+ * slack.
+ */
 export type LeverRow = {
   lever: string;
   fault: string;
@@ -24,7 +31,10 @@ const oneFilm = (input: Input): Input => {
   const { gunSpeedMPerS: _, ...settings } = input.settings;
   return { ...input, settings };
 };
-const flashes = (input: Input, flashMinutes: number): Input => ({ ...input, coats: input.coats.map(() => ({ flashMinutes })) });
+const flashes = (input: Input, flashMinutes: number): Input => ({
+  ...input,
+  coats: input.coats.map(() => ({ flashMinutes })),
+});
 const graded = (input: Input, share: number): Input => ({
   ...input,
   material: { ...input.material, grade: GRADES[Math.min(3, Math.floor(share * 4))]! },
@@ -34,12 +44,19 @@ const hardened = (input: Input, share: number): Input => ({
   ...input,
   material: { ...input.material, hardenerSpeed: SPEEDS[Math.min(3, Math.floor(share * 4))]! },
 });
-const reduced: MaterialClass[] = ['solventBase', 'singleStage', 'solventSealer', 'epoxyPrimer', 'buildPrimer'];
+const reduced: MaterialClass[] = [
+  'solventBase',
+  'singleStage',
+  'solventSealer',
+  'epoxyPrimer',
+  'buildPrimer',
+];
 const glossy: MaterialClass[] = ['clearMediumSolids', 'clearHighSolids', 'singleStage'];
 
 export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
   {
-    // Over that, drops dry on their way: fog and dry spray take over, and peel rises a little with them.
+    // Over that, drops dry on their way: fog and dry spray take over, and peel rises a little with
+    // them.
     lever: 'less air, one film',
     fault: 'peel',
     classes: glossy,
@@ -89,12 +106,26 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
     at: (i, s) => ({ ...i, panel: { ...i.panel, slopeDeg: 90 * s } }),
     of: (a) => a.sagMm.value,
   },
-  { lever: 'shorter flash', fault: 'run', at: (i, s) => flashes(i, between(15, 1, s)), of: (a) => a.sagMm.value, slack: 0.03 },
-  { lever: 'shorter flash', fault: 'pop', at: (i, s) => flashes(i, between(20, 1, s)), of: (a) => risk(a, 'pop') },
+  {
+    lever: 'shorter flash',
+    fault: 'run',
+    at: (i, s) => flashes(i, between(15, 1, s)),
+    of: (a) => a.sagMm.value,
+    slack: 0.03,
+  },
+  {
+    lever: 'shorter flash',
+    fault: 'pop',
+    at: (i, s) => flashes(i, between(20, 1, s)),
+    of: (a) => risk(a, 'pop'),
+  },
   {
     lever: 'one coat more',
     fault: 'run',
-    at: (i, s) => ({ ...i, coats: Array.from({ length: 1 + Math.round(2 * s) }, () => ({ flashMinutes: 3 })) }),
+    at: (i, s) => ({
+      ...i,
+      coats: Array.from({ length: 1 + Math.round(2 * s) }, () => ({ flashMinutes: 3 })),
+    }),
     of: (a) => a.sagMm.value,
     slack: 1e-4,
   },
@@ -114,7 +145,13 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
     at: (i, s) => ({ ...i, bake: { ...i.bake!, rampCPerMin: between(2, 20, s) } }),
     of: (a) => risk(a, 'pop'),
   },
-  { lever: 'a slower grade', fault: 'later ready', classes: reduced, at: graded, of: (a) => a.flashReadyMinutes[0]!.value },
+  {
+    lever: 'a slower grade',
+    fault: 'later ready',
+    classes: reduced,
+    at: graded,
+    of: (a) => a.flashReadyMinutes[0]!.value,
+  },
   { lever: 'a slower grade', fault: 'run', classes: reduced, at: graded, of: (a) => a.sagMm.value },
   {
     lever: 'a quicker grade',
@@ -147,7 +184,13 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
     of: (a) => a.flashReadyMinutes.at(-1)!.value,
     slack: 1,
   },
-  { lever: 'a slower hardener', fault: 'run', classes: glossy, at: hardened, of: (a) => a.sagMm.value },
+  {
+    lever: 'a slower hardener',
+    fault: 'run',
+    classes: glossy,
+    at: hardened,
+    of: (a) => a.sagMm.value,
+  },
   {
     lever: 'a quicker hardener in the heat',
     fault: 'pop',
@@ -160,14 +203,18 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
   {
     lever: 'colder, one grade',
     fault: 'later ready',
-    at: (i, s) => air(i, { airTemperatureC: between(32, 16, s), panelTemperatureC: between(32, 16, s) }),
+    at: (i, s) =>
+      air(i, { airTemperatureC: between(32, 16, s), panelTemperatureC: between(32, 16, s) }),
     of: (a) => a.flashReadyMinutes[0]!.value,
   },
   {
     lever: 'less overlap',
     fault: 'stripes',
     classes: ['solventBase', 'waterborneBase'],
-    at: (i, s) => set(oneFilm({ ...i, material: { ...i.material, finish: 'metallic' } }), { overlapPercent: between(45, 15, s) }),
+    at: (i, s) =>
+      set(oneFilm({ ...i, material: { ...i.material, finish: 'metallic' } }), {
+        overlapPercent: between(45, 15, s),
+      }),
     of: (a) => risk(a, 'stripe'),
     slack: 0.02,
   },
@@ -204,7 +251,11 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
     fault: 'dry spray over water',
     in: { class: 'waterborneBase' },
     at: (i, s) => ({
-      ...air(i, { airTemperatureC: 34, panelTemperatureC: 34, relativeHumidityPercent: between(70, 10, s) }),
+      ...air(i, {
+        airTemperatureC: 34,
+        panelTemperatureC: 34,
+        relativeHumidityPercent: between(70, 10, s),
+      }),
       panel: { ...i.panel, lapSeconds: 60 },
     }),
     of: (a) => risk(a, 'drySpray'),

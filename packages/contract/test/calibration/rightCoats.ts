@@ -1,6 +1,7 @@
 /**
- * Coats that an able painter would call right, drawn at random: any class, any gun, 12 to 36 °C; grade and hardener by the
- * temperature, the sheet's usual waits as the clock moves them, settings scattered about the set-up as painters scatter them.
+ * Coats that an able painter would call right, drawn at random: any class, any gun, 12 to 36 °C;
+ * grade and hardener by the temperature, the sheet's usual waits as the clock moves them, settings
+ * scattered about the set-up as painters scatter them.
  */
 import { DESIGN_OF_SPEED_C } from '@orthochrom/core/reducer/grade.ts';
 import { nozzleBandOf } from '@orthochrom/core/inForce/nozzleBandOf.ts';
@@ -18,17 +19,28 @@ export const GRADES = [
 ];
 export const FULL_SIZE: GunClass[] = ['hvlp', 'reducedPressure', 'lvlp', 'conventional', 'siphon'];
 export type Drawn = () => number;
-export const between = (drawn: Drawn, low: number, high: number): number => low + (high - low) * drawn();
-export const oneOf = <T>(drawn: Drawn, list: readonly T[]): T => list[Math.floor(drawn() * list.length)]!;
+export const between = (drawn: Drawn, low: number, high: number): number =>
+  low + (high - low) * drawn();
+export const oneOf = <T>(drawn: Drawn, list: readonly T[]): T =>
+  list[Math.floor(drawn() * list.length)]!;
 
 /** The hardener for this warmth, by the middle of what each is made for. */
 export const speedFor = (temperatureC: number): Speed =>
   SPEEDS.reduce((best, speed) =>
-    Math.abs(DESIGN_OF_SPEED_C[speed] - temperatureC) < Math.abs(DESIGN_OF_SPEED_C[best] - temperatureC) ? speed : best,
+    Math.abs(DESIGN_OF_SPEED_C[speed] - temperatureC) <
+    Math.abs(DESIGN_OF_SPEED_C[best] - temperatureC)
+      ? speed
+      : best,
   );
 
 export type Wanted = { class?: MaterialClass; gun?: GunClass; airC?: number; bakes?: boolean };
-export type RightCoat = { input: InputOf<'coat'>; setup: AnswerOf<'setup'>; class: MaterialClass; gun: GunClass; airC: number };
+export type RightCoat = {
+  input: InputOf<'coat'>;
+  setup: AnswerOf<'setup'>;
+  class: MaterialClass;
+  gun: GunClass;
+  airC: number;
+};
 
 export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
   const materialClass = wanted.class ?? oneOf(drawn, Object.keys(MATERIALS) as MaterialClass[]);
@@ -47,7 +59,12 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
   const climate = { ...air, materialTemperatureC: Math.max(18, Math.min(25, airC)) };
   const { isBuild, stage, carrier } = facts;
   const tips = nozzleBandOf({ gunClass, stage, carrier, isBuild }).value;
-  const gun = { class: gunClass, nozzlesMm: [Number(((tips[0] + tips[1]) / 2).toFixed(1))], fullFluidTurns: 4, fullFanTurns: 4 };
+  const gun = {
+    class: gunClass,
+    nozzlesMm: [Number(((tips[0] + tips[1]) / 2).toFixed(1))],
+    fullFluidTurns: 4,
+    fullFanTurns: 4,
+  };
   const reduced = facts.mix[2] > 0 && !isWaterborne;
   const choice = reduced
     ? ask('reducer', {
@@ -88,8 +105,14 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
     distanceMm: setup.distanceMm + between(drawn, -12, 12),
     overlapPercent: setup.overlapPercent,
   };
-  const layer = { stage: facts.stage, carrier: facts.carrier, class: materialClass, activated: facts.mix[1] > 0 };
-  const wait = (next: 'coat' | 'bake') => ask('recoat', { layer, climate, minutesSince: 0, next }).earliestMinutes.value;
+  const layer = {
+    stage: facts.stage,
+    carrier: facts.carrier,
+    class: materialClass,
+    activated: facts.mix[1] > 0,
+  };
+  const wait = (next: 'coat' | 'bake') =>
+    ask('recoat', { layer, climate, minutesSince: 0, next }).earliestMinutes.value;
   const bakes = wanted.bakes ?? (facts.shows === 'gloss' && drawn() < 0.5);
   const coats = Math.max(1, Math.min(3, Math.round(setup.coats)));
   const input: InputOf<'coat'> = {
@@ -98,14 +121,21 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
     gun,
     settings,
     panel: { slopeDeg: 90, lengthM: 1.2, heightM: 0.7, substrate: 'metal' },
-    coats: Array.from({ length: coats }, () => ({ flashMinutes: wait('coat') * between(drawn, 1, 1.15) })),
-    ...(bakes ? { bake: { afterMinutes: wait('bake'), toC: 60, rampCPerMin: 4, holdMinutes: 30 } } : {}),
+    coats: Array.from({ length: coats }, () => ({
+      flashMinutes: wait('coat') * between(drawn, 1, 1.15),
+    })),
+    ...(bakes
+      ? { bake: { afterMinutes: wait('bake'), toC: 60, rampCPerMin: 4, holdMinutes: 30 } }
+      : {}),
     rankChanges: false,
   };
   // The hand that lays the film with these knobs, and as far off as an able hand is.
   const hand = ask('coat', { ...input, spread: false }).settings['gunSpeedMPerS']!;
   return {
-    input: { ...input, settings: { ...settings, gunSpeedMPerS: hand * between(drawn, 0.95, 1.05) } },
+    input: {
+      ...input,
+      settings: { ...settings, gunSpeedMPerS: hand * between(drawn, 0.95, 1.05) },
+    },
     setup,
     class: materialClass,
     gun: gunClass,

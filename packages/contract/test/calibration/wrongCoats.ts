@@ -1,15 +1,27 @@
-/** One gross fault put into a coat that was right: what an able painter would shake the head at, and the risks that ought to lead. */
+/**
+ * One gross fault put into a coat that was right: what an able painter would shake the head at, and
+ * the risks that ought to lead.
+ */
 import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import type { InputOf } from '../../src/registry.ts';
 import { air, set } from './changedInput.ts';
 import { GRADES, rightCoat, type Drawn, type Wanted } from './rightCoats.ts';
 
 type Input = InputOf<'coat'>;
-export type GrossFault = { name: string; leads: readonly RiskName[]; in: Wanted; spoil: (input: Input) => Input };
+export type GrossFault = {
+  name: string;
+  leads: readonly RiskName[];
+  in: Wanted;
+  spoil: (input: Input) => Input;
+};
 
-const waits = (input: Input, flashMinutes: number): Input => ({ ...input, coats: input.coats.map(() => ({ flashMinutes })) });
+const waits = (input: Input, flashMinutes: number): Input => ({
+  ...input,
+  coats: input.coats.map(() => ({ flashMinutes })),
+});
 /** A hand that is so many times as slow lays so many times the film. */
-const slower = (input: Input, times: number): Input => set(input, { gunSpeedMPerS: input.settings.gunSpeedMPerS! / times });
+const slower = (input: Input, times: number): Input =>
+  set(input, { gunSpeedMPerS: input.settings.gunSpeedMPerS! / times });
 
 export const GROSS_FAULTS: GrossFault[] = [
   {
@@ -37,7 +49,10 @@ export const GROSS_FAULTS: GrossFault[] = [
     name: 'a slow grade in the cold, half as much again',
     leads: ['run'],
     in: { class: 'singleStage', airC: 16, bakes: false },
-    spoil: (input) => ({ ...slower(input, 1.5), material: { ...input.material, grade: GRADES[3]!, hardenerSpeed: 'slow' } }),
+    spoil: (input) => ({
+      ...slower(input, 1.5),
+      material: { ...input.material, grade: GRADES[3]!, hardenerSpeed: 'slow' },
+    }),
   },
   {
     name: 'twice as far in the heat with a fast grade',
@@ -58,19 +73,28 @@ export const GROSS_FAULTS: GrossFault[] = [
     name: 'passes that overlap by a fifth',
     leads: ['stripe'],
     in: { class: 'solventBase' },
-    spoil: (input) => ({ ...set(input, { overlapPercent: 15 }), material: { ...input.material, finish: 'metallic' } }),
+    spoil: (input) => ({
+      ...set(input, { overlapPercent: 15 }),
+      material: { ...input.material, finish: 'metallic' },
+    }),
   },
   {
     name: 'heat at once, and steep',
     leads: ['pop'],
     in: { class: 'clearHighSolids', bakes: true },
-    spoil: (input) => ({ ...waits(input, 4), bake: { ...input.bake!, afterMinutes: 1, rampCPerMin: 18, toC: 70 } }),
+    spoil: (input) => ({
+      ...waits(input, 4),
+      bake: { ...input.bake!, afterMinutes: 1, rampCPerMin: 18, toC: 70 },
+    }),
   },
   {
     name: 'metallic flooded',
     leads: ['mottle'],
     in: { class: 'solventBase', airC: 20 },
-    spoil: (input) => ({ ...slower(input, 2.6), material: { ...input.material, finish: 'metallic', grade: GRADES[2]! } }),
+    spoil: (input) => ({
+      ...slower(input, 2.6),
+      material: { ...input.material, finish: 'metallic', grade: GRADES[2]! },
+    }),
   },
   {
     name: 'waterborne wet in damp still air',
@@ -87,7 +111,12 @@ export const GROSS_FAULTS: GrossFault[] = [
     leads: ['drySpray', 'mottle'],
     in: { class: 'waterborneBase', airC: 30 },
     spoil: (input) => ({
-      ...air(input, { airTemperatureC: 38, panelTemperatureC: 38, relativeHumidityPercent: 14, airMovement: 'crossdraft' }),
+      ...air(input, {
+        airTemperatureC: 38,
+        panelTemperatureC: 38,
+        relativeHumidityPercent: 14,
+        airMovement: 'crossdraft',
+      }),
       panel: { ...input.panel, slopeDeg: 0, lengthM: 1.7, heightM: 1.3 },
     }),
   },
@@ -103,4 +132,5 @@ export const GROSS_FAULTS: GrossFault[] = [
 ];
 
 /** A coat with this fault, drawn. */
-export const wrongCoat = (drawn: Drawn, fault: GrossFault): Input => fault.spoil(rightCoat(drawn, fault.in).input);
+export const wrongCoat = (drawn: Drawn, fault: GrossFault): Input =>
+  fault.spoil(rightCoat(drawn, fault.in).input);

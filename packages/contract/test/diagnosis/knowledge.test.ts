@@ -44,9 +44,21 @@ describe('a mistake in the knowledge', () => {
       ({ numbers }) => (numbers.questions['q_nail']!.base = 'XY'),
       /numbers\.json, questions › q_nail › base/,
     ],
-    ['a cause without numbers', ({ numbers }) => void delete numbers.causes['silicone'], /no figures for a cause: silicone/],
-    ['an id that stands twice', ({ faults }) => faults.faults.push(faults.faults[0]!), /OP_UA stands twice/],
-    ['a ladder that is not there', ({ repairs }) => (repairs.rungs['RUN']![0]!.ladder = 'MAGIC'), /RUN: MAGIC is not known/],
+    [
+      'a cause without numbers',
+      ({ numbers }) => void delete numbers.causes['silicone'],
+      /no figures for a cause: silicone/,
+    ],
+    [
+      'an id that stands twice',
+      ({ faults }) => faults.faults.push(faults.faults[0]!),
+      /OP_UA stands twice/,
+    ],
+    [
+      'a ladder that is not there',
+      ({ repairs }) => (repairs.rungs['RUN']![0]!.ladder = 'MAGIC'),
+      /RUN: MAGIC is not known/,
+    ],
     [
       'an answer that is not there',
       ({ repairs }) => (repairs.rungs['RUN']![0]!.when!.answer = [['q_nail', 'maybe']]),
@@ -57,7 +69,11 @@ describe('a mistake in the knowledge', () => {
       ({ repairs }) => (repairs.rungs['CRACK']![0]!.when = { measured: true }),
       /CRACK: the last rung must hold/,
     ],
-    ['a word forgotten', ({ causes }) => (causes.causes[0]!.nextCoat = ''), /causes\.json, causes › 0 › nextCoat/],
+    [
+      'a word forgotten',
+      ({ causes }) => (causes.causes[0]!.nextCoat = ''),
+      /causes\.json, causes › 0 › nextCoat/,
+    ],
   ])('%s is told', (_, change, told) => {
     expect(complaint(change)).toMatch(told);
   });
@@ -71,13 +87,19 @@ describe('the knowledge', () => {
     expect(knowledge.questions).toHaveLength(57);
     expect(files.pairs.lookAlikes).toHaveLength(14);
     const repaired = Object.keys(files.repairs.rungs);
-    expect(knowledge.faults.map(({ id }) => id).filter((id) => id !== 'NONE_OF_THESE' && !repaired.includes(id))).toEqual([]);
+    expect(
+      knowledge.faults
+        .map(({ id }) => id)
+        .filter((id) => id !== 'NONE_OF_THESE' && !repaired.includes(id)),
+    ).toEqual([]);
   });
   it('says of its numbers that they are estimates, and which version they are', () => {
     expect(files.numbers).toMatchObject({ version: 2, status: 'estimate' });
   });
   it('has a cause for every fault that it names', () => {
     const made = new Set(knowledge.causes.flatMap(({ makes }) => Object.keys(makes)));
-    expect(knowledge.faults.map(({ id }) => id).filter((id) => id !== 'NONE_OF_THESE' && !made.has(id))).toEqual([]);
+    expect(
+      knowledge.faults.map(({ id }) => id).filter((id) => id !== 'NONE_OF_THESE' && !made.has(id)),
+    ).toEqual([]);
   });
 });

@@ -1,8 +1,15 @@
 import type { AirMovement } from '../trade/vocabulary.ts';
 
-/** Air over the panel. Words stand for speeds; a measured speed beats the word (MODEL 2, ruling 9). */
+/**
+ * Air over the panel. Words stand for speeds; a measured speed beats the word (MODEL 2, ruling 9).
+ */
 
-export const AIR_SPEED_M_PER_S: Record<AirMovement, number> = { still: 0.05, downdraft: 0.3, crossdraft: 0.4, fan: 1.0 };
+export const AIR_SPEED_M_PER_S: Record<AirMovement, number> = {
+  still: 0.05,
+  downdraft: 0.3,
+  crossdraft: 0.4,
+  fan: 1.0,
+};
 
 /** The air that sheets are written for: a downdraft booth. */
 export const SHEET_AIR_SPEED_M_PER_S = 0.3;
@@ -10,5 +17,9 @@ export const SHEET_AIR_SPEED_M_PER_S = 0.3;
 /** Under this, waterborne paint waits for moving air more than for heat. */
 export const STILL_FOR_WATERBORNE_M_PER_S = 0.2;
 
-export const airSpeedMPerSOf = (air: { airMovement?: AirMovement; airSpeedMPerS?: number }): number =>
-  air.airSpeedMPerS ?? (air.airMovement ? AIR_SPEED_M_PER_S[air.airMovement] : SHEET_AIR_SPEED_M_PER_S);
+export const airSpeedMPerSOf = (air: {
+  airMovement?: AirMovement;
+  airSpeedMPerS?: number;
+}): number =>
+  air.airSpeedMPerS ??
+  (air.airMovement ? AIR_SPEED_M_PER_S[air.airMovement] : SHEET_AIR_SPEED_M_PER_S);

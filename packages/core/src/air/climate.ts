@@ -13,4 +13,6 @@ export type Climate = {
 
 /** Panel temperature over the dew point, °C apart; unknown without a panel reading. */
 export const panelMarginCOf = (climate: Climate): number | undefined =>
-  climate.panelTemperatureC === undefined ? undefined : climate.panelTemperatureC - dewPointC(climate);
+  climate.panelTemperatureC === undefined
+    ? undefined
+    : climate.panelTemperatureC - dewPointC(climate);

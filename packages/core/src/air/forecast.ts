@@ -1,4 +1,7 @@
-/** The air over a day: straight lines between its points, flat beyond its ends; and air that was warmed or cooled. */
+/**
+ * The air over a day: straight lines between its points, flat beyond its ends; and air that was
+ * warmed or cooled.
+ */
 import type { Climate } from './climate.ts';
 import { saturationPressurePa } from './humidAir.ts';
 import { clamp } from '../numerics/rounding.ts';
@@ -12,9 +15,15 @@ export function airAt(forecast: readonly ForecastPoint[], minute: number): DayAi
   const after = forecast.findIndex((point) => point.minute >= minute);
   const next = forecast[after === -1 ? forecast.length - 1 : after]!;
   const before = forecast[after === -1 ? forecast.length - 1 : Math.max(0, after - 1)]!;
-  const share = next.minute === before.minute ? 0 : clamp((minute - before.minute) / (next.minute - before.minute), 0, 1);
-  const reached = (a?: number, b?: number) => (a === undefined || b === undefined ? (b ?? a) : between(a, b, share));
-  const reading = (key: 'panelTemperatureC' | 'materialTemperatureC' | 'outdoorTemperatureC' | 'airSpeedMPerS') => {
+  const share =
+    next.minute === before.minute
+      ? 0
+      : clamp((minute - before.minute) / (next.minute - before.minute), 0, 1);
+  const reached = (a?: number, b?: number) =>
+    a === undefined || b === undefined ? (b ?? a) : between(a, b, share);
+  const reading = (
+    key: 'panelTemperatureC' | 'materialTemperatureC' | 'outdoorTemperatureC' | 'airSpeedMPerS',
+  ) => {
     const value = reached(before[key], next[key]);
     return value === undefined ? {} : { [key]: value };
   };
@@ -29,15 +38,24 @@ export function airAt(forecast: readonly ForecastPoint[], minute: number): DayAi
   };
 }
 
-/** The same air made warmer (or cooler) without adding or taking water; panel and paint follow it, the street does not. */
+/**
+ * The same air made warmer (or cooler) without adding or taking water; panel and paint follow it,
+ * the street does not.
+ */
 export function warmedAir<A extends DayAir>(air: A, deltaC: number): A {
   const warmC = air.airTemperatureC + deltaC;
-  const humidity = (air.relativeHumidityPercent * saturationPressurePa(air.airTemperatureC)) / saturationPressurePa(warmC);
+  const humidity =
+    (air.relativeHumidityPercent * saturationPressurePa(air.airTemperatureC)) /
+    saturationPressurePa(warmC);
   return {
     ...air,
     airTemperatureC: warmC,
     relativeHumidityPercent: clamp(humidity, 1, 100),
-    ...(air.panelTemperatureC === undefined ? {} : { panelTemperatureC: air.panelTemperatureC + deltaC }),
-    ...(air.materialTemperatureC === undefined ? {} : { materialTemperatureC: air.materialTemperatureC + deltaC }),
+    ...(air.panelTemperatureC === undefined
+      ? {}
+      : { panelTemperatureC: air.panelTemperatureC + deltaC }),
+    ...(air.materialTemperatureC === undefined
+      ? {}
+      : { materialTemperatureC: air.materialTemperatureC + deltaC }),
   };
 }

@@ -6,7 +6,8 @@
  *   w   = 0.62198 e / (P − e),  e = RH p_s                                 [air-3]
  *   p_s(t_w) − 6.6e-4 (1 + 1.15e-3 t_w) P (t − t_w) − e = 0                [air-4]
  *
- * Source  alduchov-1996 (Magnus form, −40 to 50 °C within 0.4 %); ferrel-1886 for the psychrometer coefficient
+ * Source  alduchov-1996 (Magnus form, −40 to 50 °C within 0.4 %); ferrel-1886 for the psychrometer
+ *         coefficient
  * Holds   −30 to 60 °C, 1 to 100 % relative humidity, 101.325 kPa
  * Ignores altitude; ice below 0 °C
  */
@@ -25,7 +26,9 @@ export const vapourPressurePa = ({ airTemperatureC, relativeHumidityPercent }: H
 
 /** Temperature at which this air begins to wet a surface, °C. [air-2] */
 export function dewPointC({ airTemperatureC, relativeHumidityPercent }: HumidAir): number {
-  const a = Math.log(relativeHumidityPercent / 100) + (17.625 * airTemperatureC) / (airTemperatureC + 243.04);
+  const a =
+    Math.log(relativeHumidityPercent / 100) +
+    (17.625 * airTemperatureC) / (airTemperatureC + 243.04);
   return (243.04 * a) / (17.625 - a);
 }
 
@@ -39,6 +42,8 @@ export function humidityRatioGPerKg(air: HumidAir): number {
 export function wetBulbC(air: HumidAir): number {
   const vapourPa = vapourPressurePa(air);
   const excess = (wetC: number) =>
-    saturationPressurePa(wetC) - 6.6e-4 * (1 + 1.15e-3 * wetC) * STANDARD_ATMOSPHERE_PA * (air.airTemperatureC - wetC) - vapourPa;
+    saturationPressurePa(wetC) -
+    6.6e-4 * (1 + 1.15e-3 * wetC) * STANDARD_ATMOSPHERE_PA * (air.airTemperatureC - wetC) -
+    vapourPa;
   return bisect(excess, air.airTemperatureC - 60, air.airTemperatureC);
 }

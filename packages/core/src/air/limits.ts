@@ -1,4 +1,7 @@
-/** Where no sheet speaks (design ruling 9). A sheet's own limit replaces the stop; a caution stays where it still lies inside. */
+/**
+ * Where no sheet speaks (design ruling 9). A sheet's own limit replaces the stop; a caution stays
+ * where it still lies inside.
+ */
 export type Limits = {
   minPanelC?: number;
   maxPanelC?: number;
@@ -22,7 +25,10 @@ export const FLOWS_WELL_C = 22;
 
 export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 18 } as const;
 
-export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({ ...DEFAULT_LIMITS, ...definedOf(sheet) });
+export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({
+  ...DEFAULT_LIMITS,
+  ...definedOf(sheet),
+});
 
 const definedOf = (limits: Limits): Limits =>
   Object.fromEntries(Object.entries(limits).filter(([, value]) => value !== undefined));

@@ -1,11 +1,16 @@
 /**
- * A product as this shop has seen it: how long it took to be ready, and at which comb reading it ran.
+ * A product as this shop has seen it: how long it took to be ready, and at which comb reading it
+ * ran.
  *
- *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.40)² + (ln E/0.30)²   by damped Gauss–Newton          [fit-1]
- *   differences 0.08 forward, steps clamped at 0.7;  covariance (JᵀJ)⁻¹ at the end                            [fit-2]
- *   ran at h:  ln θ_sag observed as ln(S₀/run(h)) with deviation 0.079 n, against a prior of 0.15 n            [fit-3]
+ *   minimise Σ ((ln t_model − ln t_seen)/0.12)² + (ln D/0.40)² + (ln E/0.30)²
+ *     by damped Gauss–Newton
+ *                                                                                           [fit-1]
+ *   differences 0.08 forward, steps clamped at 0.7;  covariance (JᵀJ)⁻¹ at the end          [fit-2]
+ *   ran at h:  ln θ_sag observed as ln(S₀/run(h)) with deviation 0.079 n, against a prior of 0.15 n
+ *                                                                                           [fit-3]
  *
- * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by Cramer's rule
+ * Source  maximum a posteriori with normal priors on logarithms (MODEL 15); 2 × 2 solved by
+ *         Cramer's rule
  */
 import type { Paint } from '../mix/paint.ts';
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
@@ -27,8 +32,13 @@ export type FilmTest =
     }
   | { kind: 'ran'; combUm: number; slopeDeg?: number };
 
-/** Sag on ln of the film at which it runs; the others on their own logarithms, popping on its odds. */
-export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop', number> = {
+/**
+ * Sag on ln of the film at which it runs; the others on their own logarithms, popping on its odds.
+ */
+export const PRIOR_LOG_SD: Record<
+  'evaporation' | 'diffusion' | 'viscosity' | 'amplitude' | 'sag' | 'pop',
+  number
+> = {
   evaporation: EVAPORATION_LOG_SD,
   diffusion: 0.4,
   viscosity: 0.2,
@@ -39,7 +49,10 @@ export const PRIOR_LOG_SD: Record<'evaporation' | 'diffusion' | 'viscosity' | 'a
 const TIME_LOG_SD = 0.12;
 /** Of a comb reading at which it ran, on ln of the film. */
 export const RAN_LOG_SD = 0.079;
-/** Of the film at which a product runs that nobody saw run: flow, drying and eye together, on ln of the film. */
+/**
+ * Of the film at which a product runs that nobody saw run: flow, drying and eye together, on ln of
+ * the film.
+ */
 const LIMIT_LOG_SD = 0.15;
 const DIFFERENCE = 0.08;
 const MOST_STEP = 0.7;
@@ -63,16 +76,31 @@ export function fitProduct(paint: Paint, tests: readonly FilmTest[]): ProductFit
 const untouched = () => ({
   evaporation: 1,
   diffusion: 1,
-  logSd: { evaporation: PRIOR_LOG_SD.evaporation, diffusion: PRIOR_LOG_SD.diffusion, sag: PRIOR_LOG_SD.sag },
+  logSd: {
+    evaporation: PRIOR_LOG_SD.evaporation,
+    diffusion: PRIOR_LOG_SD.diffusion,
+    sag: PRIOR_LOG_SD.sag,
+  },
 });
 
 /** One coat at a stated film, without a gun. */
 function alone(
   paint: Paint,
-  at: { wetUm: number; airC: number; humidity: number; speed: number; slopeDeg: number; minutes: number; untilReady: boolean },
+  at: {
+    wetUm: number;
+    airC: number;
+    humidity: number;
+    speed: number;
+    slopeDeg: number;
+    minutes: number;
+    untilReady: boolean;
+  },
   factors: { evaporation: number; diffusion: number },
 ): FilmRun {
-  const loss = usualLoss(paint.materialClass, paint.mixture, { effectiveC: at.airC, airSpeedMPerS: at.speed });
+  const loss = usualLoss(paint.materialClass, paint.mixture, {
+    effectiveC: at.airC,
+    airSpeedMPerS: at.speed,
+  });
   return runFilm(
     {
       coats: [
@@ -119,7 +147,9 @@ function fitDrying(paint: Paint, touches: readonly Touch[]): ReturnType<typeof u
         },
         { evaporation: Math.exp(evaporation), diffusion: Math.exp(diffusion) },
       );
-      return Math.log((run.readySeconds[0] ?? LONGEST_MINUTES * 60) / (test.minutes * 60)) / TIME_LOG_SD;
+      return (
+        Math.log((run.readySeconds[0] ?? LONGEST_MINUTES * 60) / (test.minutes * 60)) / TIME_LOG_SD
+      );
     }),
     evaporation / PRIOR_LOG_SD.evaporation,
     diffusion / PRIOR_LOG_SD.diffusion,
@@ -128,9 +158,17 @@ function fitDrying(paint: Paint, touches: readonly Touch[]): ReturnType<typeof u
   let [a, b, d] = [1, 0, 1];
   for (let round = 0; round < ROUNDS; round++) {
     const here = misses(evaporation, diffusion);
-    const byEvaporation = misses(evaporation + DIFFERENCE, diffusion).map((m, i) => (m - here[i]!) / DIFFERENCE);
-    const byDiffusion = misses(evaporation, diffusion + DIFFERENCE).map((m, i) => (m - here[i]!) / DIFFERENCE);
-    [a, b, d] = [dot(byEvaporation, byEvaporation), dot(byEvaporation, byDiffusion), dot(byDiffusion, byDiffusion)];
+    const byEvaporation = misses(evaporation + DIFFERENCE, diffusion).map(
+      (m, i) => (m - here[i]!) / DIFFERENCE,
+    );
+    const byDiffusion = misses(evaporation, diffusion + DIFFERENCE).map(
+      (m, i) => (m - here[i]!) / DIFFERENCE,
+    );
+    [a, b, d] = [
+      dot(byEvaporation, byEvaporation),
+      dot(byEvaporation, byDiffusion),
+      dot(byDiffusion, byDiffusion),
+    ];
     const [p, q] = [dot(byEvaporation, here), dot(byDiffusion, here)];
     const determinant = a * d - b * b;
     const [stepE, stepD] = [-(d * p - b * q) / determinant, -(a * q - b * p) / determinant];
@@ -142,12 +180,23 @@ function fitDrying(paint: Paint, touches: readonly Touch[]): ReturnType<typeof u
   return {
     evaporation: Math.exp(evaporation),
     diffusion: Math.exp(diffusion),
-    logSd: { evaporation: Math.sqrt(d / determinant), diffusion: Math.sqrt(a / determinant), sag: PRIOR_LOG_SD.sag },
+    logSd: {
+      evaporation: Math.sqrt(d / determinant),
+      diffusion: Math.sqrt(a / determinant),
+      sag: PRIOR_LOG_SD.sag,
+    },
   };
 }
-const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
+const dot = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, x, i) => sum + x * b[i]!, 0);
 
-const RAN_AT = { airC: 21, humidity: 50, speed: SHEET_AIR_SPEED_M_PER_S, minutes: 30, untilReady: false };
+const RAN_AT = {
+  airC: 21,
+  humidity: 50,
+  speed: SHEET_AIR_SPEED_M_PER_S,
+  minutes: 30,
+  untilReady: false,
+};
 
 /** Precision-weighted mean of the prior and what ran. [fit-3] */
 function fitSag(
@@ -159,7 +208,11 @@ function fitSag(
   let [precision, weighted] = [1 / LIMIT_LOG_SD ** 2, 0];
   for (const test of tests) {
     if (test.kind !== 'ran') continue;
-    const run = alone(paint, { ...RAN_AT, wetUm: test.combUm, slopeDeg: test.slopeDeg ?? 90 }, drying);
+    const run = alone(
+      paint,
+      { ...RAN_AT, wetUm: test.combUm, slopeDeg: test.slopeDeg ?? 90 },
+      drying,
+    );
     const seen = clamp(Math.log(travelMm / Math.max(run.runM * 1000, 1e-3)) / perFilm, -1, 1);
     precision += 1 / RAN_LOG_SD ** 2;
     weighted += seen / RAN_LOG_SD ** 2;

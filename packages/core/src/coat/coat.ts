@@ -1,6 +1,7 @@
 /**
- * The forward simulation: what these settings lay on this panel in this air, and what becomes of it. Sheet before model:
- * where they part, both are told and the sheet's figure stands (MODEL, read first).
+ * The forward simulation: what these settings lay on this panel in this air, and what becomes of
+ * it. Sheet before model: where they part, both are told and the sheet's figure stands (MODEL, read
+ * first).
  */
 import { airVerdictsOf, materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { FINE } from '../film/filmRun.ts';
@@ -40,7 +41,14 @@ export function coatOf(input: CoatInput): CoatAnswer {
   const { plan, defaulted, settings } = planOf(input);
   const { gun } = input;
   const model = plan.coats[0]!.model;
-  const uncertainty = uncertaintyOf(gun, model, settings, plan.rig.paint, input.material.tests ?? [], input.technique?.skill);
+  const uncertainty = uncertaintyOf(
+    gun,
+    model,
+    settings,
+    plan.rig.paint,
+    input.material.tests ?? [],
+    input.technique?.skill,
+  );
   const best = simulateCoat(plan, uncertainty.centre, { mesh: FINE, keepTrace: true });
   const last = best.sprayed.at(-1)!;
   const lands = last.filmM > 0;
@@ -62,7 +70,8 @@ export function coatOf(input: CoatInput): CoatAnswer {
     fanWidthMm: sized(last.fanWidthMm, sds && fanLogSd(model, settings)),
     transferEfficiencyPercent: shared(last.transferFraction * 100, sds ? 10 : 0),
     oversprayGPerMin: sized(
-      (last.spray.fluidMlPerMin * plan.rig.paint.densityKgPerM3 * (1 - last.transferFraction)) / 1000,
+      (last.spray.fluidMlPerMin * plan.rig.paint.densityKgPerM3 * (1 - last.transferFraction)) /
+        1000,
       sds ? 0.3 : undefined,
     ),
     fluidMlPerMin: last.spray.fluidMlPerMin,
@@ -75,13 +84,27 @@ export function coatOf(input: CoatInput): CoatAnswer {
     peelIndex: bounded(lands ? best.peelIndex : 0, sds?.peel ?? 0, 0, 10),
     sagMm: sized(lands ? best.sagMm : 0, sds?.sag),
     ...runsOf(best, plan, sds),
-    openTimeSeconds: sized(best.openSeconds, sds && openLogSd(MATERIALS[input.material.class].carrier === 'waterborne')),
+    openTimeSeconds: sized(
+      best.openSeconds,
+      sds && openLogSd(MATERIALS[input.material.class].carrier === 'waterborne'),
+    ),
     lapSeconds: best.lapSeconds,
-    drySprayIndex: sized(last.wetness > 0 ? Math.min(MOST_DRY, 1 / last.wetness) : MOST_DRY, sds?.wetness),
-    mottleIndex: bounded(best.mottle ?? 0, best.mottle === undefined ? 0 : (sds?.mottle ?? 0), -20, 20),
+    drySprayIndex: sized(
+      last.wetness > 0 ? Math.min(MOST_DRY, 1 / last.wetness) : MOST_DRY,
+      sds?.wetness,
+    ),
+    mottleIndex: bounded(
+      best.mottle ?? 0,
+      best.mottle === undefined ? 0 : (sds?.mottle ?? 0),
+      -20,
+      20,
+    ),
     risks,
     flashReadyMinutes: best.readySeconds.map((seconds) =>
-      sized(lands ? Math.min(LONGEST_READY_MINUTES, (seconds ?? LONGEST_READY_MINUTES * 60) / 60) : 0, sds?.ready),
+      sized(
+        lands ? Math.min(LONGEST_READY_MINUTES, (seconds ?? LONGEST_READY_MINUTES * 60) / 60) : 0,
+        sds?.ready,
+      ),
     ),
     ...historyOf(best, plan, lands),
     ...popLayerOf(best, plan, risks),
@@ -115,14 +138,19 @@ function passOf({ sprayed }: SimulatedCoat, plan: CoatPlan): CoatAnswer['pass'] 
     beta: spray.beta,
     split: spray.split,
     landedMlPerMin: spray.landing.landedM3PerS * 6e7,
-    fanHeightMm: fanHeightM(model.data, { distanceM: settings.distanceMm / 1000, hornShare }) * 1000,
+    fanHeightMm:
+      fanHeightM(model.data, { distanceM: settings.distanceMm / 1000, hornShare }) * 1000,
     wanderMm: (own ?? handWanderM(fanWidthMm / 1000)) * 1000,
   };
 }
 
 /** Thicker than this no coat is laid: beyond it a run is not told. */
 const MOST_RUNS_UM = 600;
-function runsOf({ sagMm, sprayed, job }: SimulatedCoat, { rig }: CoatPlan, sds: Sds | undefined): Pick<CoatAnswer, 'runsFromUm'> {
+function runsOf(
+  { sagMm, sprayed, job }: SimulatedCoat,
+  { rig }: CoatPlan,
+  sds: Sds | undefined,
+): Pick<CoatAnswer, 'runsFromUm'> {
   const runs = runsAt(MATERIALS[rig.paint.materialClass].film.runs, effectiveCOf(job));
   const filmUm = sprayed.at(-1)!.filmM * 1e6;
   const fromUm = filmUm > 0 && sagMm > 0 ? runsFromUm(filmUm, sagMm, runs) : Infinity;
@@ -131,7 +159,8 @@ function runsOf({ sagMm, sprayed, job }: SimulatedCoat, { rig }: CoatPlan, sds: 
 
 const MOST_DRY = 20;
 
-const sized = (value: number, logSd = 0): Spread => (value > 0 ? logNormalSpread(value, logSd) : { value: 0, low: 0, high: 0 });
+const sized = (value: number, logSd = 0): Spread =>
+  value > 0 ? logNormalSpread(value, logSd) : { value: 0, low: 0, high: 0 };
 const bounded = (value: number, sd: number, least: number, most: number): Spread => ({
   value,
   low: Math.min(value, Math.max(least, value - Z_80 * sd)),
@@ -143,7 +172,12 @@ const shared = (percent: number, points: number): Spread => ({
   high: Math.max(percent, Math.min(98, percent + points)),
 });
 
-function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof multiplied>, sds: Sds | undefined): CoatChange[] {
+function changesOf(
+  input: CoatInput,
+  plan: CoatPlan,
+  centre: ReturnType<typeof multiplied>,
+  sds: Sds | undefined,
+): CoatChange[] {
   const { material, climate, gun } = input;
   const { stage, carrier, isBuild } = MATERIALS[material.class];
   const { settings, model } = plan.coats[0]!;
@@ -157,7 +191,8 @@ function changesOf(input: CoatInput, plan: CoatPlan, centre: ReturnType<typeof m
     usualDistanceMm: ownDistanceMm({ gun, sheet }),
     designC: material.grade ? designTemperatureC(material.grade) : undefined,
     hardenerSpeed: material.hardenerSpeed,
-    withGrade: (designC) => paintOf({ ...material, grade: { name: 'another', minC: designC, maxC: designC } }, cupC),
+    withGrade: (designC) =>
+      paintOf({ ...material, grade: { name: 'another', minC: designC, maxC: designC } }, cupC),
     withHardener: (hardenerSpeed) => paintOf({ ...material, hardenerSpeed }, cupC),
   };
   return changesFor(plan, centre, bounds, sds);
@@ -212,12 +247,18 @@ function historyOf(
 }
 
 /** The coat that most wants time: 1 is the first of this call's coats, 0 lies below. */
-function popLayerOf({ job, popTerms }: SimulatedCoat, plan: CoatPlan, { pop }: Risks): { popLayer?: { coat: number } } {
+function popLayerOf(
+  { job, popTerms }: SimulatedCoat,
+  plan: CoatPlan,
+  { pop }: Risks,
+): { popLayer?: { coat: number } } {
   if (!pop || pop.value < POP_WORTH_A_LAYER) return {};
   const below = plan.below.length;
   if (popTerms.wetUnder > Math.max(popTerms.flash, popTerms.wait)) return { popLayer: { coat: 0 } };
   const shortage = job.coats.map(({ flashMinutes, sheet, wetFilmM }) =>
-    Math.log((sheet.waitMinutes * (wetFilmM / sheet.wetFilmM) ** 1.5) / Math.max(0.05, flashMinutes)),
+    Math.log(
+      (sheet.waitMinutes * (wetFilmM / sheet.wetFilmM) ** 1.5) / Math.max(0.05, flashMinutes),
+    ),
   );
   const worst = shortage.indexOf(Math.max(...shortage));
   return { popLayer: { coat: worst < below ? 0 : worst - below + 1 } };

@@ -17,7 +17,13 @@ export type CoatAnswer = Explained & {
   stepMm: number;
   dropWindowUm: [number, number];
   /** Shape of one pass, for who draws it: see fan.ts. */
-  pass: { beta: number; split: number; landedMlPerMin: number; fanHeightMm: number; wanderMm: number };
+  pass: {
+    beta: number;
+    split: number;
+    landedMlPerMin: number;
+    fanHeightMm: number;
+    wanderMm: number;
+  };
   wetness: Spread;
   peelIndex: Spread;
   /** The longest run of all that is wet at once. */
@@ -32,7 +38,13 @@ export type CoatAnswer = Explained & {
   risks: Risks;
   flashReadyMinutes: Spread[];
   solventLeft: { minutes: number; byCoat: number[] }[];
-  trace: { minutes: number; surfacePaS: number; sagMm: number; panelC: number; peelIndex: number }[];
+  trace: {
+    minutes: number;
+    surfacePaS: number;
+    sagMm: number;
+    panelC: number;
+    peelIndex: number;
+  }[];
   popLayer?: { coat: number };
   changes?: CoatChange[];
   settings: Settings;

@@ -12,7 +12,9 @@ import type { UnsteadyHand } from './unsteadyHand.ts';
 
 export type Material = { class: MaterialClass } & MixedFrom & {
     finish?: Finish | undefined;
-    sheet?: { times?: SheetTimes | undefined; gun?: GunSheet | undefined; limits?: Limits | undefined } | undefined;
+    sheet?:
+      | { times?: SheetTimes | undefined; gun?: GunSheet | undefined; limits?: Limits | undefined }
+      | undefined;
     tests?: FilmTest[] | undefined;
   };
 export type Bake = { afterMinutes: number; toC: number; rampCPerMin: number; holdMinutes: number };
@@ -21,8 +23,17 @@ export type CoatInput = {
   material: Material;
   gun: Gun;
   settings: Settings;
-  /** `lapSeconds`: until the gun is back beside what it laid last; absent: out and home over this panel, or round it. */
-  panel: { slopeDeg: number; lengthM?: number; heightM?: number; substrate?: Substrate; lapSeconds?: number };
+  /**
+   * `lapSeconds`: until the gun is back beside what it laid last; absent: out and home over this
+   * panel, or round it.
+   */
+  panel: {
+    slopeDeg: number;
+    lengthM?: number;
+    heightM?: number;
+    substrate?: Substrate;
+    lapSeconds?: number;
+  };
   coats: { flashMinutes: number; settings?: Settings }[];
   bake?: Bake;
   below?: Layer[];
@@ -35,7 +46,10 @@ export type CoatInput = {
 };
 
 /** The coat as the waits see it. */
-export const layerOfMaterial = ({ class: materialClass, sheet }: Material, isTwoPack: boolean): Layer => {
+export const layerOfMaterial = (
+  { class: materialClass, sheet }: Material,
+  isTwoPack: boolean,
+): Layer => {
   const { stage, carrier } = MATERIALS[materialClass];
   return { stage, carrier, class: materialClass, activated: isTwoPack, sheet: sheet?.times };
 };

@@ -1,4 +1,6 @@
-/** All that a coat is foreseen from: paint, gun, settings, sheet, layers below, panel, air and heat. */
+/**
+ * All that a coat is foreseen from: paint, gun, settings, sheet, layers below, panel, air and heat.
+ */
 import type { Job, JobCoat } from '../film/job.ts';
 import type { KnownSettings } from '../gun/gun.ts';
 import type { GunModel } from '../gun/gunModel.ts';
@@ -21,8 +23,15 @@ export type CoatPlan = {
   airSpeedMPerS: number;
   substrate: Job['substrate'];
   slopeDeg: number;
-  /** What is gone over before the gun is back beside what it laid; `lapSeconds` where the round of the whole job tells. */
-  panel: { lengthM?: number | undefined; heightM?: number | undefined; lapSeconds?: number | undefined };
+  /**
+   * What is gone over before the gun is back beside what it laid; `lapSeconds` where the round of
+   * the whole job tells.
+   */
+  panel: {
+    lengthM?: number | undefined;
+    heightM?: number | undefined;
+    lapSeconds?: number | undefined;
+  };
   heat?: Job['heat'];
   isEffect: boolean;
   /** Drops that suit this paint from this kind of gun. */

@@ -1,4 +1,7 @@
-/** What is said of a foreseen coat: where it is likely to go wrong, what would help most, and where sheet and model part. */
+/**
+ * What is said of a foreseen coat: where it is likely to go wrong, what would help most, and where
+ * sheet and model part.
+ */
 import type { CoatAnswer } from './coatAnswer.ts';
 import type { CoatInput } from './coatInput.ts';
 import { recoatTime, type RecoatTime } from '../film/recoatTimes.ts';
@@ -25,8 +28,16 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   const verdicts: Verdict[] = [];
   const { wetUm } = answer.film;
   if (wetUm.value <= 0)
-    verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
-  const film = filmOf({ class: input.material.class, sheet: { ...input.material.sheet?.times, ...input.material.sheet?.gun } });
+    verdicts.push(
+      caution('beyond-formula', {
+        what: 'A needle shut or air too weak to draw paint',
+        range: 'paint flowing',
+      }),
+    );
+  const film = filmOf({
+    class: input.material.class,
+    sheet: { ...input.material.sheet?.times, ...input.material.sheet?.gun },
+  });
   if (film.source === 'sheet' && wetUm.value > film.value.mostUm)
     verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm }));
   verdicts.push(...bakeVerdicts(input, plan, answer));
@@ -41,7 +52,9 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
         caution('risk-high', {
           risk: name,
           word: 'likely',
-          ...(helps ? { knob: helps.knob, from: helps.from, to: helps.to } : { knob: 'none', from: 0, to: 0 }),
+          ...(helps
+            ? { knob: helps.knob, from: helps.from, to: helps.to }
+            : { knob: 'none', from: 0, to: 0 }),
         }),
       );
     }
@@ -59,7 +72,12 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
 }
 
 /** The clock of waits for this very coat: its film, its grade's air, its panel. */
-const waitFor = (next: 'coat' | 'bake', input: CoatInput, plan: CoatPlan, answer: CoatAnswer): RecoatTime =>
+const waitFor = (
+  next: 'coat' | 'bake',
+  input: CoatInput,
+  plan: CoatPlan,
+  answer: CoatAnswer,
+): RecoatTime =>
   recoatTime(next, layerOfMaterial(input.material, plan.rig.paint.isTwoPack), {
     climate: input.climate,
     substrate: input.panel.substrate,
@@ -68,7 +86,8 @@ const waitFor = (next: 'coat' | 'bake', input: CoatInput, plan: CoatPlan, answer
 
 function bakeVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
   if (!input.bake) return [];
-  const remainingMinutes = waitFor('bake', input, plan, answer).earliestMinutes.value - input.bake.afterMinutes;
+  const remainingMinutes =
+    waitFor('bake', input, plan, answer).earliestMinutes.value - input.bake.afterMinutes;
   return remainingMinutes > 0.5 ? [stop('bake-too-early', { remainingMinutes })] : [];
 }
 
@@ -76,11 +95,15 @@ function bakeVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Ver
 function differs(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
   const ready = answer.flashReadyMinutes[0];
   const wait = waitFor('coat', input, plan, answer);
-  if (wait.source !== 'sheet' || !ready || ready.low === ready.high || answer.film.wetUm.value <= 0) return [];
+  if (wait.source !== 'sheet' || !ready || ready.low === ready.high || answer.film.wetUm.value <= 0)
+    return [];
   const sheetMinutes = wait.earliestMinutes.value;
   if (sheetMinutes >= ready.low && sheetMinutes <= ready.high) return [];
   return [
-    caution('model-and-sheet-differ', { sheet: `${Math.round(sheetMinutes)} min`, model: `${Math.round(ready.value)} min` }),
+    caution('model-and-sheet-differ', {
+      sheet: `${Math.round(sheetMinutes)} min`,
+      model: `${Math.round(ready.value)} min`,
+    }),
   ];
 }
 
@@ -109,24 +132,35 @@ export function coatReasons(
   ];
   const um = dropletUm.value;
   if (um > highUm) reasons.push(because('drops-coarse', 'model', { dropletUm: um, lowUm, highUm }));
-  else if (um > 0 && um < lowUm) reasons.push(because('drops-fine', 'model', { dropletUm: um, lowUm, highUm }));
+  else if (um > 0 && um < lowUm)
+    reasons.push(because('drops-fine', 'model', { dropletUm: um, lowUm, highUm }));
   else if (um > 0) reasons.push(because('drops-right', 'model', { dropletUm: um, lowUm, highUm }));
   reasons.push(...popReason(best));
-  if (defaulted.length > 0) reasons.push(because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }));
+  if (defaulted.length > 0)
+    reasons.push(because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }));
   if (input.climate.airMovement === undefined && input.climate.airSpeedMPerS === undefined)
     reasons.push(because('air-as-sheets', 'rule'));
-  reasons.push(because('eye-holds-film', 'model', { percent: eitherWayPercent(uncertainty.logSd.film) }));
+  reasons.push(
+    because('eye-holds-film', 'model', { percent: eitherWayPercent(uncertainty.logSd.film) }),
+  );
   if (uncertainty.openFilmLogSd > SURE_ENOUGH) reasons.push(because('gun-untested-film', 'model'));
-  else reasons.push(because('film-narrowed', 'record', { percent: eitherWayPercent(uncertainty.openFilmLogSd) }));
-  if (answer.runsFromUm) reasons.push(because('runs-from', 'model', { runsFromUm: answer.runsFromUm.value }));
+  else
+    reasons.push(
+      because('film-narrowed', 'record', { percent: eitherWayPercent(uncertainty.openFilmLogSd) }),
+    );
+  if (answer.runsFromUm)
+    reasons.push(because('runs-from', 'model', { runsFromUm: answer.runsFromUm.value }));
   const { coarseShare } = best.sprayed.at(-1)!.spray;
   if (answer.risks.peel && coarseShare > COARSE_SHOWS)
     reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
   const { lapSeconds } = answer;
   const openSeconds = answer.openTimeSeconds.value;
-  if (lapSeconds > LAP_OF_OPEN * openSeconds) reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
-  if (input.material.tests?.length) reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
-  if (tests.some(({ kind }) => kind === 'lines')) reasons.push(because('hand-from-lines', 'record'));
+  if (lapSeconds > LAP_OF_OPEN * openSeconds)
+    reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
+  if (input.material.tests?.length)
+    reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
+  if (tests.some(({ kind }) => kind === 'lines'))
+    reasons.push(because('hand-from-lines', 'record'));
   if (GUNS[plan.rig.gun.class].isGuess) reasons.push(because('class-is-guess', 'model'));
   return reasons;
 }

@@ -1,4 +1,7 @@
-/** What the air does to a coat beside drying it: flake that floats or locks, pinholes over water, damp that settles. */
+/**
+ * What the air does to a coat beside drying it: flake that floats or locks, pinholes over water,
+ * damp that settles.
+ */
 import { dewPointC } from '../air/humidAir.ts';
 import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
 import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
@@ -10,21 +13,33 @@ import type { CoatPlan } from './coatPlan.ts';
 import { kelvin } from '../units/physical.ts';
 
 /** Absent where it cannot come: no flake, no water, no solvent. */
-export type EffectRisks = { mottle?: number | undefined; pinholeLogit?: number | undefined; blushLogit?: number | undefined };
+export type EffectRisks = {
+  mottle?: number | undefined;
+  pinholeLogit?: number | undefined;
+  blushLogit?: number | undefined;
+};
 
 export type AirOverPanel = { evaporation: number; isWaterborne: boolean };
 /** How quickly the air over this panel dries this paint: E, or E_wb where water carries it. */
-export function airOverPanel({ rig: { paint, roomAir }, airSpeedMPerS }: CoatPlan, job: Job): AirOverPanel {
+export function airOverPanel(
+  { rig: { paint, roomAir }, airSpeedMPerS }: CoatPlan,
+  job: Job,
+): AirOverPanel {
   const isWaterborne = MATERIALS[paint.materialClass].waterFraction !== undefined;
   return {
     isWaterborne,
     evaporation: isWaterborne
       ? waterEvaporation(roomAir, airSpeedMPerS)
-      : solventEvaporation({ slowFraction: paint.gradeSlowFraction, effectiveC: effectiveCOf(job), airSpeedMPerS }),
+      : solventEvaporation({
+          slowFraction: paint.gradeSlowFraction,
+          effectiveC: effectiveCOf(job),
+          airSpeedMPerS,
+        }),
   };
 }
 
-export const usualFilmM = ({ rig: { paint } }: CoatPlan): number => MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
+export const usualFilmM = ({ rig: { paint } }: CoatPlan): number =>
+  MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
 
 /** @param viscosity of what is not known about it, as a multiplier */
 export function effectRisksOf(
@@ -39,15 +54,23 @@ export function effectRisksOf(
   const { isWaterborne, evaporation } = air;
   const filmShare = last.wetFilmM / usualFilmM(plan);
   const constants = filmConstants(material, material.film);
-  const landedPaS = filmPaS(constants, landedSolids(last), coldness(kelvin(plan.panelC)), 0) * paint.viscosityFactor * viscosity;
+  const landedPaS =
+    filmPaS(constants, landedSolids(last), coldness(kelvin(plan.panelC)), 0) *
+    paint.viscosityFactor *
+    viscosity;
   const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
   return {
     ...(material.flake && plan.isEffect
       ? {
           mottle: mottleIndex({
             filmShare,
-            skinSeconds: run.skinSeconds.at(-1) ?? wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
-            lockedIn: Math.max(0, Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent'])),
+            skinSeconds:
+              run.skinSeconds.at(-1) ??
+              wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
+            lockedIn: Math.max(
+              0,
+              Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent']),
+            ),
             landedPaS,
             reducerShare: paint.reducerShare,
             usual: material.flake,
@@ -76,10 +99,20 @@ export function effectRisksOf(
 /** Air that dries quicker than this locks the flake in as it lies. */
 const FLAKE_FOLLOWS = { water: 1.5, solvent: 1.6 } as const;
 
-/** A coat that had no skin when it was last looked at stayed wet for at least as long, and longer in damp air and where it is thick. */
-function wetSecondsOf(job: Job, usualSeconds: number, filmShare: number, { isWaterborne, evaporation }: AirOverPanel): number {
+/**
+ * A coat that had no skin when it was last looked at stayed wet for at least as long, and longer in
+ * damp air and where it is thick.
+ */
+function wetSecondsOf(
+  job: Job,
+  usualSeconds: number,
+  filmShare: number,
+  { isWaterborne, evaporation }: AirOverPanel,
+): number {
   const { heat, lookMinutes = 0 } = job;
-  const after = heat ? heat.holdMinutes + Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin : lookMinutes;
+  const after = heat
+    ? heat.holdMinutes + Math.max(0, heat.toC - job.panelC) / heat.rampCPerMin
+    : lookMinutes;
   const seenSeconds = (job.coats.at(-1)!.flashMinutes + after) * 60;
   const drying = isWaterborne ? Math.max(evaporation, LEAST_DRYING) ** WET_TIME_POWER : 1;
   return Math.max(seenSeconds, (usualSeconds / drying) * filmShare);

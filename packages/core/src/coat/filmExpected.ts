@@ -1,4 +1,7 @@
-/** The wet film an able painter would lay at given settings, and how sure that is: what a catch or a comb reading narrows. */
+/**
+ * The wet film an able painter would lay at given settings, and how sure that is: what a catch or a
+ * comb reading narrows.
+ */
 import { testedModelOf } from '../gun/testedModel.ts';
 import { paintOf } from '../mix/paint.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
@@ -11,12 +14,18 @@ import { filmLogSd, heldLogSd } from './uncertainty.ts';
 import { USUAL_ROOM_AIR } from '../gun/paintInCup.ts';
 
 /** µm wet; undefined where nothing flows. */
-export function filmExpected(gun: Gun, materialClass: MaterialClass, given: Settings): Spread | undefined {
+export function filmExpected(
+  gun: Gun,
+  materialClass: MaterialClass,
+  given: Settings,
+): Spread | undefined {
   const { stage, carrier } = MATERIALS[materialClass];
   const { settings } = completed({ stage, carrier, class: materialClass, settings: given }, gun);
   const paint = paintOf({ class: materialClass }, USUAL_ROOM_AIR.airTemperatureC);
   const rig = { gun, paint, roomAir: USUAL_ROOM_AIR };
   const model = testedModelOf(rig, settings.nozzleMm);
   const { filmM } = sprayedBy(rig, model, settings);
-  return filmM > 0 ? logNormalSpread(filmM * 1e6, heldLogSd(filmLogSd(gun, model, settings), 'able')) : undefined;
+  return filmM > 0
+    ? logNormalSpread(filmM * 1e6, heldLogSd(filmLogSd(gun, model, settings), 'able'))
+    : undefined;
 }

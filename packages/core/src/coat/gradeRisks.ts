@@ -1,4 +1,7 @@
-/** What a grade risks in this air: each laid by the usual gun as that gun would be set for it, in the forecast that every coat has. */
+/**
+ * What a grade risks in this air: each laid by the usual gun as that gun would be set for it, in
+ * the forecast that every coat has.
+ */
 import { COARSE } from '../film/filmRun.ts';
 import { setupOf } from '../gun/setup.ts';
 import type { SetupInput } from '../gun/setupInput.ts';
@@ -30,30 +33,55 @@ export function reducerWithRisks(input: ReducerInput): ReducerWithRisks {
   const answer = reducerOf(input);
   if (input.carrier === 'waterborne' || (input.grades ?? []).length === 0) return answer;
   const grades = input.grades!.filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
-  const materialClass = classOf({ stage: input.stage, carrier: 'solvent', class: input.class }).value;
+  const materialClass = classOf({
+    stage: input.stage,
+    carrier: 'solvent',
+    class: input.class,
+  }).value;
   const isReduced = MATERIALS[materialClass].mix[2] > 0;
   let sds: Sds | undefined;
   const risks = (parts: BlendPart[]): { risks?: Risks } => {
     if (parts.length === 0 || !isReduced) return {};
     const plan = planWith(input, gradeOfBlend(parts, grades));
-    const uncertainty = uncertaintyOf(plan.rig.gun, plan.coats[0]!.model, plan.coats[0]!.settings, plan.rig.paint, []);
-    const simulated = simulateCoat(plan, uncertainty.centre, { mesh: COARSE, firstReadyOnly: true });
+    const uncertainty = uncertaintyOf(
+      plan.rig.gun,
+      plan.coats[0]!.model,
+      plan.coats[0]!.settings,
+      plan.rig.paint,
+      [],
+    );
+    const simulated = simulateCoat(plan, uncertainty.centre, {
+      mesh: COARSE,
+      firstReadyOnly: true,
+    });
     // How unsure it is hardly depends on the grade: the first one's serves all.
     sds ??= deviationsOf(plan, uncertainty, simulated);
     return { risks: risksOf(simulated, plan, sds) };
   };
-  const isKnown = input.wanted?.parts.every(({ name }) => grades.some((grade) => grade.name === name));
+  const isKnown = input.wanted?.parts.every(({ name }) =>
+    grades.some((grade) => grade.name === name),
+  );
   return {
     ...answer,
     ...(answer.choice ? risks(answer.choice.parts) : {}),
     alternatives: answer.alternatives.map((other) => ({ ...other, ...risks(other.parts) })),
-    ...(answer.wanted ? { wanted: { ...answer.wanted, ...(isKnown ? risks(input.wanted!.parts) : {}) } } : {}),
+    ...(answer.wanted
+      ? { wanted: { ...answer.wanted, ...(isKnown ? risks(input.wanted!.parts) : {}) } }
+      : {}),
   };
 }
 
 /** The usual gun, set for this coat of this grade in this air. */
 function planWith(input: ReducerInput, grade: Grade): CoatPlan {
-  const { stage, finish, airTemperatureC, relativeHumidityPercent, panelTemperatureC, airMovement, airSpeedMPerS } = input;
+  const {
+    stage,
+    finish,
+    airTemperatureC,
+    relativeHumidityPercent,
+    panelTemperatureC,
+    airMovement,
+    airSpeedMPerS,
+  } = input;
   const { value: materialClass } = classOf({ stage, carrier: 'solvent', class: input.class });
   const [least, most] = nozzleBandOf({
     gunClass: USUAL_GUN_CLASS,
@@ -81,5 +109,8 @@ function planWith(input: ReducerInput, grade: Grade): CoatPlan {
     slopeDeg: SLOPE_DEG[input.surface ?? 'vertical'],
   };
   const coat = coatOfSetup(setup, setupOf(setup));
-  return planOf({ ...coat, panel: { ...coat.panel, ...(input.substrate ? { substrate: input.substrate } : {}) } }).plan;
+  return planOf({
+    ...coat,
+    panel: { ...coat.panel, ...(input.substrate ? { substrate: input.substrate } : {}) },
+  }).plan;
 }

@@ -1,7 +1,8 @@
 /**
- * The moves a painter would try, one lever at a time. A lever that stands far from where practice or the sheet has it goes there
- * at once; one that stands about right goes a small step. The step between passes is kept in mm, as a painter does; nearer to the
- * panel the fan is narrower, and there the overlap is kept.
+ * The moves a painter would try, one lever at a time. A lever that stands far from where practice
+ * or the sheet has it goes there at once; one that stands about right goes a small step. The step
+ * between passes is kept in mm, as a painter does; nearer to the panel the fan is narrower, and
+ * there the overlap is kept.
  */
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
@@ -73,7 +74,8 @@ function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
   const [footKPa, topKPa] = bounds.bandKPa;
   const highestKPa = Math.max(now.inletKPa, bounds.mostKPa);
   // The hand that lays the wanted film: the film falls as it speeds up.
-  const handM = now.gunSpeedMPerS * clamp(filmM / plan.sheet.wetFilmM, 1 / MOST_HAND_STEP, MOST_HAND_STEP);
+  const handM =
+    now.gunSpeedMPerS * clamp(filmM / plan.sheet.wetFilmM, 1 / MOST_HAND_STEP, MOST_HAND_STEP);
   const wanted: [ChangeKnob & keyof KnownSettings, number, number, number][] = [
     ['inletKPa', Math.max(now.inletKPa + PSI_3_KPA, footKPa), 34, highestKPa],
     ['inletKPa', Math.min(now.inletKPa - PSI_3_KPA, topKPa), 34, highestKPa],
@@ -84,7 +86,12 @@ function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
     ['gunSpeedMPerS', Math.max(now.gunSpeedMPerS * HAND_STEP, handM), 0.1, HAND_M_PER_S.quickest],
     ['gunSpeedMPerS', Math.min(now.gunSpeedMPerS / HAND_STEP, handM), HAND_M_PER_S.slowest, 2],
     ...(model.data.hasFanKnob
-      ? ([['fanTurnsOut', model.fullFanTurns, 0, model.fullFanTurns]] as ['fanTurnsOut', number, number, number][])
+      ? ([['fanTurnsOut', model.fullFanTurns, 0, model.fullFanTurns]] as [
+          'fanTurnsOut',
+          number,
+          number,
+          number,
+        ][])
       : []),
   ];
   const closer = closerPasses(plan, {
@@ -98,20 +105,34 @@ function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
     if (Math.abs(to - from) < 0.02 * Math.max(Math.abs(from), 0.1)) return [];
     const isNearer = knob === 'distanceMm' && to < from;
     const along = {
-      stepMm: isNearer ? (stepMm * sprayedBy(plan.rig, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm : stepMm,
+      stepMm: isNearer
+        ? (stepMm * sprayedBy(plan.rig, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm
+        : stepMm,
     };
     return [{ knob, from, to, along, plan: withSettings(plan, { ...along, [knob]: to }) }];
   });
   return [...one, closer];
 }
 
-/** Passes closer together; where the film is full already the hand goes quicker with them and keeps it. */
-function closerPasses(plan: CoatPlan, { stepMm, closerMm, filmM }: { stepMm: number; closerMm: number; filmM: number }): Move {
+/**
+ * Passes closer together; where the film is full already the hand goes quicker with them and keeps
+ * it.
+ */
+function closerPasses(
+  plan: CoatPlan,
+  { stepMm, closerMm, filmM }: { stepMm: number; closerMm: number; filmM: number },
+): Move {
   const { gunSpeedMPerS } = plan.coats[0]!.settings;
   const keeping = Math.min(HAND_M_PER_S.quickest, (gunSpeedMPerS * stepMm) / closerMm);
   const keepsFilm = filmM >= plan.sheet.wetFilmM * FULL && keeping > gunSpeedMPerS;
   const along = keepsFilm ? { gunSpeedMPerS: keeping } : {};
-  return { knob: 'stepMm', from: stepMm, to: closerMm, along, plan: withSettings(plan, { ...along, stepMm: closerMm }) };
+  return {
+    knob: 'stepMm',
+    from: stepMm,
+    to: closerMm,
+    along,
+    plan: withSettings(plan, { ...along, stepMm: closerMm }),
+  };
 }
 
 const withSettings = (plan: CoatPlan, changed: Partial<KnownSettings>): CoatPlan => ({
@@ -157,8 +178,14 @@ function timeMoves(plan: CoatPlan): Move[] {
   return moves;
 }
 
-/** A grade slower and quicker, the one for this warmth where it is far off; where nothing is reduced, the hardener's. */
-function gradeMoves(plan: CoatPlan, { designC, hardenerSpeed, withGrade, withHardener }: ChangeBounds): Move[] {
+/**
+ * A grade slower and quicker, the one for this warmth where it is far off; where nothing is
+ * reduced, the hardener's.
+ */
+function gradeMoves(
+  plan: CoatPlan,
+  { designC, hardenerSpeed, withGrade, withHardener }: ChangeBounds,
+): Move[] {
   const { materialClass, mixture } = plan.rig.paint;
   if (MATERIALS[materialClass].waterFraction !== undefined) return [];
   const withPaint = (paint: Paint): CoatPlan => ({ ...plan, rig: { ...plan.rig, paint } });
@@ -168,13 +195,20 @@ function gradeMoves(plan: CoatPlan, { designC, hardenerSpeed, withGrade, withHar
     substrate: plan.substrate,
   });
   const graded =
-    designC === undefined || !isMoved(mixture.slowFraction, withGrade(designC + GRADE_STEP_C).mixture.slowFraction)
+    designC === undefined ||
+    !isMoved(mixture.slowFraction, withGrade(designC + GRADE_STEP_C).mixture.slowFraction)
       ? []
-      : [Math.max(designC + GRADE_STEP_C, effectiveC), Math.min(designC - GRADE_STEP_C, effectiveC)].map((to): Move => {
+      : [
+          Math.max(designC + GRADE_STEP_C, effectiveC),
+          Math.min(designC - GRADE_STEP_C, effectiveC),
+        ].map((to): Move => {
           const toC = Math.round(clamp(to, COLDEST_GRADE_C, HOTTEST_GRADE_C));
           return { knob: 'gradeC', from: designC, to: toC, plan: withPaint(withGrade(toC)) };
         });
-  const speeds = hardenerSpeed === undefined ? [] : [-1, 1].map((step) => SPEEDS[SPEEDS.indexOf(hardenerSpeed) + step]);
+  const speeds =
+    hardenerSpeed === undefined
+      ? []
+      : [-1, 1].map((step) => SPEEDS[SPEEDS.indexOf(hardenerSpeed) + step]);
   const hardened = speeds.flatMap((speed): Move[] =>
     speed === undefined
       ? []
@@ -187,7 +221,12 @@ function gradeMoves(plan: CoatPlan, { designC, hardenerSpeed, withGrade, withHar
           },
         ],
   );
-  return [...graded.filter(({ from, to }) => isMoved(slowFractionForDesign(from), slowFractionForDesign(to))), ...hardened];
+  return [
+    ...graded.filter(({ from, to }) =>
+      isMoved(slowFractionForDesign(from), slowFractionForDesign(to)),
+    ),
+    ...hardened,
+  ];
 }
 /** What such grades are made for, °C. */
 const COLDEST_GRADE_C = 13;
@@ -199,5 +238,12 @@ function airMoves(plan: CoatPlan): Move[] {
   const { materialClass } = plan.rig.paint;
   const from = plan.airSpeedMPerS;
   if (MATERIALS[materialClass].waterFraction === undefined || from >= BLOWN_M_PER_S) return [];
-  return [{ knob: 'airSpeedMPerS', from, to: BLOWN_M_PER_S, plan: { ...plan, airSpeedMPerS: BLOWN_M_PER_S } }];
+  return [
+    {
+      knob: 'airSpeedMPerS',
+      from,
+      to: BLOWN_M_PER_S,
+      plan: { ...plan, airSpeedMPerS: BLOWN_M_PER_S },
+    },
+  ];
 }

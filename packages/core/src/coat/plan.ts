@@ -1,4 +1,7 @@
-/** From what was asked to what is run: paint, gun, settings, sheet, layers below, heat; what is missing is worked out. */
+/**
+ * From what was asked to what is run: paint, gun, settings, sheet, layers below, heat; what is
+ * missing is worked out.
+ */
 import type { KnownSettings } from '../gun/gun.ts';
 import { layerClassOf, timesOf, type Layer } from '../inForce/timesOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
@@ -20,15 +23,29 @@ import { clamp } from '../numerics/rounding.ts';
 import { sprayedBy, type CoatRig } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 
-export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[]; settings: KnownSettings } {
+export function planOf(input: CoatInput): {
+  plan: CoatPlan;
+  defaulted: string[];
+  settings: KnownSettings;
+} {
   const { climate, material, gun, bake } = input;
-  const roomAir = { airTemperatureC: climate.airTemperatureC, relativeHumidityPercent: climate.relativeHumidityPercent };
+  const roomAir = {
+    airTemperatureC: climate.airTemperatureC,
+    relativeHumidityPercent: climate.relativeHumidityPercent,
+  };
   const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
   const substrate = input.panel.substrate ?? 'metal';
   const paint = paintOf(material, climate.materialTemperatureC ?? climate.airTemperatureC);
   const { stage, carrier } = MATERIALS[material.class];
   const { settings, defaulted } = completed(
-    { stage, carrier, class: material.class, settings: input.settings, finish: material.finish, sheet: material.sheet?.gun },
+    {
+      stage,
+      carrier,
+      class: material.class,
+      settings: input.settings,
+      finish: material.finish,
+      sheet: material.sheet?.gun,
+    },
     gun,
   );
   const rig: CoatRig = { gun, paint, roomAir, technique: input.technique };
@@ -42,7 +59,10 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
   const handed = new Map<KnownSettings, KnownSettings>();
   /** The hand that lays the film with these very knobs, in this air. */
   const withHand = (own: KnownSettings, model: GunModel): KnownSettings => {
-    const known = handed.get(own) ?? { ...own, gunSpeedMPerS: handFor(rig, model, own, sheet.wetFilmM) };
+    const known = handed.get(own) ?? {
+      ...own,
+      gunSpeedMPerS: handFor(rig, model, own, sheet.wetFilmM),
+    };
     handed.set(own, known);
     return known;
   };
@@ -50,7 +70,8 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
   const coats = input.coats.map((coat, i) => {
     const own = coat.settings ? { ...settings, ...withoutAbsent(coat.settings) } : settings;
     const model = modelFor(own.nozzleMm);
-    const isHandTold = coat.settings?.gunSpeedMPerS !== undefined || !defaulted.includes('gunSpeedMPerS');
+    const isHandTold =
+      coat.settings?.gunSpeedMPerS !== undefined || !defaulted.includes('gunSpeedMPerS');
     return {
       flashMinutes: i === last && bake ? bake.afterMinutes : coat.flashMinutes,
       settings: isHandTold ? own : withHand(own, model),
@@ -66,14 +87,19 @@ export function planOf(input: CoatInput): { plan: CoatPlan; defaulted: string[];
       coats,
       sheet,
       below: (input.below ?? []).map((layer) =>
-        layerBelow(layer, { effectiveC: effectiveTemperatureC({ ...climate, substrate }), airSpeedMPerS }),
+        layerBelow(layer, {
+          effectiveC: effectiveTemperatureC({ ...climate, substrate }),
+          airSpeedMPerS,
+        }),
       ),
       panelC,
       airSpeedMPerS,
       substrate,
       slopeDeg: Math.abs(input.panel.slopeDeg),
       panel: input.panel,
-      ...(bake ? { heat: { toC: bake.toC, rampCPerMin: bake.rampCPerMin, holdMinutes: bake.holdMinutes } } : {}),
+      ...(bake
+        ? { heat: { toC: bake.toC, rampCPerMin: bake.rampCPerMin, holdMinutes: bake.holdMinutes } }
+        : {}),
       isEffect: isEffect(material.finish),
       dropWindowUm: dropWindowUm(material.class, gun.class),
     },
@@ -95,7 +121,10 @@ const withoutAbsent = <T extends object>(value: T | undefined): Partial<T> =>
 function sheetOf({ material, bake }: CoatInput, isTwoPack: boolean): CoatPlan['sheet'] {
   const layer = layerOfMaterial(material, isTwoPack);
   const { atC, atHumidityPercent, before } = timesOf(layer);
-  const film = filmOf({ class: material.class, sheet: { ...layer.sheet, ...withoutAbsent(material.sheet?.gun) } });
+  const film = filmOf({
+    class: material.class,
+    sheet: { ...layer.sheet, ...withoutAbsent(material.sheet?.gun) },
+  });
   return {
     wetFilmM: film.value.aimUm * 1e-6,
     flashMinutes: Math.max(LEAST_MINUTES, before.coat.value.minutes),

@@ -1,4 +1,7 @@
-/** From many tries to one answer with its spread: each risk on its own link, each size on its logarithm (MODEL 15). */
+/**
+ * From many tries to one answer with its spread: each risk on its own link, each size on its
+ * logarithm (MODEL 15).
+ */
 import { logistic, normalShare } from '../numerics/probability.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { PRIOR_LOG_SD, RAN_LOG_SD } from '../calibration/productFit.ts';
@@ -20,10 +23,25 @@ import {
   type Shows,
 } from '../risk/links.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { LONGEST_READY_MINUTES, AS_KNOWN, simulateCoat, type SimulatedCoat, type Unknowns } from './simulateCoat.ts';
+import {
+  LONGEST_READY_MINUTES,
+  AS_KNOWN,
+  simulateCoat,
+  type SimulatedCoat,
+  type Unknowns,
+} from './simulateCoat.ts';
 import type { Uncertainty } from './uncertainty.ts';
 
-export const RISKS = ['peel', 'run', 'pop', 'drySpray', 'stripe', 'pinhole', 'mottle', 'blush'] as const;
+export const RISKS = [
+  'peel',
+  'run',
+  'pop',
+  'drySpray',
+  'stripe',
+  'pinhole',
+  'mottle',
+  'blush',
+] as const;
 export type RiskName = (typeof RISKS)[number];
 /** Over this an able painter would likely want it mended. */
 export const HIGH_RISK = 0.3;
@@ -38,7 +56,10 @@ const RIPPLE_PER_DROP = 1.5;
 const WETNESS_PER_DROP = 0.5;
 
 /** Each risk on the scale of its link; absent where it does not arise. */
-export function linkedRisks(simulated: SimulatedCoat, plan: CoatPlan): Partial<Record<RiskName, number>> {
+export function linkedRisks(
+  simulated: SimulatedCoat,
+  plan: CoatPlan,
+): Partial<Record<RiskName, number>> {
   const last = simulated.sprayed.at(-1)!;
   const { materialClass } = plan.rig.paint;
   const { shows: on, linesShow } = MATERIALS[materialClass];
@@ -63,23 +84,30 @@ const LOGITS: RiskName[] = ['pop', 'mottle', 'pinhole', 'blush'];
 export function riskSpread(name: RiskName, link: number, sd: number): Spread {
   const isLogit = LOGITS.includes(name);
   const p = (x: number) => (isLogit ? logistic(x) : normalShare(x));
-  const averaged = isLogit ? p(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8)) : p(link / Math.sqrt(1 + sd * sd));
+  const averaged = isLogit
+    ? p(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8))
+    : p(link / Math.sqrt(1 + sd * sd));
   const [low, high] = [p(link - Z_80 * sd), p(link + Z_80 * sd)];
   return { value: averaged, low: Math.min(low, averaged), high: Math.max(high, averaged) };
 }
 
 /**
- * −ln of the chance that nothing is wrong, on the link's own scale: a certain fault is still told from a more certain one.
- * Past four deviations of Φ by its asymptote z²/2 + ln z + ½ ln 2π.
+ * −ln of the chance that nothing is wrong, on the link's own scale: a certain fault is still told
+ * from a more certain one. Past four deviations of Φ by its asymptote z²/2 + ln z + ½ ln 2π.
  */
 export function troubleOf(name: RiskName, link: number, sd: number): number {
-  if (LOGITS.includes(name)) return Math.log1p(Math.exp(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8)));
+  if (LOGITS.includes(name))
+    return Math.log1p(Math.exp(link / Math.sqrt(1 + (Math.PI * sd * sd) / 8)));
   const z = link / Math.sqrt(1 + sd * sd);
-  return z > FAR ? (z * z) / 2 + Math.log(z) + 0.5 * Math.log(2 * Math.PI) : -Math.log(1 - normalShare(z));
+  return z > FAR
+    ? (z * z) / 2 + Math.log(z) + 0.5 * Math.log(2 * Math.PI)
+    : -Math.log(1 - normalShare(z));
 }
 const FAR = 4;
 
-/** Every risk of a coat with its band: the one place where a foreseen coat becomes likely or not. */
+/**
+ * Every risk of a coat with its band: the one place where a foreseen coat becomes likely or not.
+ */
 export const risksOf = (simulated: SimulatedCoat, plan: CoatPlan, sds?: Sds): Risks =>
   Object.fromEntries(
     Object.entries(linkedRisks(simulated, plan)).map(([name, link]) => [
@@ -112,19 +140,29 @@ export function deviationsOf(
   const heldFilmsM = sprayed.map(({ filmM }) => filmM);
   const points = sigmaPoints({ ...uncertainty.logSd, ...SCALED });
   const tries = points.map(({ at }) =>
-    simulateCoat(plan, multiplied(uncertainty.centre, at), { mesh: ROUGH, firstReadyOnly: true, retained, heldFilmsM }),
+    simulateCoat(plan, multiplied(uncertainty.centre, at), {
+      mesh: ROUGH,
+      firstReadyOnly: true,
+      retained,
+      heldFilmsM,
+    }),
   );
   const weights = points.map(({ weight }) => weight);
   const { runs } = MATERIALS[plan.rig.paint.materialClass].film;
-  const sdOf = (value: (f: SimulatedCoat) => number): number => momentsOf(tries.map(value), weights).sd;
-  const log = (value: (f: SimulatedCoat) => number) => sdOf((f) => Math.log(Math.max(1e-12, value(f))));
+  const sdOf = (value: (f: SimulatedCoat) => number): number =>
+    momentsOf(tries.map(value), weights).sd;
+  const log = (value: (f: SimulatedCoat) => number) =>
+    sdOf((f) => Math.log(Math.max(1e-12, value(f))));
   const links = tries.map((simulated) => linkedRisks(simulated, plan));
   const linkSd = (name: RiskName): number =>
     momentsOf(
       links.map((link) => link[name] ?? 0),
       weights,
     ).sd;
-  const amplitudeSd = amplitudeEffect(tries[0]!, Math.hypot(uncertainty.logSd.amplitude, RIPPLE_PER_DROP * DROPS_LOG_SD));
+  const amplitudeSd = amplitudeEffect(
+    tries[0]!,
+    Math.hypot(uncertainty.logSd.amplitude, RIPPLE_PER_DROP * DROPS_LOG_SD),
+  );
   const dropsOnWetness = WETNESS_PER_DROP * DROPS_LOG_SD;
   const peel = Math.hypot(
     sdOf((f) => f.peelIndex),
@@ -134,7 +172,10 @@ export function deviationsOf(
   const limitByModel = log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm;
   const unseen = Math.hypot(limitByModel, PRIOR_LOG_SD.sag);
   const seen = RAN_LOG_SD / Math.sqrt(uncertainty.runsSeen);
-  const limit = uncertainty.runsSeen > 0 ? combinedSd(unseen, seen) : Math.hypot(limitByModel, uncertainty.logSd.sag);
+  const limit =
+    uncertainty.runsSeen > 0
+      ? combinedSd(unseen, seen)
+      : Math.hypot(limitByModel, uncertainty.logSd.sag);
   const ownSd: Partial<Record<RiskName, number>> = {
     peel: amplitudeSd / LINK.peel.width,
     run: uncertainty.logSd.sag / LINK.run.width,
@@ -144,8 +185,12 @@ export function deviationsOf(
   };
   return {
     risks: {
-      ...Object.fromEntries(RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)])),
-      ...(uncertainty.runsSeen > 0 ? { run: Math.hypot(limit, uncertainty.logSd.film) / LINK.run.width } : {}),
+      ...Object.fromEntries(
+        RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)]),
+      ),
+      ...(uncertainty.runsSeen > 0
+        ? { run: Math.hypot(limit, uncertainty.logSd.film) / LINK.run.width }
+        : {}),
     },
     film: uncertainty.logSd.film,
     dry: log((f) => f.dryM),
@@ -168,7 +213,12 @@ export function deviationsOf(
 
 /** Ripple scales with its start: what one deviation of that does to the index. */
 const amplitudeEffect = ({ steepness, peelEvaporation }: SimulatedCoat, sd: number): number =>
-  Math.abs(peelIndex(steepness * Math.exp(sd), peelEvaporation) - peelIndex(steepness * Math.exp(-sd), peelEvaporation)) / 2;
+  Math.abs(
+    peelIndex(steepness * Math.exp(sd), peelEvaporation) -
+      peelIndex(steepness * Math.exp(-sd), peelEvaporation),
+  ) / 2;
 
 export const multiplied = (centre: Unknowns, by: Unknowns = AS_KNOWN): Unknowns =>
-  Object.fromEntries((Object.keys(AS_KNOWN) as (keyof Unknowns)[]).map((name) => [name, centre[name] * by[name]])) as Unknowns;
+  Object.fromEntries(
+    (Object.keys(AS_KNOWN) as (keyof Unknowns)[]).map((name) => [name, centre[name] * by[name]]),
+  ) as Unknowns;

@@ -1,4 +1,7 @@
-/** The coats that a set-up lays, as the forward simulation has them: one coat has one forecast through whichever door it is asked. */
+/**
+ * The coats that a set-up lays, as the forward simulation has them: one coat has one forecast
+ * through whichever door it is asked.
+ */
 import { recoatTime } from '../film/recoatTimes.ts';
 import { paintInCup, roomOf } from '../gun/paintInCup.ts';
 import type { SetupAnswer } from '../gun/setup.ts';
@@ -12,7 +15,9 @@ const UPRIGHT_DEG = 90;
 
 const climateOf = (input: SetupInput): CoatInput['climate'] => ({
   ...roomOf(input),
-  ...(input.materialTemperatureC === undefined ? {} : { materialTemperatureC: input.materialTemperatureC }),
+  ...(input.materialTemperatureC === undefined
+    ? {}
+    : { materialTemperatureC: input.materialTemperatureC }),
   ...input.climate,
 });
 
@@ -26,7 +31,11 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
     sheet: input.sheet || input.times ? { times: input.times, gun: input.sheet } : undefined,
   };
   const layer = layerOfMaterial(material, paintInCup(input).isTwoPack);
-  const today = { climate, wetFilmUm: answer.wetFilmUm, gradeStepsSlower: input.reducer?.stepsSlower };
+  const today = {
+    climate,
+    wetFilmUm: answer.wetFilmUm,
+    gradeStepsSlower: input.reducer?.stepsSlower,
+  };
   const flash = recoatTime('coat', layer, today, input.mist);
   return {
     climate,
@@ -48,9 +57,12 @@ export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
       ...(input.lapSeconds === undefined ? {} : { lapSeconds: input.lapSeconds }),
     },
     ...(input.way?.skill ? { technique: { skill: input.way.skill } } : {}),
-    coats: Array.from({ length: Math.max(1, Math.min(MOST_COATS, Math.round(answer.coats))) }, () => ({
-      flashMinutes: flash.earliestMinutes.value,
-    })),
+    coats: Array.from(
+      { length: Math.max(1, Math.min(MOST_COATS, Math.round(answer.coats))) },
+      () => ({
+        flashMinutes: flash.earliestMinutes.value,
+      }),
+    ),
     ...(input.capLimitKPa === undefined ? {} : { capLimitKPa: input.capLimitKPa }),
   };
 }

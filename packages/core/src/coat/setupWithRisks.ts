@@ -1,4 +1,7 @@
-/** A set-up with what the model foresees of it, and other good ways to set this gun, each with what it trades. */
+/**
+ * A set-up with what the model foresees of it, and other good ways to set this gun, each with what
+ * it trades.
+ */
 import { COARSE } from '../film/filmRun.ts';
 import { capSpreadOf } from '../gun/gunOutput.ts';
 import type { Gun, KnownSettings, Settings } from '../gun/gun.ts';
@@ -26,10 +29,22 @@ import { uncertaintyOf } from './uncertainty.ts';
 /** Against the set-up as it stands: shares over 1 are more. */
 export type Trade = { fog: number; drops: number; time: number; wetness: number };
 export type PlanOffered = { settings: Settings; trade: Trade; risks: Risks };
-/** `better`: which of the plans goes before the set-up itself where that is likely to fail; 1 is the first. */
-export type SetupWithRisks = SetupAnswer & { risks?: Risks; plans?: PlanOffered[]; better?: number };
+/**
+ * `better`: which of the plans goes before the set-up itself where that is likely to fail; 1 is the
+ * first.
+ */
+export type SetupWithRisks = SetupAnswer & {
+  risks?: Risks;
+  plans?: PlanOffered[];
+  better?: number;
+};
 
-const OVERLAPS = { primer: [0.5, 0.6], sealer: [0.5, 0.6, 0.66], solid: [0.5, 0.6, 0.66], effect: [0.66, 0.75] } as const;
+const OVERLAPS = {
+  primer: [0.5, 0.6],
+  sealer: [0.5, 0.6, 0.66],
+  solid: [0.5, 0.6, 0.66],
+  effect: [0.66, 0.75],
+} as const;
 const FOG_G_PER_MIN = { base: 25, other: 30 } as const;
 const REACH_MM = 15;
 /** Less than this between two plans is no reason to change. */
@@ -41,8 +56,18 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
   const asked = coatOfSetup(input, answer);
   const { plan, settings: main } = planOf(asked);
   const { model } = plan.coats[0]!;
-  const planFor = (settings: KnownSettings): CoatPlan => ({ ...plan, coats: plan.coats.map((coat) => ({ ...coat, settings })) });
-  const uncertainty = uncertaintyOf(input.gun, model, main, plan.rig.paint, [], asked.technique?.skill);
+  const planFor = (settings: KnownSettings): CoatPlan => ({
+    ...plan,
+    coats: plan.coats.map((coat) => ({ ...coat, settings })),
+  });
+  const uncertainty = uncertaintyOf(
+    input.gun,
+    model,
+    main,
+    plan.rig.paint,
+    [],
+    asked.technique?.skill,
+  );
   const effort = { mesh: COARSE, firstReadyOnly: true };
   const best = simulateCoat(plan, uncertainty.centre, effort);
   const sds = deviationsOf(plan, uncertainty, best);
@@ -50,22 +75,28 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
   const now = best.sprayed[0]!;
   const { densityKgPerM3 } = plan.rig.paint;
   const fogOf = (ml: number, lands: number) => ml * densityKgPerM3 * (1 - lands);
-  const offered = plansFor(roomFor(input, answer, plan), searchOf(input)).map((costed): PlanOffered => {
-    const settings = offeredSettings(costed, input.gun, model);
-    const other = planFor(settings);
-    return {
-      settings,
-      trade: {
-        fog:
-          fogOf(costed.spray.fluidMlPerMin, costed.spray.landing.transferFraction) /
-          fogOf(now.spray.fluidMlPerMin, now.transferFraction),
-        drops: costed.spray.sauterUm / now.spray.sauterUm,
-        time: (main.gunSpeedMPerS * now.stepMm) / (settings.gunSpeedMPerS * settings.stepMm!),
-        wetness: costed.wetness / now.wetness,
-      },
-      risks: risksOf(simulateCoat(other, uncertainty.centre, { ...effort, retained: best.retained }), other, sds),
-    };
-  });
+  const offered = plansFor(roomFor(input, answer, plan), searchOf(input)).map(
+    (costed): PlanOffered => {
+      const settings = offeredSettings(costed, input.gun, model);
+      const other = planFor(settings);
+      return {
+        settings,
+        trade: {
+          fog:
+            fogOf(costed.spray.fluidMlPerMin, costed.spray.landing.transferFraction) /
+            fogOf(now.spray.fluidMlPerMin, now.transferFraction),
+          drops: costed.spray.sauterUm / now.spray.sauterUm,
+          time: (main.gunSpeedMPerS * now.stepMm) / (settings.gunSpeedMPerS * settings.stepMm!),
+          wetness: costed.wetness / now.wetness,
+        },
+        risks: risksOf(
+          simulateCoat(other, uncertainty.centre, { ...effort, retained: best.retained }),
+          other,
+          sds,
+        ),
+      };
+    },
+  );
   const better = betterOf(risks, offered);
   return {
     ...answer,
@@ -73,16 +104,25 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
     plans: offered,
     ...(better === undefined ? {} : { better }),
     verdicts: [...answer.verdicts, ...riskVerdicts(risks, better)],
-    reasons: [...answer.reasons, ...(offered.length > 1 ? [because('valley-is-flat', 'model', { count: offered.length })] : [])],
+    reasons: [
+      ...answer.reasons,
+      ...(offered.length > 1
+        ? [because('valley-is-flat', 'model', { count: offered.length })]
+        : []),
+    ],
   };
 }
 
-const worst = (risks: Risks): number => Math.max(0, ...Object.values(risks).map(({ value }) => value));
+const worst = (risks: Risks): number =>
+  Math.max(0, ...Object.values(risks).map(({ value }) => value));
 
 /** Where the set-up is likely to fail, the plan that is least likely to. */
 function betterOf(risks: Risks, plans: readonly PlanOffered[]): number | undefined {
   if (worst(risks) <= HIGH_RISK || plans.length === 0) return undefined;
-  const least = plans.reduce((best, plan, i) => (worst(plan.risks) < worst(plans[best]!.risks) ? i : best), 0);
+  const least = plans.reduce(
+    (best, plan, i) => (worst(plan.risks) < worst(plans[best]!.risks) ? i : best),
+    0,
+  );
   return worst(plans[least]!.risks) < worst(risks) - WORTH_CHANGING ? least + 1 : undefined;
 }
 
@@ -90,14 +130,26 @@ const riskVerdicts = (risks: Risks, better: number | undefined): Verdict[] =>
   (Object.entries(risks) as [RiskName, { value: number }][])
     .filter(([, { value }]) => value > HIGH_RISK)
     .map(([risk]) =>
-      caution('risk-high', { risk, word: 'likely', knob: better === undefined ? 'none' : 'plan', from: 0, to: better ?? 0 }),
+      caution('risk-high', {
+        risk,
+        word: 'likely',
+        knob: better === undefined ? 'none' : 'plan',
+        from: 0,
+        to: better ?? 0,
+      }),
     );
 
-const offeredSettings = ({ candidate, spray, gunSpeedMPerS }: Costed, gun: Gun, model: GunModel): KnownSettings & Settings => ({
+const offeredSettings = (
+  { candidate, spray, gunSpeedMPerS }: Costed,
+  gun: Gun,
+  model: GunModel,
+): KnownSettings & Settings => ({
   nozzleMm: model.nozzleMm,
   inletKPa: Math.round(candidate.psi * PSI_KPA),
-  capKPa: capSpreadOf(gun, model, { inletKPa: candidate.psi * PSI_KPA, fanTurnsOut: candidate.fanShare * model.fullFanTurns })
-    .value,
+  capKPa: capSpreadOf(gun, model, {
+    inletKPa: candidate.psi * PSI_KPA,
+    fanTurnsOut: candidate.fanShare * model.fullFanTurns,
+  }).value,
   fluidTurnsOut: candidate.turns,
   fanTurnsOut: candidate.fanShare * model.fullFanTurns,
   fanWidthMm: spray.fanWidthMm,
@@ -108,7 +160,9 @@ const offeredSettings = ({ candidate, spray, gunSpeedMPerS }: Costed, gun: Gun, 
   fluidMlPerMin: spray.fluidMlPerMin,
 });
 
-/** The room the search may move in: the band in force, what binds it, and practice for this work. */
+/**
+ * The room the search may move in: the band in force, what binds it, and practice for this work.
+ */
 function roomFor(input: SetupInput, answer: SetupAnswer, plan: CoatPlan): PlanBounds {
   const { gun, stage, part, mist, capLimitKPa } = input;
   const { model } = plan.coats[0]!;
@@ -126,13 +180,22 @@ function roomFor(input: SetupInput, answer: SetupAnswer, plan: CoatPlan): PlanBo
     wholeBandPsi,
     bandPsi: (fanShare) => {
       const [foot, whole] = wholeBandPsi;
-      const mostKPa = mostInletKPa({ gun, model, fanTurnsOut: fanShare * model.fullFanTurns, capLimitKPa });
+      const mostKPa = mostInletKPa({
+        gun,
+        model,
+        fanTurnsOut: fanShare * model.fullFanTurns,
+        capLimitKPa,
+      });
       const top = Math.max(1, Math.min(whole, Math.floor((mostKPa + 0.05) / PSI_KPA)));
       return [Math.min(foot, top), top];
     },
     usualDistanceMm: ownDistanceMm(input) * presetFor(part, mist).distance,
     ...(input.limitFog
-      ? { mostOversprayGPerMin: STAGE_PRACTICE[stage].isColour ? FOG_G_PER_MIN.base : FOG_G_PER_MIN.other }
+      ? {
+          mostOversprayGPerMin: STAGE_PRACTICE[stage].isColour
+            ? FOG_G_PER_MIN.base
+            : FOG_G_PER_MIN.other,
+        }
       : {}),
   };
 }

@@ -1,4 +1,7 @@
-/** One run of the whole chain: sprayed, landed, dried, levelled, run, popped; without any word about how sure it is. */
+/**
+ * One run of the whole chain: sprayed, landed, dried, levelled, run, popped; without any word about
+ * how sure it is.
+ */
 import type { KnownSettings } from '../gun/gun.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { eachVolatile } from '../evaporation/solvents.ts';
@@ -13,7 +16,10 @@ import { sprayedBy, type Sprayed } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { airOverPanel, effectRisksOf, usualFilmM, type EffectRisks } from './effectRisks.ts';
 
-/** What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests moved it. */
+/**
+ * What is not known, as multipliers on the model: 1 as the card has it, or as the shop's tests
+ * moved it.
+ */
 export type Unknowns = {
   evaporation: number;
   diffusion: number;
@@ -22,7 +28,14 @@ export type Unknowns = {
   sag: number;
   film: number;
 };
-export const AS_KNOWN: Unknowns = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1, sag: 1, film: 1 };
+export const AS_KNOWN: Unknowns = {
+  evaporation: 1,
+  diffusion: 1,
+  viscosity: 1,
+  amplitude: 1,
+  sag: 1,
+  film: 1,
+};
 
 export type SimulatedCoat = EffectRisks & {
   sprayed: Sprayed[];
@@ -58,7 +71,11 @@ export type Effort = {
   heldFilmsM?: readonly number[];
 };
 
-export function simulateCoat(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effort: Effort = { mesh: FINE }): SimulatedCoat {
+export function simulateCoat(
+  plan: CoatPlan,
+  unknowns: Unknowns = AS_KNOWN,
+  effort: Effort = { mesh: FINE },
+): SimulatedCoat {
   const { mesh } = effort;
   const sprayed = sprayAll(plan, unknowns, effort.heldFilmsM);
   const job = jobOf(plan, sprayed);
@@ -89,7 +106,9 @@ export function simulateCoat(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effo
     sprayed,
     job,
     run,
-    dryM: plan.rig.paint.solidsFactor * job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryFilmM(coat), 0),
+    dryM:
+      plan.rig.paint.solidsFactor *
+      job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryFilmM(coat), 0),
     peelIndex: peelIndex(steepness, peelEvaporation),
     steepness,
     peelEvaporation,
@@ -97,7 +116,10 @@ export function simulateCoat(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effo
     openSeconds: openSeconds({ ...air, filmShare: job.coats.at(-1)!.wetFilmM / usualFilmM(plan) }),
     lapSeconds:
       plan.panel.lapSeconds ??
-      panelLapSeconds({ ...plan.panel, slopeDeg: plan.slopeDeg }, { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm }),
+      panelLapSeconds(
+        { ...plan.panel, slopeDeg: plan.slopeDeg },
+        { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm },
+      ),
     readySeconds: readyOf(plan, job, run, factors, effort),
     retained,
     popTerms,
@@ -106,10 +128,15 @@ export function simulateCoat(plan: CoatPlan, unknowns: Unknowns = AS_KNOWN, effo
   };
 }
 
-function sprayAll({ rig, coats }: CoatPlan, unknowns: Unknowns, heldFilmsM: readonly number[] | undefined): Sprayed[] {
+function sprayAll(
+  { rig, coats }: CoatPlan,
+  unknowns: Unknowns,
+  heldFilmsM: readonly number[] | undefined,
+): Sprayed[] {
   const known = new Map<KnownSettings, Sprayed>();
   return coats.map(({ settings, model }, i) => {
-    const sprayed = known.get(settings) ?? sprayedBy(rig, model, settings, unknowns, heldFilmsM?.[i]);
+    const sprayed =
+      known.get(settings) ?? sprayedBy(rig, model, settings, unknowns, heldFilmsM?.[i]);
     known.set(settings, sprayed);
     return sprayed;
   });
@@ -155,7 +182,9 @@ function jobOf(plan: CoatPlan, sprayed: readonly Sprayed[]): Job {
 /** The thickest place of an unsteady hand, which is where it runs. */
 const thicker = (job: Job, below: number, sprayed: readonly Sprayed[]): Job => ({
   ...job,
-  coats: job.coats.map((coat, i) => (i < below ? coat : { ...coat, wetFilmM: coat.wetFilmM * sprayed[i - below]!.localShare })),
+  coats: job.coats.map((coat, i) =>
+    i < below ? coat : { ...coat, wetFilmM: coat.wetFilmM * sprayed[i - below]!.localShare },
+  ),
 });
 
 /** No one waits longer than this for a flash. */
@@ -177,7 +206,13 @@ function readyOf(
     if (known !== undefined && (known <= waitedSeconds || !job.heat)) return known;
     const coats = job.coats
       .slice(0, below + i + 1)
-      .map((coat, at) => (at === below + i ? { ...coat, flashMinutes: LONGEST_READY_MINUTES } : coat));
-    return runJob({ ...job, coats, heat: undefined, lookMinutes: 0, untilReady: true }, factors, mesh).readySeconds.at(-1);
+      .map((coat, at) =>
+        at === below + i ? { ...coat, flashMinutes: LONGEST_READY_MINUTES } : coat,
+      );
+    return runJob(
+      { ...job, coats, heat: undefined, lookMinutes: 0, untilReady: true },
+      factors,
+      mesh,
+    ).readySeconds.at(-1);
   });
 }

@@ -1,4 +1,7 @@
-/** One gun with this paint in this air, as its own tests have it: what a coat at given settings lays down. */
+/**
+ * One gun with this paint in this air, as its own tests have it: what a coat at given settings lays
+ * down.
+ */
 import { stepMmOf } from '../gun/overlap.ts';
 import type { GunAndPaint } from '../gun/testedModel.ts';
 import { fanProfile } from '../gun/fan.ts';
@@ -36,7 +39,10 @@ export function drawnWanderM(tests: readonly GunTest[]): number | undefined {
   return Math.sqrt(squares / lines.measuredMm.length / 2) / 1000;
 }
 
-/** A coat at these settings. @param heldFilmM where an eye holds the film there, whatever is unknown about gun and paint */
+/**
+ * A coat at these settings. @param heldFilmM where an eye holds the film there, whatever is unknown
+ * about gun and paint
+ */
 export function sprayedBy(
   rig: CoatRig,
   model: GunModel,
@@ -51,7 +57,10 @@ export function sprayedBy(
       distanceMm,
       model,
       materialClass: paint.materialClass,
-      paint: factors.viscosity === 1 ? paint : { ...paint, viscosityPaS: paint.viscosityPaS * factors.viscosity },
+      paint:
+        factors.viscosity === 1
+          ? paint
+          : { ...paint, viscosityPaS: paint.viscosityPaS * factors.viscosity },
       roomAir,
       evaporation: factors.evaporation,
     });
@@ -64,7 +73,8 @@ export function sprayedBy(
         return there.landing.landedM3PerS / Math.max(1e-9, there.fanWidthMm);
       })
     : { mean: 1, spread: 0 };
-  const laidM = (arc.mean * spray.landing.landedM3PerS) / (settings.gunSpeedMPerS * (stepMm / 1000));
+  const laidM =
+    (arc.mean * spray.landing.landedM3PerS) / (settings.gunSpeedMPerS * (stepMm / 1000));
   const filmM = factors.film * (heldFilmM ?? laidM);
   const profile = tilted(fanProfile(spray), {
     tiltDeg: technique?.tiltDeg ?? 0,
@@ -82,7 +92,11 @@ export function sprayedBy(
     localShare: 1 + 1.3 * uneven,
     wetness,
     ripple,
-    stripeIndex: stripeIndexOf(paint.materialClass, { ripple: ripple.total, wetness, loss: spray.landing.loss }),
+    stripeIndex: stripeIndexOf(paint.materialClass, {
+      ripple: ripple.total,
+      wetness,
+      loss: spray.landing.loss,
+    }),
     stepMm,
     fanWidthMm: spray.fanWidthMm,
     transferFraction: Math.min(0.98, spray.landing.transferFraction),

@@ -1,8 +1,12 @@
 /**
  * What an unsteady, tilted or swinging hand does to a pass.
  *
- *   tilted by t: Y = y + z sin t, n = z cos t, p = atan(Y/n) − t, flux = f(s)(2z/W) cos²(t+p)/(n cos² p), s = 2 z tan p/W   [hand-1]
- *   swung about a pivot L off the panel: film(θ)/film(0) = cos² θ · landed(z₂)/landed(z), z₂ = L/cos θ − (L − z)            [hand-2]
+ *   tilted by t: Y = y + z sin t, n = z cos t, p = atan(Y/n) − t,
+ *     flux = f(s)(2z/W) cos²(t+p)/(n cos² p), s = 2 z tan p/W
+ *                                                                                          [hand-1]
+ *   swung about a pivot L off the panel: film(θ)/film(0) = cos² θ · landed(z₂)/landed(z),
+ *     z₂ = L/cos θ − (L − z)
+ *                                                                                          [hand-2]
  *
  * Source  geometry of a fan of rays on a plane (MODEL 10)
  */
@@ -37,7 +41,10 @@ export function tilted(
   };
 }
 
-/** Spread of the film along a pass that is swung from the elbow, and its mean, over that of a straight one. [hand-2] */
+/**
+ * Spread of the film along a pass that is swung from the elbow, and its mean, over that of a
+ * straight one. [hand-2]
+ */
 export function arcOf(
   { reachM, swingDeg }: NonNullable<UnsteadyHand['arc']>,
   distanceM: number,

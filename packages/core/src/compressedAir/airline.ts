@@ -1,14 +1,22 @@
 /**
- * From the wall regulator to the gun: what the wall must show, flowing and at rest, for a pressure at the gun.
+ * From the wall regulator to the gun: what the wall must show, flowing and at rest, for a pressure
+ * at the gun.
  *
- *   flow goes with absolute inlet pressure: Q = Q_rated (p_want + p_a)/(p_rated + p_a)       [line-1]
- *   a loss measured here: flowing = wanted/(1 − x): divided, not added                       [line-2]
- *   measured elsewhere: (p1² − p2²)/Q², absolute, is kept                                    [line-3]
- *   at rest = flowing + k Q + lock-up                                                        [line-4]
+ *   flow goes with absolute inlet pressure: Q = Q_rated (p_want + p_a)/(p_rated + p_a)     [line-1]
+ *   a loss measured here: flowing = wanted/(1 − x): divided, not added                     [line-2]
+ *   measured elsewhere: (p1² − p2²)/Q², absolute, is kept                                  [line-3]
+ *   at rest = flowing + k Q + lock-up                                                      [line-4]
  *
  * Source  MODEL 6: isothermal line with ISO 6358 couplers; regulator droop as a straight line
  */
-import { because, caution, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  stop,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import { COUPLERS, restrictionInletPa, type CouplerKind } from './coupler.ts';
 import { absolutePa, gaugeKPa, m3PerS } from './freeAir.ts';
 import { kelvin } from '../units/physical.ts';
@@ -32,7 +40,8 @@ export type AirlineInput = Line & {
   airTemperatureC?: number | undefined;
 };
 export type Segment = { name: SegmentName; lossKPa: number };
-export type SegmentName = 'coupler at the wall' | 'hose' | 'coupler at the gun' | 'line as measured';
+export type SegmentName =
+  'coupler at the wall' | 'hose' | 'coupler at the gun' | 'line as measured';
 export type AirlineAnswer = Explained & {
   regulatorFlowingKPa: number;
   regulatorStaticKPa: number;
@@ -51,18 +60,32 @@ const ELSEWHERE_FROM = 0.05;
 const MACH_LIMIT = 0.7;
 
 /** Free air at the wanted inlet pressure. [line-1] */
-export const flowAtInlet = (airFlowLPerMin: number, ratedInletKPa: number, inletKPa: number): number =>
-  (airFlowLPerMin * absolutePa(inletKPa)) / absolutePa(ratedInletKPa);
+export const flowAtInlet = (
+  airFlowLPerMin: number,
+  ratedInletKPa: number,
+  inletKPa: number,
+): number => (airFlowLPerMin * absolutePa(inletKPa)) / absolutePa(ratedInletKPa);
 
 /** At rest for a flowing reading of the same regulator. [line-4] */
-export function staticKPa(regulator: Line['regulator'], flowingKPa: number, airFlowLPerMin: number): number {
+export function staticKPa(
+  regulator: Line['regulator'],
+  flowingKPa: number,
+  airFlowLPerMin: number,
+): number {
   const { droopPaSPerM3, lockUpPa } = REGULATOR[regulator ?? 'large'];
-  return airFlowLPerMin <= 0 ? flowingKPa : flowingKPa + (droopPaSPerM3 * m3PerS(airFlowLPerMin) + lockUpPa) / 1000;
+  return airFlowLPerMin <= 0
+    ? flowingKPa
+    : flowingKPa + (droopPaSPerM3 * m3PerS(airFlowLPerMin) + lockUpPa) / 1000;
 }
 
 /** Pieces from the wall to the gun; half the couplers at each end, the odd one at the gun. */
-function piecesOf({ hose, couplers }: Line): ({ name: SegmentName; kind: CouplerKind } | { name: 'hose'; hose: Hose })[] {
-  const each = (couplers ?? []).flatMap(({ kind, count }) => Array.from({ length: count }, () => kind));
+function piecesOf({
+  hose,
+  couplers,
+}: Line): ({ name: SegmentName; kind: CouplerKind } | { name: 'hose'; hose: Hose })[] {
+  const each = (couplers ?? []).flatMap(({ kind, count }) =>
+    Array.from({ length: count }, () => kind),
+  );
   const atWall = Math.floor(each.length / 2);
   return [
     ...each.slice(0, atWall).map((kind) => ({ name: 'coupler at the wall' as const, kind })),
@@ -92,11 +115,15 @@ function computedSegments(
 }
 
 /** Flowing wall pressure from the loss that somebody measured. [line-2, line-3] */
-function measuredWallKPa(input: AirlineInput & { measuredLossPercent: number }, airFlowLPerMin: number): number {
+function measuredWallKPa(
+  input: AirlineInput & { measuredLossPercent: number },
+  airFlowLPerMin: number,
+): number {
   const { measuredLossPercent, wantedInletKPa } = input;
   const share = measuredLossPercent / 100;
   const atInletKPa = input.measuredAtInletKPa ?? wantedInletKPa;
-  const atFlow = input.measuredAtAirFlowLPerMin ?? flowAtInlet(airFlowLPerMin, wantedInletKPa, atInletKPa);
+  const atFlow =
+    input.measuredAtAirFlowLPerMin ?? flowAtInlet(airFlowLPerMin, wantedInletKPa, atInletKPa);
   const [wallPa, gunPa] = [absolutePa(atInletKPa / (1 - share)), absolutePa(atInletKPa)];
   if (atFlow <= 0) return wantedInletKPa;
   const kept = (wallPa ** 2 - gunPa ** 2) / atFlow ** 2;
@@ -107,11 +134,17 @@ const isElsewhere = (input: AirlineInput, airFlowLPerMin: number): boolean =>
   [
     [input.measuredAtInletKPa, input.wantedInletKPa],
     [input.measuredAtAirFlowLPerMin, airFlowLPerMin],
-  ].some(([there, here]) => there !== undefined && Math.abs(there - here!) > ELSEWHERE_FROM * here!);
+  ].some(
+    ([there, here]) => there !== undefined && Math.abs(there - here!) > ELSEWHERE_FROM * here!,
+  );
 
 export function airlineOf(input: AirlineInput): AirlineAnswer {
   const { wantedInletKPa, supplyKPa, measuredLossPercent } = input;
-  const airFlowLPerMin = flowAtInlet(input.airFlowLPerMin, input.ratedInletKPa ?? wantedInletKPa, wantedInletKPa);
+  const airFlowLPerMin = flowAtInlet(
+    input.airFlowLPerMin,
+    input.ratedInletKPa ?? wantedInletKPa,
+    wantedInletKPa,
+  );
   const flow = m3PerS(airFlowLPerMin);
   const temperatureK = kelvin(input.airTemperatureC ?? 20);
   const inletPa = absolutePa(wantedInletKPa);
@@ -128,13 +161,24 @@ export function airlineOf(input: AirlineInput): AirlineAnswer {
   if (supplyKPa !== undefined && regulatorStaticKPa > supplyKPa)
     verdicts.push(stop('supply-too-low', { neededKPa: regulatorStaticKPa, supplyKPa }));
   if (lossPercent > NARROW_FROM_PERCENT) {
-    const segment = segments.reduce((most, one) => (one.lossKPa > most.lossKPa ? one : most), segments[0]!).name;
+    const segment = segments.reduce(
+      (most, one) => (one.lossKPa > most.lossKPa ? one : most),
+      segments[0]!,
+    ).name;
     verdicts.push(caution('hose-too-narrow', { lossPercent, segment: `the ${segment}` }));
   }
-  if (isMeasured && isElsewhere(input, airFlowLPerMin)) verdicts.push(caution('loss-measured-elsewhere'));
-  if (!isMeasured && input.hose && hoseOutletMach(input.hose, inletPa, flow, temperatureK) > MACH_LIMIT)
+  if (isMeasured && isElsewhere(input, airFlowLPerMin))
+    verdicts.push(caution('loss-measured-elsewhere'));
+  if (
+    !isMeasured &&
+    input.hose &&
+    hoseOutletMach(input.hose, inletPa, flow, temperatureK) > MACH_LIMIT
+  )
     verdicts.push(
-      caution('beyond-formula', { what: 'The speed of the air in this hose', range: 'up to 0.7 of the speed of sound' }),
+      caution('beyond-formula', {
+        what: 'The speed of the air in this hose',
+        range: 'up to 0.7 of the speed of sound',
+      }),
     );
   return {
     regulatorFlowingKPa,
@@ -155,7 +199,15 @@ function scaledTo(segments: Segment[], lossKPa: number): Segment[] {
   return segments.map(({ name, lossKPa: own }) => ({ name, lossKPa: (own / total) * lossKPa }));
 }
 
-function reasonsOf(input: AirlineInput, at: { lossPercent: number; airFlowLPerMin: number }): Reason[] {
+function reasonsOf(
+  input: AirlineInput,
+  at: { lossPercent: number; airFlowLPerMin: number },
+): Reason[] {
   if (input.measuredLossPercent === undefined) return [because('line-from-physics', 'model', at)];
-  return [because('line-from-measurement', 'record', { measuredLossPercent: input.measuredLossPercent, ...at })];
+  return [
+    because('line-from-measurement', 'record', {
+      measuredLossPercent: input.measuredLossPercent,
+      ...at,
+    }),
+  ];
 }

@@ -1,10 +1,12 @@
 /**
- * Does the tank keep up? A tank at one temperature, a motor that cuts in and out, a trigger pulled and let go.
+ * Does the tank keep up? A tank at one temperature, a motor that cuts in and out, a trigger pulled
+ * and let go.
  *
- *   V dp/dt = p_a (Q_in − Q_gun), explicit steps of 0.1 s                                     [compressor-1]
- *   delivery = rated η(p)/η(p_rated),  η = max(0, 1.06 − 0.06 (p/p_a)^0.8)                    [compressor-2]
+ *   V dp/dt = p_a (Q_in − Q_gun), explicit steps of 0.1 s                            [compressor-1]
+ *   delivery = rated η(p)/η(p_rated),  η = max(0, 1.06 − 0.06 (p/p_a)^0.8)           [compressor-2]
  *
- * Source  ideal gas balance; volumetric efficiency of a piston pump with clearance, fitted (MODEL 6)
+ * Source  ideal gas balance; volumetric efficiency of a piston pump with clearance, fitted (MODEL
+ *         6)
  * Holds   piston compressors to about 11 bar; starts at cut-out with the motor off
  */
 import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
@@ -38,35 +40,61 @@ const PISTON_LIMIT_KPA = 1100;
 /** The wall regulator wants this much more than it gives (10 psi). */
 export const REGULATOR_MARGIN_KPA = 69;
 
-const fillShare = (gaugeKPa: number): number => Math.max(0, 1.06 - 0.06 * (absolutePa(gaugeKPa) / STANDARD_ATMOSPHERE_PA) ** 0.8);
+const fillShare = (gaugeKPa: number): number =>
+  Math.max(0, 1.06 - 0.06 * (absolutePa(gaugeKPa) / STANDARD_ATMOSPHERE_PA) ** 0.8);
 
 /** Free air delivered into a tank at this pressure, L/min. [compressor-2] */
-export const deliveryLPerMin = (ratedLPerMin: number, ratedAtKPa: number, tankKPa: number): number =>
+export const deliveryLPerMin = (
+  ratedLPerMin: number,
+  ratedAtKPa: number,
+  tankKPa: number,
+): number =>
   fillShare(ratedAtKPa) <= 0 ? 0 : (ratedLPerMin * fillShare(tankKPa)) / fillShare(ratedAtKPa);
 
-/** Free air from the seconds a pump takes between two pressures with nothing drawn (isothermal), L/min. */
-export const deliveryFromPumpUp = (tankL: number, fromKPa: number, toKPa: number, seconds: number): number =>
-  (tankL * (toKPa - fromKPa) * 1000 * 60) / (STANDARD_ATMOSPHERE_PA * seconds);
+/**
+ * Free air from the seconds a pump takes between two pressures with nothing drawn (isothermal),
+ * L/min.
+ */
+export const deliveryFromPumpUp = (
+  tankL: number,
+  fromKPa: number,
+  toKPa: number,
+  seconds: number,
+): number => (tankL * (toKPa - fromKPa) * 1000 * 60) / (STANDARD_ATMOSPHERE_PA * seconds);
 
-/** The tank, 0.1 s at a time; the shared clockwork of the calculation and of the shop's stand-in gauge. */
+/**
+ * The tank, 0.1 s at a time; the shared clockwork of the calculation and of the shop's stand-in
+ * gauge.
+ */
 export class Tank {
   tankKPa: number;
   private motorOn = false;
-  private readonly of: Pick<CompressorInput, 'tankL' | 'freeAirLPerMin' | 'cutInKPa' | 'cutOutKPa'> & { freeAirAtKPa: number };
+  private readonly of: Pick<
+    CompressorInput,
+    'tankL' | 'freeAirLPerMin' | 'cutInKPa' | 'cutOutKPa'
+  > & { freeAirAtKPa: number };
 
   constructor(of: Tank['of']) {
     this.of = of;
     this.tankKPa = of.cutOutKPa;
   }
 
-  /** Lets `seconds` pass while the gun draws this much. @returns seconds that the motor ran. [compressor-1] */
+  /**
+   * Lets `seconds` pass while the gun draws this much. @returns seconds that the motor ran.
+   * [compressor-1]
+   */
   pass(drawLPerMin: number, seconds: number = STEP_SECONDS): number {
     const { tankL, freeAirLPerMin, freeAirAtKPa, cutInKPa, cutOutKPa } = this.of;
     if (this.tankKPa <= cutInKPa) this.motorOn = true;
     if (this.tankKPa >= cutOutKPa) this.motorOn = false;
-    const inLPerMin = this.motorOn ? deliveryLPerMin(freeAirLPerMin, freeAirAtKPa, this.tankKPa) : 0;
+    const inLPerMin = this.motorOn
+      ? deliveryLPerMin(freeAirLPerMin, freeAirAtKPa, this.tankKPa)
+      : 0;
     const net = m3PerS(inLPerMin - drawLPerMin);
-    this.tankKPa = Math.max(0, this.tankKPa + ((STANDARD_ATMOSPHERE_PA * net) / (tankL / 1000) / 1000) * seconds);
+    this.tankKPa = Math.max(
+      0,
+      this.tankKPa + ((STANDARD_ATMOSPHERE_PA * net) / (tankL / 1000) / 1000) * seconds,
+    );
     return this.motorOn ? seconds : 0;
   }
 }
@@ -83,10 +111,12 @@ export function compressorOf(input: CompressorInput): CompressorAnswer {
   const steps = Math.round(runSeconds / STEP_SECONDS);
   for (let i = 0; i < steps; i++) {
     const seconds = (i + 1) * STEP_SECONDS;
-    const isPulled = triggerOnSeconds > 0 && (i * STEP_SECONDS) % cycleSeconds < triggerOnSeconds - 1e-9;
+    const isPulled =
+      triggerOnSeconds > 0 && (i * STEP_SECONDS) % cycleSeconds < triggerOnSeconds - 1e-9;
     motorSeconds += tank.pass(isPulled ? gunAirFlowLPerMin : 0);
     const isShort = isPulled && tank.tankKPa < neededKPa;
-    if (isShort || (i + 1) % every === 0 || i === steps - 1) trace.push({ seconds, tankKPa: tank.tankKPa });
+    if (isShort || (i + 1) % every === 0 || i === steps - 1)
+      trace.push({ seconds, tankKPa: tank.tankKPa });
     if (isShort) {
       shortAt = seconds;
       break;
@@ -113,13 +143,29 @@ function secondsToCutOut(tank: Tank, cutOutKPa: number): number | undefined {
   return undefined;
 }
 
-function verdictsOf(input: CompressorInput, shortAt: number | undefined, restSeconds: number | undefined): Verdict[] {
+function verdictsOf(
+  input: CompressorInput,
+  shortAt: number | undefined,
+  restSeconds: number | undefined,
+): Verdict[] {
   const verdicts: Verdict[] = [];
   if (shortAt !== undefined)
-    verdicts.push(caution('compressor-falls-behind', { seconds: shortAt, restSeconds: restSeconds ?? 3600 }));
+    verdicts.push(
+      caution('compressor-falls-behind', { seconds: shortAt, restSeconds: restSeconds ?? 3600 }),
+    );
   if (input.cutOutKPa > PISTON_LIMIT_KPA)
-    verdicts.push(caution('beyond-formula', { what: 'This cut-out pressure', range: 'piston pumps up to 1100 kPa' }));
+    verdicts.push(
+      caution('beyond-formula', {
+        what: 'This cut-out pressure',
+        range: 'piston pumps up to 1100 kPa',
+      }),
+    );
   if (input.runMinutes * 60 > LONGEST_RUN_SECONDS)
-    verdicts.push(caution('beyond-formula', { what: 'So long a run', range: 'one day; the tank has settled long before' }));
+    verdicts.push(
+      caution('beyond-formula', {
+        what: 'So long a run',
+        range: 'one day; the tank has settled long before',
+      }),
+    );
   return verdicts;
 }

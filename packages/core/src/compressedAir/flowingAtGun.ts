@@ -1,5 +1,6 @@
 /**
- * What the gun gets, trigger pulled, from a regulator as it stands at rest; the tank behind it may be too low to hold it.
+ * What the gun gets, trigger pulled, from a regulator as it stands at rest; the tank behind it may
+ * be too low to hold it.
  *
  * Source  MODEL 6, `inletFrom(static)`: bisection of the line on the inlet pressure
  */
@@ -12,10 +13,15 @@ import { REGULATOR_MARGIN_KPA } from './compressor.ts';
  * @param airFlowAt free air that the gun draws at an inlet, L/min
  * @returns inlet, gauge kPa
  */
-export const inletFromRest = (line: Line, restKPa: number, airFlowAt: (inletKPa: number) => number): number =>
+export const inletFromRest = (
+  line: Line,
+  restKPa: number,
+  airFlowAt: (inletKPa: number) => number,
+): number =>
   bisect(
     (inletKPa) =>
-      airlineOf({ ...line, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowAt(inletKPa) }).regulatorStaticKPa - restKPa,
+      airlineOf({ ...line, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowAt(inletKPa) })
+        .regulatorStaticKPa - restKPa,
     0,
     restKPa,
   );

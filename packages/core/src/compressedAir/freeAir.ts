@@ -1,11 +1,13 @@
 /**
- * Air as a gas on its way to the gun. Flow is always free air: litres a minute at 20 °C and one atmosphere (ISO 8778, ANR).
+ * Air as a gas on its way to the gun. Flow is always free air: litres a minute at 20 °C and one
+ * atmosphere (ISO 8778, ANR).
  *
  *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)         [air-1]  Sutherland 1893
  */
 import { REFERENCE_K, STANDARD_ATMOSPHERE_PA, CELSIUS_OFFSET } from '../units/physical.ts';
 export const AIR_GAS_CONSTANT_J_PER_KG_K = 287.05;
-export const FREE_AIR_KG_PER_M3 = STANDARD_ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * REFERENCE_K);
+export const FREE_AIR_KG_PER_M3 =
+  STANDARD_ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * REFERENCE_K);
 
 export const absolutePa = (gaugeKPa: number): number => gaugeKPa * 1000 + STANDARD_ATMOSPHERE_PA;
 export const gaugeKPa = (absolute: number): number => (absolute - STANDARD_ATMOSPHERE_PA) / 1000;

@@ -1,4 +1,7 @@
-/** What one better piece of a line would give back: each alone, against the line as it is (WORK C011). */
+/**
+ * What one better piece of a line would give back: each alone, against the line as it is (WORK
+ * C011).
+ */
 import { airlineOf, type AirlineInput, type Line } from './airline.ts';
 
 export type Gain = {
@@ -15,13 +18,17 @@ const SHORTEST_M = 5;
 /** Under this nobody would change a hose. */
 const WORTH_KPA = 2;
 
-/** Best first; only what is worth the trouble. A measured loss shrinks by the share that the physics says. */
+/**
+ * Best first; only what is worth the trouble. A measured loss shrinks by the share that the physics
+ * says.
+ */
 export function gainsOf(input: AirlineInput): Gain[] {
   const now = airlineOf(input);
   const byPhysics = lossByPhysics(input, input);
   const gainOf = (change: Line): Pick<Gain, 'flowing' | 'atRest'> => {
     const better = { ...input, ...change };
-    const lossKPa = byPhysics > 0 ? (now.lossKPa * lossByPhysics(better, input)) / byPhysics : now.lossKPa;
+    const lossKPa =
+      byPhysics > 0 ? (now.lossKPa * lossByPhysics(better, input)) / byPhysics : now.lossKPa;
     const flowingKPa = input.wantedInletKPa + lossKPa;
     const droopKPa = airlineOf(better).regulatorStaticKPa - airlineOf(better).regulatorFlowingKPa;
     return {
@@ -35,32 +42,45 @@ export function gainsOf(input: AirlineInput): Gain[] {
     ...(hose
       ? BORES_MM.filter((bore) => bore > hose.innerDiameterMm * 1.05)
           .slice(0, 2)
-          .map((innerDiameterMm): Gain => ({ piece: 'hose', innerDiameterMm, ...gainOf({ hose: { ...hose, innerDiameterMm } }) }))
+          .map((innerDiameterMm): Gain => ({
+            piece: 'hose',
+            innerDiameterMm,
+            ...gainOf({ hose: { ...hose, innerDiameterMm } }),
+          }))
       : []),
     ...(hose && hose.lengthM > SHORTEST_M * 1.2 ? [shorter(hose, gainOf)] : []),
     ...(hasStandard
       ? [
           {
             piece: 'couplers' as const,
-            ...gainOf({ couplers: couplers!.map(({ count }) => ({ kind: 'highFlow' as const, count })) }),
+            ...gainOf({
+              couplers: couplers!.map(({ count }) => ({ kind: 'highFlow' as const, count })),
+            }),
           },
         ]
       : []),
-    ...(regulator === 'small' ? [{ piece: 'regulator' as const, ...gainOf({ regulator: 'large' }) }] : []),
+    ...(regulator === 'small'
+      ? [{ piece: 'regulator' as const, ...gainOf({ regulator: 'large' }) }]
+      : []),
   ];
   return gains.filter((gain) => worth(gain) > WORTH_KPA).sort((a, b) => worth(b) - worth(a));
 }
 
-function shorter(hose: NonNullable<Line['hose']>, gainOf: (change: Line) => Pick<Gain, 'flowing' | 'atRest'>): Gain {
+function shorter(
+  hose: NonNullable<Line['hose']>,
+  gainOf: (change: Line) => Pick<Gain, 'flowing' | 'atRest'>,
+): Gain {
   const lengthM = Math.max(SHORTEST_M, hose.lengthM / 2);
   return { piece: 'shorter hose', lengthM, ...gainOf({ hose: { ...hose, lengthM } }) };
 }
 
-const worth = ({ flowing, atRest }: Gain): number => Math.max(flowing.fromKPa - flowing.toKPa, atRest.fromKPa - atRest.toKPa);
+const worth = ({ flowing, atRest }: Gain): number =>
+  Math.max(flowing.fromKPa - flowing.toKPa, atRest.fromKPa - atRest.toKPa);
 
 function lossByPhysics(
   { hose, couplers, regulator }: Line,
   { wantedInletKPa, airFlowLPerMin, ratedInletKPa }: AirlineInput,
 ): number {
-  return airlineOf({ hose, couplers, regulator, wantedInletKPa, airFlowLPerMin, ratedInletKPa }).lossKPa;
+  return airlineOf({ hose, couplers, regulator, wantedInletKPa, airFlowLPerMin, ratedInletKPa })
+    .lossKPa;
 }

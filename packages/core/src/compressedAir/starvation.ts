@@ -1,8 +1,8 @@
 /**
- * Does the air give out? A single low reading says little; a pressure that falls from panel to panel, or every Tuesday, does
- * (WORK C016, FAULTS air_starved).
+ * Does the air give out? A single low reading says little; a pressure that falls from panel to
+ * panel, or every Tuesday, does (WORK C016, FAULTS air_starved).
  *
- *   trend: least-squares slope of the lowest flowing pressure over the panels in the order they were sprayed      [starvation-1]
+ *   trend: least-squares slope of the lowest flowing pressure, panel by panel        [starvation-1]
  *
  * Source  ours; three psi is what a painter calls a swing
  */
@@ -29,5 +29,7 @@ function slopeOf(values: readonly number[]): number {
   const middle = (values.length - 1) / 2;
   const mean = values.reduce((sum, v) => sum + v, 0) / values.length;
   const spread = values.reduce((sum, _, i) => sum + (i - middle) ** 2, 0);
-  return spread === 0 ? 0 : values.reduce((sum, v, i) => sum + (i - middle) * (v - mean), 0) / spread;
+  return spread === 0
+    ? 0
+    : values.reduce((sum, v, i) => sum + (i - middle) * (v - mean), 0) / spread;
 }

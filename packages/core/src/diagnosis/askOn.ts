@@ -1,4 +1,7 @@
-/** Whether the next question is worth asking though the answer stands: whether one of its likely answers would turn the advice. */
+/**
+ * Whether the next question is worth asking though the answer stands: whether one of its likely
+ * answers would turn the advice.
+ */
 import { tablesOf } from './answers.ts';
 import { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
 import type { Knowledge } from './knowledge.ts';
@@ -14,28 +17,47 @@ const adviceOf = ({ faults, changes, repair }: Diagnosis): string =>
 /** Answers that are likely by what is believed now; of a question about causes any answer is. */
 function likelyAnswers(knowledge: Knowledge, { faults }: Diagnosis, question: string): string[] {
   const asked = tablesOf(knowledge).get(question);
-  if (!asked) return [...(knowledge.causeQuestions.find(({ id }) => id === question)?.options ?? [])];
+  if (!asked)
+    return [...(knowledge.causeQuestions.find(({ id }) => id === question)?.options ?? [])];
   const at = new Map(knowledge.faults.map(({ id }, f) => [id, f]));
   const total = faults.reduce((sum, { probability }) => sum + probability, 0);
   const chance = (logLikelihood: readonly number[]) =>
-    faults.reduce((sum, { id, probability }) => sum + probability * Math.exp(logLikelihood[at.get(id)!]!), 0) / total;
-  return [...asked.options].filter(([, row]) => chance(row) >= LIKELY_ANSWER).map(([answer]) => answer);
+    faults.reduce(
+      (sum, { id, probability }) => sum + probability * Math.exp(logLikelihood[at.get(id)!]!),
+      0,
+    ) / total;
+  return [...asked.options]
+    .filter(([, row]) => chance(row) >= LIKELY_ANSWER)
+    .map(([answer]) => answer);
 }
 
-/** So many questions about faults, and about causes, are tried: more would cost more than they tell. */
+/**
+ * So many questions about faults, and about causes, are tried: more would cost more than they tell.
+ */
 const TRIED = 2;
 
-/** The diagnosis, with the question first that is still to be asked because its answer would change what to do. */
+/**
+ * The diagnosis, with the question first that is still to be asked because its answer would change
+ * what to do.
+ */
 export function diagnoseAskingOn(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
   const now = diagnose(knowledge, input);
   if (!now.decided) return now;
   const turns = ({ id }: Offer) =>
     likelyAnswers(knowledge, now, id).some((answer) => {
-      const then = diagnose(knowledge, { ...input, observations: [...input.observations, { question: id, answer }] });
+      const then = diagnose(knowledge, {
+        ...input,
+        observations: [...input.observations, { question: id, answer }],
+      });
       return adviceOf(then) !== adviceOf(now);
     });
-  const about = (isCause: boolean) => now.offers.filter((offer) => (offer.about === 'cause') === isCause).slice(0, TRIED);
+  const about = (isCause: boolean) =>
+    now.offers.filter((offer) => (offer.about === 'cause') === isCause).slice(0, TRIED);
   const next = [...about(false), ...about(true)].find(turns);
   if (!next) return now;
-  return { ...now, wouldChange: next.id, offers: [next, ...now.offers.filter((offer) => offer !== next)] };
+  return {
+    ...now,
+    wouldChange: next.id,
+    offers: [next, ...now.offers.filter((offer) => offer !== next)],
+  };
 }

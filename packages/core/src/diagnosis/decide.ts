@@ -27,25 +27,42 @@ export function decisionOf(
   tables: Tables,
   beside: number | undefined,
 ): Decision {
-  const ranked = posterior.map((probability, fault) => ({ probability, fault })).sort((a, b) => b.probability - a.probability);
+  const ranked = posterior
+    .map((probability, fault) => ({ probability, fault }))
+    .sort((a, b) => b.probability - a.probability);
   const top = ranked[0]!;
   const second = ranked.find(({ fault }) => fault !== top.fault && fault !== beside)!;
   const times = top.probability / second.probability;
   const together = top.probability + (beside === undefined ? 0 : posterior[beside]!);
-  const isOver = (bar: { top: number; timesSecond: number }) => together >= bar.top && times >= bar.timesSecond;
+  const isOver = (bar: { top: number; timesSecond: number }) =>
+    together >= bar.top && times >= bar.timesSecond;
   const nothingLeft = !offers.some(({ about }) => about === 'fault');
-  const bothKeep = nothingLeft && second.probability >= BOTH_KEEP ? { alsoLikely: second.fault } : {};
+  const bothKeep =
+    nothingLeft && second.probability >= BOTH_KEEP ? { alsoLikely: second.fault } : {};
 
   if (evidence.length < LEAST_LOOKS) return { decided: false, doubt: 'tooLittle' };
   if (contradicting(tables, evidence)) return { decided: false, doubt: 'contradiction' };
-  if (knowledge.faults[top.fault]!.id === NONE_OF_THESE) return { decided: false, doubt: 'noneFits' };
-  if (isOver(SURE) || (evidence.length >= FAIR.looks && isOver(FAIR)) || (nothingLeft && isOver(LAST)))
+  if (knowledge.faults[top.fault]!.id === NONE_OF_THESE)
+    return { decided: false, doubt: 'noneFits' };
+  if (
+    isOver(SURE) ||
+    (evidence.length >= FAIR.looks && isOver(FAIR)) ||
+    (nothingLeft && isOver(LAST))
+  )
     return { decided: true, ...bothKeep };
-  if (!nothingLeft) return { decided: false, doubt: times < LAST.timesSecond ? 'twoClose' : 'moreToAsk' };
-  return { decided: false, doubt: top.probability < LAST.top ? 'noneFits' : 'twoClose', ...bothKeep };
+  if (!nothingLeft)
+    return { decided: false, doubt: times < LAST.timesSecond ? 'twoClose' : 'moreToAsk' };
+  return {
+    decided: false,
+    doubt: top.probability < LAST.top ? 'noneFits' : 'twoClose',
+    ...bothKeep,
+  };
 }
 
-/** Two answers about the same fact that no fault explains together: one look again, never an average. */
+/**
+ * Two answers about the same fact that no fault explains together: one look again, never an
+ * average.
+ */
 function contradicting(tables: Tables, evidence: readonly AnswerEvidence[]): boolean {
   const factOf = ({ question }: AnswerEvidence) => tables.get(question)!.question.group;
   const explains = ({ logLikelihood }: AnswerEvidence, f: number) =>
@@ -65,8 +82,8 @@ function contradicting(tables: Tables, evidence: readonly AnswerEvidence[]): boo
 const LATER = ['bake_or_overnight', 'days', 'months'];
 
 /**
- * Whether the film may still be wet. Unless somebody says, a fault first seen after the bake, or a check that only a dry
- * film allows, says that it is dry; nothing else does.
+ * Whether the film may still be wet. Unless somebody says, a fault first seen after the bake, or a
+ * check that only a dry film allows, says that it is dry; nothing else does.
  */
 export function filmStateOf(
   tables: Tables,
@@ -74,10 +91,13 @@ export function filmStateOf(
   told: 'wet' | 'dry' | undefined,
 ): 'wet' | 'dry' | 'unknown' {
   if (told) return told;
-  const seenLater = observations.some(({ question, answer }) => question === 'q_when' && LATER.includes(answer));
+  const seenLater = observations.some(
+    ({ question, answer }) => question === 'q_when' && LATER.includes(answer),
+  );
   const stateOf = (question: string): FilmState | undefined => tables.get(question)?.question.film;
   const touched = observations.some(
-    ({ question, answer }) => stateOf(question) === 'dry' && tables.get(question)!.options.has(answer),
+    ({ question, answer }) =>
+      stateOf(question) === 'dry' && tables.get(question)!.options.has(answer),
   );
   return seenLater || touched ? 'dry' : 'unknown';
 }

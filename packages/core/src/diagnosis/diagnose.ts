@@ -1,4 +1,7 @@
-/** From what was logged and what was seen: which fault, which cause in which layer, what to ask next and what to do. */
+/**
+ * From what was logged and what was seen: which fault, which cause in which layer, what to ask next
+ * and what to do.
+ */
 import { caution, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
 import { changesFor, sharedChanges, stepsFor, type CausePosterior } from './advice.ts';
 import { answerEvidence, posteriorOf, tablesOf, type Observation } from './answers.ts';
@@ -23,8 +26,11 @@ export type CauseFound = {
   terms: Term[];
   answers: CauseTerm[];
 };
-/** What would settle it: the check that parts two look-alikes, the next question, or a test panel. */
-export type Check = { pair: readonly [string, string] } | { question: string } | 'testPanel' | 'lookAgain';
+/**
+ * What would settle it: the check that parts two look-alikes, the next question, or a test panel.
+ */
+export type Check =
+  { pair: readonly [string, string] } | { question: string } | 'testPanel' | 'lookAgain';
 export type Diagnosis = {
   decided: boolean;
   doubt?: WhyUndecided;
@@ -34,7 +40,10 @@ export type Diagnosis = {
   causes: CauseFound[];
   cleared: CauseFound[];
   offers: Offer[];
-  /** How many times the sheet's reducer was poured, where that alone must be put right before anything is judged. */
+  /**
+   * How many times the sheet's reducer was poured, where that alone must be put right before
+   * anything is judged.
+   */
   overReduced?: number;
   /** The next question, where its likely answers would turn the advice. */
   wouldChange?: string;
@@ -58,7 +67,10 @@ export type DiagnoseInput = {
 const LEAST_TOLD = 0.01;
 const MOST_CAUSES = 8;
 const MOST_WEIGHED = 4;
-/** A cause is cleared when its readings make it at least this much less likely; only causes that could have mattered are told. */
+/**
+ * A cause is cleared when its readings make it at least this much less likely; only causes that
+ * could have mattered are told.
+ */
 const CLEARED_LOG_RATIO = Math.log(0.5);
 const COULD_HAVE = 0.25;
 /** A medium reading against it, or a strong one, proves a cause. */
@@ -85,17 +97,37 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const evidence = answerEvidence(tables, observations);
   const posterior = posteriorOf(logPriors, evidence);
   const film = filmStateOf(tables, observations, input.film);
-  const asking = { knowledge, tables, logPriors, observations, posterior, beliefs, log, film, seenIn };
+  const asking = {
+    knowledge,
+    tables,
+    logPriors,
+    observations,
+    posterior,
+    beliefs,
+    log,
+    film,
+    seenIn,
+  };
   const offers = offersOf(asking);
   const order = posterior.map((_, f) => f).sort((a, b) => posterior[b]! - posterior[a]! || a - b);
   const top = order[0]!;
   const fault = knowledge.faults[top]!;
 
-  const second = evidence.length > 1 ? secondFaultOf(knowledge, tables, logPriors, observations, top) : undefined;
+  const second =
+    evidence.length > 1
+      ? secondFaultOf(knowledge, tables, logPriors, observations, top)
+      : undefined;
   const decision = decisionOf(knowledge, posterior, evidence, offers, tables, second?.fault);
   const alsoLikely = decision.alsoLikely;
-  const other = second ?? (alsoLikely === undefined ? undefined : { fault: alsoLikely, probability: posterior[alsoLikely]! });
-  const secondFault = other && { id: knowledge.faults[other.fault]!.id, probability: other.probability };
+  const other =
+    second ??
+    (alsoLikely === undefined
+      ? undefined
+      : { fault: alsoLikely, probability: posterior[alsoLikely]! });
+  const secondFault = other && {
+    id: knowledge.faults[other.fault]!.id,
+    probability: other.probability,
+  };
 
   const said = causeTermsOf(knowledge, observations, log);
   const weighed = withCauseAnswers(beliefs, said);
@@ -103,7 +135,8 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const posteriors = causePosterior(knowledge, weighed, both, seenIn);
   const ranked = rankedCauses(weighed, posteriors);
   const layerOf = (cause: Belief['cause']) => {
-    const shown = secondFault && cause.makes[fault.id] === undefined ? knowledge.faults[other!.fault]! : fault;
+    const shown =
+      secondFault && cause.makes[fault.id] === undefined ? knowledge.faults[other!.fault]! : fault;
     return rootLayerOf(cause, shown, log, seenIn);
   };
   const foundOf = ({ cause }: CausePosterior): CauseFound => {
@@ -118,21 +151,29 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     };
   };
   const isProven = (cause: Belief['cause']) =>
-    beliefs.find((belief) => belief.cause === cause)!.terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
+    beliefs
+      .find((belief) => belief.cause === cause)!
+      .terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
   const causes = ranked
     .filter(({ probability }) => probability >= LEAST_TOLD)
     // What a reading proves is told, however many there are.
     .filter(({ cause }, rank) => rank < MOST_CAUSES || isProven(cause))
     .map(foundOf);
   const heardWeight = ({ terms, answers }: CauseFound) =>
-    terms.reduce((sum, { logRatio }) => sum + logRatio, 0) + answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
+    terms.reduce((sum, { logRatio }) => sum + logRatio, 0) +
+    answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
   const cleared = ranked
-    .filter(({ cause }) => [fault.id, secondFault?.id].some((id) => id !== undefined && (cause.makes[id] ?? 0) >= COULD_HAVE))
+    .filter(({ cause }) =>
+      [fault.id, secondFault?.id].some(
+        (id) => id !== undefined && (cause.makes[id] ?? 0) >= COULD_HAVE,
+      ),
+    )
     .map(foundOf)
     .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
 
   const rival = knowledge.faults[order[1]!]!;
-  const isBetween = evidence.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
+  const isBetween =
+    evidence.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
   const told = decision.decided
     ? changesFor(knowledge, fault, secondFault?.id, ranked, isProven)
     : isBetween && posterior[order[1]!]! >= RIVAL
@@ -143,13 +184,27 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
   const beside = decision.decided ? secondFault?.id : rival.id;
   const changes = inOrder.map(({ cause }) => {
     const layer = layerOf(cause);
-    return { cause: cause.id, steps: stepsFor(knowledge, cause, fault.id, beside), ...(layer ? { layer } : {}) };
+    return {
+      cause: cause.id,
+      steps: stepsFor(knowledge, cause, fault.id, beside),
+      ...(layer ? { layer } : {}),
+    };
   });
   const first = causes[0];
-  const found = { fault, secondFault: secondFault?.id, cause: first?.id, rootLayer: rootOf(first), seenIn, observations, log };
+  const found = {
+    fault,
+    secondFault: secondFault?.id,
+    cause: first?.id,
+    rootLayer: rootOf(first),
+    seenIn,
+    observations,
+    log,
+  };
   const repair = decision.decided ? repairOf(knowledge, found) : undefined;
   const isOverWhatLiesBelow =
-    repair !== undefined && OVER_IT.has(repair.rung.verdict) && knowledge.neverOver.asks.faults.includes(fault.id);
+    repair !== undefined &&
+    OVER_IT.has(repair.rung.verdict) &&
+    knowledge.neverOver.asks.faults.includes(fault.id);
   const below = offersBelow(asking);
   const check = decision.decided ? undefined : checkOf(knowledge, order, decision.doubt!, offers);
   return {
@@ -166,15 +221,31 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     ...(overReduced === undefined ? {} : { overReduced }),
     causes,
     cleared,
-    offers: isOverWhatLiesBelow ? [...below, ...offers.filter(({ id }) => !below.some((one) => one.id === id))] : offers,
+    offers: isOverWhatLiesBelow
+      ? [...below, ...offers.filter(({ id }) => !below.some((one) => one.id === id))]
+      : offers,
     changes,
     ...(repair ? { repair } : {}),
-    verdicts: verdictsOf(decision.decided, [fault.id, secondFault?.id], second !== undefined, repair),
-    reasons: reasonsOf(knowledge.version, fault.id, answerWeights(posterior, evidence, top), causes.slice(0, 2), cleared),
+    verdicts: verdictsOf(
+      decision.decided,
+      [fault.id, secondFault?.id],
+      second !== undefined,
+      repair,
+    ),
+    reasons: reasonsOf(
+      knowledge.version,
+      fault.id,
+      answerWeights(posterior, evidence, top),
+      causes.slice(0, 2),
+      cleared,
+    ),
   };
 }
 
-const rankedCauses = (beliefs: readonly Belief[], posteriors: ReadonlyMap<string, number>): CausePosterior[] =>
+const rankedCauses = (
+  beliefs: readonly Belief[],
+  posteriors: ReadonlyMap<string, number>,
+): CausePosterior[] =>
   beliefs
     .map(({ cause }) => ({ cause, probability: posteriors.get(cause.id)! }))
     .sort((a, b) => b.probability - a.probability || (a.cause.id < b.cause.id ? -1 : 1));
@@ -184,10 +255,17 @@ const ROOT_SURE = 0.3;
 const rootOf = (cause: CauseFound | undefined): Layer | undefined =>
   cause && cause.probability >= ROOT_SURE ? cause.layer : undefined;
 
-function checkOf(knowledge: Knowledge, order: readonly number[], doubt: WhyUndecided, offers: readonly Offer[]): Check {
+function checkOf(
+  knowledge: Knowledge,
+  order: readonly number[],
+  doubt: WhyUndecided,
+  offers: readonly Offer[],
+): Check {
   if (doubt === 'contradiction') return 'lookAgain';
   const [first, second] = order.map((f) => knowledge.faults[f]!.id) as [string, string];
-  const alike = knowledge.lookAlikes.find(({ pair }) => pair.includes(first) && pair.includes(second));
+  const alike = knowledge.lookAlikes.find(
+    ({ pair }) => pair.includes(first) && pair.includes(second),
+  );
   const next = offers[0];
   if (next && doubt !== 'twoClose') return { question: next.id };
   if (alike) return { pair: alike.pair };
@@ -204,7 +282,11 @@ function verdictsOf(
   const beside =
     second === undefined
       ? []
-      : [areBothSeen ? caution('two-at-once', { first, second }) : caution('either-of-two', { first, second })];
+      : [
+          areBothSeen
+            ? caution('two-at-once', { first, second })
+            : caution('either-of-two', { first, second }),
+        ];
   const told = [...(decided ? [] : [caution('not-decided')]), ...beside];
   if (!repair) return told;
   return [

@@ -1,6 +1,6 @@
 /**
- * The shape of what is known about paint faults. The knowledge itself is data of the contract package, kept by trainers;
- * here stands only what the judgement needs of it.
+ * The shape of what is known about paint faults. The knowledge itself is data of the contract
+ * package, kept by trainers; here stands only what the judgement needs of it.
  */
 import type { Stage } from '../trade/vocabulary.ts';
 
@@ -10,7 +10,10 @@ export type ReadingValue = number | boolean | string;
 export type Log = Readonly<Record<string, ReadingValue>>;
 
 export type Weight = 'strong' | 'medium' | 'weak';
-/** One row of evidence for a cause. Rows of one group are alternatives: the best that is met counts, never their product. */
+/**
+ * One row of evidence for a cause. Rows of one group are alternatives: the best that is met counts,
+ * never their product.
+ */
 export type EvidenceRow = {
   reading: string;
   is: '<' | '<=' | '>' | '>=' | '==' | 'in';
@@ -20,7 +23,12 @@ export type EvidenceRow = {
   group?: string | undefined;
 };
 
-export type Fault = { id: string; showsIn: readonly (Layer | 'any')[]; seen: readonly string[]; below?: Layer | undefined };
+export type Fault = {
+  id: string;
+  showsIn: readonly (Layer | 'any')[];
+  seen: readonly string[];
+  below?: Layer | undefined;
+};
 export type Cause = {
   id: string;
   /** Where such a cause can sit, the usual one first; any: the layer in which the fault is seen. */
@@ -70,9 +78,18 @@ export type RungWhen = {
   measured?: boolean | undefined;
 };
 export type RepairVerdict = 'leave' | 'polish' | 'recoat' | 'respray' | 'strip';
-export type Rung = { when?: RungWhen | undefined; verdict: RepairVerdict; ladder?: string | undefined; do: string };
+export type Rung = {
+  when?: RungWhen | undefined;
+  verdict: RepairVerdict;
+  ladder?: string | undefined;
+  do: string;
+};
 export type LookAlike = { pair: readonly [string, string]; ask: readonly string[] };
-export type CausePair = { id: string; pair: readonly [string, string]; strength: Readonly<Record<string, number>> };
+export type CausePair = {
+  id: string;
+  pair: readonly [string, string];
+  strength: Readonly<Record<string, number>>;
+};
 
 export type Knowledge = {
   version: number;
@@ -87,9 +104,17 @@ export type Knowledge = {
   ruledOut: readonly { fault: string; reading: string; in: readonly string[]; factor: number }[];
   /** Steps that make a fault worse: never advised while it leads. */
   never: Readonly<Record<string, readonly string[]>>;
-  film: { leaveAtLeastUm: number; singleStageLeaveAtLeastUm: number; marginUm: number; estimateFactor: number };
+  film: {
+    leaveAtLeastUm: number;
+    singleStageLeaveAtLeastUm: number;
+    marginUm: number;
+    estimateFactor: number;
+  };
   rungs: Readonly<Record<string, readonly Rung[]>>;
-  /** What lies below decides: these go before any rung of another fault that would polish or coat over it. */
+  /**
+   * What lies below decides: these go before any rung of another fault that would polish or coat
+   * over it.
+   */
   neverOver: {
     except: readonly string[];
     rungs: readonly Rung[];

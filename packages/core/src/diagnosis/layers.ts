@@ -1,4 +1,6 @@
-/** The stack of layers, walked from the bottom: where a fault can show and where its cause can sit. */
+/**
+ * The stack of layers, walked from the bottom: where a fault can show and where its cause can sit.
+ */
 import type { Cause, Fault, Layer, Log } from './knowledge.ts';
 
 /** Single stage is colour and clear in one: it lies on the ground and reaches to the top. */
@@ -15,26 +17,42 @@ const HEIGHT: Record<Layer, number> = {
 
 export const isBelow = (layer: Layer, other: Layer): boolean => HEIGHT[layer] < HEIGHT[other];
 
-/** The painter points at a layer and may be wrong about it: a fault that does not show there is less likely, not out. */
+/**
+ * The painter points at a layer and may be wrong about it: a fault that does not show there is less
+ * likely, not out.
+ */
 const SHOWS_ELSEWHERE = 0.5;
-/** A cause above the layer the fault is seen in cannot have brought it, unless the painter points at the wrong layer. */
+/**
+ * A cause above the layer the fault is seen in cannot have brought it, unless the painter points at
+ * the wrong layer.
+ */
 const SITS_ABOVE = 0.1;
 
 export const showFactor = (fault: Fault, seenIn: Layer | undefined): number =>
-  seenIn === undefined || fault.showsIn.includes('any') || fault.showsIn.includes(seenIn) ? 1 : SHOWS_ELSEWHERE;
+  seenIn === undefined || fault.showsIn.includes('any') || fault.showsIn.includes(seenIn)
+    ? 1
+    : SHOWS_ELSEWHERE;
 
 export const sitFactor = (cause: Cause, seenIn: Layer | undefined): number =>
-  seenIn === undefined || cause.layers.some((layer) => layer === 'any' || !isBelow(seenIn, layer)) ? 1 : SITS_ABOVE;
+  seenIn === undefined || cause.layers.some((layer) => layer === 'any' || !isBelow(seenIn, layer))
+    ? 1
+    : SITS_ABOVE;
 
 /** Its layer stands in the log. */
 const TEXTURE = 'texture_below';
 
 /**
- * The layer a cause sits in: the lowest one in which the trouble was seen, else the usual one for such a cause at or
- * under the layer looked at, else the layer looked at.
- * @returns undefined when neither the cause nor the painter names a layer and the fault shows in several
+ * The layer a cause sits in: the lowest one in which the trouble was seen, else the usual one for
+ * such a cause at or under the layer looked at, else the layer looked at.
+ * @returns undefined when neither the cause nor the painter names a layer and the fault shows in
+ *   several
  */
-export function rootLayerOf(cause: Cause, fault: Fault, log: Log, seenIn: Layer | undefined): Layer | undefined {
+export function rootLayerOf(
+  cause: Cause,
+  fault: Fault,
+  log: Log,
+  seenIn: Layer | undefined,
+): Layer | undefined {
   const seen = log['texture_layer'];
   if (cause.id === TEXTURE && typeof seen === 'string' && seen !== 'none') return seen as Layer;
   const named = cause.layers.filter((layer): layer is Layer => layer !== 'any');

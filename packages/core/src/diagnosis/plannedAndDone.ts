@@ -1,4 +1,7 @@
-/** Readings by themselves: what was planned against what was done, in the units of the readings (psi, inch and bar live only here). */
+/**
+ * Readings by themselves: what was planned against what was done, in the units of the readings
+ * (psi, inch and bar live only here).
+ */
 import type { Bake } from '../coat/coatInput.ts';
 import { SPEEDS, type Finish, type Role, type Trust } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
@@ -13,7 +16,9 @@ import { convert } from '../units/convert.ts';
 import type { ReadingValue } from './knowledge.ts';
 import { INCH_MM } from '../units/physical.ts';
 
-export type PressureReading = Pick<PressureInput, 'value' | 'unit' | 'at' | 'flowing'> & { trust?: Trust };
+export type PressureReading = Pick<PressureInput, 'value' | 'unit' | 'at' | 'flowing'> & {
+  trust?: Trust;
+};
 export type CoatRecord = {
   climate?: Climate;
   settings?: Settings;
@@ -34,7 +39,9 @@ export type Derived = { readings: Record<string, ReadingValue>; verdicts: Verdic
 
 /** Where no sheet speaks: the panel window of FAULTS 0.4 and of ruling 9. */
 const PANEL_WINDOW_C = { from: 15.6, to: 30 };
-/** Two cups timed further apart than this cannot be compared without knowing how the paint thins. */
+/**
+ * Two cups timed further apart than this cannot be compared without knowing how the paint thins.
+ */
 const SAME_WARMTH_C = 3;
 /** The colour class of the readings for a finish of ours. */
 export const COLOUR_CLASS: Record<Finish, string> = {
@@ -60,20 +67,28 @@ export function readingsOf(planned: CoatRecord = {}, done: CoatRecord = {}): Der
     coats_dev: difference(done.coats, planned.coats),
     colour_class: done.finish ? COLOUR_CLASS[done.finish] : undefined,
   };
-  const known = Object.entries(readings).filter((entry): entry is [string, ReadingValue] => entry[1] !== undefined);
+  const known = Object.entries(readings).filter(
+    (entry): entry is [string, ReadingValue] => entry[1] !== undefined,
+  );
   return { readings: Object.fromEntries(known), verdicts: pressure.verdicts };
 }
 
 const ratio = (done: number | undefined, planned: number | undefined): number | undefined =>
   done === undefined || !planned ? undefined : done / planned;
-const difference = (done: number | undefined, planned: number | undefined, unit = 1): number | undefined =>
+const difference = (
+  done: number | undefined,
+  planned: number | undefined,
+  unit = 1,
+): number | undefined =>
   done === undefined || planned === undefined ? undefined : (done - planned) / unit;
 
 function airReadings(climate: Climate | undefined): Record<string, ReadingValue | undefined> {
   if (!climate) return {};
   const { panelTemperatureC: panelC, airMovement, airSpeedMPerS } = climate;
   const outside =
-    panelC === undefined ? undefined : Math.max(0, panelC - PANEL_WINDOW_C.to) + Math.min(0, panelC - PANEL_WINDOW_C.from);
+    panelC === undefined
+      ? undefined
+      : Math.max(0, panelC - PANEL_WINDOW_C.to) + Math.min(0, panelC - PANEL_WINDOW_C.from);
   const isAirTold = airMovement !== undefined || airSpeedMPerS !== undefined;
   return {
     rh: climate.relativeHumidityPercent,
@@ -97,7 +112,10 @@ function gunReadings(planned: Settings, done: Settings): Record<string, ReadingV
   };
 }
 
-/** A reading at rest, at an unknown place or by a gauge nobody trusts says nothing about the pressure while spraying. */
+/**
+ * A reading at rest, at an unknown place or by a gauge nobody trusts says nothing about the
+ * pressure while spraying.
+ */
 function pressureReadings(planned: CoatRecord, done: CoatRecord): Derived {
   const { inletKPa, capKPa } = planned.settings ?? {};
   const { pressure } = done;
@@ -117,11 +135,18 @@ function pressureReadings(planned: CoatRecord, done: CoatRecord): Derived {
   const kPa = convert(pressure.value, pressure.unit, 'kPa');
   const wanted = at === 'cap' ? capKPa : inletKPa;
   const p_dev = difference(kPa, wanted, wanted);
-  return { readings: { gauge_at_wall: false, ...(p_dev === undefined ? {} : { p_dev }) }, verdicts };
+  return {
+    readings: { gauge_at_wall: false, ...(p_dev === undefined ? {} : { p_dev }) },
+    verdicts,
+  };
 }
 
-function mixReadings(planned: CoatRecord, done: CoatRecord): Record<string, ReadingValue | undefined> {
-  const share = (recipe: Recipe | undefined, role: Role) => (recipe ? perPaint(recipe, role) : undefined);
+function mixReadings(
+  planned: CoatRecord,
+  done: CoatRecord,
+): Record<string, ReadingValue | undefined> {
+  const share = (recipe: Recipe | undefined, role: Role) =>
+    recipe ? perPaint(recipe, role) : undefined;
   const [thick, wanted] = [done.viscosity, planned.viscosity];
   const comparable = thick && wanted && Math.abs(thick.atC - wanted.atC) <= SAME_WARMTH_C;
   const atC = done.climate?.materialTemperatureC ?? done.climate?.airTemperatureC;
@@ -142,19 +167,27 @@ function mixReadings(planned: CoatRecord, done: CoatRecord): Record<string, Read
 /** Parts of one role to one part of paint. */
 function perPaint(recipe: Recipe, role: Role): number | undefined {
   const shares = sharesOf(recipe);
-  const sum = (wanted: Role) => shares.filter((share) => share.role === wanted).reduce((total, { share }) => total + share, 0);
+  const sum = (wanted: Role) =>
+    shares.filter((share) => share.role === wanted).reduce((total, { share }) => total + share, 0);
   const paint = sum('paint') || (shares[0]?.role === undefined ? shares[0]!.share : 0);
   const part = sum(role);
-  return paint > 0 && (part > 0 || shares.some((share) => share.role === role)) ? part / paint : undefined;
+  return paint > 0 && (part > 0 || shares.some((share) => share.role === role))
+    ? part / paint
+    : undefined;
 }
 
 /** The same cup by its seconds; two cups by the viscosity they stand for. */
-const cupSecondsRatio = (done: NonNullable<CoatRecord['viscosity']>, planned: NonNullable<CoatRecord['viscosity']>): number =>
+const cupSecondsRatio = (
+  done: NonNullable<CoatRecord['viscosity']>,
+  planned: NonNullable<CoatRecord['viscosity']>,
+): number =>
   done.cup === planned.cup
     ? done.seconds / planned.seconds
     : kinematicOfSeconds(done.cup, done.seconds) / kinematicOfSeconds(planned.cup, planned.seconds);
 
-/** Grades apart, slower above 0: by the words for speed in their names; the same name is no step. */
+/**
+ * Grades apart, slower above 0: by the words for speed in their names; the same name is no step.
+ */
 function speedStep(done: string | undefined, planned: string | undefined): number | undefined {
   if (done === undefined || planned === undefined) return undefined;
   if (done === planned) return 0;
@@ -176,7 +209,10 @@ function speedOf(name: string): number | undefined {
   return found === undefined ? undefined : SPEEDS.indexOf(found);
 }
 
-function timeReadings(planned: CoatRecord, done: CoatRecord): Record<string, ReadingValue | undefined> {
+function timeReadings(
+  planned: CoatRecord,
+  done: CoatRecord,
+): Record<string, ReadingValue | undefined> {
   const [flashes, wanted] = [done.flashMinutes ?? [], planned.flashMinutes ?? []];
   const ratios = flashes.flatMap((minutes, i) => {
     const to = wanted[i] ?? wanted.at(-1);

@@ -1,35 +1,62 @@
-/** How to put it right: the film that may be taken off, and the first rung of the ladder whose conditions hold. */
+/**
+ * How to put it right: the film that may be taken off, and the first rung of the ladder whose
+ * conditions hold.
+ */
 import type { Observation } from './answers.ts';
 import { isBelow } from './layers.ts';
 import type { Fault, Knowledge, Layer, Log, Rung, RungWhen } from './knowledge.ts';
 
-/** `lowUm` and `highUm` bound an estimate of dry film from wet coats and solids: a quarter either way. */
+/**
+ * `lowUm` and `highUm` bound an estimate of dry film from wet coats and solids: a quarter either
+ * way.
+ */
 export type Budget = { valueUm: number; lowUm: number; highUm: number; isMeasured: boolean };
 const ESTIMATE_SPREAD = 0.25;
 
-export type Repair = { rung: Rung; budget?: Budget; takesFilm: boolean; mustHarden: boolean; below?: Layer };
+export type Repair = {
+  rung: Rung;
+  budget?: Budget;
+  takesFilm: boolean;
+  mustHarden: boolean;
+  below?: Layer;
+};
 
 /** Verdicts that leave what lies below where it is. */
 export const OVER_IT: ReadonlySet<Rung['verdict']> = new Set(['polish', 'recoat', 'leave']);
 const TAKES_FILM = new Set(['polish']);
 
 /**
- * Clear now − what must stay − margin, never under 0; absent while nobody knows how much clear there is. An estimate counts
- * with a factor under 1, for it can be a quarter off.
+ * Clear now − what must stay − margin, never under 0; absent while nobody knows how much clear
+ * there is. An estimate counts with a factor under 1, for it can be a quarter off.
  */
-export function budgetOf(knowledge: Knowledge, log: Log, isSingleStage: boolean): Budget | undefined {
+export function budgetOf(
+  knowledge: Knowledge,
+  log: Log,
+  isSingleStage: boolean,
+): Budget | undefined {
   const { film } = knowledge;
-  const stays = (isSingleStage ? film.singleStageLeaveAtLeastUm : film.leaveAtLeastUm) + film.marginUm;
+  const stays =
+    (isSingleStage ? film.singleStageLeaveAtLeastUm : film.leaveAtLeastUm) + film.marginUm;
   const over = (clearUm: number) => Math.max(0, clearUm - stays);
   const [measured, estimated] = [log['dft_clear_measured'], log['dft_clear_est']];
   if (typeof measured === 'number') {
     const valueUm = over(measured);
-    return { valueUm, lowUm: over(measured - film.marginUm), highUm: over(measured + film.marginUm), isMeasured: true };
+    return {
+      valueUm,
+      lowUm: over(measured - film.marginUm),
+      highUm: over(measured + film.marginUm),
+      isMeasured: true,
+    };
   }
   if (typeof estimated !== 'number') return undefined;
   const valueUm = over(film.estimateFactor * estimated);
   const lowUm = over((1 - ESTIMATE_SPREAD) * estimated);
-  return { valueUm, lowUm: Math.min(valueUm, lowUm), highUm: over((1 + ESTIMATE_SPREAD) * estimated), isMeasured: false };
+  return {
+    valueUm,
+    lowUm: Math.min(valueUm, lowUm),
+    highUm: over((1 + ESTIMATE_SPREAD) * estimated),
+    isMeasured: false,
+  };
 }
 
 export type Found = {
@@ -85,9 +112,13 @@ function holds(when: RungWhen, found: Found, budget: Budget | undefined): boolea
   return checks.every(([asked, isTrue]) => asked === undefined || isTrue());
 }
 
-/** The layer the trouble lies in, when that is under the clear: polishing the clear cannot reach it. */
+/**
+ * The layer the trouble lies in, when that is under the clear: polishing the clear cannot reach it.
+ */
 function belowTheClear({ fault, rootLayer, seenIn }: Found): Layer | undefined {
   if (fault.below) return rootLayer && isBelow(rootLayer, 'clear') ? rootLayer : fault.below;
   const rootsBelow = fault.id === 'POP' || fault.id === 'DIEBACK';
-  return rootsBelow && rootLayer && seenIn !== rootLayer && isBelow(rootLayer, 'clear') ? rootLayer : undefined;
+  return rootsBelow && rootLayer && seenIn !== rootLayer && isBelow(rootLayer, 'clear')
+    ? rootLayer
+    : undefined;
 }

@@ -1,5 +1,6 @@
 /**
- * How quickly a grade dries here, against how quickly this job wants it. Index 1 = right, above = too fast.
+ * How quickly a grade dries here, against how quickly this job wants it. Index 1 = right, above =
+ * too fast.
  *
  *   T_e  = w T_panel + (1−w) T_air                                   [index-1]
  *   E    = p̄(x, T_e)/P_REF · (k_F(v)/k_F(0.3))^0.2                   [index-2]
@@ -9,23 +10,38 @@
  * Source  ours, MODEL 3.2: physical form, constants fitted to practice
  */
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
-import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
+import {
+  saturationPressurePa,
+  vapourPressurePa,
+  wetBulbC,
+  type HumidAir,
+} from '../air/humidAir.ts';
 import { clamp } from '../numerics/rounding.ts';
 import type { Finish, JobSize, Substrate } from '../trade/vocabulary.ts';
 import { transferCoefficientMPerS } from './massTransfer.ts';
-import { blendPressurePa, FAST, REFERENCE_PRESSURE_PA, WATER_AIR_DIFFUSIVITY_M2_PER_S } from './solvents.ts';
+import {
+  blendPressurePa,
+  FAST,
+  REFERENCE_PRESSURE_PA,
+  WATER_AIR_DIFFUSIVITY_M2_PER_S,
+} from './solvents.ts';
 
 export const FINISH_AIMS = ['gloss', 'speed'] as const;
 export type FinishAim = (typeof FINISH_AIMS)[number];
 
-/** The temperature the film works at: metal holds it more to the air than plastic does. [index-1] */
+/**
+ * The temperature the film works at: metal holds it more to the air than plastic does. [index-1]
+ */
 export function effectiveTemperatureC(at: {
   airTemperatureC: number;
   panelTemperatureC?: number;
   substrate?: Substrate;
 }): number {
   const panelShare = (at.substrate ?? 'metal') === 'metal' ? 0.6 : 0.75;
-  return panelShare * (at.panelTemperatureC ?? at.airTemperatureC) + (1 - panelShare) * at.airTemperatureC;
+  return (
+    panelShare * (at.panelTemperatureC ?? at.airTemperatureC) +
+    (1 - panelShare) * at.airTemperatureC
+  );
 }
 
 /** How much quicker (or slower) solvent leaves in this air than in the sheet's. */
@@ -36,8 +52,13 @@ export const airGain = (airSpeedMPerS: number): number =>
 /** Still air is worth no grade, or half a one: painters hardly change their reducer for it. */
 const AIR_COUNTS = 0.2;
 /** E: 1 is a grade at its own temperature in a downdraft. [index-2] */
-export const solventEvaporation = (at: { slowFraction: number; effectiveC: number; airSpeedMPerS: number }): number =>
-  (blendPressurePa(at.slowFraction, at.effectiveC) / REFERENCE_PRESSURE_PA) * airGain(at.airSpeedMPerS) ** AIR_COUNTS;
+export const solventEvaporation = (at: {
+  slowFraction: number;
+  effectiveC: number;
+  airSpeedMPerS: number;
+}): number =>
+  (blendPressurePa(at.slowFraction, at.effectiveC) / REFERENCE_PRESSURE_PA) *
+  airGain(at.airSpeedMPerS) ** AIR_COUNTS;
 
 const JOB: Record<JobSize, number> = { spot: 1.2, panel: 1.0, side: 0.85, overall: 0.7 };
 const FINISH: Record<Finish, number> = {
@@ -52,7 +73,10 @@ const FINISH: Record<Finish, number> = {
 const SCHOOL: Record<FinishAim | 'sheet', number> = { sheet: 1, gloss: 0.88, speed: 1.15 };
 const PRIMER_FACTOR = 1.1;
 
-/** E*: how quickly this job wants the film to dry. A big job, an effect colour and damp air want it slower. [index-3] */
+/**
+ * E*: how quickly this job wants the film to dry. A big job, an effect colour and damp air want it
+ * slower. [index-3]
+ */
 export function wantedEvaporation(job: {
   jobSize: JobSize;
   finish?: Finish;
@@ -69,8 +93,14 @@ const waterDrive = (air: HumidAir, airSpeedMPerS: number): number =>
   Math.max(0, saturationPressurePa(wetBulbC(air)) - vapourPressurePa(air)) *
   transferCoefficientMPerS(WATER_AIR_DIFFUSIVITY_M2_PER_S, airSpeedMPerS);
 
-const SHEET_WATER_DRIVE = waterDrive({ airTemperatureC: 22, relativeHumidityPercent: 50 }, SHEET_AIR_SPEED_M_PER_S);
+const SHEET_WATER_DRIVE = waterDrive(
+  { airTemperatureC: 22, relativeHumidityPercent: 50 },
+  SHEET_AIR_SPEED_M_PER_S,
+);
 
-/** E_wb: 1 is waterborne at 22 °C, 50 % and the sheet's air; moving air counts for more than heat. [index-4] */
+/**
+ * E_wb: 1 is waterborne at 22 °C, 50 % and the sheet's air; moving air counts for more than heat.
+ * [index-4]
+ */
 export const waterEvaporation = (air: HumidAir, airSpeedMPerS: number): number =>
   waterDrive(air, airSpeedMPerS) / SHEET_WATER_DRIVE;

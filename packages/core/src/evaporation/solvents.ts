@@ -1,13 +1,15 @@
 /**
- * The three solvents that stand for every blend, its head, its middle and its tail, and a reducer's grade as one share.
+ * The three solvents that stand for every blend, its head, its middle and its tail, and a reducer's
+ * grade as one share.
  *
  *   p_i(T) = p_i,20 exp(−ΔH/R (1/T − 1/293.15))                 [solvent-1]
  *   p̄(x,T) = exp((1−x) ln p_F + x ln p_S)                       [solvent-2]
  *   x(T_d) = (ln p_F − ln P_REF) / (ln p_F − ln p_S) at T_d      [solvent-3]
- *   tail T = max(0, x − 0.20), middle M = min(2(x − T), 1 − T), head the rest                              [solvent-4]
- *   pace = (p̄(x,21 °C)/p̄(0.35,21 °C))^ω                                                                   [solvent-5]
+ *   tail T = max(0, x − 0.20), middle M = min(2(x − T), 1 − T), head the rest           [solvent-4]
+ *   pace = (p̄(x,21 °C)/p̄(0.35,21 °C))^ω                                               [solvent-5]
  *
- * The middle's pressure is the geometric mean of the other two, so that x = M/2 + T keeps p̄ however a blend is cut.
+ * The middle's pressure is the geometric mean of the other two, so that x = M/2 + T keeps p̄
+ * however a blend is cut.
  *
  * Source  Clausius–Clapeyron; the figures are fitted to practice, not measured (docs/MODEL.md)
  * Ignores non-ideal mixtures; nothing quicker than RER 2.67 can be represented
@@ -106,15 +108,22 @@ const BUTYL_ACETATE_PA = 1530;
 
 const logPressurePa = (solvent: Solvent, temperatureC: number): number =>
   solvent.lnPressureAt20C -
-  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) * (1 / kelvin(temperatureC) - 1 / REFERENCE_K);
+  (solvent.heatOfVaporisationJPerMol / GAS_CONSTANT_J_PER_MOL_K) *
+    (1 / kelvin(temperatureC) - 1 / REFERENCE_K);
 
 /** Vapour pressure of one of them alone, Pa. [solvent-1] */
 export const solventPressurePa = (solvent: Solvent, temperatureC: number): number =>
   quickExp(logPressurePa(solvent, temperatureC));
 
-/** Vapour pressure of a blend, Pa. `slowFraction` is the tail and half of the middle, by volume. [solvent-2] */
+/**
+ * Vapour pressure of a blend, Pa. `slowFraction` is the tail and half of the middle, by volume.
+ * [solvent-2]
+ */
 export const blendPressurePa = (slowFraction: number, temperatureC: number): number =>
-  Math.exp((1 - slowFraction) * logPressurePa(FAST, temperatureC) + slowFraction * logPressurePa(SLOW, temperatureC));
+  Math.exp(
+    (1 - slowFraction) * logPressurePa(FAST, temperatureC) +
+      slowFraction * logPressurePa(SLOW, temperatureC),
+  );
 
 /** Slow share of a medium reducer, and the temperature it is right at. */
 export const MEDIUM_SLOW_FRACTION = 0.35;
@@ -131,10 +140,14 @@ export function slowFractionForDesign(designC: number): number {
 }
 
 /** Evaporation rate relative to n-butyl acetate at 25 °C. */
-export const relativeEvaporationRate = (slowFraction: number): number => blendPressurePa(slowFraction, 25) / BUTYL_ACETATE_PA;
+export const relativeEvaporationRate = (slowFraction: number): number =>
+  blendPressurePa(slowFraction, 25) / BUTYL_ACETATE_PA;
 
 export type Cut = Record<SolventName, number>;
-/** Where the tail of a blend begins, and the tail of what a paint brings itself: a maker keeps it short. */
+/**
+ * Where the tail of a blend begins, and the tail of what a paint brings itself: a maker keeps it
+ * short.
+ */
 const TAIL_FROM = 0.2;
 const OWN_TAIL = 0.16;
 const cutWithTail = (slowFraction: number, slow: number): Cut => {
@@ -142,12 +155,17 @@ const cutWithTail = (slowFraction: number, slow: number): Cut => {
   return { fast: 1 - middle - slow, middle, slow };
 };
 /** A grade by volume: what makes it slower is tail for head. [solvent-4] */
-export const cutOfGrade = (slowFraction: number): Cut => cutWithTail(slowFraction, Math.max(0, slowFraction - TAIL_FROM));
+export const cutOfGrade = (slowFraction: number): Cut =>
+  cutWithTail(slowFraction, Math.max(0, slowFraction - TAIL_FROM));
 /** What paint and untold hardener bring. */
-export const cutOfPaint = (slowFraction: number): Cut => cutWithTail(slowFraction, Math.min(OWN_TAIL, slowFraction));
+export const cutOfPaint = (slowFraction: number): Cut =>
+  cutWithTail(slowFraction, Math.min(OWN_TAIL, slowFraction));
 
 const PACE_C = 21;
-/** How much quicker all of a film goes with this grade in it than with a medium one; `bite` is the class's ω. [solvent-5] */
+/**
+ * How much quicker all of a film goes with this grade in it than with a medium one; `bite` is the
+ * class's ω. [solvent-5]
+ */
 export const paceOfGrade = (slowFraction: number, bite: number): number =>
   (blendPressurePa(slowFraction, PACE_C) / blendPressurePa(MEDIUM_SLOW_FRACTION, PACE_C)) ** bite;
 

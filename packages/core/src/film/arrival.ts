@@ -1,8 +1,10 @@
 /**
  * What of its solvent a coat still holds as it lands, where no gun tells.
  *
- *   loss = usual loss · min(2.2, E(mix, today)/E(class, 22.2 °C))                                    [arrival-1]
- *   Σ f_c e^(−τ r_c) = 1 − loss,  r_c = D_c Δp_c M_c at 20 °C, the quick one 1;  share_c = e^(−τ r_c)   [arrival-2]
+ *   loss = usual loss · min(2.2, E(mix, today)/E(class, 22.2 °C))                       [arrival-1]
+ *   Σ f_c e^(−τ r_c) = 1 − loss,  r_c = D_c Δp_c M_c at 20 °C, the quick one 1;
+ *     share_c = e^(−τ r_c)
+ *                                                                                       [arrival-2]
  *
  * Source  ours (MODEL 11), on the rates of the drops' drying
  */
@@ -37,12 +39,19 @@ const RATES: Arrived = eachVolatile((name) => {
       QUICK
     );
   const solvent = SOLVENTS[name];
-  return (solvent.airDiffusivityM2PerS * 0.8 * solventPressurePa(solvent, 20) * solvent.molarKgPerMol) / QUICK;
+  return (
+    (solvent.airDiffusivityM2PerS * 0.8 * solventPressurePa(solvent, 20) * solvent.molarKgPerMol) /
+    QUICK
+  );
 });
 
 /** Shares still there, when `arrivedShare` of all the volatile is. [arrival-2] */
-export function splitArrival({ volatile }: Pick<Mixture, 'volatile'>, arrivedShare: number): Arrived {
-  const left = (tau: number) => VOLATILES.reduce((sum, name) => sum + volatile[name] * Math.exp(-tau * RATES[name]), 0);
+export function splitArrival(
+  { volatile }: Pick<Mixture, 'volatile'>,
+  arrivedShare: number,
+): Arrived {
+  const left = (tau: number) =>
+    VOLATILES.reduce((sum, name) => sum + volatile[name] * Math.exp(-tau * RATES[name]), 0);
   const tau = bisect((t) => arrivedShare - left(t), 0, 60);
   return eachVolatile((name) => Math.exp(-tau * RATES[name]));
 }
@@ -53,7 +62,8 @@ export function usualLoss(
   { slowFraction }: Pick<Mixture, 'slowFraction'>,
   { effectiveC, airSpeedMPerS }: { effectiveC: number; airSpeedMPerS: number },
 ): number {
-  if (MATERIALS[materialClass].waterFraction !== undefined) return MATERIALS[materialClass].film.usualLoss;
+  if (MATERIALS[materialClass].waterFraction !== undefined)
+    return MATERIALS[materialClass].film.usualLoss;
   const today = solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS });
   const standard = solventEvaporation({
     slowFraction: MATERIALS[materialClass].slowFraction,

@@ -1,18 +1,28 @@
 /**
- * Coats drying on a panel: volatile through the film and off its surface, the panel's heat, and the cure.
+ * Coats drying on a panel: volatile through the film and off its surface, the panel's heat, and the
+ * cure.
  *
- *   du_c/dt = d/dζ [m_c D φ² du_c/dζ], no flow below                                                        [dry-1]
- *   J_c = π k_c V_c/(R T) [a_c p_c(T) − RH p_s(T_air) δ_cW];   g_h (u_N − u_s) = J(u_s)                      [dry-2]
- *   C dT/dt = h (T_air − T) − Σ J ρ L_v;   in heat T = min(T_bake, T_0 + ramp t), the metal's                [dry-3]
+ *   du_c/dt = d/dζ [m_c D φ² du_c/dζ], no flow below                                        [dry-1]
+ *   J_c = π k_c V_c/(R T) [a_c p_c(T) − RH p_s(T_air) δ_cW];   g_h (u_N − u_s) = J(u_s)     [dry-2]
+ *   C dT/dt = h (T_air − T) − Σ J ρ L_v;   in heat T = min(T_bake, T_0 + ramp t), the metal's
+ *                                                                                           [dry-3]
  *
- *   π, the pace of the top coat, and of each coat's own D: not the water's                                 [dry-4]
+ *   π, the pace of the top coat, and of each coat's own D: not the water's                  [dry-4]
  *
- * Scheme  finite volume, backward Euler, two Picard rounds, elimination per volatile; step by the greatest change
- * Source  mass balance in solids-fixed coordinates (Hartley & Crank 1949); Flory–Huggins activity; MODEL 12
+ * Scheme  finite volume, backward Euler, two Picard rounds, elimination per volatile; step by the
+ *         greatest change
+ * Source  mass balance in solids-fixed coordinates (Hartley & Crank 1949); Flory–Huggins activity;
+ *         MODEL 12
  */
 import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
 import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
-import { IN_FILM, SOLVENTS, solventPressurePa, VOLATILES, type Volatile } from '../evaporation/solvents.ts';
+import {
+  IN_FILM,
+  SOLVENTS,
+  solventPressurePa,
+  VOLATILES,
+  type Volatile,
+} from '../evaporation/solvents.ts';
 import { clamp } from '../numerics/rounding.ts';
 import {
   activityFactor,
@@ -51,8 +61,12 @@ export type AirOver = {
   heatWPerM2K: number;
   capacity: number;
 };
-export function airOver({ roomAir, airSpeedMPerS, substrate }: Surroundings, evaporation: number): AirOver {
-  const carries = (name: Volatile) => transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
+export function airOver(
+  { roomAir, airSpeedMPerS, substrate }: Surroundings,
+  evaporation: number,
+): AirOver {
+  const carries = (name: Volatile) =>
+    transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
   const water = carries('water');
   return {
     carries: Float64Array.from(VOLATILES, (name) => carries(name) * evaporation),
@@ -63,7 +77,10 @@ export function airOver({ roomAir, airSpeedMPerS, substrate }: Surroundings, eva
   };
 }
 
-/** Room for a step, made once for a run: flat arrays, and volatiles by number in the order of VOLATILES. */
+/**
+ * Room for a step, made once for a run: flat arrays, and volatiles by number in the order of
+ * VOLATILES.
+ */
 export type Workspace = Record<'root' | 'face' | 'upper' | 'right' | 'total', Float64Array> & {
   /** What leaves each, m/s. */
   fluxes: Float64Array;
@@ -84,7 +101,10 @@ export const workspaceFor = (cells: number): Workspace => {
   };
 };
 
-/** One step of the whole stack. `heatC` given: the panel is held there. @returns the greatest change of volume share, and all that left, m */
+/**
+ * One step of the whole stack. `heatC` given: the panel is held there. @returns the greatest change
+ * of volume share, and all that left, m
+ */
 export function dryingStep(
   stack: Stack,
   panel: Panel,
@@ -96,7 +116,8 @@ export function dryingStep(
   const { root, face, total, fluxes, row } = work;
   const top = stack.coats.at(-1)!;
   const last = cells - 1;
-  for (const volatile of volatiles) [volatile.before, volatile.held] = [volatile.held, volatile.before];
+  for (const volatile of volatiles)
+    [volatile.before, volatile.held] = [volatile.held, volatile.before];
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
   for (let round = 0; round < PICARD_ROUNDS; round++) {
@@ -107,22 +128,32 @@ export function dryingStep(
     let onSolids = 1;
     for (const { index } of volatiles) onSolids += surface[index]!;
     const atSurface = 1 / onSolids;
-    const halfTop = quickExp(0.5 * lnDiffusivity(top.constants, 1 - atSurface, cold, stack.cure[last]!)) * atSurface;
+    const halfTop =
+      quickExp(0.5 * lnDiffusivity(top.constants, 1 - atSurface, cold, stack.cure[last]!)) *
+      atSurface;
     const half = (2 * Math.sqrt(diffusion) * halfTop * root[last]!) / solidsM[last]!;
     const freely = atSurface * activityFactor(atSurface, SOLVENT_HOLD);
     for (let i = 0; i < cells; i++) total[i] = 1;
     for (const volatile of volatiles) {
       const { index, name, film } = volatile;
-      const carried = (air.carries[index]! * film.molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
+      const carried =
+        (air.carries[index]! * film.molarVolumeM3PerMol) /
+        (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
       let drive: number;
       let back = 0;
       if (name === 'water') {
         // Water is never more active than water.
-        const free = atSurface * activityFactor(atSurface, top.isWaterborne ? film.interaction : WATER_UNDER_SOLVENT);
+        const free =
+          atSurface *
+          activityFactor(atSurface, top.isWaterborne ? film.interaction : WATER_UNDER_SOLVENT);
         const share = surface[index]!;
-        drive = carried * saturationPressurePa(panel.temperatureC) * (share * free > 1 ? 1 / share : free);
+        drive =
+          carried *
+          saturationPressurePa(panel.temperatureC) *
+          (share * free > 1 ? 1 / share : free);
         back = carried * air.vapourPa;
-      } else drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panel.temperatureC) * freely;
+      } else
+        drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panel.temperatureC) * freely;
       const through = film.mobility * half;
       // A film drowned in dew has nothing to hand on, nor to give off.
       const both = Math.max(through + drive, LEAST_FLOW);
@@ -136,7 +167,8 @@ export function dryingStep(
       fluxes[index] = row.leaves * (drive * uppermost - back);
     }
     for (let i = 0; i < cells; i++) solids[i] = 1 / total[i]!;
-    if (heatC === undefined) panel.temperatureC = panelAfter(temperatureBeforeC, air, stack, fluxes, seconds);
+    if (heatC === undefined)
+      panel.temperatureC = panelAfter(temperatureBeforeC, air, stack, fluxes, seconds);
   }
   let [change, gone] = [0, 0];
   for (const { index, held, before } of volatiles) {
@@ -153,7 +185,12 @@ const LEAST_FLOW = 1e-300;
 const SOLVENT_HOLD = IN_FILM.fast.interaction;
 
 /** √(D φ²) of every cell: the mean of two neighbours is then a product. */
-function mobilityRoots({ coats, solids: shares, cure }: Stack, root: Float64Array, cold: number, diffusion: number): void {
+function mobilityRoots(
+  { coats, solids: shares, cure }: Stack,
+  root: Float64Array,
+  cold: number,
+  diffusion: number,
+): void {
   const scale = Math.sqrt(diffusion);
   for (const { from, to, constants } of coats) {
     const { lnDry, lnSpan, bend } = constants;
@@ -163,14 +200,20 @@ function mobilityRoots({ coats, solids: shares, cure }: Stack, root: Float64Arra
       const solids = shares[i]!;
       const volatile = 1 - solids;
       const cured = cure[i]!;
-      root[i] = scale * solids * quickExp(lnBase + (perG * volatile) / (volatile + bend) - 0.5 * CURE_HINDERS * cured * cured);
+      root[i] =
+        scale *
+        solids *
+        quickExp(
+          lnBase + (perG * volatile) / (volatile + bend) - 0.5 * CURE_HINDERS * cured * cured,
+        );
     }
   }
 }
 
 /**
- * One volatile through all cells: the rows of the implicit step are set up and eliminated in one sweep (Thomas 1949),
- * which the diagonal, always the largest, keeps safe. What all of them take per solids is summed on the way back.
+ * One volatile through all cells: the rows of the implicit step are set up and eliminated in one
+ * sweep (Thomas 1949), which the diagonal, always the largest, keeps safe. What all of them take
+ * per solids is summed on the way back.
  * @returns what the uppermost cell holds then
  */
 function eliminate(
@@ -193,7 +236,8 @@ function eliminate(
   }
   const stays = solidsM[last]! * perSecond;
   let above =
-    (stays * before[last]! + leaves * back + below * rightBelow) / (stays + below + leaves * drive - below * shareBelow);
+    (stays * before[last]! + leaves * back + below * rightBelow) /
+    (stays + below + leaves * drive - below * shareBelow);
   const uppermost = above;
   now[last] = above;
   total[last] = total[last]! + above;
@@ -205,18 +249,34 @@ function eliminate(
   return uppermost;
 }
 
-function panelAfter(beforeC: number, air: AirOver, { volatiles }: Stack, fluxes: Float64Array, seconds: number): number {
+function panelAfter(
+  beforeC: number,
+  air: AirOver,
+  { volatiles }: Stack,
+  fluxes: Float64Array,
+  seconds: number,
+): number {
   let cools = 0;
-  for (const { index, film } of volatiles) cools += fluxes[index]! * film.densityKgPerM3 * film.latentHeatJPerKg;
+  for (const { index, film } of volatiles)
+    cools += fluxes[index]! * film.densityKgPerM3 * film.latentHeatJPerKg;
   const inertia = air.capacity / seconds;
-  return clamp((inertia * beforeC + air.heatWPerM2K * air.airC - cools) / (inertia + air.heatWPerM2K), -60, 250);
+  return clamp(
+    (inertia * beforeC + air.heatWPerM2K * air.airC - cools) / (inertia + air.heatWPerM2K),
+    -60,
+    250,
+  );
 }
 
 /** The cure of every cell over a step. */
-export function cureStep({ coats, solids: shares, cure }: Stack, temperatureC: number, seconds: number): void {
+export function cureStep(
+  { coats, solids: shares, cure }: Stack,
+  temperatureC: number,
+  seconds: number,
+): void {
   for (const { from, to, data, coat } of coats) {
     if (data.curePerHour === 0) continue;
-    const rate = (data.curePerHour / 3600) * coat.hardenerSpeed * data.cureQ10 ** ((temperatureC - 20) / 10);
+    const rate =
+      (data.curePerHour / 3600) * coat.hardenerSpeed * data.cureQ10 ** ((temperatureC - 20) / 10);
     for (let i = from; i < to; i++) {
       const solids = shares[i]!;
       cure[i] = curedAfter(cure[i]!, rate * solids * Math.sqrt(solids), seconds);

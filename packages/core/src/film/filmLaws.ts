@@ -1,12 +1,16 @@
 /**
- * How a drying film behaves at one place in it: how quickly solvent moves, how hard the polymer holds it, how thick it is.
+ * How a drying film behaves at one place in it: how quickly solvent moves, how hard the polymer
+ * holds it, how thick it is.
  *
- *   g = (1+c) v/(v+c);  ln D = ln D_d + ln(D_w/D_d) g − [15e3 + 75e3(1−g)]/R (1/T − 1/293.15) − 3 α²     [film-1]
- *   a_c = φ_c exp(q + χ q²),  q = 1 − v, water at most 1                                                  [film-2]
- *   η = η(φ,T) · (0.6/(0.6−α))²,  the exponent of cure at most 23                                         [film-3]
- *   dα/dt = k Q10^((t−20)/10) φ^1.5 (1−α)²                                                                [film-4]
+ *   g = (1+c) v/(v+c);
+ *     ln D = ln D_d + ln(D_w/D_d) g − [15e3 + 75e3(1−g)]/R (1/T − 1/293.15) − 3 α²
+ *                                                                                          [film-1]
+ *   a_c = φ_c exp(q + χ q²),  q = 1 − v, water at most 1                                   [film-2]
+ *   η = η(φ,T) · (0.6/(0.6−α))²,  the exponent of cure at most 23                          [film-3]
+ *   dα/dt = k Q10^((t−20)/10) φ^1.5 (1−α)²                                                 [film-4]
  *
- * Source  free-volume shape after Vrentas & Duda 1977 in a fitted form; Flory 1942 and Huggins 1942; Castro & Macosko 1980
+ * Source  free-volume shape after Vrentas & Duda 1977 in a fitted form; Flory 1942 and Huggins
+ *         1942; Castro & Macosko 1980
  *         the late turn to glass after DiBenedetto 1987, from memory
  * Ignores strike-in, partition by activity between unlike layers
  */
@@ -48,20 +52,40 @@ export function filmConstants(material: MaterialFacts, data: FilmFacts, pace = 1
 }
 
 /** 1/(R T) − 1/(R 293.15), mol/J. */
-export const coldness = (temperatureK: number): number => (1 / temperatureK - 1 / REFERENCE_K) / GAS_CONSTANT_J_PER_MOL_K;
+export const coldness = (temperatureK: number): number =>
+  (1 / temperatureK - 1 / REFERENCE_K) / GAS_CONSTANT_J_PER_MOL_K;
 
-/** ln of the quick solvent's diffusivity, m²/s, where `volatile` is the volume share that is not solids. [film-1] */
-export function lnDiffusivity(film: FilmConstants, volatile: number, cold: number, cure: number): number {
+/**
+ * ln of the quick solvent's diffusivity, m²/s, where `volatile` is the volume share that is not
+ * solids. [film-1]
+ */
+export function lnDiffusivity(
+  film: FilmConstants,
+  volatile: number,
+  cold: number,
+  cure: number,
+): number {
   const g = ((1 + film.bend) * volatile) / (volatile + film.bend);
-  return film.lnDry + film.lnSpan * g - (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold - CURE_HINDERS * cure * cure;
+  return (
+    film.lnDry +
+    film.lnSpan * g -
+    (MOBILE_J_PER_MOL + TIGHT_J_PER_MOL * (1 - g)) * cold -
+    CURE_HINDERS * cure * cure
+  );
 }
 
 /** Activity over volume share. [film-2] */
-export const activityFactor = (solids: number, interaction: number): number => quickExp(solids + interaction * solids * solids);
+export const activityFactor = (solids: number, interaction: number): number =>
+  quickExp(solids + interaction * solids * solids);
 
 /** Viscosity without structure, Pa s. [film-3] */
 export function filmPaS(film: FilmConstants, solids: number, cold: number, cure: number): number {
-  const thickened = cure <= 0 ? 0 : cure >= GEL ? MOST_CURE_LN : Math.min(MOST_CURE_LN, 2 * Math.log(GEL / (GEL - cure)));
+  const thickened =
+    cure <= 0
+      ? 0
+      : cure >= GEL
+        ? MOST_CURE_LN
+        : Math.min(MOST_CURE_LN, 2 * Math.log(GEL / (GEL - cure)));
   return (
     1e-3 *
     Math.exp(

@@ -1,14 +1,26 @@
 /**
- * The film over time: landings, waits and heat, one after another, with what flows, what levels and when it is ready.
+ * The film over time: landings, waits and heat, one after another, with what flows, what levels and
+ * when it is ready.
  *
- *   dt ← dt · clamp(tolerance / max φ² |Δu|, 0.4, 1.4); 0.1 s after a landing; never across an event        [run-1]
- *   run R ← (R + flow dt)/(1 + dt/300 s): what has set carries the next; the longest R is the run         [run-3]
- *   ready: surface η ≥ its class's and v* ≤ its class's, both read within the step                       [run-2]
+ *   dt ← dt · clamp(tolerance / max φ² |Δu|, 0.4, 1.4); 0.1 s after a landing;
+ *     never across an event
+ *                                                                                           [run-1]
+ *   run R ← (R + flow dt)/(1 + dt/300 s): what has set carries the next; the longest R is the run
+ *                                                                                           [run-3]
+ *   ready: surface η ≥ its class's and v* ≤ its class's, both read within the step          [run-2]
  *
  * Source  MODEL 12
  */
 import { clamp } from '../numerics/rounding.ts';
-import { airOver, cureStep, dryingStep, workspaceFor, type DryingFactors, type Panel, type Surroundings } from './drying.ts';
+import {
+  airOver,
+  cureStep,
+  dryingStep,
+  workspaceFor,
+  type DryingFactors,
+  type Panel,
+  type Surroundings,
+} from './drying.ts';
 import { coldness, filmPaS } from './filmLaws.ts';
 import {
   amplitudesM,
@@ -44,8 +56,16 @@ export type FilmRunInput = {
   groundM?: readonly number[];
 };
 export type FilmFactors = DryingFactors & { viscosity: number; amplitude: number };
-export const AS_THE_CARD: FilmFactors = { evaporation: 1, diffusion: 1, viscosity: 1, amplitude: 1 };
-/** How finely: fine for one answer, coarse for several to be compared, rough for the tries of a spread, where differences alone count. */
+export const AS_THE_CARD: FilmFactors = {
+  evaporation: 1,
+  diffusion: 1,
+  viscosity: 1,
+  amplitude: 1,
+};
+/**
+ * How finely: fine for one answer, coarse for several to be compared, rough for the tries of a
+ * spread, where differences alone count.
+ */
 export type Mesh = { cellsPerCoat: number; tolerance: number; longestSeconds: number };
 export const FINE: Mesh = { cellsPerCoat: 8, tolerance: 0.02, longestSeconds: 20 };
 export const COARSE: Mesh = { cellsPerCoat: 6, tolerance: 0.04, longestSeconds: 40 };
@@ -88,8 +108,20 @@ const LONG_STEP_SECONDS = 1800;
 /** A coat that has set for so long carries the next one. */
 const SETS_SECONDS = 300;
 
-export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD, mesh: Mesh = FINE): FilmRun {
-  const { coats, around, heat, endSeconds, slopeDeg, keepTrace = false, dryingOnly = false } = input;
+export function runFilm(
+  input: FilmRunInput,
+  factors: FilmFactors = AS_THE_CARD,
+  mesh: Mesh = FINE,
+): FilmRun {
+  const {
+    coats,
+    around,
+    heat,
+    endSeconds,
+    slopeDeg,
+    keepTrace = false,
+    dryingOnly = false,
+  } = input;
   const stack = emptyStack(coats, mesh.cellsPerCoat);
   const work = workspaceFor(coats.length * mesh.cellsPerCoat);
   const air = airOver(around, factors.evaporation);
@@ -110,7 +142,12 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
     steps: 0,
   };
   const gravity = GRAVITY_M_PER_S2 * Math.sin(radians(slopeDeg));
-  let [now, step, gone, heatedFromC] = [coats[0]?.landsAtSeconds ?? 0, FIRST_STEP_SECONDS, 0, panel.temperatureC];
+  let [now, step, gone, heatedFromC] = [
+    coats[0]?.landsAtSeconds ?? 0,
+    FIRST_STEP_SECONDS,
+    0,
+    panel.temperatureC,
+  ];
   let before: Mechanics | undefined;
   let running = 0;
   for (;;) {
@@ -129,15 +166,29 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
       run.topVolatileAtHeatM = volatileM(stack, stack.coats.at(-1)!);
       heatedFromC = panel.temperatureC;
     }
-    const until = Math.min(next?.landsAtSeconds ?? Infinity, heat && !isHeated ? heat.onAtSeconds : Infinity, endSeconds);
+    const until = Math.min(
+      next?.landsAtSeconds ?? Infinity,
+      heat && !isHeated ? heat.onAtSeconds : Infinity,
+      endSeconds,
+    );
     if (until - now <= 1e-9 || (input.untilReady && run.readySeconds.at(-1) !== undefined)) break;
-    const longest = now > LONG_AFTER_SECONDS + (coats.at(-1)?.landsAtSeconds ?? 0) ? LONG_STEP_SECONDS : mesh.longestSeconds;
+    const longest =
+      now > LONG_AFTER_SECONDS + (coats.at(-1)?.landsAtSeconds ?? 0)
+        ? LONG_STEP_SECONDS
+        : mesh.longestSeconds;
     const seconds = Math.min(step, longest, until - now);
     const wasC = panel.temperatureC;
     const heatC = isHeated
-      ? Math.min(heat.toC, heatedFromC + (heat.rampKPerMin / 60) * (now + seconds - heat.onAtSeconds))
+      ? Math.min(
+          heat.toC,
+          heatedFromC + (heat.rampKPerMin / 60) * (now + seconds - heat.onAtSeconds),
+        )
       : undefined;
-    const { change, leftM } = dryingStep(stack, panel, air, work, { seconds, heatC, diffusion: factors.diffusion });
+    const { change, leftM } = dryingStep(stack, panel, air, work, {
+      seconds,
+      heatC,
+      diffusion: factors.diffusion,
+    });
     cureStep(stack, panel.temperatureC, seconds);
     gone += leftM;
     now += seconds;
@@ -153,7 +204,10 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
       if (keepTrace) run.trace.push(momentOf(stack, run, panel, after, ripples, now));
     }
     const grown = Math.abs(panel.temperatureC - wasC) > 1 ? 1 : 1.4;
-    step = Math.max(LEAST_STEP_SECONDS, seconds * clamp(mesh.tolerance / Math.max(change, 1e-12), 0.4, grown));
+    step = Math.max(
+      LEAST_STEP_SECONDS,
+      seconds * clamp(mesh.tolerance / Math.max(change, 1e-12), 0.4, grown),
+    );
   }
   const landed = run.landedVolatileM.reduce((sum, m) => sum + m, 0);
   const left = volatileM(stack, { from: 0, to: stack.cells });
@@ -167,17 +221,29 @@ export function runFilm(input: FilmRunInput, factors: FilmFactors = AS_THE_CARD,
   };
 }
 
-const mean = (values: Float64Array): number => values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+const mean = (values: Float64Array): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
 
-function landNext(stack: Stack, coat: LaidCoat, mesh: Mesh, panel: Panel, ripples: Ripples, factors: FilmFactors): void {
+function landNext(
+  stack: Stack,
+  coat: LaidCoat,
+  mesh: Mesh,
+  panel: Panel,
+  ripples: Ripples,
+  factors: FilmFactors,
+): void {
   addCoat(stack, coat, mesh.cellsPerCoat);
   const top = stack.coats.at(-1)!;
   const viscosityPaS =
-    filmPaS(top.constants, top.landedSolids, coldness(kelvin(panel.temperatureC)), 0) * coat.viscosityFactor * factors.viscosity;
+    filmPaS(top.constants, top.landedSolids, coldness(kelvin(panel.temperatureC)), 0) *
+    coat.viscosityFactor *
+    factors.viscosity;
   landOn(
     ripples,
     WAVELENGTHS_M.map(
-      (length) => factors.amplitude * landingAmplitudeM(length, { dropM: coat.dropM, wetFilmM: coat.wetFilmM, viscosityPaS }),
+      (length) =>
+        factors.amplitude *
+        landingAmplitudeM(length, { dropM: coat.dropM, wetFilmM: coat.wetFilmM, viscosityPaS }),
     ),
   );
 }
@@ -185,22 +251,40 @@ function landNext(stack: Stack, coat: LaidCoat, mesh: Mesh, panel: Panel, ripple
 const SKIN_PA_S = 1000;
 
 /** When skin and readiness were reached, read between two steps. [run-2] */
-function noteReady(run: FilmRun, stack: Stack, was: Mechanics, is: Mechanics, at: { now: number; seconds: number }): void {
+function noteReady(
+  run: FilmRun,
+  stack: Stack,
+  was: Mechanics,
+  is: Mechanics,
+  at: { now: number; seconds: number },
+): void {
   const place = stack.coats.length - 1;
   const { coat, data } = stack.coats[place]!;
   const sinceLanding = at.now - coat.landsAtSeconds;
   const thickAt = (wantedPaS: number) =>
-    is.surfacePaS < wantedPaS ? 0 : crossing(Math.log(was.surfacePaS), Math.log(is.surfacePaS), Math.log(wantedPaS));
+    is.surfacePaS < wantedPaS
+      ? 0
+      : crossing(Math.log(was.surfacePaS), Math.log(is.surfacePaS), Math.log(wantedPaS));
   if (run.skinSeconds[place] === undefined && is.surfacePaS >= SKIN_PA_S)
     run.skinSeconds[place] = sinceLanding - (1 - thickAt(SKIN_PA_S)) * at.seconds;
-  if (run.readySeconds[place] !== undefined || is.surfacePaS < data.readyPaS || is.nearVolatile > data.readyVolatile) return;
-  const share = Math.max(thickAt(data.readyPaS), crossing(was.nearVolatile, is.nearVolatile, data.readyVolatile));
+  if (
+    run.readySeconds[place] !== undefined ||
+    is.surfacePaS < data.readyPaS ||
+    is.nearVolatile > data.readyVolatile
+  )
+    return;
+  const share = Math.max(
+    thickAt(data.readyPaS),
+    crossing(was.nearVolatile, is.nearVolatile, data.readyVolatile),
+  );
   run.readySeconds[place] = sinceLanding - (1 - share) * at.seconds;
 }
 
 /** Where between two values a third is met, 0 to 1; 0 where it was met before. */
 const crossing = (from: number, to: number, wanted: number): number =>
-  (wanted - from) * (to - from) <= 0 || to === from ? 0 : clamp((wanted - from) / (to - from), 0, 1);
+  (wanted - from) * (to - from) <= 0 || to === from
+    ? 0
+    : clamp((wanted - from) / (to - from), 0, 1);
 
 const momentOf = (
   stack: Stack,

@@ -5,14 +5,20 @@
  *   solvent     F = [E(T_e, 0.3)/E(medium, T_sheet)]^−a · [k_F(v)/k_F(0.3)]^−d   [flash-2]
  *   waterborne  F = [E_wb/E_wb(T_sheet, RH_sheet, 0.3)]^−c                 [flash-3]
  *
- * Source  ours, MODEL 12.1: exponents fitted to a drying engine at 15–30 °C and 0.8–1.2 of the sheet's film
+ * Source  ours, MODEL 12.1: exponents fitted to a drying engine at 15–30 °C and 0.8–1.2 of the
+ *         sheet's film
  * Holds   15–35 °C; ±35 % on an unknown shop
  */
 import type { Substrate } from '../trade/vocabulary.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { airSpeedMPerSOf, SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import type { Climate } from '../air/climate.ts';
-import { airGain, effectiveTemperatureC, solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
+import {
+  airGain,
+  effectiveTemperatureC,
+  solventEvaporation,
+  waterEvaporation,
+} from '../evaporation/evaporationIndex.ts';
 import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
 import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 
@@ -20,12 +26,22 @@ import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 const MEDIUM_SLOW_FRACTION = slowFractionForDesign(DESIGN_OF_SPEED_C.medium);
 
 /** Steps slower than a medium grade, as the clock counts them: the slow share turned round. */
-export const stepsFromMedium = (slowFraction: number): number => (slowFraction - MEDIUM_SLOW_FRACTION) / SLOW_FRACTION_PER_STEP;
+export const stepsFromMedium = (slowFraction: number): number =>
+  (slowFraction - MEDIUM_SLOW_FRACTION) / SLOW_FRACTION_PER_STEP;
 
-export type FlashFactors = { temperature: number; air: number; grade: number; film: number; total: number };
+export type FlashFactors = {
+  temperature: number;
+  air: number;
+  grade: number;
+  film: number;
+  total: number;
+};
 export type SheetConditions = { atC: number; atHumidityPercent?: number; wetFilmUm?: number };
 
-/** How today moves the sheet's minutes, factor by factor, so that each can be shown. Over 1 is longer. */
+/**
+ * How today moves the sheet's minutes, factor by factor, so that each can be shown. Over 1 is
+ * longer.
+ */
 export function flashFactors(input: {
   materialClass: MaterialClass;
   climate: Climate;
@@ -38,10 +54,17 @@ export function flashFactors(input: {
   const { flashFit, carrier } = MATERIALS[input.materialClass];
   const { evaporation, film: filmExponent, air: airExponent } = flashFit;
   const airSpeedMPerS = airSpeedMPerSOf(input.climate);
-  const film = input.wetFilmUm && input.sheet.wetFilmUm ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent : 1;
+  const film =
+    input.wetFilmUm && input.sheet.wetFilmUm
+      ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent
+      : 1;
   if (carrier === 'waterborne') {
-    const sheetAir = { airTemperatureC: input.sheet.atC, relativeHumidityPercent: input.sheet.atHumidityPercent ?? 50 };
-    const here = (speedMPerS: number) => Math.max(waterEvaporation(input.climate, speedMPerS), 0.02);
+    const sheetAir = {
+      airTemperatureC: input.sheet.atC,
+      relativeHumidityPercent: input.sheet.atHumidityPercent ?? 50,
+    };
+    const here = (speedMPerS: number) =>
+      Math.max(waterEvaporation(input.climate, speedMPerS), 0.02);
     const sheetRate = waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S);
     const temperature = (here(SHEET_AIR_SPEED_M_PER_S) / sheetRate) ** -evaporation;
     const air = (here(airSpeedMPerS) / here(SHEET_AIR_SPEED_M_PER_S)) ** -evaporation;
@@ -53,9 +76,13 @@ export function flashFactors(input: {
       effectiveC,
       airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S,
     });
-  const effectiveC = effectiveTemperatureC({ ...input.climate, ...(input.substrate ? { substrate: input.substrate } : {}) });
+  const effectiveC = effectiveTemperatureC({
+    ...input.climate,
+    ...(input.substrate ? { substrate: input.substrate } : {}),
+  });
   const temperature = (rate(effectiveC, 0) / rate(input.sheet.atC, 0)) ** -evaporation;
-  const grade = (rate(effectiveC, input.gradeStepsSlower ?? 0) / rate(effectiveC, 0)) ** -evaporation;
+  const grade =
+    (rate(effectiveC, input.gradeStepsSlower ?? 0) / rate(effectiveC, 0)) ** -evaporation;
   const air = airGain(airSpeedMPerS) ** -airExponent;
   return { temperature, air, grade, film, total: temperature * air * grade * film };
 }

@@ -1,4 +1,7 @@
-/** Coats as they are sprayed one after another in one place: what each is, when it lands, and what its sheet wants. */
+/**
+ * Coats as they are sprayed one after another in one place: what each is, when it lands, and what
+ * its sheet wants.
+ */
 import { VOLATILES } from '../evaporation/solvents.ts';
 import type { Substrate } from '../trade/vocabulary.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
@@ -31,8 +34,16 @@ export type Job = {
   groundM?: readonly number[] | undefined;
 };
 
-export const effectiveCOf = ({ roomAir, panelC, substrate }: Pick<Job, 'roomAir' | 'panelC' | 'substrate'>): number =>
-  effectiveTemperatureC({ airTemperatureC: roomAir.airTemperatureC, panelTemperatureC: panelC, substrate });
+export const effectiveCOf = ({
+  roomAir,
+  panelC,
+  substrate,
+}: Pick<Job, 'roomAir' | 'panelC' | 'substrate'>): number =>
+  effectiveTemperatureC({
+    airTemperatureC: roomAir.airTemperatureC,
+    panelTemperatureC: panelC,
+    substrate,
+  });
 
 /** Start of each coat on a clock that begins with the first, s. */
 export function landingSeconds(coats: readonly { flashMinutes: number }[]): number[] {
@@ -56,8 +67,12 @@ export function runJob(job: Job, factors?: FilmFactors, mesh?: Mesh): FilmRun {
       around: { roomAir: job.roomAir, airSpeedMPerS: job.airSpeedMPerS, substrate: job.substrate },
       panelC: job.panelC,
       slopeDeg: job.slopeDeg,
-      endSeconds: waitedSeconds + (heat ? (rampMinutes + heat.holdMinutes) * 60 : (job.lookMinutes ?? 0) * 60),
-      ...(heat ? { heat: { onAtSeconds: waitedSeconds, toC: heat.toC, rampKPerMin: heat.rampCPerMin } } : {}),
+      endSeconds:
+        waitedSeconds +
+        (heat ? (rampMinutes + heat.holdMinutes) * 60 : (job.lookMinutes ?? 0) * 60),
+      ...(heat
+        ? { heat: { onAtSeconds: waitedSeconds, toC: heat.toC, rampKPerMin: heat.rampCPerMin } }
+        : {}),
       ...(job.keepTrace ? { keepTrace: true } : {}),
       ...(job.untilReady ? { untilReady: true } : {}),
       ...(job.groundM ? { groundM: job.groundM } : {}),

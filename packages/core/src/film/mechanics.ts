@@ -1,11 +1,14 @@
 /**
- * What the film's thickness and viscosity do at one moment: how freely it levels, how fast it runs, how near it is to ready.
+ * What the film's thickness and viscosity do at one moment: how freely it levels, how fast it runs,
+ * how near it is to ready.
  *
- *   M = ∫ (h−z)²/η dz;  flow = ∫ max(0, ρ g (h−z) − τ*)/η dz,  τ* = τ_y (φ/φ_v)² (1−e^(−t/t_rec))        [mechanics-1]
- *   η at rest = η [1 + S (1−e^(−t/t_rec))]                                                              [mechanics-2]
- *   v* = (V_top + 0.1 V_below)/(h_top + 0.1 h_below)                                                    [mechanics-3]
+ *   M = ∫ (h−z)²/η dz;  flow = ∫ max(0, ρ g (h−z) − τ*)/η dz,  τ* = τ_y (φ/φ_v)² (1−e^(−t/t_rec))
+ *                                                                                     [mechanics-1]
+ *   η at rest = η [1 + S (1−e^(−t/t_rec))]                                            [mechanics-2]
+ *   v* = (V_top + 0.1 V_below)/(h_top + 0.1 h_below)                                  [mechanics-3]
  *
- * Source  lubrication flow of a film with a yield stress (Bingham 1922); structure and the tenth are fitted (MODEL 12)
+ * Source  lubrication flow of a film with a yield stress (Bingham 1922); structure and the tenth
+ *         are fitted (MODEL 12)
  */
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { coldness, filmPaS } from './filmLaws.ts';

@@ -1,4 +1,7 @@
-/** May the next thing happen yet? A timer alone never confirms; the touch test does, edges too (WORK C165–C173). */
+/**
+ * May the next thing happen yet? A timer alone never confirms; the touch test does, edges too (WORK
+ * C165–C173).
+ */
 import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
@@ -7,7 +10,15 @@ import { filmOf } from '../inForce/filmOf.ts';
 import { layerClassOf, timesOf, type Layer } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import { mapSpread, type Spread } from '../outcome/spread.ts';
-import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  isStopped,
+  stop,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import type { Carrier, NextStep } from '../trade/vocabulary.ts';
 import type { FlashFactors } from './flashToday.ts';
 import { recoatTime, type RecoatTime } from './recoatTimes.ts';
@@ -20,7 +31,9 @@ export const READY_TESTS = ['touch', 'thumbTwist', 'tape', 'nail'] as const;
 export type RecoatInput = {
   layer: Layer;
   climate: Climate;
-  /** From the end of the last coat; before heat, of its last panel: heat takes all of them at once. */
+  /**
+   * From the end of the last coat; before heat, of its last panel: heat takes all of them at once.
+   */
   minutesSince: number;
   wetFilmUm?: number;
   /** Steps slower than a medium grade of what is in the cup; negative quicker. */
@@ -72,7 +85,9 @@ export function recoatOf(input: RecoatInput): RecoatAnswer {
     input.mistCoat,
   );
   const isCoated = isCoat(next);
-  const latestMinutes = isCoated ? windowOf(layer, effectiveTemperatureC(climate))?.value : undefined;
+  const latestMinutes = isCoated
+    ? windowOf(layer, effectiveTemperatureC(climate))?.value
+    : undefined;
   const remainingMinutes = mapSpread(wait.earliestMinutes, (m) => Math.max(0, m - minutesSince));
   const isServed = remainingMinutes.value <= 0;
   const test = testFor(next);
@@ -114,27 +129,52 @@ function timeVerdicts(
     verdicts.push(
       next === 'bake'
         ? stop('bake-too-early', { remainingMinutes: remaining })
-        : stop('too-early', { remainingMinutes: remaining, next: NEXT_NAME[next], kind: isCoat(next) ? 'coat' : 'work' }),
+        : stop('too-early', {
+            remainingMinutes: remaining,
+            next: NEXT_NAME[next],
+            kind: isCoat(next) ? 'coat' : 'work',
+          }),
     );
   if (latestMinutes !== undefined && minutesSince > latestMinutes)
     verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
   return verdicts;
 }
 
-function surfaceVerdicts({ layer, climate, next, cleaner, blower, reducer, wetFilmUm }: RecoatInput): Verdict[] {
+function surfaceVerdicts({
+  layer,
+  climate,
+  next,
+  cleaner,
+  blower,
+  reducer,
+  wetFilmUm,
+}: RecoatInput): Verdict[] {
   const verdicts: Verdict[] = [];
   const isWaterborneSealer = layer.stage === 'sealer' && layer.carrier === 'waterborne';
-  if (isWaterborneSealer && (cleaner === 'water' || next === 'sandWet')) verdicts.push(stop('water-on-sealer'));
-  if (blower && (blower.distanceMm < BLOWER.minMm || blower.inletKPa > BLOWER.maxKPa || !blower.angled))
+  if (isWaterborneSealer && (cleaner === 'water' || next === 'sandWet'))
+    verdicts.push(stop('water-on-sealer'));
+  if (
+    blower &&
+    (blower.distanceMm < BLOWER.minMm || blower.inletKPa > BLOWER.maxKPa || !blower.angled)
+  )
     verdicts.push(stop('blower-too-hard', BLOWER));
-  if (blower && layer.activated && (layer.stage === 'base' || layer.stage === 'ground' || layer.stage === 'effect'))
+  if (
+    blower &&
+    layer.activated &&
+    (layer.stage === 'base' || layer.stage === 'ground' || layer.stage === 'effect')
+  )
     verdicts.push(stop('blower-on-activated'));
   const film = filmOf({ class: layerClassOf(layer).value, sheet: layer.sheet });
   if (wetFilmUm !== undefined && film.source === 'sheet' && wetFilmUm > film.value.mostUm)
     verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
   const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
   if (reducer && reducer.stepsSlower > HALF_A_STEP && panelC < SLOW_ON_COLD_PANEL_C)
-    verdicts.push(caution('grade-slow-for-cold', { grade: 'This grade', effectiveC: effectiveTemperatureC(climate) }));
+    verdicts.push(
+      caution('grade-slow-for-cold', {
+        grade: 'This grade',
+        effectiveC: effectiveTemperatureC(climate),
+      }),
+    );
   return verdicts;
 }
 
@@ -144,7 +184,9 @@ function testVerdicts({ tests }: RecoatInput, isServed: boolean, where: string[]
       ['the face', tests?.touch],
       ['the edges', tests?.edge],
     ] as const
-  ).flatMap(([place, touch]) => (touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : []));
+  ).flatMap(([place, touch]) =>
+    touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : [],
+  );
   if (failed.length > 0 || !isServed) return failed;
   if (tests?.touch === undefined) return [caution('touch-first', { where: where.join(', ') })];
   return tests.edge === undefined ? [caution('touch-first', { where: 'the edges' })] : [];
@@ -152,17 +194,26 @@ function testVerdicts({ tests }: RecoatInput, isServed: boolean, where: string[]
 
 function testFor(next: NextStep): RecoatAnswer['test'] {
   const edges = ['masking beside the panel', 'panel edges', 'the thickest place'];
-  if (next === 'coat' || next === 'bake') return { what: 'touch', where: edges, code: 'test-touch' };
+  if (next === 'coat' || next === 'bake')
+    return { what: 'touch', where: edges, code: 'test-touch' };
   if (next === 'clear') return { what: 'thumbTwist', where: edges, code: 'test-thumb-twist' };
-  if (next === 'tape') return { what: 'tape', where: ['a hidden edge', 'panel edges'], code: 'test-tape' };
+  if (next === 'tape')
+    return { what: 'tape', where: ['a hidden edge', 'panel edges'], code: 'test-tape' };
   return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
 }
 
-function reasonsOf(wait: RecoatTime, { layer, climate, mistCoat, wetFilmUm }: RecoatInput): Reason[] {
+function reasonsOf(
+  wait: RecoatTime,
+  { layer, climate, mistCoat, wetFilmUm }: RecoatInput,
+): Reason[] {
   const materialClass = layerClassOf(layer);
-  const reasons = [wait.reason, ...(materialClass.source === 'model' ? [materialClass.reason] : [])];
+  const reasons = [
+    wait.reason,
+    ...(materialClass.source === 'model' ? [materialClass.reason] : []),
+  ];
   if (wait.isCure) return [...reasons, because('never-under-sheet', 'rule')];
-  if (mistCoat) return [...reasons, because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes })];
+  if (mistCoat)
+    return [...reasons, because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes })];
   const moved: [keyof FlashFactors, string][] = [
     ['temperature', 'moved-by-climate'],
     ['air', 'moved-by-air'],

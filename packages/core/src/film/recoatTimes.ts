@@ -1,4 +1,7 @@
-/** How long before the next thing today: the minutes in force, moved by air, film and grade, never under their floor. */
+/**
+ * How long before the next thing today: the minutes in force, moved by air, film and grade, never
+ * under their floor.
+ */
 import type { Climate } from '../air/climate.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { cureFactor } from '../inForce/cure.ts';
@@ -28,7 +31,10 @@ export type RecoatTime = {
 
 const TIMES_LOG_SD = 0.25;
 
-/** How the air moves a layer's minutes, factor by factor; what is in force is looked up once, however often the air is asked. */
+/**
+ * How the air moves a layer's minutes, factor by factor; what is in force is looked up once,
+ * however often the air is asked.
+ */
 export function factorsOf(layer: Layer): (today: DryingConditions) => FlashFactors {
   const { value: materialClass } = layerClassOf(layer);
   const sheet = timesOf(layer);
@@ -43,13 +49,24 @@ export function factorsOf(layer: Layer): (today: DryingConditions) => FlashFacto
     });
 }
 
-/** The wait before `next`, counted from the end of the last coat; after a mist coat the floor is enough. */
-export function recoatTime(next: NextStep, layer: Layer, today: DryingConditions, mistCoat = false): RecoatTime {
+/**
+ * The wait before `next`, counted from the end of the last coat; after a mist coat the floor is
+ * enough.
+ */
+export function recoatTime(
+  next: NextStep,
+  layer: Layer,
+  today: DryingConditions,
+  mistCoat = false,
+): RecoatTime {
   const { atC, before } = timesOf(layer);
   const { value, source, reason } = before[next];
   const { minutes, floorMinutes, isCure } = value;
   const factors = factorsOf(layer)(today);
-  const effectiveC = effectiveTemperatureC({ ...today.climate, ...(today.substrate ? { substrate: today.substrate } : {}) });
+  const effectiveC = effectiveTemperatureC({
+    ...today.climate,
+    ...(today.substrate ? { substrate: today.substrate } : {}),
+  });
   // Curing and the wait before heat are never shorter than the sheet's, however warm it is.
   const cold = layer.activated && next !== 'bake' ? cureFactor(atC, effectiveC) : factors.total;
   const moved = isCure

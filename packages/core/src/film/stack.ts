@@ -1,7 +1,17 @@
-/** Coats on a panel as cells of solids: what lies where, with which volatile in it. Lowest cell first. */
+/**
+ * Coats on a panel as cells of solids: what lies where, with which volatile in it. Lowest cell
+ * first.
+ */
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { FilmFacts } from '../trade/materialFacts.ts';
-import { eachVolatile, IN_FILM, paceOfGrade, VOLATILES, type InFilm, type Volatile } from '../evaporation/solvents.ts';
+import {
+  eachVolatile,
+  IN_FILM,
+  paceOfGrade,
+  VOLATILES,
+  type InFilm,
+  type Volatile,
+} from '../evaporation/solvents.ts';
 import type { Mixture } from '../material/mixture.ts';
 import type { Arrived } from './arrival.ts';
 import { filmConstants, type FilmConstants } from './filmLaws.ts';
@@ -51,8 +61,17 @@ export type Stack = {
   /** At the surface, per volume of solids, by volatile. */
   surface: Float64Array;
 };
-/** One volatile in the stack: its volume per volume of solids, by cell, and what that was before the last step. */
-export type VolatileCells = { index: number; name: Volatile; film: InFilm; held: Float64Array; before: Float64Array };
+/**
+ * One volatile in the stack: its volume per volume of solids, by cell, and what that was before the
+ * last step.
+ */
+export type VolatileCells = {
+  index: number;
+  name: Volatile;
+  film: InFilm;
+  held: Float64Array;
+  before: Float64Array;
+};
 
 /** Each cell over the one below it: fine where the film dries from. */
 const REFINED = 0.72;
@@ -71,9 +90,13 @@ export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): St
     cells: 0,
     solidsM: zeros(),
     perSpan: zeros(),
-    volatiles: VOLATILES.map((name, index) => ({ index, name, film: IN_FILM[name], held: zeros(), before: zeros() })).filter(
-      ({ name }) => coats.some(({ mixture }) => mixture.volatile[name] > 0),
-    ),
+    volatiles: VOLATILES.map((name, index) => ({
+      index,
+      name,
+      film: IN_FILM[name],
+      held: zeros(),
+      before: zeros(),
+    })).filter(({ name }) => coats.some(({ mixture }) => mixture.volatile[name] > 0)),
     cure: zeros(),
     solids: zeros(),
     surface: new Float64Array(VOLATILES.length),
@@ -113,7 +136,10 @@ export function addCoat(stack: Stack, coat: LaidCoat, cellsPerCoat: number): voi
 }
 
 /** All volatile of a coat, m. */
-export function volatileM({ volatiles, solidsM }: Stack, { from, to }: Pick<CoatCells, 'from' | 'to'>): number {
+export function volatileM(
+  { volatiles, solidsM }: Stack,
+  { from, to }: Pick<CoatCells, 'from' | 'to'>,
+): number {
   let sum = 0;
   for (const { held } of volatiles) for (let i = from; i < to; i++) sum += solidsM[i]! * held[i]!;
   return sum;

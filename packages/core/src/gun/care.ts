@@ -1,13 +1,19 @@
 /**
- * What a gun is due for, by days and by coats, and the items of each round of care in their order (WORK C129, C130, C222–C230).
- * Rule of thumb; the shop sets its own intervals.
+ * What a gun is due for, by days and by coats, and the items of each round of care in their order
+ * (WORK C129, C130, C222–C230). Rule of thumb; the shop sets its own intervals.
  */
 export type Interval = { days: number; coats: number };
 export type CareIntervals = { pattern: Interval; service: Interval };
-export const USUAL_INTERVALS: CareIntervals = { pattern: { days: 7, coats: 12 }, service: { days: 30, coats: 60 } };
+export const USUAL_INTERVALS: CareIntervals = {
+  pattern: { days: 7, coats: 12 },
+  service: { days: 30, coats: 60 },
+};
 
 export type CareKind = 'cleaned' | 'serviced' | 'firstUse' | 'reassembled';
-/** Item keys of a round, in the order of the work. Nothing is opened under pressure: what needs air comes before air off, or after the gun is together (WORK C228, F13). */
+/**
+ * Item keys of a round, in the order of the work. Nothing is opened under pressure: what needs air
+ * comes before air off, or after the gun is together (WORK C228, F13).
+ */
 export const CARE_ITEMS: Record<CareKind, readonly string[]> = {
   cleaned: [
     'empty-cup',
@@ -38,15 +44,38 @@ export const CARE_ITEMS: Record<CareKind, readonly string[]> = {
     'leak-check',
     'test-shot',
   ],
-  firstUse: ['read-leaflet', 'air-off', 'flush-oil', 'lubricate', 'together', 'travel', 'leak-check', 'test-shot', 'note-marks'],
+  firstUse: [
+    'read-leaflet',
+    'air-off',
+    'flush-oil',
+    'lubricate',
+    'together',
+    'travel',
+    'leak-check',
+    'test-shot',
+    'note-marks',
+  ],
   reassembled: ['nozzle', 'cap', 'spring', 'needle', 'packing', 'knobs', 'leak-check'],
 };
 
 export type UseSince = { days: number; coats: number };
-export type Due = { what: 'pattern' | 'service'; isDue: boolean; daysLeft: number; coatsLeft: number };
+export type Due = {
+  what: 'pattern' | 'service';
+  isDue: boolean;
+  daysLeft: number;
+  coatsLeft: number;
+};
 
-/** Due by whichever comes first; a gun that was never seen to is due at once it has sprayed anything. */
-export function dueOf(what: Due['what'], since: UseSince | undefined, { days, coats }: Interval, coatsEver: number): Due {
+/**
+ * Due by whichever comes first; a gun that was never seen to is due at once it has sprayed
+ * anything.
+ */
+export function dueOf(
+  what: Due['what'],
+  since: UseSince | undefined,
+  { days, coats }: Interval,
+  coatsEver: number,
+): Due {
   if (!since) return { what, isDue: coatsEver > 0, daysLeft: 0, coatsLeft: 0 };
   const daysLeft = days - since.days;
   const coatsLeft = coats - since.coats;

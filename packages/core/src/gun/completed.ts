@@ -23,7 +23,9 @@ export function completed(
   { settings, stage, carrier, finish, class: materialClass, sheet, way, place = 'booth' }: ForCoat,
   gun: Gun,
 ): { settings: KnownSettings; defaulted: string[] } {
-  const given = Object.fromEntries(Object.entries(settings).filter(([, value]) => value !== undefined)) as Settings;
+  const given = Object.fromEntries(
+    Object.entries(settings).filter(([, value]) => value !== undefined),
+  ) as Settings;
   const defaulted = KNOWN_SETTINGS.filter((name) => settings[name] === undefined);
   if (defaulted.length === 0) return { settings: given as KnownSettings, defaulted };
   const usual = setupOf({
@@ -38,10 +40,18 @@ export function completed(
     part: 'largePanel',
     hardener: 'none',
   });
-  const full = { ...Object.fromEntries(KNOWN_SETTINGS.map((name) => [name, usual[name]])), ...given } as KnownSettings;
+  const full = {
+    ...Object.fromEntries(KNOWN_SETTINGS.map((name) => [name, usual[name]])),
+    ...given,
+  } as KnownSettings;
   // A pressure told at the cap is the inlet that makes it, with the fan as it is set.
-  if (given.inletKPa !== undefined || given.capKPa === undefined) return { settings: full, defaulted };
-  const model = gunModelOf(gun, full.nozzleMm, paintInCup({ stage, carrier, class: materialClass }));
+  if (given.inletKPa !== undefined || given.capKPa === undefined)
+    return { settings: full, defaulted };
+  const model = gunModelOf(
+    gun,
+    full.nozzleMm,
+    paintInCup({ stage, carrier, class: materialClass }),
+  );
   return {
     settings: { ...full, inletKPa: inletAtCap(model, given.capKPa, full.fanTurnsOut) },
     defaulted: defaulted.filter((name) => name !== 'inletKPa'),

@@ -1,11 +1,15 @@
 /**
  * The fan on the panel: its width, and how the paint lies across it.
  *
- *   g = (1 − e^(−2 p_cap/p_design))/(1 − e^−2);  round = R0 + 0.26 z;  open = W0 + 2 z tan g                          [fan-1]
- *   W = round + φ max(0, open − round)                                                                              [fan-2]
- *   f(s) = (1−w) B(s,β)/I(β) + w/2 (B((s−½)/½,2) + B((s+½)/½,2))/(½ I(2)),  s = 2y/W,  B = (1−s²)^b,
- *   I(b) = √π Γ(b+1)/Γ(b+1.5)                                                                                       [fan-3]
- *   load l = ln(Q ρ/(m_horn U)/λ0);  β = clamp(2 e^(l/2), 1.1, 5);  split w = clamp(0.7(−l − 0.45), 0, 0.85)        [fan-4]
+ *   g = (1 − e^(−2 p_cap/p_design))/(1 − e^−2);  round = R0 + 0.26 z;  open = W0 + 2 z tan g
+ *                                                                                           [fan-1]
+ *   W = round + φ max(0, open − round)                                                      [fan-2]
+ *   f(s) = (1−w) B(s,β)/I(β) + w/2 (B((s−½)/½,2) + B((s+½)/½,2))/(½ I(2)),  s = 2y/W,
+ *     B = (1−s²)^b,
+ *   I(b) = √π Γ(b+1)/Γ(b+1.5)                                                               [fan-3]
+ *   load l = ln(Q ρ/(m_horn U)/λ0);  β = clamp(2 e^(l/2), 1.1, 5);
+ *     split w = clamp(0.7(−l − 0.45), 0, 0.85)
+ *                                                                                           [fan-4]
  *
  * Source  beta profile: Balkan & Arikan 1999; width and load fitted (MODEL 10)
  */
@@ -41,8 +45,10 @@ export const fanShape = (load: number): FanShape => ({
 });
 
 /** ∫ (1−s²)^b ds over (−1, 1), by Γ. */
-const hill = (s: number, exponent: number): number => (Math.abs(s) < 1 ? (1 - s ** 2) ** exponent : 0);
-const hillArea = (exponent: number): number => (Math.sqrt(Math.PI) * gamma(exponent + 1)) / gamma(exponent + 1.5);
+const hill = (s: number, exponent: number): number =>
+  Math.abs(s) < 1 ? (1 - s ** 2) ** exponent : 0;
+const hillArea = (exponent: number): number =>
+  (Math.sqrt(Math.PI) * gamma(exponent + 1)) / gamma(exponent + 1.5);
 
 /** ∫ (1−s²)² over a hill half as wide. */
 const SIDE_AREA = 0.5 * hillArea(2);
@@ -53,5 +59,6 @@ export function fanProfile({ beta, split }: FanShape): (s: number) => number {
   // Most fans are whole: then there are no side hills to work out.
   if (split <= 0) return (s) => hill(s, beta) / middle;
   return (s) =>
-    ((1 - split) * hill(s, beta)) / middle + ((split / 2) * (hill((s - 0.5) / 0.5, 2) + hill((s + 0.5) / 0.5, 2))) / side;
+    ((1 - split) * hill(s, beta)) / middle +
+    ((split / 2) * (hill((s - 0.5) / 0.5, 2) + hill((s + 0.5) / 0.5, 2))) / side;
 }

@@ -1,9 +1,13 @@
 /**
- * The film of a whole panel, pass by pass: each pass lays its profile where the hand really was, as fast as it really went.
+ * The film of a whole panel, pass by pass: each pass lays its profile where the hand really was, as
+ * fast as it really went.
  *
- *   h(x, y) = Σ_p q f(2 (y − y_p(x))/W) (2/W)/v_p(x),   q = landed m³/s                                       [map-1]
- *   y_p = edge + p·P + wander, v_p = v (1 + unsteadiness); both smooth along the pass, from a seed              [map-2]
- *   held through the turn: (2 t₁ + pause) v/H more where the gun turns, t₁ = √(H/a) or H/(2v) + v/(2a)           [map-3]
+ *   h(x, y) = Σ_p q f(2 (y − y_p(x))/W) (2/W)/v_p(x),   q = landed m³/s                     [map-1]
+ *   y_p = edge + p·P + wander, v_p = v (1 + unsteadiness); both smooth along the pass, from a seed
+ *                                                                                           [map-2]
+ *   held through the turn: (2 t₁ + pause) v/H more where the gun turns,
+ *     t₁ = √(H/a) or H/(2v) + v/(2a)
+ *                                                                                           [map-3]
  *
  * Source  superposition; the turn from MODEL 10 with a hand that brakes at 3 m/s²
  */
@@ -65,7 +69,8 @@ export function filmMapOf(input: FilmMapInput): FilmMap {
         const at = place | 0;
         const rest = place - at;
         filmM[row * columns + column] =
-          filmM[row * columns + column]! + amount * (table[at]! * (1 - rest) + table[at + 1]! * rest);
+          filmM[row * columns + column]! +
+          amount * (table[at]! * (1 - rest) + table[at + 1]! * rest);
       }
     }
   }
@@ -83,7 +88,9 @@ function tableOf(profile: (s: number) => number): Float64Array {
 function turnShare(fanHeightM: number, speed: number): number {
   const braking = speed ** 2 / (2 * BRAKE_M_PER_S2);
   const half =
-    braking >= fanHeightM / 2 ? Math.sqrt(fanHeightM / BRAKE_M_PER_S2) : fanHeightM / (2 * speed) + speed / (2 * BRAKE_M_PER_S2);
+    braking >= fanHeightM / 2
+      ? Math.sqrt(fanHeightM / BRAKE_M_PER_S2)
+      : fanHeightM / (2 * speed) + speed / (2 * BRAKE_M_PER_S2);
   return ((2 * half + PAUSE_SECONDS) * speed) / fanHeightM;
 }
 

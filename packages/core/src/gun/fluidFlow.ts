@@ -1,12 +1,18 @@
 /**
- * Paint through the tip: suction of the air and the height of the cup against nozzle, needle gap and viscosity.
+ * Paint through the tip: suction of the air and the height of the cup against nozzle, needle gap
+ * and viscosity.
  *
- *   lift x = turns/full · 3 mm;  gap g = min(x sin 12°, d/(2 cos 12°));  mean ring d_m = d − g cos 12°              [fluid-1]
+ *   lift x = turns/full · 3 mm;  gap g = min(x sin 12°, d/(2 cos 12°));
+ *     mean ring d_m = d − g cos 12°
+ *                                                                                         [fluid-1]
  *   Δp = ρ g h + suction (p_cap/p_design)^0.6 + cup;  a = ρ/(2 C_d²) (1/A_b² + 1/A_ann²)
- *   b = η [128·1.5e−3/(π d⁴) + 12·0.2e−3/(π d_m g³)];  Q = C_q (−b + √(b² + 4 a Δp))/(2a)                        [fluid-2]
+ *   b = η [128·1.5e−3/(π d⁴) + 12·0.2e−3/(π d_m g³)];  Q = C_q (−b + √(b² + 4 a Δp))/(2a)
+ *                                                                                         [fluid-2]
  *
- * Source  Bernoulli with a discharge coefficient, Hagen–Poiseuille bore, lubrication gap; suction fitted (MODEL 8)
- * Holds   gravity and siphon cups; tips of one size differ by up to twice, which is what a catch test is for
+ * Source  Bernoulli with a discharge coefficient, Hagen–Poiseuille bore, lubrication gap; suction
+ *         fitted (MODEL 8)
+ * Holds   gravity and siphon cups; tips of one size differ by up to twice, which is what a catch
+ *         test is for
  */
 import { GRAVITY_M_PER_S2, radians } from '../units/physical.ts';
 const NEEDLE_TRAVEL_M = 3e-3;
@@ -35,12 +41,19 @@ export type FluidInput = {
   flowFactor?: number;
 };
 
-/** Volume flow of paint, m³/s; nought where nothing drives it or the needle is shut. [fluid-1, fluid-2] */
+/**
+ * Volume flow of paint, m³/s; nought where nothing drives it or the needle is shut. [fluid-1,
+ * fluid-2]
+ */
 export function fluidM3PerS(input: FluidInput): number {
   const { densityKgPerM3: density, viscosityPaS, flowFactor = 1 } = input;
   const bore = input.nozzleMm / 1000;
-  const lift = (Math.min(input.fluidTurnsOut, input.fullFluidTurns) / input.fullFluidTurns) * NEEDLE_TRAVEL_M;
-  const gap = Math.min(lift * Math.sin(NEEDLE_HALF_ANGLE), bore / (2 * Math.cos(NEEDLE_HALF_ANGLE)));
+  const lift =
+    (Math.min(input.fluidTurnsOut, input.fullFluidTurns) / input.fullFluidTurns) * NEEDLE_TRAVEL_M;
+  const gap = Math.min(
+    lift * Math.sin(NEEDLE_HALF_ANGLE),
+    bore / (2 * Math.cos(NEEDLE_HALF_ANGLE)),
+  );
   const drive =
     density * GRAVITY_M_PER_S2 * input.headM +
     input.suctionPa * (Math.max(input.capKPa, 0) / input.designCapKPa) ** SUCTION_EXPONENT +
@@ -51,6 +64,8 @@ export function fluidM3PerS(input: FluidInput): number {
   const boreArea = (Math.PI * bore ** 2) / 4;
   const a = (density / 2 / DISCHARGE ** 2) * (1 / boreArea ** 2 + 1 / ringArea ** 2);
   const b =
-    viscosityPaS * ((128 * BORE_LENGTH_M) / (Math.PI * bore ** 4) + (12 * SEAT_LENGTH_M) / (Math.PI * ringDiameter * gap ** 3));
+    viscosityPaS *
+    ((128 * BORE_LENGTH_M) / (Math.PI * bore ** 4) +
+      (12 * SEAT_LENGTH_M) / (Math.PI * ringDiameter * gap ** 3));
   return (flowFactor * (-b + Math.sqrt(b ** 2 + 4 * a * drive))) / (2 * a);
 }

@@ -1,4 +1,7 @@
-/** A spray gun as its owner can describe it. Pressures, turns and tests belong to a nozzle set, never to guns at large. */
+/**
+ * A spray gun as its owner can describe it. Pressures, turns and tests belong to a nozzle set,
+ * never to guns at large.
+ */
 import type { Band } from '../outcome/spread.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import type { ABILITIES } from '../trade/vocabulary.ts';
@@ -61,9 +64,12 @@ export type Gun = {
 const DEFAULT_FULL_FAN_TURNS = 2.5;
 
 /** Needle travel, turns from closed, where nobody counted it. */
-export const fullFluidTurnsOf = ({ fullFluidTurns, class: kind }: Pick<Gun, 'class' | 'fullFluidTurns'>): number =>
-  fullFluidTurns ?? GUNS[kind].fullFluidTurns;
-export const fullFanTurnsOf = ({ fullFanTurns }: Pick<Gun, 'fullFanTurns'>): number => fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
+export const fullFluidTurnsOf = ({
+  fullFluidTurns,
+  class: kind,
+}: Pick<Gun, 'class' | 'fullFluidTurns'>): number => fullFluidTurns ?? GUNS[kind].fullFluidTurns;
+export const fullFanTurnsOf = ({ fullFanTurns }: Pick<Gun, 'fullFanTurns'>): number =>
+  fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
 
 /** Own tests of the nozzle set in use; without any, every setting is only a place to start. */
 export const testsOf = (gun: Gun, nozzleMm: number): GunTest[] => [

@@ -1,6 +1,7 @@
 /**
- * A gun as its rating and its own tests describe it. Each test moves one thing (MODEL 15): a catch the paint's flow,
- * a fan width the fan's angle, a cap gauge the areas. The newest test of a kind rules; a test belongs to its nozzle set.
+ * A gun as its rating and its own tests describe it. Each test moves one thing (MODEL 15): a catch
+ * the paint's flow, a fan width the fan's angle, a cap gauge the areas. The newest test of a kind
+ * rules; a test belongs to its nozzle set.
  */
 import { GUNS } from '../trade/gunClasses.ts';
 import type { GunFacts } from '../trade/gunFacts.ts';
@@ -34,13 +35,17 @@ type TestOf<K extends GunTest['kind']> = Extract<GunTest, { kind: K }>;
 
 /** Thinning at the tip of what is usually caught, where nobody says which paint it was. */
 const SHEAR_OF_A_CATCH = 0.8;
-/** A gun that breaks paint up less well makes larger drops with the same air: judgement (WORK C002). */
+/**
+ * A gun that breaks paint up less well makes larger drops with the same air: judgement (WORK C002).
+ */
 const ABILITY_DROPS = { basic: 1.15, good: 1, fine: 0.95 } as const;
 const FLOW_FACTOR: [number, number] = [0.2, 5];
 const FAN_TANGENT: [number, number] = [0.02, 3];
 
-const newest = <K extends GunTest['kind']>(tests: readonly GunTest[], kind: K): TestOf<K> | undefined =>
-  tests.findLast((test): test is TestOf<K> => test.kind === kind);
+const newest = <K extends GunTest['kind']>(
+  tests: readonly GunTest[],
+  kind: K,
+): TestOf<K> | undefined => tests.findLast((test): test is TestOf<K> => test.kind === kind);
 
 /** @param paint what a catch test without its own viscosity is taken to have been made with */
 export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunModel {
@@ -57,7 +62,11 @@ export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunMo
     fullFluidTurns: fullFluidTurnsOf(gun),
     fullFanTurns: fullFanTurnsOf(gun),
     nozzleMm,
-    tests: { ...(caught ? { catch: caught } : {}), ...(fan ? { fan } : {}), ...(cap ? { cap } : {}) },
+    tests: {
+      ...(caught ? { catch: caught } : {}),
+      ...(fan ? { fan } : {}),
+      ...(cap ? { cap } : {}),
+    },
   };
   return {
     ...untested,
@@ -67,8 +76,10 @@ export function gunModelOf(gun: Gun, nozzleMm: number, paint: PaintAtTip): GunMo
 }
 
 /** Open share of the horns; a gun without the knob is always as it was made. */
-export const hornShareOf = ({ data, fullFanTurns }: Pick<GunModel, 'data' | 'fullFanTurns'>, fanTurnsOut: number): number =>
-  data.hasFanKnob ? hornOpening(fanTurnsOut, fullFanTurns) : 1;
+export const hornShareOf = (
+  { data, fullFanTurns }: Pick<GunModel, 'data' | 'fullFanTurns'>,
+  fanTurnsOut: number,
+): number => (data.hasFanKnob ? hornOpening(fanTurnsOut, fullFanTurns) : 1);
 
 function areasOf(gun: Gun, data: GunFacts, cap?: TestOf<'cap'>): CapAreas {
   const classAreas = classAreasOf(data);
@@ -85,7 +96,11 @@ function areasOf(gun: Gun, data: GunFacts, cap?: TestOf<'cap'>): CapAreas {
   }
   // Such guns are rated where the cap has what they are meant for.
   const meantKPa = gun.ratedInletKPa === undefined ? undefined : meantAtCapOf(gun.class)?.value;
-  return areasFromRating({ ...rating, inletKPa, capKPa: gun.capKPaAtRated ?? meantKPa ?? capKPaAt(classAreas, inletKPa, 1) });
+  return areasFromRating({
+    ...rating,
+    inletKPa,
+    capKPa: gun.capKPaAtRated ?? meantKPa ?? capKPaAt(classAreas, inletKPa, 1),
+  });
 }
 
 function ratedAirFlowM3PerS(gun: Gun, classAreas: CapAreas, inletKPa: number): number {
@@ -98,7 +113,11 @@ function ratedAirFlowM3PerS(gun: Gun, classAreas: CapAreas, inletKPa: number): n
 export const classAreasOf = (data: GunFacts): CapAreas =>
   areasFromRating({ ...data, airFlowM3PerS: m3PerS(data.airFlowLPerMin) });
 
-export function flowOf(model: GunModel, paint: PaintAtTip, at: { fluidTurnsOut: number; capKPa: number }): number {
+export function flowOf(
+  model: GunModel,
+  paint: PaintAtTip,
+  at: { fluidTurnsOut: number; capKPa: number },
+): number {
   const { data, nozzleMm, fullFluidTurns, flowFactor } = model;
   return fluidM3PerS({
     ...paint,
@@ -119,8 +138,15 @@ export const widthOf = (
 
 function tangentFrom(test: TestOf<'fan'>, model: GunModel): number {
   const hornShare = hornShareOf(model, test.fanTurnsOut);
-  const at = { distanceMm: test.distanceMm, hornShare, capKPa: capKPaAt(model.areas, test.inletKPa, hornShare) };
-  return bisect((fanTangent) => widthOf({ ...model, fanTangent }, at) - test.fanWidthMm, ...FAN_TANGENT);
+  const at = {
+    distanceMm: test.distanceMm,
+    hornShare,
+    capKPa: capKPaAt(model.areas, test.inletKPa, hornShare),
+  };
+  return bisect(
+    (fanTangent) => widthOf({ ...model, fanTangent }, at) - test.fanWidthMm,
+    ...FAN_TANGENT,
+  );
 }
 
 function flowFactorFrom(test: TestOf<'catch'>, model: GunModel, paint: PaintAtTip): number {
@@ -129,7 +155,10 @@ function flowFactorFrom(test: TestOf<'catch'>, model: GunModel, paint: PaintAtTi
   const caught =
     test.viscosityMm2PerS === undefined
       ? { ...paint, densityKgPerM3 }
-      : { densityKgPerM3, viscosityPaS: test.viscosityMm2PerS * 1e-6 * densityKgPerM3 * SHEAR_OF_A_CATCH };
+      : {
+          densityKgPerM3,
+          viscosityPaS: test.viscosityMm2PerS * 1e-6 * densityKgPerM3 * SHEAR_OF_A_CATCH,
+        };
   const modelled = flowOf(model, caught, { fluidTurnsOut: test.fluidTurnsOut, capKPa });
   return modelled > 0 ? clamp(test.ml / test.seconds / 1e6 / modelled, ...FLOW_FACTOR) : 1;
 }

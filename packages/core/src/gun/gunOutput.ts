@@ -1,6 +1,7 @@
 /**
- * What a gun does at given knobs: pressure at the cap, paint a minute, width of the fan, air drawn; each with how sure it is.
- * A test narrows its own figure near where it was made, and less the further away (MODEL 15).
+ * What a gun does at given knobs: pressure at the cap, paint a minute, width of the fan, air drawn;
+ * each with how sure it is. A test narrows its own figure near where it was made, and less the
+ * further away (MODEL 15).
  */
 import { litresPerMinute } from '../compressedAir/freeAir.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
@@ -10,7 +11,12 @@ import type { Gun } from './gun.ts';
 import { flowOf, hornShareOf, widthOf, type GunModel, type PaintAtTip } from './gunModel.ts';
 import { combinedSd } from '../numerics/deviation.ts';
 
-export type Knobs = { inletKPa: number; fluidTurnsOut: number; fanTurnsOut: number; distanceMm: number };
+export type Knobs = {
+  inletKPa: number;
+  fluidTurnsOut: number;
+  fanTurnsOut: number;
+  distanceMm: number;
+};
 export type GunOutput = {
   capKPa: number;
   fluidMlPerMin: number;
@@ -18,7 +24,10 @@ export type GunOutput = {
   airFlowLPerMin: number;
   ranges: { capKPa: Spread; fluidMlPerMin: Spread; fanWidthMm: Spread };
 };
-/** Logarithmic deviations: before any test, by the maker's rating, of the test itself; and per unit of ln away from it. */
+/**
+ * Logarithmic deviations: before any test, by the maker's rating, of the test itself; and per unit
+ * of ln away from it.
+ */
 const SURE = {
   flow: { untested: 0.18, tested: 0.04, away: 0.3 },
   cap: { untested: 0.12, rated: 0.06, tested: 0.025, away: 0.15 },
@@ -32,7 +41,11 @@ export function gunOutput(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: K
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);
   const air = capFlow(model.areas, knobs.inletKPa, hornShare);
   const flow = flowOf(model, paint, { fluidTurnsOut: knobs.fluidTurnsOut, capKPa: air.capKPa });
-  const fanWidthMm = widthOf(model, { distanceMm: knobs.distanceMm, capKPa: air.capKPa, hornShare });
+  const fanWidthMm = widthOf(model, {
+    distanceMm: knobs.distanceMm,
+    capKPa: air.capKPa,
+    hornShare,
+  });
   const capKPa = capSpreadOf(gun, model, knobs);
   return {
     capKPa: capKPa.value,
@@ -48,7 +61,11 @@ export function gunOutput(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: K
 }
 
 /** Pressure at the cap and how sure it is: the one figure of it that is told. */
-export function capSpreadOf(gun: Gun, model: GunModel, knobs: Pick<Knobs, 'inletKPa' | 'fanTurnsOut'>): Spread {
+export function capSpreadOf(
+  gun: Gun,
+  model: GunModel,
+  knobs: Pick<Knobs, 'inletKPa' | 'fanTurnsOut'>,
+): Spread {
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);
   const capKPa = capKPaAt(model.areas, knobs.inletKPa, hornShare);
   return isKindUnknown(gun, model.nozzleMm)
@@ -57,28 +74,47 @@ export function capSpreadOf(gun: Gun, model: GunModel, knobs: Pick<Knobs, 'inlet
 }
 
 /**
- * What a reading leaves of a doubt: two measurements of one logarithm, the reading's own the wider the further from where it was
- * taken. s = s0 s_t/√(s0² + s_t²), s_t² + (a Δ)² away from it; never wider than without.
+ * What a reading leaves of a doubt: two measurements of one logarithm, the reading's own the wider
+ * the further from where it was taken. s = s0 s_t/√(s0² + s_t²), s_t² + (a Δ)² away from it; never
+ * wider than without.
  */
-export const afterTest = (untested: number, { tested, away }: { tested: number; away: number }, apartLn: number): number =>
-  combinedSd(untested, Math.hypot(tested, away * apartLn));
+export const afterTest = (
+  untested: number,
+  { tested, away }: { tested: number; away: number },
+  apartLn: number,
+): number => combinedSd(untested, Math.hypot(tested, away * apartLn));
 
-const apart = (a: number, b: number): number => Math.abs(Math.log(Math.max(a, 0.05) / Math.max(b, 0.05)));
+const apart = (a: number, b: number): number =>
+  Math.abs(Math.log(Math.max(a, 0.05) / Math.max(b, 0.05)));
 
-export function flowLogSd({ tests }: GunModel, knobs: Pick<Knobs, 'inletKPa' | 'fluidTurnsOut'>): number {
+export function flowLogSd(
+  { tests }: GunModel,
+  knobs: Pick<Knobs, 'inletKPa' | 'fluidTurnsOut'>,
+): number {
   if (!tests.catch) return SURE.flow.untested;
-  const away = apart(knobs.inletKPa, tests.catch.inletKPa) + apart(knobs.fluidTurnsOut, tests.catch.fluidTurnsOut);
+  const away =
+    apart(knobs.inletKPa, tests.catch.inletKPa) +
+    apart(knobs.fluidTurnsOut, tests.catch.fluidTurnsOut);
   return afterTest(SURE.flow.untested, SURE.flow, away);
 }
 
-function capLogSd(gun: Gun, { tests }: GunModel, knobs: Pick<Knobs, 'inletKPa' | 'fanTurnsOut'>): number {
+function capLogSd(
+  gun: Gun,
+  { tests }: GunModel,
+  knobs: Pick<Knobs, 'inletKPa' | 'fanTurnsOut'>,
+): number {
   const without = gun.capKPaAtRated === undefined ? SURE.cap.untested : SURE.cap.rated;
   if (!tests.cap) return without;
-  const away = apart(knobs.inletKPa, tests.cap.inletKPa) + 0.5 * apart(knobs.fanTurnsOut, tests.cap.fanTurnsOut);
+  const away =
+    apart(knobs.inletKPa, tests.cap.inletKPa) +
+    0.5 * apart(knobs.fanTurnsOut, tests.cap.fanTurnsOut);
   return afterTest(without, SURE.cap, away);
 }
 
-export function fanLogSd({ tests }: GunModel, knobs: Pick<Knobs, 'distanceMm' | 'inletKPa' | 'fanTurnsOut'>): number {
+export function fanLogSd(
+  { tests }: GunModel,
+  knobs: Pick<Knobs, 'distanceMm' | 'inletKPa' | 'fanTurnsOut'>,
+): number {
   if (!tests.fan) return SURE.fan.untested;
   const away =
     apart(knobs.distanceMm, tests.fan.distanceMm) +

@@ -1,8 +1,10 @@
 /**
- * HVLP guns come in two kinds: 10 psi at the cap from about 20 psi at the inlet, or from about 29. Which one a gun is, its
- * rating, its leaflet or a cap gauge tells; until then its cap is told as one of the two.
+ * HVLP guns come in two kinds: 10 psi at the cap from about 20 psi at the inlet, or from about 29.
+ * Which one a gun is, its rating, its leaflet or a cap gauge tells; until then its cap is told as
+ * one of the two.
  *
- *   P(high kind) = σ((inlet − 169 kPa)/12 kPa): who sets so much has the one that wants it                     [kind-1]
+ *   P(high kind) = σ((inlet − 169 kPa)/12 kPa): who sets so much has the one that wants it
+ *                                                                                          [kind-1]
  *
  * Source  judgement (MODEL-2, 7)
  */
@@ -21,7 +23,8 @@ const { low: LOW, high: HIGH } = HVLP_KINDS;
 const BETWEEN_KPA = (LOW.inletKPa + HIGH.inletKPa) / 2;
 const WIDTH_KPA = 12;
 
-const kindsOf = ({ class: gunClass }: Pick<Gun, 'class'>): GunFacts['kinds'] => (GUNS[gunClass] as GunFacts).kinds;
+const kindsOf = ({ class: gunClass }: Pick<Gun, 'class'>): GunFacts['kinds'] =>
+  (GUNS[gunClass] as GunFacts).kinds;
 
 /** A full-size HVLP gun that nobody rated and nobody put a gauge to. */
 export const isKindUnknown = (gun: Gun, nozzleMm: number): boolean =>
@@ -33,12 +36,26 @@ export const isKindUnknown = (gun: Gun, nozzleMm: number): boolean =>
 
 /** The inlets of either kind: which of them stands in the leaflet. */
 export const HVLP_KINDS_KPA = [LOW.inletKPa, HIGH.inletKPa] as const;
-export const HVLP_KIND_ASK: Ask = { field: 'gun.ratedInletKPa', code: 'which-hvlp-kind', options: HVLP_KINDS_KPA.map(String) };
+export const HVLP_KIND_ASK: Ask = {
+  field: 'gun.ratedInletKPa',
+  code: 'which-hvlp-kind',
+  options: HVLP_KINDS_KPA.map(String),
+};
 export const kindUnknown = (): Verdict =>
-  caution('hvlp-kind-unknown', { meantKPa: MEANT_AT_CAP_KPA, lowKindKPa: LOW.inletKPa, highKindKPa: HIGH.inletKPa });
+  caution('hvlp-kind-unknown', {
+    meantKPa: MEANT_AT_CAP_KPA,
+    lowKindKPa: LOW.inletKPa,
+    highKindKPa: HIGH.inletKPa,
+  });
 
-/** Air that a gun of two kinds draws at its rating, L/min, where its maker prints none; undefined: its class tells. */
-export function ratedAirOfKind({ class: gunClass, ratedInletKPa }: Pick<Gun, 'class' | 'ratedInletKPa'>): number | undefined {
+/**
+ * Air that a gun of two kinds draws at its rating, L/min, where its maker prints none; undefined:
+ * its class tells.
+ */
+export function ratedAirOfKind({
+  class: gunClass,
+  ratedInletKPa,
+}: Pick<Gun, 'class' | 'ratedInletKPa'>): number | undefined {
   if (!kindsOf({ class: gunClass }) || ratedInletKPa === undefined) return undefined;
   const perKPa = (HIGH.airFlowLPerMin - LOW.airFlowLPerMin) / (HIGH.inletKPa - LOW.inletKPa);
   return LOW.airFlowLPerMin + perKPa * (ratedInletKPa - LOW.inletKPa);
@@ -54,14 +71,20 @@ const highKindAreas = (): CapAreas =>
   }));
 
 /**
- * Either kind's cap at this inlet, the likelier weighing more; from the one's least to the other's most.
- * @param lowKindKPa what the class has there, which stands for the low kind in all that is worked out [kind-1]
+ * Either kind's cap at this inlet, the likelier weighing more; from the one's least to the other's
+ * most.
+ * @param lowKindKPa what the class has there, which stands for the low kind in all that is worked
+ *   out [kind-1]
  */
-export function eitherKind(lowKindKPa: number, inletKPa: number, hornShare: number, logSd: number): Spread {
-  const [low, high] = [lowKindKPa, capKPaAt(highKindAreas(), inletKPa, hornShare)].map((kPa) => Math.max(kPa, 1e-6)) as [
-    number,
-    number,
-  ];
+export function eitherKind(
+  lowKindKPa: number,
+  inletKPa: number,
+  hornShare: number,
+  logSd: number,
+): Spread {
+  const [low, high] = [lowKindKPa, capKPaAt(highKindAreas(), inletKPa, hornShare)].map((kPa) =>
+    Math.max(kPa, 1e-6),
+  ) as [number, number];
   const isHigh = logistic((inletKPa - BETWEEN_KPA) / WIDTH_KPA);
   return {
     value: low ** (1 - isHigh) * high ** isHigh,

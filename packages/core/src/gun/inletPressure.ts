@@ -1,6 +1,7 @@
 /**
- * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the cap, with the fan and the
- * work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged by the rule that judges the painter's own.
+ * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the
+ * cap, with the fan and the work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged
+ * by the rule that judges the painter's own.
  */
 import { meantAtCapOf } from '../inForce/capLimitOf.ts';
 import type { InForce } from '../inForce/inForce.ts';
@@ -30,9 +31,17 @@ export type InletInput = {
   /** Small work wants less air. */
   airShare?: number | undefined;
 };
-export type InletChoice = { inletKPa: number; bandKPa: Band; verdicts: Verdict[]; reasons: Reason[] };
+export type InletChoice = {
+  inletKPa: number;
+  bandKPa: Band;
+  verdicts: Verdict[];
+  reasons: Reason[];
+};
 
-/** Where in its band a gun starts: one that breaks paint up less well, or has a very large tip, needs more air. */
+/**
+ * Where in its band a gun starts: one that breaks paint up less well, or has a very large tip,
+ * needs more air.
+ */
 const USUAL_PLACE = 0.5;
 const EAGER_PLACE = 0.75;
 const LARGE_TIP = { fromMm: 2, overBand: 1.1 } as const;
@@ -59,7 +68,10 @@ export const coatOfGun = ({
 
 /** The band in force for this coat on this gun. */
 export const inletBandFor = (
-  input: Pick<InletInput, 'gun' | 'model' | 'fanTurnsOut' | 'stage' | 'carrier' | 'isBuild' | 'sheet'>,
+  input: Pick<
+    InletInput,
+    'gun' | 'model' | 'fanTurnsOut' | 'stage' | 'carrier' | 'isBuild' | 'sheet'
+  >,
 ): InForce<Band> =>
   inletBandOf({
     ...coatOfGun(input),
@@ -69,52 +81,84 @@ export const inletBandFor = (
     asOnThisGun: (inletKPa) => asOnThisGun(input, inletKPa),
   });
 
-/** Guns meant for one pressure at the cap are set by that: with a rating or a gauge of its own, what practice has there. */
+/**
+ * Guns meant for one pressure at the cap are set by that: with a rating or a gauge of its own, what
+ * practice has there.
+ */
 function asOnThisGun({ gun, model }: Pick<InletInput, 'gun' | 'model'>, inletKPa: number): number {
-  const isOwn = gun.ratedInletKPa !== undefined || gun.capKPaAtRated !== undefined || model.tests.cap !== undefined;
+  const isOwn =
+    gun.ratedInletKPa !== undefined ||
+    gun.capKPaAtRated !== undefined ||
+    model.tests.cap !== undefined;
   if (!GUNS[gun.class].isBoundAtCap || !isOwn) return inletKPa;
   return inletForCap(model.areas, capKPaAt(classAreasOf(model.data), inletKPa, 1), 1);
 }
 
 type BandAsked = Parameters<typeof inletBandFor>[0] & Pick<InletInput, 'capLimitKPa' | 'airShare'>;
-/** The band as it is for this work: less air for small work, and no foot over what the cap may have with the fan as set. */
+/**
+ * The band as it is for this work: less air for small work, and no foot over what the cap may have
+ * with the fan as set.
+ */
 export function bandOfWork(input: BandAsked): InForce<Band> {
   const band = inletBandFor(input);
   const [low, high] = band.value;
   const { gun, model, fanTurnsOut, capLimitKPa = Infinity, airShare = 1 } = input;
   const capKPa = Math.min(capLimitKPa, meantAtCapOf(gun.class)?.value ?? Infinity);
   const atCap =
-    Number.isFinite(capKPa) && band.source !== 'sheet' ? Math.floor(inletAtCap(model, capKPa, fanTurnsOut)) : Infinity;
+    Number.isFinite(capKPa) && band.source !== 'sheet'
+      ? Math.floor(inletAtCap(model, capKPa, fanTurnsOut))
+      : Infinity;
   return { ...band, value: [Math.min(low * airShare, atCap), high] };
 }
 
-/** The most this gun may have here: its own limit, and what a law leaves of it with the fan as set. */
+/**
+ * The most this gun may have here: its own limit, and what a law leaves of it with the fan as set.
+ */
 export const mostInletKPa = ({
   gun,
   model,
   fanTurnsOut,
   capLimitKPa,
 }: Pick<InletInput, 'gun' | 'model' | 'fanTurnsOut' | 'capLimitKPa'>): number =>
-  Math.min(gun.maxInletKPa ?? Infinity, capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut));
+  Math.min(
+    gun.maxInletKPa ?? Infinity,
+    capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut),
+  );
 
 export function inletPressureFor(input: InletInput): InletChoice {
   const free = inletWithoutClear(input);
   if (!STAGE_PRACTICE[input.stage].isColour) return free;
-  const clear = inletWithoutClear({ ...input, stage: 'clear', carrier: 'solvent', isBuild: false, sheet: {} });
+  const clear = inletWithoutClear({
+    ...input,
+    stage: 'clear',
+    carrier: 'solvent',
+    isBuild: false,
+    sheet: {},
+  });
   if (free.inletKPa <= clear.inletKPa) return free;
   const reason = because('base-never-above-clear', 'rule', { clearKPa: clear.inletKPa });
   return { ...free, inletKPa: clear.inletKPa, reasons: [...free.reasons, reason] };
 }
 
-/** Where no limit is tighter, we start within what the kind of gun is meant for, as far as the band goes down to it. */
-function asMeant({ gun, model, fanTurnsOut, capLimitKPa }: InletInput, wantedKPa: number, lowKPa: number): number {
+/**
+ * Where no limit is tighter, we start within what the kind of gun is meant for, as far as the band
+ * goes down to it.
+ */
+function asMeant(
+  { gun, model, fanTurnsOut, capLimitKPa }: InletInput,
+  wantedKPa: number,
+  lowKPa: number,
+): number {
   const meant = meantAtCapOf(gun.class);
   return meant && meant.value < (capLimitKPa ?? Infinity)
     ? Math.min(wantedKPa, Math.max(lowKPa, inletAtCap(model, meant.value, fanTurnsOut)))
     : wantedKPa;
 }
 
-/** Breaks paint up less well, or has more of it to break up, on a whole panel: then nothing but a law holds its air down. */
+/**
+ * Breaks paint up less well, or has more of it to break up, on a whole panel: then nothing but a
+ * law holds its air down.
+ */
 function needsMoreAir(input: InletInput): boolean {
   if ((input.airShare ?? 1) < 1) return false;
   if (input.gun.ability === 'basic') return true;
@@ -138,7 +182,8 @@ function inletWithoutClear(input: InletInput): InletChoice {
   const isEager = needsMoreAir(input);
   const place = input.limitFog ? FOG_PLACE : isEager ? EAGER_PLACE : USUAL_PLACE;
   if (input.limitFog) reasons.push(because('less-air-for-fog', 'rule'));
-  else if (isEager) reasons.push(because('more-air-to-break-up', 'rule', { nozzleMm: input.model.nozzleMm }));
+  else if (isEager)
+    reasons.push(because('more-air-to-break-up', 'rule', { nozzleMm: input.model.nozzleMm }));
   const usual = clamp((from! + place * (to! - from!)) * airShare, low, high);
   const wanted = isEager && !input.limitFog ? usual : asMeant(input, usual, low);
   if (wanted < usual && wanted > low) reasons.push(meantAtCapOf(gun.class)!.reason);
@@ -147,5 +192,10 @@ function inletWithoutClear(input: InletInput): InletChoice {
     reasons.push(because('cap-bounds-inlet', 'rule', { capKPa: input.capLimitKPa }));
   if (gun.maxInletKPa !== undefined && low > gun.maxInletKPa)
     verdicts.push(stop('inlet-over-gun', { inletKPa: low, maxKPa: gun.maxInletKPa }));
-  return { inletKPa: Math.floor(Math.min(wanted, most) + 1e-6), bandKPa: band.value, verdicts, reasons };
+  return {
+    inletKPa: Math.floor(Math.min(wanted, most) + 1e-6),
+    bandKPa: band.value,
+    verdicts,
+    reasons,
+  };
 }

@@ -1,4 +1,7 @@
-/** Settings held against everything in force for the coat: ours and the painter's own by the same rules. */
+/**
+ * Settings held against everything in force for the coat: ours and the painter's own by the same
+ * rules.
+ */
 import { filmOf } from '../inForce/filmOf.ts';
 import { nozzleBandOf } from '../inForce/nozzleBandOf.ts';
 import { because, caution, type Reason, type Verdict } from '../outcome/verdicts.ts';
@@ -27,23 +30,44 @@ export function verdictsOfSet(
   const { gun, sheet, part, stage, finish, capLimitKPa } = input;
   const { isBuild } = MATERIALS[materialClass];
   const { inletKPa, fanTurnsOut, overlapPercent, wetFilmUm } = set;
-  const band = bandOfWork({ ...input, model, fanTurnsOut, isBuild, airShare: presetFor(part, input.mist).air });
+  const band = bandOfWork({
+    ...input,
+    model,
+    fanTurnsOut,
+    isBuild,
+    airShare: presetFor(part, input.mist).air,
+  });
   const wanted = nozzleBandOf(coatOfGun({ ...input, isBuild }), sheet?.nozzleMm);
   const film = filmOf({ class: materialClass, sheet });
   const verdicts = [
-    ...limitVerdicts(gun, model, { inletKPa, capKPa: figures.capKPa, fanTurnsOut }, { capLimitKPa, bandKPa: band.value }),
+    ...limitVerdicts(
+      gun,
+      model,
+      { inletKPa, capKPa: figures.capKPa, fanTurnsOut },
+      { capLimitKPa, bandKPa: band.value },
+    ),
     ...nozzleVerdicts(set.nozzleMm, wanted.value),
   ];
   if (film.source === 'sheet' && wetFilmUm > film.value.mostUm * ROUNDED)
     verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
-  if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
+  if (overlapPercent < leastOverlapPercent(stage, finish))
+    verdicts.push(caution('overlap-low', { overlapPercent }));
   const isNarrowWork = part === 'jamb' || part === 'spot' || GUNS[gun.class].isSmall;
   if (figures.fanWidthMm < PINCHED_FAN_MM && !isNarrowWork)
     verdicts.push(caution('fan-pinched', { fanWidthMm: figures.fanWidthMm }));
-  if (part === 'largePanel' && figures.fluidMlPerMin > 0 && figures.gunSpeedMPerS < TOO_SMALL_M_PER_S)
+  if (
+    part === 'largePanel' &&
+    figures.fluidMlPerMin > 0 &&
+    figures.gunSpeedMPerS < TOO_SMALL_M_PER_S
+  )
     verdicts.push(caution('gun-too-small', { gunSpeedMPerS: figures.gunSpeedMPerS }));
   if (figures.fluidMlPerMin <= 0)
-    verdicts.push(caution('beyond-formula', { what: 'A needle shut or air too weak to draw paint', range: 'paint flowing' }));
+    verdicts.push(
+      caution('beyond-formula', {
+        what: 'A needle shut or air too weak to draw paint',
+        range: 'paint flowing',
+      }),
+    );
   return verdicts;
 }
 /** A hand slower than this is no hand: the gun gives too little paint for the panel. */
@@ -57,18 +81,31 @@ export function reasonsOfSet(
   materialClass: MaterialClass,
   { dropletUm, gunSpeedMPerS }: Pick<OperatingPoint, 'dropletUm' | 'gunSpeedMPerS'>,
 ): Reason[] {
-  return [...handReasons(gunSpeedMPerS), ...dropReasons(dropletUm?.value, dropWindowUm(materialClass, gun.class))];
+  return [
+    ...handReasons(gunSpeedMPerS),
+    ...dropReasons(dropletUm?.value, dropWindowUm(materialClass, gun.class)),
+  ];
 }
 
 /** A hand that no arm holds steady is told, not hidden. */
 function handReasons(gunSpeedMPerS: number): Reason[] {
-  if (gunSpeedMPerS > HAND_M_PER_S.quickest) return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
-  return gunSpeedMPerS < HAND_M_PER_S.slowest ? [because('hand-too-slow', 'model', { gunSpeedMPerS })] : [];
+  if (gunSpeedMPerS > HAND_M_PER_S.quickest)
+    return [because('hand-too-quick', 'model', { gunSpeedMPerS })];
+  return gunSpeedMPerS < HAND_M_PER_S.slowest
+    ? [because('hand-too-slow', 'model', { gunSpeedMPerS })]
+    : [];
 }
 
-function dropReasons(dropletUm: number | undefined, [lowUm, highUm]: readonly [number, number]): Reason[] {
+function dropReasons(
+  dropletUm: number | undefined,
+  [lowUm, highUm]: readonly [number, number],
+): Reason[] {
   if (dropletUm === undefined) return [];
   const params = { dropletUm, lowUm, highUm };
   if (dropletUm > highUm) return [because('drops-coarse', 'model', params)];
-  return [dropletUm < lowUm ? because('drops-fine', 'model', params) : because('drops-right', 'model', params)];
+  return [
+    dropletUm < lowUm
+      ? because('drops-fine', 'model', params)
+      : because('drops-right', 'model', params),
+  ];
 }

@@ -1,18 +1,27 @@
 /**
  * From the gun to the panel: what lands, and what of its solvent is gone by then.
  *
- *   U_p = √(J/(1.2 · ½ W H)), t_f = z/(2 U_p)                                                              [landing-1]
- *   Stk = ρ d² U_p/(9 μ H), e = 1/(1 + (1.2/Stk)²);  TE = min(0.98, mean e · C/(1 + (P_jet/560)^2.2))       [landing-2]
- *   N = k π · 6 D Sh c_s t_f/(d² ρ m_vol), f0 = 1 − e^−N, f = f0/(1 + f0 m_v/(c_s U_p ½ W H))                 [landing-3]
- *   Sh = 2 + 0.6 √(0.6 U_p d/μ) (μ/(1.2 D))^⅓;  loss = Σ share · Σ(e f)/Σ e                                  [landing-4]
- *   landed = Q TE [φ + (1−φ)(1−loss)];  film = landed/(v P)                                                [landing-5]
+ *   U_p = √(J/(1.2 · ½ W H)), t_f = z/(2 U_p)                                           [landing-1]
+ *   Stk = ρ d² U_p/(9 μ H), e = 1/(1 + (1.2/Stk)²);  TE = min(0.98,
+ *     mean e · C/(1 + (P_jet/560)^2.2))
+ *                                                                                       [landing-2]
+ *   N = k π · 6 D Sh c_s t_f/(d² ρ m_vol), f0 = 1 − e^−N, f = f0/(1 + f0 m_v/(c_s U_p ½ W H))
+ *                                                                                       [landing-3]
+ *   Sh = 2 + 0.6 √(0.6 U_p d/μ) (μ/(1.2 D))^⅓;  loss = Σ share · Σ(e f)/Σ e             [landing-4]
+ *   landed = Q TE [φ + (1−φ)(1−loss)];  film = landed/(v P)                             [landing-5]
  *
  * π is the pace of the grade in the mix: not the water's.
  *
- * Source  impaction of jets with C and 560 W fitted; Ranz & Marshall 1952 for the drops' drying, k = 3 fitted (MODEL 11)
+ * Source  impaction of jets with C and 560 W fitted; Ranz & Marshall 1952 for the drops' drying, k
+ *         = 3 fitted (MODEL 11)
  * Holds   large flat panels; true loss may lie between a tenth and four tenths
  */
-import { saturationPressurePa, vapourPressurePa, wetBulbC, type HumidAir } from '../air/humidAir.ts';
+import {
+  saturationPressurePa,
+  vapourPressurePa,
+  wetBulbC,
+  type HumidAir,
+} from '../air/humidAir.ts';
 import { airViscosityPaS, FREE_AIR_KG_PER_M3 } from '../compressedAir/freeAir.ts';
 import { kelvin } from '../units/physical.ts';
 import {
@@ -72,19 +81,28 @@ export function landingOf(input: LandingInput): Landing {
   });
   const hits = drops.reduce((sum, drop) => sum + drop.hits, 0);
   const jetW = (air.airFlowM3PerS * FREE_AIR_KG_PER_M3 * air.jetMPerS ** 2) / 2;
-  const transferFraction = Math.min(MOST_LANDS, ((hits / drops.length) * input.landingFactor) / (1 + (jetW / JET_W) ** 2.2));
+  const transferFraction = Math.min(
+    MOST_LANDS,
+    ((hits / drops.length) * input.landingFactor) / (1 + (jetW / JET_W) ** 2.2),
+  );
   const sprayed = fluidM3PerS * mixture.densityKgPerM3 * mixture.volatileMassFraction;
   const lossOfOne = (volatile: Volatile): number => {
     if (mixture.volatile[volatile] <= 0) return 0;
     const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, roomAir);
     if (drivePa <= 0) return 0;
     const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
-    const quicker = FLIGHT_FACTOR * (input.evaporation ?? 1) * (volatile === 'water' ? 1 : input.gradePace);
+    const quicker =
+      FLIGHT_FACTOR * (input.evaporation ?? 1) * (volatile === 'water' ? 1 : input.gradePace);
     const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
     const gone = drops.map(({ d, hits: e }) => {
-      const sherwood = 2 + 0.6 * Math.sqrt((0.6 * arrivalMPerS * d) / mu) * (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
+      const sherwood =
+        2 +
+        0.6 *
+          Math.sqrt((0.6 * arrivalMPerS * d) / mu) *
+          (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
       const transfer = quicker * 6 * diffusivity * sherwood * saturation * flightSeconds;
-      const alone = 1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
+      const alone =
+        1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
       return (e * alone) / (1 + (alone * sprayed) / (saturation * arrivalMPerS * fanM2));
     });
     return gone.reduce((sum, share) => sum + share, 0) / hits;
@@ -96,12 +114,16 @@ export function landingOf(input: LandingInput): Landing {
     transferFraction,
     loss,
     lossOf,
-    landedM3PerS: fluidM3PerS * transferFraction * (mixture.solids + (1 - mixture.solids) * (1 - loss)),
+    landedM3PerS:
+      fluidM3PerS * transferFraction * (mixture.solids + (1 - mixture.solids) * (1 - loss)),
   };
 }
 
 /** What drives a volatile off a drop in this air, and how it spreads. */
-function volatileIn(volatile: Volatile, roomAir: HumidAir): { drivePa: number; molarKgPerMol: number; diffusivity: number } {
+function volatileIn(
+  volatile: Volatile,
+  roomAir: HumidAir,
+): { drivePa: number; molarKgPerMol: number; diffusivity: number } {
   if (volatile === 'water')
     return {
       drivePa: saturationPressurePa(wetBulbC(roomAir)) - vapourPressurePa(roomAir),

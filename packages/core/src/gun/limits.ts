@@ -1,4 +1,7 @@
-/** What a pressure may never be, and what it had better not be: the limit set for the place, the gun's own, the band in force. */
+/**
+ * What a pressure may never be, and what it had better not be: the limit set for the place, the
+ * gun's own, the band in force.
+ */
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
@@ -37,7 +40,10 @@ export function limitVerdicts(
     );
   if (gun.maxInletKPa !== undefined && inletKPa > gun.maxInletKPa)
     verdicts.push(stop('inlet-over-gun', { inletKPa, maxKPa: gun.maxInletKPa }));
-  if (bandKPa && (inletKPa <= bandKPa[0] - GAUGE_STEP_KPA || inletKPa >= bandKPa[1] + GAUGE_STEP_KPA))
+  if (
+    bandKPa &&
+    (inletKPa <= bandKPa[0] - GAUGE_STEP_KPA || inletKPa >= bandKPa[1] + GAUGE_STEP_KPA)
+  )
     verdicts.push(
       caution('inlet-outside-band', {
         inletKPa,

@@ -1,4 +1,7 @@
-/** What a gun does as it is set, whoever set it: cap, paint, fan, step, hand, and what the wall must show. */
+/**
+ * What a gun does as it is set, whoever set it: cap, paint, fan, step, hand, and what the wall must
+ * show.
+ */
 import { airlineOf, type AirlineAnswer, type Line } from '../compressedAir/airline.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
@@ -46,7 +49,10 @@ const TRANSFER_POINTS = 10;
 const LOSS_SHARE_UNSURE = { computed: 0.25, measured: 0.06 } as const;
 
 /** The figures, and the line's own answer where a line is known. */
-export function operatingPoint(input: OperatingPointInput, knobs: SetKnobs): { figures: OperatingPoint; line?: AirlineAnswer } {
+export function operatingPoint(
+  input: OperatingPointInput,
+  knobs: SetKnobs,
+): { figures: OperatingPoint; line?: AirlineAnswer } {
   const { gun, nozzleMm, airline, panelLengthM } = input;
   const [paint, roomAir] = [paintInCup(input), roomOf(input)];
   const model = testedModelOf({ gun, paint, roomAir }, nozzleMm);
@@ -55,8 +61,11 @@ export function operatingPoint(input: OperatingPointInput, knobs: SetKnobs): { f
   const spray = sprayOf({ ...knobs, model, materialClass: paint.materialClass, paint, roomAir });
   // The film falls as the hand speeds up: turned round, the hand that lays the wanted film.
   const speedMPerS = spray.landing.landedM3PerS / ((knobs.wetFilmUm / 1e6) * (stepMm / 1000));
-  const gunSpeedMPerS = speedMPerS > 0 ? clamp(speedMPerS, ARM_M_PER_S.slowest, ARM_M_PER_S.quickest) : 0;
-  const line = airline && airlineOf({ ...airline, wantedInletKPa: knobs.inletKPa, airFlowLPerMin: work.airFlowLPerMin });
+  const gunSpeedMPerS =
+    speedMPerS > 0 ? clamp(speedMPerS, ARM_M_PER_S.slowest, ARM_M_PER_S.quickest) : 0;
+  const line =
+    airline &&
+    airlineOf({ ...airline, wantedInletKPa: knobs.inletKPa, airFlowLPerMin: work.airFlowLPerMin });
   const { ranges, ...figures } = work;
   return {
     figures: {
@@ -65,16 +74,29 @@ export function operatingPoint(input: OperatingPointInput, knobs: SetKnobs): { f
       gunSpeedMPerS,
       ...predictedOf(spray),
       // Where nothing flows no hand lays a film, and no pass takes any time that could be told.
-      ...(panelLengthM === undefined || gunSpeedMPerS <= 0 ? {} : { secondsPerPass: panelLengthM / gunSpeedMPerS }),
-      ...(line ? { regulatorFlowingKPa: line.regulatorFlowingKPa, regulatorStaticKPa: line.regulatorStaticKPa } : {}),
+      ...(panelLengthM === undefined || gunSpeedMPerS <= 0
+        ? {}
+        : { secondsPerPass: panelLengthM / gunSpeedMPerS }),
+      ...(line
+        ? {
+            regulatorFlowingKPa: line.regulatorFlowingKPa,
+            regulatorStaticKPa: line.regulatorStaticKPa,
+          }
+        : {}),
       ranges: { ...ranges, ...(line ? { regulatorFlowingKPa: wallRange(line, airline) } : {}) },
     },
     ...(line ? { line } : {}),
   };
 }
 
-/** On a gun that nobody measured: drops within a third, transfer within ten points (MODEL, read first). */
-function predictedOf({ sauterUm, landing }: Spray): Pick<OperatingPoint, 'dropletUm' | 'transferEfficiencyPercent'> {
+/**
+ * On a gun that nobody measured: drops within a third, transfer within ten points (MODEL, read
+ * first).
+ */
+function predictedOf({
+  sauterUm,
+  landing,
+}: Spray): Pick<OperatingPoint, 'dropletUm' | 'transferEfficiencyPercent'> {
   if (sauterUm <= 0) return {};
   const percent = landing.transferFraction * 100;
   return {
@@ -88,6 +110,10 @@ function predictedOf({ sauterUm, landing }: Spray): Pick<OperatingPoint, 'drople
 }
 
 function wallRange({ regulatorFlowingKPa: value, lossKPa }: AirlineAnswer, line: Line): Spread {
-  const unsure = lossKPa * (line.measuredLossPercent === undefined ? LOSS_SHARE_UNSURE.computed : LOSS_SHARE_UNSURE.measured);
+  const unsure =
+    lossKPa *
+    (line.measuredLossPercent === undefined
+      ? LOSS_SHARE_UNSURE.computed
+      : LOSS_SHARE_UNSURE.measured);
   return { value, low: value - unsure, high: value + unsure };
 }

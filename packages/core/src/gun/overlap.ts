@@ -41,8 +41,12 @@ const THICKENS_FROM = 1.5;
 export const leastOverlapPercent = (stage?: Stage, finish?: Finish): number =>
   stage === 'clear' || stage === 'effect' || isEffect(finish) ? 60 : 45;
 
-/** Passes over a height, both in one unit: the first is aimed at the edge, the last at the other or past it. */
-export const passCount = (height: number, step: number): number => Math.ceil(height / step - 1e-9) + 1;
+/**
+ * Passes over a height, both in one unit: the first is aimed at the edge, the last at the other or
+ * past it.
+ */
+export const passCount = (height: number, step: number): number =>
+  Math.ceil(height / step - 1e-9) + 1;
 
 export function overlapOf(input: OverlapInput): OverlapAnswer {
   const stepMm = stepOf(input);
@@ -72,12 +76,19 @@ const MOST_OVERLAP_PERCENT = 95;
 
 function stepOf({ fanWidthMm, overlapPercent, stepMm, overlapMm }: OverlapInput): number {
   if (stepMm !== undefined) return stepMm;
-  return overlapPercent !== undefined ? fanWidthMm * (1 - overlapPercent / 100) : fanWidthMm - overlapMm!;
+  return overlapPercent !== undefined
+    ? fanWidthMm * (1 - overlapPercent / 100)
+    : fanWidthMm - overlapMm!;
 }
 
-function spraySecondsOf({ areaM2, heightMm, gunSpeedMPerS }: OverlapInput, stepMm: number, passes?: number): number | undefined {
+function spraySecondsOf(
+  { areaM2, heightMm, gunSpeedMPerS }: OverlapInput,
+  stepMm: number,
+  passes?: number,
+): number | undefined {
   if (areaM2 === undefined || gunSpeedMPerS === undefined) return undefined;
-  if (passes === undefined || heightMm === undefined) return areaM2 / ((stepMm / 1000) * gunSpeedMPerS);
+  if (passes === undefined || heightMm === undefined)
+    return areaM2 / ((stepMm / 1000) * gunSpeedMPerS);
   return (passes * (areaM2 / (heightMm / 1000))) / gunSpeedMPerS;
 }
 
@@ -86,19 +97,38 @@ function wetFilmOf(
   { fluidMlPerMin, transferEfficiencyPercent, gunSpeedMPerS }: OverlapInput,
   stepMm: number,
 ): number | undefined {
-  if (fluidMlPerMin === undefined || transferEfficiencyPercent === undefined || gunSpeedMPerS === undefined) return undefined;
-  return ((fluidMlPerMin / 6e7) * (transferEfficiencyPercent / 100) * 1e6) / (gunSpeedMPerS * (stepMm / 1000));
+  if (
+    fluidMlPerMin === undefined ||
+    transferEfficiencyPercent === undefined ||
+    gunSpeedMPerS === undefined
+  )
+    return undefined;
+  return (
+    ((fluidMlPerMin / 6e7) * (transferEfficiencyPercent / 100) * 1e6) /
+    (gunSpeedMPerS * (stepMm / 1000))
+  );
 }
 
-function verdictsOf({ fanWidthMm, stage, finish }: OverlapInput, overlapPercent: number, filmFactor: number): Verdict[] {
+function verdictsOf(
+  { fanWidthMm, stage, finish }: OverlapInput,
+  overlapPercent: number,
+  filmFactor: number,
+): Verdict[] {
   const verdicts: Verdict[] = [];
   if (filmFactor >= THICKENS_FROM) verdicts.push(caution('overlap-thickens', { filmFactor }));
-  if (overlapPercent < leastOverlapPercent(stage, finish)) verdicts.push(caution('overlap-low', { overlapPercent }));
+  if (overlapPercent < leastOverlapPercent(stage, finish))
+    verdicts.push(caution('overlap-low', { overlapPercent }));
   if (fanWidthMm < PINCHED_FAN_MM) verdicts.push(caution('fan-pinched', { fanWidthMm }));
   return verdicts;
 }
 
-/** What practice gives a coat: its stage's, and clear of the least that hides the lines of this colour. */
+/**
+ * What practice gives a coat: its stage's, and clear of the least that hides the lines of this
+ * colour.
+ */
 export const usualOverlapPercent = (stage: Stage, finish?: Finish): number =>
-  Math.max(STAGE_PRACTICE[stage].overlapPercent, leastOverlapPercent(stage, finish) + CLEAR_OF_LEAST);
+  Math.max(
+    STAGE_PRACTICE[stage].overlapPercent,
+    leastOverlapPercent(stage, finish) + CLEAR_OF_LEAST,
+  );
 const CLEAR_OF_LEAST = 6;

@@ -1,4 +1,7 @@
-/** The paint that a coat is sprayed with, as much as is known of it: for the gun, the hand and the forecast alike. */
+/**
+ * The paint that a coat is sprayed with, as much as is known of it: for the gun, the hand and the
+ * forecast alike.
+ */
 import type { HumidAir } from '../air/humidAir.ts';
 import { classOf, type ClassAsked } from '../inForce/classOf.ts';
 import { paintOf, type MixedFrom, type Paint } from '../mix/paint.ts';
@@ -9,17 +12,21 @@ export type PaintOfCoat = Omit<ClassAsked, 'wetFilmUm'> & {
   viscosityMm2PerS?: number | undefined;
   airTemperatureC?: number | undefined;
   materialTemperatureC?: number | undefined;
-  climate?: { airTemperatureC: number; relativeHumidityPercent: number; materialTemperatureC?: number } | undefined;
+  climate?:
+    | { airTemperatureC: number; relativeHumidityPercent: number; materialTemperatureC?: number }
+    | undefined;
 };
 
 /** Where nobody told, of air and paint. */
 export const USUAL_ROOM_AIR: HumidAir = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 
-export const coatClassOf = (coat: PaintOfCoat) => classOf({ ...coat, wetFilmUm: coat.sheet?.wetFilmUm });
+export const coatClassOf = (coat: PaintOfCoat) =>
+  classOf({ ...coat, wetFilmUm: coat.sheet?.wetFilmUm });
 
 export const roomOf = ({ climate, airTemperatureC }: PaintOfCoat): HumidAir => ({
   airTemperatureC: climate?.airTemperatureC ?? airTemperatureC ?? USUAL_ROOM_AIR.airTemperatureC,
-  relativeHumidityPercent: climate?.relativeHumidityPercent ?? USUAL_ROOM_AIR.relativeHumidityPercent,
+  relativeHumidityPercent:
+    climate?.relativeHumidityPercent ?? USUAL_ROOM_AIR.relativeHumidityPercent,
 });
 
 export const paintInCup = (coat: PaintOfCoat): Paint =>

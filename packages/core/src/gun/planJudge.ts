@@ -1,4 +1,6 @@
-/** Judges candidate settings, and remembers what they share: air at a pressure, a spray, a ripple. */
+/**
+ * Judges candidate settings, and remembers what they share: air at a pressure, a spray, a ripple.
+ */
 import { kelvin, PSI_KPA } from '../units/physical.ts';
 import { capFlow, type CapFlow } from './airCap.ts';
 import { fanProfile } from './fan.ts';
@@ -22,7 +24,8 @@ export function judgeOf(bounds: PlanBounds): (candidate: Candidate, isFull?: boo
     const key = `${psi} ${fanShare}`;
     const { model, roomAir: air } = bounds;
     const hornShare = hornShareOf(model, fanShare * model.fullFanTurns);
-    const known = airs.get(key) ?? capFlow(model.areas, psi * PSI_KPA, hornShare, kelvin(air.airTemperatureC));
+    const known =
+      airs.get(key) ?? capFlow(model.areas, psi * PSI_KPA, hornShare, kelvin(air.airTemperatureC));
     airs.set(key, known);
     return known;
   };
@@ -49,7 +52,9 @@ export function judgeOf(bounds: PlanBounds): (candidate: Candidate, isFull?: boo
     const { beta, split, fanWidthMm } = spray;
     const key = `${beta} ${split} ${fanWidthMm} ${overlap} ${isFull}`;
     const [fanWidthM, stepM] = [fanWidthMm / 1000, (fanWidthMm / 1000) * (1 - overlap)];
-    const known = ripples.get(key) ?? rippleOf(fanProfile(spray), { fanWidthM, stepM, ...(isFull ? {} : SEARCH_POINTS) });
+    const known =
+      ripples.get(key) ??
+      rippleOf(fanProfile(spray), { fanWidthM, stepM, ...(isFull ? {} : SEARCH_POINTS) });
     ripples.set(key, known);
     return known;
   };

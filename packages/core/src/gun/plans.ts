@@ -1,4 +1,7 @@
-/** The best few ways to set a gun for a film: a coarse look over the whole room, then downhill from the best starts (MODEL 17.2). */
+/**
+ * The best few ways to set a gun for a film: a coarse look over the whole room, then downhill from
+ * the best starts (MODEL 17.2).
+ */
 import { clamp } from '../numerics/rounding.ts';
 import { type Costed, type Candidate, type PlanBounds } from './planCost.ts';
 import { judgeOf, candidateKey } from './planJudge.ts';
@@ -27,13 +30,15 @@ export function plansFor(bounds: PlanBounds, search: PlanSearch): Costed[] {
     for (const psi of new Set([foot, Math.round((foot + top) / 2), top]))
       for (const turn of turns)
         for (const distanceMm of search.distancesMm)
-          for (const overlap of search.overlaps) starts.push(judge({ psi, turns: turn, fanShare, distanceMm, overlap }));
+          for (const overlap of search.overlaps)
+            starts.push(judge({ psi, turns: turn, fanShare, distanceMm, overlap }));
   }
   starts.sort(byCost);
   const seeds = apart(
     starts,
     STARTS,
-    (a, b) => Math.abs(a.psi - b.psi) >= 3 || Math.abs(a.turns - b.turns) >= 0.5 || a.overlap !== b.overlap,
+    (a, b) =>
+      Math.abs(a.psi - b.psi) >= 3 || Math.abs(a.turns - b.turns) >= 0.5 || a.overlap !== b.overlap,
   );
   const met = new Map<string, Costed>();
   for (const seed of seeds) walk(seed, judge, bounds, search, met);
@@ -51,11 +56,18 @@ const differ = (a: Candidate, b: Candidate): boolean =>
   Math.abs(a.fanShare - b.fanShare) >= 0.15 - 1e-9 ||
   a.overlap !== b.overlap;
 
-function apart(sorted: readonly Costed[], most: number, isOther: (a: Candidate, b: Candidate) => boolean): Costed[] {
+function apart(
+  sorted: readonly Costed[],
+  most: number,
+  isOther: (a: Candidate, b: Candidate) => boolean,
+): Costed[] {
   const chosen: Costed[] = [];
   for (const costed of sorted) {
     if (chosen.length >= most) break;
-    if (Number.isFinite(costed.cost) && chosen.every(({ candidate }) => isOther(candidate, costed.candidate)))
+    if (
+      Number.isFinite(costed.cost) &&
+      chosen.every(({ candidate }) => isOther(candidate, costed.candidate))
+    )
       chosen.push(costed);
   }
   return chosen;

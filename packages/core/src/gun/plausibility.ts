@@ -1,4 +1,7 @@
-/** Figures of a gun that are possible but unlike its kind: asked about, never refused (WORK C001, C110, C114). */
+/**
+ * Figures of a gun that are possible but unlike its kind: asked about, never refused (WORK C001,
+ * C110, C114).
+ */
 import { GUNS } from '../trade/gunClasses.ts';
 import type { Gun } from './gun.ts';
 import type { Params } from '../outcome/verdicts.ts';
@@ -13,7 +16,10 @@ export function implausibleFigures(gun: Gun): ImplausibleFigure[] {
   const doubts: ImplausibleFigure[] = [];
   const { ratedInletKPa, capKPaAtRated, ratedAirFlowLPerMin } = gun;
   if (ratedInletKPa !== undefined && ratedInletKPa > usual.inletKPa * FAR_OVER)
-    doubts.push({ code: 'rated-inlet-high', params: { ratedInletKPa, usualInletKPa: usual.inletKPa } });
+    doubts.push({
+      code: 'rated-inlet-high',
+      params: { ratedInletKPa, usualInletKPa: usual.inletKPa },
+    });
   if (ratedInletKPa !== undefined && ratedInletKPa < usual.inletKPa * FAR_UNDER)
     doubts.push({
       code: 'rated-inlet-like-cap',
@@ -23,9 +29,13 @@ export function implausibleFigures(gun: Gun): ImplausibleFigure[] {
     doubts.push({ code: 'rated-cap-high', params: { capKPaAtRated, usualCapKPa: usual.capKPa } });
   if (
     ratedAirFlowLPerMin !== undefined &&
-    (ratedAirFlowLPerMin > usual.airFlowLPerMin * 2 || ratedAirFlowLPerMin < usual.airFlowLPerMin / 2)
+    (ratedAirFlowLPerMin > usual.airFlowLPerMin * 2 ||
+      ratedAirFlowLPerMin < usual.airFlowLPerMin / 2)
   )
-    doubts.push({ code: 'rated-air-unlike', params: { ratedAirFlowLPerMin, usualAirFlowLPerMin: usual.airFlowLPerMin } });
+    doubts.push({
+      code: 'rated-air-unlike',
+      params: { ratedAirFlowLPerMin, usualAirFlowLPerMin: usual.airFlowLPerMin },
+    });
   const [smallestMm, largestMm] = usual.usualNozzlesMm;
   const odd = gun.nozzlesMm.find((mm) => mm < smallestMm || mm > largestMm);
   if (odd !== undefined) doubts.push({ code: 'nozzle-unlike', params: { nozzleMm: odd } });

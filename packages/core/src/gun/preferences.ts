@@ -1,4 +1,7 @@
-/** What a sheet says about the gun, and how this painter works: both beat what is usual, the sheet first. */
+/**
+ * What a sheet says about the gun, and how this painter works: both beat what is usual, the sheet
+ * first.
+ */
 import type { Skill, Stage } from '../trade/vocabulary.ts';
 import type { Band } from '../outcome/spread.ts';
 

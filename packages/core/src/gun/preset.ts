@@ -1,6 +1,7 @@
 /**
- * Settings that go together: fan and fluid are one pair by the work and by the paint, never one alone (WORK C127, C138, C140).
- * A spot wants all three down; a jamb a narrower fan still; a mist coat a wide fan and little paint.
+ * Settings that go together: fan and fluid are one pair by the work and by the paint, never one
+ * alone (WORK C127, C138, C140). A spot wants all three down; a jamb a narrower fan still; a mist
+ * coat a wide fan and little paint.
  */
 import type { PartKind } from '../trade/vocabulary.ts';
 
@@ -14,7 +15,9 @@ const PART: Record<PartKind, Preset> = {
 };
 const MIST: Preset = { fluid: 0.5, fan: 1, distance: 1.2, air: 1, film: 0.4 };
 
-/** A mist coat is laid wide and thin on a large panel; on small work the small work rules the fan. */
+/**
+ * A mist coat is laid wide and thin on a large panel; on small work the small work rules the fan.
+ */
 export const presetFor = (part: PartKind, mist = false): Preset =>
   mist && part === 'largePanel'
     ? MIST

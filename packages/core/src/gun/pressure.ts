@@ -1,12 +1,20 @@
 /**
- * What a pressure reading is worth, and the same pressure at the other places. Five pressures share one word: wall and gun,
- * at rest and flowing, and the cap; only a flowing one at a known place says anything (WORK C106–C110, C013–C016).
+ * What a pressure reading is worth, and the same pressure at the other places. Five pressures share
+ * one word: wall and gun, at rest and flowing, and the cap; only a flowing one at a known place
+ * says anything (WORK C106–C110, C013–C016).
  */
 import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { logNormalSpread, mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  type Ask,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import { convert } from '../units/convert.ts';
 import type { Gun } from './gun.ts';
 import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
@@ -57,7 +65,10 @@ const GAUGE_LOG_SD = { good: 0.02, doubtful: 0.1, none: 0.2 } as const;
 const LEAVE_IT_KPA = 3.5;
 /** Three psi more from rest to trigger than this line should show. */
 const DROP_TOO_MUCH_KPA = 21;
-/** Without a line to hold it against: up to 5 psi is healthy, from 10 psi the gun starves, wherever it was read (WORK C107). */
+/**
+ * Without a line to hold it against: up to 5 psi is healthy, from 10 psi the gun starves, wherever
+ * it was read (WORK C107).
+ */
 const HEALTHY_DROP_KPA = 35;
 const STARVING_DROP_KPA = 69;
 const MOST_INLET_KPA = 1000;
@@ -73,11 +84,21 @@ export function pressureOf(input: PressureInput): PressureAnswer {
   if (flowing !== 'yes') verdicts.push(caution('reading-at-rest'));
   if (at === 'unknown') verdicts.push(caution('reading-place-unknown'));
   if (gaugeTrust !== 'good') verdicts.push(caution('gauge-not-trusted'));
-  const dropKPa = restValue === undefined || flowing !== 'yes' ? undefined : convert(restValue, input.unit, 'kPa') - readKPa;
+  const dropKPa =
+    restValue === undefined || flowing !== 'yes'
+      ? undefined
+      : convert(restValue, input.unit, 'kPa') - readKPa;
   const drop = dropKPa === undefined ? {} : { dropKPa };
-  if (dropKPa !== undefined && dropKPa >= STARVING_DROP_KPA) verdicts.push(caution('supply-drops', { dropKPa }));
+  if (dropKPa !== undefined && dropKPa >= STARVING_DROP_KPA)
+    verdicts.push(caution('supply-drops', { dropKPa }));
   if (flowing !== 'yes' || at === 'unknown')
-    return { usable: false, ...drop, asks: [], verdicts, reasons: [because('reading-worth-nothing', 'rule')] };
+    return {
+      usable: false,
+      ...drop,
+      asks: [],
+      verdicts,
+      reasons: [because('reading-worth-nothing', 'rule')],
+    };
   if (at === 'wall' && !input.airline)
     return {
       wallKPa: spreadOf(readKPa, gaugeTrust),
@@ -95,7 +116,9 @@ export function pressureOf(input: PressureInput): PressureAnswer {
       : withReading(capSpreadOf(gun, model, { ...place, inletKPa: inletKPa.value }), gaugeTrust);
   const wall = wallOf(place, inletKPa.value);
   const wallKPa =
-    at === 'wall' ? spreadOf(readKPa, gaugeTrust) : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);
+    at === 'wall'
+      ? spreadOf(readKPa, gaugeTrust)
+      : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);
   const changeKPa = changeOf(place, readKPa);
   if (at !== 'cap' && isKindUnknown(gun, model.nozzleMm)) verdicts.push(kindUnknown());
   return {
@@ -114,18 +137,24 @@ export function pressureOf(input: PressureInput): PressureAnswer {
         { inletKPa: inletKPa.value, capKPa: capKPa.value, fanTurnsOut: place.fanTurnsOut },
         limitsOf(place),
       ),
-      ...(wall?.verdicts ?? []).filter(({ code }) => code === 'loss-measured-elsewhere' || code === 'beyond-formula'),
+      ...(wall?.verdicts ?? []).filter(
+        ({ code }) => code === 'loss-measured-elsewhere' || code === 'beyond-formula',
+      ),
     ],
     reasons: [
       ...reasonsOf(place),
-      ...dropReasons(at === 'wall' ? wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa : undefined, dropKPa),
+      ...dropReasons(
+        at === 'wall' ? wall && wall.regulatorStaticKPa - wall.regulatorFlowingKPa : undefined,
+        dropKPa,
+      ),
     ],
   };
 }
 
 type PressureAtGun = PressureInput & { model: GunModel; fanTurnsOut: number };
 
-const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread => logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
+const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread =>
+  logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
 
 /** The reading's own doubt beside the gun's. */
 const withReading = (known: Spread, trust: keyof typeof GAUGE_LOG_SD): Spread => {
@@ -134,9 +163,16 @@ const withReading = (known: Spread, trust: keyof typeof GAUGE_LOG_SD): Spread =>
 };
 
 const wallOf = ({ airline, model, fanTurnsOut }: PressureAtGun, inletKPa: number) =>
-  airline && airlineOf({ ...airline, wantedInletKPa: inletKPa, airFlowLPerMin: airFlowOf(model, inletKPa, fanTurnsOut) });
+  airline &&
+  airlineOf({
+    ...airline,
+    wantedInletKPa: inletKPa,
+    airFlowLPerMin: airFlowOf(model, inletKPa, fanTurnsOut),
+  });
 
-/** The same pressure at the gun, from where it was read; the wall's is turned round by bisection. */
+/**
+ * The same pressure at the gun, from where it was read; the wall's is turned round by bisection.
+ */
 const inletFrom =
   (placed: PressureAtGun) =>
   (readKPa: number): number => {
@@ -172,7 +208,8 @@ function asksOf(placed: PressureAtGun, readKPa: number): Ask[] {
   if (at === 'inlet' && readKPa < low * 0.65 && readKPa <= capAtInlet(model, high, fanTurnsOut))
     return [{ field: 'at', code: 'is-it-the-cap', options }];
   if (at === 'inlet' && isKindUnknown(placed.gun, model.nozzleMm)) return [HVLP_KIND_ASK];
-  if (at === 'inlet' && readKPa > high * 1.6) return [{ field: 'at', code: 'is-it-the-wall', options }];
+  if (at === 'inlet' && readKPa > high * 1.6)
+    return [{ field: 'at', code: 'is-it-the-wall', options }];
   return [];
 }
 
@@ -183,24 +220,42 @@ const limitsOf = (placed: PressureAtGun) => ({
 });
 
 const bandOf = ({ carrier = 'solvent', ...placed }: PressureAtGun & { stage: Stage }) =>
-  bandOfWork({ ...placed, carrier, isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild }).value;
+  bandOfWork({
+    ...placed,
+    carrier,
+    isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild,
+  }).value;
 
 function reasonsOf({ at, gun, airline }: PressureAtGun): Reason[] {
   if (at === 'inlet') return [because('read-at-the-gun', 'record')];
   if (at === 'cap')
-    return [gun.capKPaAtRated === undefined ? because('cap-by-class', 'model') : because('cap-by-rating', 'model')];
+    return [
+      gun.capKPaAtRated === undefined
+        ? because('cap-by-class', 'model')
+        : because('cap-by-rating', 'model'),
+    ];
   return [
     airline?.measuredLossPercent === undefined
       ? because('wall-by-line', 'model')
-      : because('wall-by-measured-loss', 'record', { measuredLossPercent: airline.measuredLossPercent }),
+      : because('wall-by-measured-loss', 'record', {
+          measuredLossPercent: airline.measuredLossPercent,
+        }),
   ];
 }
 
-/** Rest to trigger, against what this line's own regulator should show; without it, by what is healthy anywhere. */
+/**
+ * Rest to trigger, against what this line's own regulator should show; without it, by what is
+ * healthy anywhere.
+ */
 function dropReasons(predictedKPa: number | undefined, dropKPa: number | undefined): Reason[] {
   if (dropKPa === undefined) return [];
-  if (predictedKPa === undefined) return dropKPa <= HEALTHY_DROP_KPA ? [because('drop-healthy', 'rule', { dropKPa })] : [];
+  if (predictedKPa === undefined)
+    return dropKPa <= HEALTHY_DROP_KPA ? [because('drop-healthy', 'rule', { dropKPa })] : [];
   const params = { dropKPa, predictedKPa };
   const isTooMuch = dropKPa - predictedKPa > DROP_TOO_MUCH_KPA;
-  return [isTooMuch ? because('drop-too-much', 'model', params) : because('drop-as-it-should', 'model', params)];
+  return [
+    isTooMuch
+      ? because('drop-too-much', 'model', params)
+      : because('drop-as-it-should', 'model', params),
+  ];
 }

@@ -1,8 +1,10 @@
 /**
- * How even parallel passes lie: the profile summed over its neighbours, and what an unsteady hand adds.
+ * How even parallel passes lie: the profile summed over its neighbours, and what an unsteady hand
+ * adds.
  *
- *   cv = spread of Σ f(2(y − kP)/W) 2/W over one step P, 200 points                              [ripple-1]
- *   cv_hand = σ_y √(P I2), I2 = ∫ (d(2f/W)/dy)² dy;   σ_y = 4 mm √(W/0.22);   total = hypot       [ripple-2]
+ *   cv = spread of Σ f(2(y − kP)/W) 2/W over one step P, 200 points                      [ripple-1]
+ *   cv_hand = σ_y √(P I2), I2 = ∫ (d(2f/W)/dy)² dy;   σ_y = 4 mm √(W/0.22);   total = hypot
+ *                                                                                        [ripple-2]
  *
  * Source  superposition; Campbell's theorem for the hand's shot noise; σ_y is judgement (MODEL 10)
  */
@@ -28,7 +30,10 @@ export function rippleOf(
   // Only passes whose fan reaches this line; one more each side for a fan that a tilt has moved.
   const filmAt = (y: number): number => {
     let sum = 0;
-    const [first, last] = [Math.floor((y - fanWidthM / 2) / stepM) - 1, Math.ceil((y + fanWidthM / 2) / stepM) + 1];
+    const [first, last] = [
+      Math.floor((y - fanWidthM / 2) / stepM) - 1,
+      Math.ceil((y + fanWidthM / 2) / stepM) + 1,
+    ];
     for (let k = first; k <= last; k++) sum += profile((2 * (y - k * stepM)) / fanWidthM);
     return (sum * 2) / fanWidthM;
   };

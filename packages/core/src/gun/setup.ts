@@ -1,11 +1,19 @@
 /**
- * How to set this gun for this coat: what is in force for it, then what the gun's own rating and tests say it does there.
- * A starting point that ends in a test panel. The painter's own settings are judged beside it by the same rules.
+ * How to set this gun for this coat: what is in force for it, then what the gun's own rating and
+ * tests say it does there. A starting point that ends in a test panel. The painter's own settings
+ * are judged beside it by the same rules.
  */
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
 import type { Band } from '../outcome/spread.ts';
-import { because, caution, type Ask, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  type Ask,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { PartKind, Wetness } from '../trade/vocabulary.ts';
@@ -55,7 +63,13 @@ export function setupOf(input: SetupInput): SetupAnswer {
   const knobs = knobsFor(input, { ...coat, isHighSolids });
   const hand = handFor(input);
   const preset = presetFor(part, mist);
-  const air = inletPressureFor({ ...input, model, fanTurnsOut: knobs.fanTurnsOut, isBuild, airShare: preset.air });
+  const air = inletPressureFor({
+    ...input,
+    model,
+    fanTurnsOut: knobs.fanTurnsOut,
+    isBuild,
+    airShare: preset.air,
+  });
   const film = filmOf({ class: materialClass.value, sheet, share: preset.film });
   const setAt = (fluidTurnsOut: number): SetJudged => ({
     nozzleMm: nozzle.nozzleMm,
@@ -120,7 +134,10 @@ const modelFor = (input: SetupInput, nozzleMm: number): GunModel =>
   testedModelOf({ gun: input.gun, paint: paintInCup(input), roomAir: roomOf(input) }, nozzleMm);
 const asked = (input: SetupInput, nozzleMm: number) => ({ ...input, nozzleMm });
 
-/** Settings the painter chose, the rest ours; what the gun does with them, and what stands against them. */
+/**
+ * Settings the painter chose, the rest ours; what the gun does with them, and what stands against
+ * them.
+ */
 function ownJudged(input: SetupInput, materialClass: MaterialClass, ours: SetJudged): OwnJudged {
   const own = { ...ours, ...givenOf(input.own ?? {}) };
   const { figures, line } = operatingPoint(asked(input, own.nozzleMm), own);
@@ -136,15 +153,28 @@ function ownJudged(input: SetupInput, materialClass: MaterialClass, ours: SetJud
   };
 }
 
-const JUDGED = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'wetFilmUm'] as const;
+const JUDGED = [
+  'nozzleMm',
+  'inletKPa',
+  'fluidTurnsOut',
+  'fanTurnsOut',
+  'distanceMm',
+  'overlapPercent',
+  'wetFilmUm',
+] as const;
 const givenOf = (own: NonNullable<SetupInput['own']>): Partial<SetJudged> =>
-  Object.fromEntries(JUDGED.flatMap((name) => (own[name] === undefined ? [] : [[name, own[name]]])));
+  Object.fromEntries(
+    JUDGED.flatMap((name) => (own[name] === undefined ? [] : [[name, own[name]]])),
+  );
 
 /** Further than this from practice a needle is not taken for the hand's sake. */
 const MOST_FOR_HAND_TURNS = 1.25;
 const LEAST_TURNS = 0.5;
 
-/** Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an arm can hold. */
+/**
+ * Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an
+ * arm can hold.
+ */
 function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
   at: (fluidTurnsOut: number) => T,
   start: number,
@@ -155,9 +185,15 @@ function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
   const [slowest, quickest] = EASE_M_PER_S[part];
   const least = Math.min(start, Math.max(LEAST_TURNS, start - MOST_FOR_HAND_TURNS));
   const most = Math.min(full, start + MOST_FOR_HAND_TURNS);
-  while (chosen.figures.gunSpeedMPerS > quickest && chosen.set.fluidTurnsOut - KNOB_STEP_TURNS >= least)
+  while (
+    chosen.figures.gunSpeedMPerS > quickest &&
+    chosen.set.fluidTurnsOut - KNOB_STEP_TURNS >= least
+  )
     chosen = at(chosen.set.fluidTurnsOut - KNOB_STEP_TURNS);
-  while (chosen.figures.gunSpeedMPerS < slowest && chosen.set.fluidTurnsOut + KNOB_STEP_TURNS <= most)
+  while (
+    chosen.figures.gunSpeedMPerS < slowest &&
+    chosen.set.fluidTurnsOut + KNOB_STEP_TURNS <= most
+  )
     chosen = at(chosen.set.fluidTurnsOut + KNOB_STEP_TURNS);
   return chosen;
 }
@@ -177,9 +213,20 @@ function capReasons(
 
 function testReasons({ tests, flowFactor }: GunModel): Reason[] {
   return [
-    ...(tests.catch ? [because('flow-from-catch', 'record', { flowFactor })] : [because('flow-from-class', 'model')]),
-    ...(tests.fan ? [because('fan-from-test', 'record', { fanWidthMm: tests.fan.fanWidthMm })] : []),
-    ...(tests.cap ? [because('cap-from-test', 'record', { capKPa: tests.cap.capKPa, inletKPa: tests.cap.inletKPa })] : []),
+    ...(tests.catch
+      ? [because('flow-from-catch', 'record', { flowFactor })]
+      : [because('flow-from-class', 'model')]),
+    ...(tests.fan
+      ? [because('fan-from-test', 'record', { fanWidthMm: tests.fan.fanWidthMm })]
+      : []),
+    ...(tests.cap
+      ? [
+          because('cap-from-test', 'record', {
+            capKPa: tests.cap.capKPa,
+            inletKPa: tests.cap.inletKPa,
+          }),
+        ]
+      : []),
   ];
 }
 
@@ -187,7 +234,8 @@ function testReasons({ tests, flowFactor }: GunModel): Reason[] {
 function circumstances(input: SetupInput, nozzleMm: number): Verdict[] {
   const { hardener, sheet, place, coatsWanted } = input;
   const verdicts: Verdict[] = [];
-  if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown') verdicts.push(caution('two-pack-breathing'));
+  if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown')
+    verdicts.push(caution('two-pack-breathing'));
   const left = partLeft(input);
   if (left) verdicts.push(caution('knobs-need-reset', { part: left }));
   if (!sheet) verdicts.push(caution('no-sheet'));
@@ -209,6 +257,8 @@ function partLeft({ knobsNow, part, mist = false }: SetupInput): string | undefi
 function presetReasons(part: PartKind, mist = false): Reason[] {
   return [
     ...(mist ? [because('mist-wide-and-little', 'rule')] : []),
-    ...(part === 'largePanel' ? [] : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })]),
+    ...(part === 'largePanel'
+      ? []
+      : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })]),
   ];
 }

@@ -13,7 +13,9 @@ export type SetupInput = {
   stage: Stage;
   carrier: Carrier;
   finish?: Finish;
-  /** The sheet's own word on what kind of paint it is; absent: by stage, `build` and `highSolids`. */
+  /**
+   * The sheet's own word on what kind of paint it is; absent: by stage, `build` and `highSolids`.
+   */
   class?: MaterialClass;
   build?: boolean;
   highSolids?: boolean;

@@ -1,4 +1,7 @@
-/** One gun at work on a panel: air, paint, drops, fan and landing joined; the film of parallel passes. */
+/**
+ * One gun at work on a panel: air, paint, drops, fan and landing joined; the film of parallel
+ * passes.
+ */
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
 import type { GunFacts } from '../trade/gunFacts.ts';
@@ -74,10 +77,16 @@ const evenLoads = new WeakMap<GunFacts, number>();
 export function sprayOf(input: SprayInput): Spray {
   const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, roomAir } = input;
   const hornShare = hornShareOf(model, fanTurnsOut);
-  const air = input.air ?? capFlow(model.areas, inletKPa, hornShare, kelvin(roomAir.airTemperatureC));
+  const air =
+    input.air ?? capFlow(model.areas, inletKPa, hornShare, kelvin(roomAir.airTemperatureC));
   const fluidM3PerS = flowOf(model, paint, { fluidTurnsOut, capKPa: air.capKPa });
   const fanWidthMm = widthOf(model, { distanceMm, capKPa: air.capKPa, hornShare });
-  const shared = { air, airFlowLPerMin: litresPerMinute(air.airFlowM3PerS), fluidMlPerMin: fluidM3PerS * 6e7, fanWidthMm };
+  const shared = {
+    air,
+    airFlowLPerMin: litresPerMinute(air.airFlowM3PerS),
+    fluidMlPerMin: fluidM3PerS * 6e7,
+    fanWidthMm,
+  };
   if (fluidM3PerS <= 0 || air.jetMPerS <= 0)
     return { ...shared, ...fanShape(0), load: 0, sauterUm: 0, coarseShare: 0, landing: NOTHING };
   const sauter = sauterM({
@@ -89,7 +98,9 @@ export function sprayOf(input: SprayInput): Spray {
     surfaceTensionNPerM: MATERIALS[input.materialClass].spray.surfaceTensionNPerM,
     dropFactor: model.dropFactor,
   });
-  const load = Math.log((fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS) / evenLoad(model.data));
+  const load = Math.log(
+    (fluidM3PerS * paint.densityKgPerM3) / (air.hornKgPerS * air.jetMPerS) / evenLoad(model.data),
+  );
   const landing = landingOf({
     air,
     fluidM3PerS,
@@ -101,9 +112,15 @@ export function sprayOf(input: SprayInput): Spray {
     landingFactor: model.landingFactor,
     roomAir,
     evaporation: input.evaporation,
-    gradePace: paceOfGrade(paint.gradeSlowFraction ?? MEDIUM_SLOW_FRACTION, MATERIALS[input.materialClass].film.gradeBite),
+    gradePace: paceOfGrade(
+      paint.gradeSlowFraction ?? MEDIUM_SLOW_FRACTION,
+      MATERIALS[input.materialClass].film.gradeBite,
+    ),
   });
-  const coarseShare = coarseShareOf({ sauter, workJPerKg: workJPerKg(air, fluidM3PerS * paint.densityKgPerM3) });
+  const coarseShare = coarseShareOf({
+    sauter,
+    workJPerKg: workJPerKg(air, fluidM3PerS * paint.densityKgPerM3),
+  });
   return { ...shared, ...fanShape(load), load, sauterUm: sauter * 1e6, coarseShare, landing };
 }
 
@@ -114,18 +131,30 @@ export function dropWindowUm(materialClass: MaterialClass, gunClass: GunClass): 
   return [low * share, high * share];
 }
 
-/** 1 and over wets out, under 0.7 is dry: film against what its drops need to join, less what flew off. MODEL 11, judgement. */
-export function wetnessOf({ landing, sauterUm }: Spray, materialClass: MaterialClass, filmM: number): number {
+/**
+ * 1 and over wets out, under 0.7 is dry: film against what its drops need to join, less what flew
+ * off. MODEL 11, judgement.
+ */
+export function wetnessOf(
+  { landing, sauterUm }: Spray,
+  materialClass: MaterialClass,
+  filmM: number,
+): number {
   const { waterFraction, spray } = MATERIALS[materialClass];
   const keeps = (1 - landing.loss) ** (waterFraction === undefined ? 1.5 : 1);
   return sauterUm <= 0 ? 0 : (filmM * keeps) / (spray.joinFilmM * Math.sqrt(sauterUm / 35));
 }
 
-/** How striped it lies: ripple against what an eye sees, worse where it is dry. MODEL 11, judgement. */
+/**
+ * How striped it lies: ripple against what an eye sees, worse where it is dry. MODEL 11, judgement.
+ */
 export const stripeIndexOf = (
   materialClass: MaterialClass,
   { ripple, wetness, loss }: { ripple: number; wetness: number; loss: number },
-): number => (ripple / MATERIALS[materialClass].spray.rippleLimit) * (1 + 1.5 * Math.max(0, 1 - wetness)) * (1 + 0.5 * loss);
+): number =>
+  (ripple / MATERIALS[materialClass].spray.rippleLimit) *
+  (1 + 1.5 * Math.max(0, 1 - wetness)) *
+  (1 + 0.5 * loss);
 
 export type Passes = { filmUm: number; wetness: number; ripple: number; stripeIndex: number };
 
@@ -137,7 +166,10 @@ export function passesOf(
 ): Passes {
   const filmM = spray.landing.landedM3PerS / (gunSpeedMPerS * (stepMm / 1000));
   const wetness = wetnessOf(spray, materialClass, filmM);
-  const ripple = rippleOf(fanProfile(spray), { fanWidthM: spray.fanWidthMm / 1000, stepM: stepMm / 1000 }).total;
+  const ripple = rippleOf(fanProfile(spray), {
+    fanWidthM: spray.fanWidthMm / 1000,
+    stepM: stepMm / 1000,
+  }).total;
   return {
     filmUm: filmM * 1e6,
     wetness,

@@ -1,4 +1,7 @@
-/** How far one change goes at once, and what it does to film and drops on this gun, the step in mm kept (MODEL 17.3, 17.4). */
+/**
+ * How far one change goes at once, and what it does to film and drops on this gun, the step in mm
+ * kept (MODEL 17.3, 17.4).
+ */
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import { bisect } from '../numerics/bisect.ts';
@@ -7,7 +10,14 @@ import type { GunModel } from './gunModel.ts';
 import { passesOf, sprayOf } from './spray.ts';
 
 export type Knob =
-  'inletKPa' | 'fluidTurnsOut' | 'fanTurnsOut' | 'distanceMm' | 'gunSpeedMPerS' | 'stepMm' | 'overlapPercent' | 'nozzleMm';
+  | 'inletKPa'
+  | 'fluidTurnsOut'
+  | 'fanTurnsOut'
+  | 'distanceMm'
+  | 'gunSpeedMPerS'
+  | 'stepMm'
+  | 'overlapPercent'
+  | 'nozzleMm';
 
 export const STEP = {
   fanTurns: 0.25,
@@ -30,11 +40,25 @@ export type RigSettings = {
   stepMm: number;
 };
 /** Paint and gun in the air of a room, to try a setting without touching a knob. */
-export type TuneRig = { model: GunModel; paint: Paint; materialClass: MaterialClass; roomAir: HumidAir };
+export type TuneRig = {
+  model: GunModel;
+  paint: Paint;
+  materialClass: MaterialClass;
+  roomAir: HumidAir;
+};
 export type Sight = { dropsUm: number; load: number; wetness: number; filmUm: number };
 
-export function tryOn({ model, paint, materialClass, roomAir }: TuneRig, settings: RigSettings): Sight {
-  const spray = sprayOf({ ...settings, model: { ...model, nozzleMm: settings.nozzleMm }, materialClass, paint, roomAir });
+export function tryOn(
+  { model, paint, materialClass, roomAir }: TuneRig,
+  settings: RigSettings,
+): Sight {
+  const spray = sprayOf({
+    ...settings,
+    model: { ...model, nozzleMm: settings.nozzleMm },
+    materialClass,
+    paint,
+    roomAir,
+  });
   const { filmUm, wetness } = passesOf(spray, materialClass, settings);
   return { dropsUm: spray.sauterUm, load: spray.load, wetness, filmUm };
 }
@@ -62,8 +86,15 @@ export function solveFor(
 export type Effect = { filmPercent: number; dropsPercent: number };
 
 /** What the change does; undefined where nothing lands to be compared. */
-export function effectOf(rig: TuneRig, before: RigSettings, after: RigSettings): Effect | undefined {
+export function effectOf(
+  rig: TuneRig,
+  before: RigSettings,
+  after: RigSettings,
+): Effect | undefined {
   const [was, is] = [tryOn(rig, before), tryOn(rig, after)];
   if (was.filmUm <= 0 || was.dropsUm <= 0 || is.dropsUm <= 0) return undefined;
-  return { filmPercent: (is.filmUm / was.filmUm - 1) * 100, dropsPercent: (is.dropsUm / was.dropsUm - 1) * 100 };
+  return {
+    filmPercent: (is.filmUm / was.filmUm - 1) * 100,
+    dropsPercent: (is.dropsUm / was.dropsUm - 1) * 100,
+  };
 }

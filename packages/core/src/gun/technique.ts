@@ -1,4 +1,7 @@
-/** Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first (WORK C119–C128, C146–C148, S01–S04). */
+/**
+ * Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first
+ * (WORK C119–C128, C146–C148, S01–S04).
+ */
 import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { because, type Reason } from '../outcome/verdicts.ts';
@@ -35,7 +38,11 @@ export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
 const HIGH_SOLIDS_NEEDLE = 0.25;
 const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
 
-export const isNeedleOpen = ({ way, part, mist }: Pick<TechniqueInput, 'way' | 'part' | 'mist'>): boolean =>
+export const isNeedleOpen = ({
+  way,
+  part,
+  mist,
+}: Pick<TechniqueInput, 'way' | 'part' | 'mist'>): boolean =>
   way?.needle === 'open' && part === 'largePanel' && !mist;
 
 export function knobsFor(
@@ -55,8 +62,12 @@ export function knobsFor(
     preset.fluid;
   const back = way?.fan === 'open' || mist ? 0 : (way?.fanBackTurns ?? KNOB_STEP_TURNS);
   return {
-    fluidTurnsOut: isOpen ? fullFluid : clamp(toStep(metered, KNOB_STEP_TURNS), KNOB_STEP_TURNS, fullFluid),
-    fanTurnsOut: GUNS[gun.class].hasFanKnob ? clamp(toStep((fullFan - back) * preset.fan, KNOB_STEP_TURNS), 0, fullFan) : fullFan,
+    fluidTurnsOut: isOpen
+      ? fullFluid
+      : clamp(toStep(metered, KNOB_STEP_TURNS), KNOB_STEP_TURNS, fullFluid),
+    fanTurnsOut: GUNS[gun.class].hasFanKnob
+      ? clamp(toStep((fullFan - back) * preset.fan, KNOB_STEP_TURNS), 0, fullFan)
+      : fullFan,
     reasons: [
       because(isOpen ? 'needle-open' : 'needle-metered', 'rule'),
       ...(way?.skill === 'learner' && !isOpen ? [because('learner-less-paint', 'rule')] : []),
@@ -64,17 +75,32 @@ export function knobsFor(
   };
 }
 
-/** Gun to panel where no sheet says, before the work of this coat: the painter's own, else the kind of gun's. */
-export const ownDistanceMm = ({ gun, sheet, way }: Pick<TechniqueInput, 'gun' | 'sheet' | 'way'>): number =>
-  sheet?.distanceMm ?? way?.distanceMm ?? GUNS[gun.class].distanceMm + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
+/**
+ * Gun to panel where no sheet says, before the work of this coat: the painter's own, else the kind
+ * of gun's.
+ */
+export const ownDistanceMm = ({
+  gun,
+  sheet,
+  way,
+}: Pick<TechniqueInput, 'gun' | 'sheet' | 'way'>): number =>
+  sheet?.distanceMm ??
+  way?.distanceMm ??
+  GUNS[gun.class].distanceMm + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
 
-export function handFor(input: TechniqueInput): { distanceMm: number; overlapPercent: number; reasons: Reason[] } {
+export function handFor(input: TechniqueInput): {
+  distanceMm: number;
+  overlapPercent: number;
+  reasons: Reason[];
+} {
   const { stage, finish, part, mist, sheet, way } = input;
   const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
   const distanceMm = toStep(ownDistanceMm(input) * presetFor(part, mist).distance, 5);
   const overlapPercent = sheet?.overlapPercent ?? ownOverlap ?? usualOverlapPercent(stage, finish);
   const isSheets = sheet?.overlapPercent !== undefined;
-  const reasons = [because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule')];
+  const reasons = [
+    because(isSheets ? 'hand-from-sheet' : 'hand-from-practice', isSheets ? 'dataSheet' : 'rule'),
+  ];
   if (isSheets && ownOverlap !== undefined && ownOverlap !== sheet.overlapPercent)
     reasons.push(because('sheet-before-way', 'dataSheet', { overlapPercent: ownOverlap }));
   return { distanceMm, overlapPercent, reasons };

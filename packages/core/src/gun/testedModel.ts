@@ -1,4 +1,7 @@
-/** A gun as its rating and all its own tests have it: a comb reading sets how much lands. Whoever asks a gun asks this one. */
+/**
+ * A gun as its rating and all its own tests have it: a comb reading sets how much lands. Whoever
+ * asks a gun asks this one.
+ */
 import type { HumidAir } from '../air/humidAir.ts';
 import type { Paint } from '../mix/paint.ts';
 import { clamp } from '../numerics/rounding.ts';
@@ -10,7 +13,12 @@ import { stepMmOf } from './overlap.ts';
 export type GunAndPaint = { gun: Gun; paint: Paint; roomAir: HumidAir };
 
 const LANDING_FACTOR: [number, number] = [0.2, 3];
-const USUAL_AT_COMB = { fluidTurnsOut: 3, distanceMm: 150, overlapPercent: 66, gunSpeedMPerS: 0.45 } as const;
+const USUAL_AT_COMB = {
+  fluidTurnsOut: 3,
+  distanceMm: 150,
+  overlapPercent: 66,
+  gunSpeedMPerS: 0.45,
+} as const;
 
 type Comb = Extract<GunTest, { kind: 'comb' }>;
 export const combOf = (tests: readonly GunTest[]): Comb | undefined =>
@@ -20,12 +28,21 @@ export function testedModelOf({ gun, paint, roomAir }: GunAndPaint, nozzleMm: nu
   const model = gunModelOf(gun, nozzleMm, paint);
   const comb = combOf(testsOf(gun, nozzleMm));
   if (!comb) return model;
-  const usual = { ...USUAL_AT_COMB, inletKPa: model.data.inletKPa, fanTurnsOut: model.fullFanTurns };
+  const usual = {
+    ...USUAL_AT_COMB,
+    inletKPa: model.data.inletKPa,
+    fanTurnsOut: model.fullFanTurns,
+  };
   const at = { ...usual, ...withoutAbsent(comb.settings) } as KnownSettings;
   const spray = sprayOf({ ...at, model, materialClass: paint.materialClass, paint, roomAir });
-  const filmUm = (spray.landing.landedM3PerS / (at.gunSpeedMPerS * (stepMmOf(at, spray.fanWidthMm) / 1000))) * 1e6;
+  const filmUm =
+    (spray.landing.landedM3PerS / (at.gunSpeedMPerS * (stepMmOf(at, spray.fanWidthMm) / 1000))) *
+    1e6;
   if (filmUm <= 0) return model;
-  return { ...model, landingFactor: model.landingFactor * clamp(comb.wetUm / filmUm, ...LANDING_FACTOR) };
+  return {
+    ...model,
+    landingFactor: model.landingFactor * clamp(comb.wetUm / filmUm, ...LANDING_FACTOR),
+  };
 }
 
 const withoutAbsent = <T extends object>(value: T): Partial<T> =>

@@ -1,9 +1,16 @@
 /**
- * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault of the gun that no
- * knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4; WORK C122, C129, C132, C133).
+ * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault
+ * of the gun that no knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4;
+ * WORK C122, C129, C132, C133).
  */
 import type { Carrier, Finish, Place, Stage } from '../trade/vocabulary.ts';
-import { because, caution, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Gun, KnownSettings, Settings } from './gun.ts';
@@ -33,7 +40,11 @@ export type TuneInput = {
 };
 /** Cause ids of FAULTS. */
 export type GunFault = 'cap_blocked' | 'tip_worn' | 'air_in_fluid' | 'vent_blocked';
-export type TuneAnswer = Explained & { steps: TuneStep[]; settings: Settings; fault?: { id: GunFault } };
+export type TuneAnswer = Explained & {
+  steps: TuneStep[];
+  settings: Settings;
+  fault?: { id: GunFault };
+};
 
 /** No knob mends these. */
 const FAULT_OF: Partial<Record<PatternSymptom, GunFault>> = {
@@ -49,13 +60,18 @@ const OPEN_ENOUGH = 0.95;
 const UNDER_FOOT = 0.85;
 
 export function tuneOf(input: TuneInput): TuneAnswer {
-  const { seen, gun = { class: USUAL_GUN_CLASS, nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } = input;
+  const { seen, gun = { class: USUAL_GUN_CLASS, nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } =
+    input;
   const { settings, defaulted } = completed(input, gun);
   const bounds = roomFor(input, gun, settings);
-  const fault = seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, bounds);
+  const fault =
+    seen.map((sight) => FAULT_OF[sight]).find(Boolean) ?? narrowThoughOpen(seen, settings, bounds);
   const steps = fault
     ? []
-    : stepsFor(seen, settings, bounds, { isNeedleOpen: input.way?.needle === 'open', ownNozzlesMm: gun.nozzlesMm });
+    : stepsFor(seen, settings, bounds, {
+        isNeedleOpen: input.way?.needle === 'open',
+        ownNozzlesMm: gun.nozzlesMm,
+      });
   const after = steps[0] ? { ...input.settings, [steps[0].knob]: steps[0].to } : input.settings;
   return {
     steps,
@@ -75,7 +91,16 @@ function roomFor(
   const model = testedModelOf({ gun, paint, roomAir: USUAL_ROOM_AIR }, settings.nozzleMm);
   const { fanTurnsOut } = settings;
   const { isBuild } = MATERIALS[paint.materialClass];
-  const bandKPa = bandOfWork({ gun, model, fanTurnsOut, stage, carrier, isBuild, sheet, capLimitKPa }).value;
+  const bandKPa = bandOfWork({
+    gun,
+    model,
+    fanTurnsOut,
+    stage,
+    carrier,
+    isBuild,
+    sheet,
+    capLimitKPa,
+  }).value;
   const [lowKPa, highKPa] = bandKPa;
   return {
     model,
@@ -92,7 +117,9 @@ const narrowThoughOpen = (
   { fanTurnsOut }: KnownSettings,
   { model }: TuneBounds,
 ): GunFault | undefined =>
-  seen.includes('narrow') && fanTurnsOut >= OPEN_ENOUGH * model.fullFanTurns ? 'cap_blocked' : undefined;
+  seen.includes('narrow') && fanTurnsOut >= OPEN_ENOUGH * model.fullFanTurns
+    ? 'cap_blocked'
+    : undefined;
 
 function verdictsOf(
   input: TuneInput,
@@ -108,17 +135,25 @@ function verdictsOf(
   if (fault) verdicts.push(caution('gun-fault', { name: fault, check: fault }));
   if (seen.includes('pullingApart')) verdicts.push(caution('thin-or-contaminated'));
   const { inletKPa, fanTurnsOut } = after;
-  verdicts.push(...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }));
-  const { fanWidthMm } = after.fanWidthMm === undefined ? gunOutput(gun, model, bounds.rig.paint, after) : after;
+  verdicts.push(
+    ...limitVerdicts(gun, model, { inletKPa, capKPa, fanTurnsOut }, { capLimitKPa, bandKPa }),
+  );
+  const { fanWidthMm } =
+    after.fanWidthMm === undefined ? gunOutput(gun, model, bounds.rig.paint, after) : after;
   if (fanWidthMm! < PINCHED_FAN_MM && !GUNS[gun.class].isSmall)
     verdicts.push(caution('fan-pinched', { fanWidthMm: fanWidthMm! }));
   if (!isOnlyEven(seen) && !fault) verdicts.push(caution('test-panel-first'));
   return verdicts;
 }
 
-const isOnlyEven = (seen: readonly PatternSymptom[]): boolean => seen.every((sight) => sight === 'even');
+const isOnlyEven = (seen: readonly PatternSymptom[]): boolean =>
+  seen.every((sight) => sight === 'even');
 
-function reasonsOf({ seen }: TuneInput, steps: readonly TuneStep[], defaulted: readonly string[]): Reason[] {
+function reasonsOf(
+  { seen }: TuneInput,
+  steps: readonly TuneStep[],
+  defaulted: readonly string[],
+): Reason[] {
   if (isOnlyEven(seen)) return [because('pattern-even', 'rule')];
   return [
     ...(steps.length > 0 ? [because('one-change', 'rule'), because('solved-on-gun', 'model')] : []),

@@ -1,15 +1,37 @@
-/** The one next change for what is seen, and what to try after it: order, goals and bounds of MODEL 17.4, solved on this gun. */
+/**
+ * The one next change for what is seen, and what to try after it: order, goals and bounds of MODEL
+ * 17.4, solved on this gun.
+ */
 import { clamp } from '../numerics/rounding.ts';
 import type { Band } from '../outcome/spread.ts';
 import type { KnownSettings } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import type { PatternSymptom } from './patternSymptoms.ts';
 import { EASE_M_PER_S, HAND_M_PER_S } from './technique.ts';
-import { effectOf, MOST, solveFor, STEP, type TuneRig, type RigSettings, type Effect, type Goal, type Knob } from './steps.ts';
+import {
+  effectOf,
+  MOST,
+  solveFor,
+  STEP,
+  type TuneRig,
+  type RigSettings,
+  type Effect,
+  type Goal,
+  type Knob,
+} from './steps.ts';
 import { KNOB_STEP_TURNS } from './limits.ts';
 
-/** `why` is the thing seen and the move that answers it; `effect` about what the move does to film and drops. */
-export type TuneStep = { knob: Knob; from: number; to: number; why: { seen: PatternSymptom; move: Move }; effect?: Effect };
+/**
+ * `why` is the thing seen and the move that answers it; `effect` about what the move does to film
+ * and drops.
+ */
+export type TuneStep = {
+  knob: Knob;
+  from: number;
+  to: number;
+  why: { seen: PatternSymptom; move: Move };
+  effect?: Effect;
+};
 export type TuneBounds = {
   model: GunModel;
   rig: TuneRig;
@@ -84,7 +106,9 @@ export function stepsFor(
       scores.set(move, { score: (known?.score ?? 0) + 1 / (rank + 1), seen: known?.seen ?? sight });
     });
   return [...scores]
-    .filter(([move, { score }]) => !(AGAINST[move] && (scores.get(AGAINST[move])?.score ?? 0) >= score))
+    .filter(
+      ([move, { score }]) => !(AGAINST[move] && (scores.get(AGAINST[move])?.score ?? 0) >= score),
+    )
     .sort(([, a], [, b]) => b.score - a.score)
     .flatMap(([move, why]) => {
       const change = changeBy(move, why.seen, settings, bounds, painter.ownNozzlesMm);
@@ -98,17 +122,34 @@ export function stepsFor(
     });
 }
 
-/** What stands far off its usual place is moved first: a gun held too near for runs, a hand too quick for a dry coat. */
-function orderFor(sight: PatternSymptom, { distanceMm, gunSpeedMPerS }: KnownSettings, { data }: GunModel): Move[] {
+/**
+ * What stands far off its usual place is moved first: a gun held too near for runs, a hand too
+ * quick for a dry coat.
+ */
+function orderFor(
+  sight: PatternSymptom,
+  { distanceMm, gunSpeedMPerS }: KnownSettings,
+  { data }: GunModel,
+): Move[] {
   const moves = MOVES[sight] ?? [];
-  if ((sight === 'runs' || sight === 'tooWet') && distanceMm < data.distanceMm * NEAR_SHARE) return ['further', ...moves];
-  if (sight === 'dry' && gunSpeedMPerS > EASE_M_PER_S.largePanel[1] && distanceMm < data.distanceMm / NEAR_SHARE)
+  if ((sight === 'runs' || sight === 'tooWet') && distanceMm < data.distanceMm * NEAR_SHARE)
+    return ['further', ...moves];
+  if (
+    sight === 'dry' &&
+    gunSpeedMPerS > EASE_M_PER_S.largePanel[1] &&
+    distanceMm < data.distanceMm / NEAR_SHARE
+  )
     return ['slower', ...moves.filter((move) => move !== 'slower')];
   return moves;
 }
 const NEAR_SHARE = 0.8;
 
-function movesFor(sight: PatternSymptom, { isNeedleOpen }: Painter, settings: KnownSettings, model: GunModel): Move[] {
+function movesFor(
+  sight: PatternSymptom,
+  { isNeedleOpen }: Painter,
+  settings: KnownSettings,
+  model: GunModel,
+): Move[] {
   const moves = orderFor(sight, settings, model);
   if (!isNeedleOpen) return moves;
   const byHand = WETNESS_SIGHTS.includes(sight)
@@ -120,7 +161,10 @@ function movesFor(sight: PatternSymptom, { isNeedleOpen }: Painter, settings: Kn
 type KnobMove = { knob: Knob; from: number; to: number };
 
 /** A painter keeps the step in mm; where only the overlap is known it is the fan's share. */
-const rigSettingsOf = (settings: KnownSettings): RigSettings => ({ ...settings, stepMm: stepOf(settings) });
+const rigSettingsOf = (settings: KnownSettings): RigSettings => ({
+  ...settings,
+  stepMm: stepOf(settings),
+});
 const stepOf = ({ stepMm, fanWidthMm, overlapPercent }: KnownSettings): number =>
   stepMm ?? (fanWidthMm ?? USUAL_FAN_MM) * (1 - overlapPercent / 100);
 const steppedTo = (settings: KnownSettings, { knob, to }: KnobMove): Partial<KnownSettings> =>
@@ -184,20 +228,28 @@ function changeBy(
       return closerPasses(settings);
     case 'next tip down': {
       const smaller = ownNozzlesMm.filter((mm) => mm < settings.nozzleMm - 1e-9);
-      return smaller.length > 0 ? { knob: 'nozzleMm', from: settings.nozzleMm, to: Math.max(...smaller) } : undefined;
+      return smaller.length > 0
+        ? { knob: 'nozzleMm', from: settings.nozzleMm, to: Math.max(...smaller) }
+        : undefined;
     }
   }
 }
 
 /** Never so far that the cap would have more than it may. */
-function fanIn({ fanTurnsOut: from, inletKPa }: KnownSettings, { model, mostAtFanKPa }: TuneBounds): KnobMove | undefined {
+function fanIn(
+  { fanTurnsOut: from, inletKPa }: KnownSettings,
+  { model, mostAtFanKPa }: TuneBounds,
+): KnobMove | undefined {
   const to = Math.max(0.5, from - STEP.fanTurns);
-  return model.data.hasFanKnob && inletKPa <= mostAtFanKPa(to) ? { knob: 'fanTurnsOut', from, to } : undefined;
+  return model.data.hasFanKnob && inletKPa <= mostAtFanKPa(to)
+    ? { knob: 'fanTurnsOut', from, to }
+    : undefined;
 }
 
 /**
- * Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at least. Outside its band it
- * goes to the band's near end at once: nobody creeps up on a gun set for half its air.
+ * Air for the goal, a fifth at most, within what this coat, this gun and this place allow; a psi at
+ * least. Outside its band it goes to the band's near end at once: nobody creeps up on a gun set for
+ * half its air.
  */
 function inletBy(
   settings: KnownSettings,
@@ -207,8 +259,12 @@ function inletBy(
 ): KnobMove | undefined {
   const { inletKPa: from } = settings;
   const nearEndKPa = sign > 0 ? Math.min(footKPa, mostKPa) : topKPa;
-  if ((nearEndKPa - from) * sign >= LEAST_KPA) return { knob: 'inletKPa', from, to: Math.round(nearEndKPa) };
-  const furthest = sign > 0 ? Math.min(from * (1 + MOST.inletShare), mostKPa) : Math.max(from * (1 - MOST.inletShare), leastKPa);
+  if ((nearEndKPa - from) * sign >= LEAST_KPA)
+    return { knob: 'inletKPa', from, to: Math.round(nearEndKPa) };
+  const furthest =
+    sign > 0
+      ? Math.min(from * (1 + MOST.inletShare), mostKPa)
+      : Math.max(from * (1 - MOST.inletShare), leastKPa);
   if ((furthest - from) * sign < LEAST_KPA) return undefined;
   const goal = GOAL[seen];
   const bounds: [number, number] = sign > 0 ? [from, furthest] : [furthest, from];
@@ -223,11 +279,18 @@ const LEAST_KPA = 7;
 const BOUNCE_SHARE = 0.85;
 
 /** The needle for the goal, three quarters of a turn at most, in quarters. */
-function fluidBy(settings: KnownSettings, { rig, model }: TuneBounds, seen: PatternSymptom, sign: 1 | -1): KnobMove | undefined {
+function fluidBy(
+  settings: KnownSettings,
+  { rig, model }: TuneBounds,
+  seen: PatternSymptom,
+  sign: 1 | -1,
+): KnobMove | undefined {
   const { fluidTurnsOut: from } = settings;
   const [least, most] = [Math.min(from, 0.5), model.fullFluidTurns];
   const bounds: [number, number] =
-    sign > 0 ? [from, Math.min(from + MOST.fluidTurns, most)] : [Math.max(from - MOST.fluidTurns, least), from];
+    sign > 0
+      ? [from, Math.min(from + MOST.fluidTurns, most)]
+      : [Math.max(from - MOST.fluidTurns, least), from];
   if (bounds[1] - bounds[0] < KNOB_STEP_TURNS - 1e-9) return undefined;
   const solved = solveFor(
     rig,
@@ -237,7 +300,11 @@ function fluidBy(settings: KnownSettings, { rig, model }: TuneBounds, seen: Patt
     bounds,
   );
   const quarters = Math.max(1, Math.round(Math.abs(solved - from) / KNOB_STEP_TURNS));
-  return { knob: 'fluidTurnsOut', from, to: clamp(from + sign * quarters * KNOB_STEP_TURNS, ...bounds) };
+  return {
+    knob: 'fluidTurnsOut',
+    from,
+    to: clamp(from + sign * quarters * KNOB_STEP_TURNS, ...bounds),
+  };
 }
 
 /** Not under the nearest that this kind of gun is held. */
@@ -247,12 +314,21 @@ function nearer({ distanceMm: from }: KnownSettings, { data }: GunModel): KnobMo
 }
 
 function handBy({ gunSpeedMPerS: from }: KnownSettings, share: number): KnobMove {
-  const to = clamp(from * share, Math.min(from, HAND_M_PER_S.slowest), Math.max(from, HAND_M_PER_S.quickest));
+  const to = clamp(
+    from * share,
+    Math.min(from, HAND_M_PER_S.slowest),
+    Math.max(from, HAND_M_PER_S.quickest),
+  );
   return { knob: 'gunSpeedMPerS', from, to: Number(to.toFixed(3)) };
 }
 
 /** Closer passes: in mm where the step is known, else as overlap. */
 function closerPasses({ stepMm, overlapPercent }: KnownSettings): KnobMove {
-  if (stepMm !== undefined) return { knob: 'stepMm', from: stepMm, to: Math.round(stepMm * STEP.stepShare) };
-  return { knob: 'overlapPercent', from: overlapPercent, to: Math.round(100 - (100 - overlapPercent) * STEP.stepShare) };
+  if (stepMm !== undefined)
+    return { knob: 'stepMm', from: stepMm, to: Math.round(stepMm * STEP.stepShare) };
+  return {
+    knob: 'overlapPercent',
+    from: overlapPercent,
+    to: Math.round(100 - (100 - overlapPercent) * STEP.stepShare),
+  };
 }

@@ -13,7 +13,10 @@ export type TurnsInput = {
 };
 export type TurnsAnswer = WithVerdicts & { turnsOut?: number; asks: Ask[]; start?: number };
 
-/** A start on another gun is a little under the same share of its travel: it is easier to open than to mend a run. */
+/**
+ * A start on another gun is a little under the same share of its travel: it is easier to open than
+ * to mend a run.
+ */
 const CAREFUL = 0.9;
 
 export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): TurnsAnswer {
@@ -25,6 +28,10 @@ export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): 
   const turnsOut = countedFrom === 'closed' ? value : fullTurns - value;
   if (!forGun) return { turnsOut, asks: [], verdicts: [] };
   const otherFull = forGun.fullTurns ?? GUNS[USUAL_GUN_CLASS].fullFluidTurns;
-  const start = clamp(toStep((turnsOut / fullTurns) * otherFull * CAREFUL, KNOB_STEP_TURNS), Math.min(0.5, otherFull), otherFull);
+  const start = clamp(
+    toStep((turnsOut / fullTurns) * otherFull * CAREFUL, KNOB_STEP_TURNS),
+    Math.min(0.5, otherFull),
+    otherFull,
+  );
   return { turnsOut, start, asks: [], verdicts: [caution('turns-not-portable')] };
 }

@@ -1,4 +1,7 @@
-/** Every reason to stop or take care that air, panel and paint give, judged once for every card, calculation and chart (MODEL 2). */
+/**
+ * Every reason to stop or take care that air, panel and paint give, judged once for every card,
+ * calculation and chart (MODEL 2).
+ */
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { airSpeedMPerSOf, STILL_FOR_WATERBORNE_M_PER_S } from '../air/airMovement.ts';
 import { dewPointC } from '../air/humidAir.ts';
@@ -19,16 +22,23 @@ function panelVerdicts(climate: Climate, sheetLimits?: Limits): Verdict[] {
   const limits = limitsInForce(sheetLimits);
   const panelC = climate.panelTemperatureC;
   const marginC = panelMarginCOf(climate);
-  if (panelC === undefined || marginC === undefined) return [caution('panel-unread', undefined, ['panelTemperatureC'])];
+  if (panelC === undefined || marginC === undefined)
+    return [caution('panel-unread', undefined, ['panelTemperatureC'])];
   const verdicts: Verdict[] = [];
-  if (panelC < limits.minPanelC) verdicts.push(stop('panel-too-cold', { panelC, minC: limits.minPanelC }, ['panelTemperatureC']));
+  if (panelC < limits.minPanelC)
+    verdicts.push(
+      stop('panel-too-cold', { panelC, minC: limits.minPanelC }, ['panelTemperatureC']),
+    );
   const dewC = dewPointC(climate);
   const { minMarginC } = limits;
   if (marginC < minMarginC)
     verdicts.push(
-      stop('panel-below-dew-margin', { marginC, dewC, minMarginC, wantedC: dewC + minMarginC }, ['panelTemperatureC']),
+      stop('panel-below-dew-margin', { marginC, dewC, minMarginC, wantedC: dewC + minMarginC }, [
+        'panelTemperatureC',
+      ]),
     );
-  else if (marginC < CAUTION_FROM.marginC) verdicts.push(caution('panel-near-dew-point', { marginC }, ['panelTemperatureC']));
+  else if (marginC < CAUTION_FROM.marginC)
+    verdicts.push(caution('panel-near-dew-point', { marginC }, ['panelTemperatureC']));
   return verdicts;
 }
 
@@ -37,9 +47,17 @@ function heatVerdicts(climate: Climate, sheetLimits?: Limits): Verdict[] {
   const { airTemperatureC: airC, panelTemperatureC: panelC } = climate;
   const verdicts: Verdict[] = [];
   if (airC > limits.maxAirC)
-    verdicts.push(stop('too-hot-to-spray', { what: 'Air', valueC: airC, maxC: limits.maxAirC }, ['airTemperatureC']));
+    verdicts.push(
+      stop('too-hot-to-spray', { what: 'Air', valueC: airC, maxC: limits.maxAirC }, [
+        'airTemperatureC',
+      ]),
+    );
   if (panelC !== undefined && panelC > limits.maxPanelC)
-    verdicts.push(stop('too-hot-to-spray', { what: 'Panel', valueC: panelC, maxC: limits.maxPanelC }, ['panelTemperatureC']));
+    verdicts.push(
+      stop('too-hot-to-spray', { what: 'Panel', valueC: panelC, maxC: limits.maxPanelC }, [
+        'panelTemperatureC',
+      ]),
+    );
   if (airC > CAUTION_FROM.airC && airC <= limits.maxAirC)
     verdicts.push(caution('air-warm', { airC, panelC: panelC ?? airC }, ['airTemperatureC']));
   return verdicts;
@@ -50,7 +68,11 @@ function humidityVerdicts(climate: Climate, { limits: sheetLimits, carrier }: Sp
   const rhPercent = climate.relativeHumidityPercent;
   const verdicts: Verdict[] = [];
   if (rhPercent > limits.maxHumidityPercent)
-    verdicts.push(stop('air-too-humid', { rhPercent, maxPercent: limits.maxHumidityPercent }, ['relativeHumidityPercent']));
+    verdicts.push(
+      stop('air-too-humid', { rhPercent, maxPercent: limits.maxHumidityPercent }, [
+        'relativeHumidityPercent',
+      ]),
+    );
   else if (rhPercent > CAUTION_FROM.humidityPercent)
     verdicts.push(caution('air-humid', { rhPercent }, ['relativeHumidityPercent']));
   if (carrier === 'waterborne' && airSpeedMPerSOf(climate) < STILL_FOR_WATERBORNE_M_PER_S)
@@ -67,14 +89,19 @@ export function materialVerdictsOf(
   if (materialC === undefined) return [];
   const { minMaterialC } = limitsInForce(sprayed.limits);
   const goodC = CAUTION_FROM.materialC;
-  if (materialC < minMaterialC) return [stop('material-too-cold', { materialC, minC: minMaterialC }, [field])];
+  if (materialC < minMaterialC)
+    return [stop('material-too-cold', { materialC, minC: minMaterialC }, [field])];
   return materialC < goodC ? [caution('material-cool', { materialC, goodC }, [field])] : [];
 }
 
 /** Around sunrise an unheated room's panels lag behind its air. */
 const DAWN_MINUTES = 120;
-export const isDawn = (minute: number, sunriseMinute: number): boolean => Math.abs(minute - sunriseMinute) <= DAWN_MINUTES;
+export const isDawn = (minute: number, sunriseMinute: number): boolean =>
+  Math.abs(minute - sunriseMinute) <= DAWN_MINUTES;
 export const dawnVerdicts = (
   minute: number,
   { sunriseMinute, heated }: { sunriseMinute?: number; heated?: boolean },
-): Verdict[] => (sunriseMinute !== undefined && !heated && isDawn(minute, sunriseMinute) ? [caution('dawn-dew')] : []);
+): Verdict[] =>
+  sunriseMinute !== undefined && !heated && isDawn(minute, sunriseMinute)
+    ? [caution('dawn-dew')]
+    : [];

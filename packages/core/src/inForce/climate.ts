@@ -1,4 +1,7 @@
-/** Go, caution or stop in this air: the booth's air and the panel decide, the street does not (MODEL 2; WORK C057–C064). */
+/**
+ * Go, caution or stop in this air: the booth's air and the panel decide, the street does not (MODEL
+ * 2; WORK C057–C064).
+ */
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { dewPointC, humidityRatioGPerKg, wetBulbC } from '../air/humidAir.ts';
 import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
@@ -28,7 +31,10 @@ export function climateOf(input: ClimateInput): ClimateAnswer {
   const marginC = panelMarginCOf(input);
   const materialClass = next?.stage && classOf({ ...next, stage: next.stage }).value;
   const sprayed = { limits, carrier: next?.carrier, class: materialClass };
-  const verdicts = [...airVerdictsOf(input, sprayed), ...materialVerdictsOf(input.materialTemperatureC, sprayed)];
+  const verdicts = [
+    ...airVerdictsOf(input, sprayed),
+    ...materialVerdictsOf(input.materialTemperatureC, sprayed),
+  ];
   const floorHarms =
     next?.carrier === 'waterborne' ||
     input.relativeHumidityPercent > CAUTION_FROM.humidityPercent ||

@@ -1,4 +1,7 @@
-/** The wet film a coat is aimed at, and the most it may be: the sheet's word, else the one table of practice (MODEL 5.1). */
+/**
+ * The wet film a coat is aimed at, and the most it may be: the sheet's word, else the one table of
+ * practice (MODEL 5.1).
+ */
 import type { Band } from '../outcome/spread.ts';
 import { because } from '../outcome/verdicts.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
@@ -18,11 +21,22 @@ const OVER_SHEET = 1.2;
 
 export function filmOf({ class: materialClass, sheet, share = 1 }: FilmAsked): InForce<Film> {
   const { wetFilmUm: usualUm, wetFilmBandUm } = MATERIALS[materialClass].film;
-  const own = sheet?.wetFilmUm ?? (sheet?.wetFilmBandUm && (sheet.wetFilmBandUm[0] + sheet.wetFilmBandUm[1]) / 2);
+  const own =
+    sheet?.wetFilmUm ??
+    (sheet?.wetFilmBandUm && (sheet.wetFilmBandUm[0] + sheet.wetFilmBandUm[1]) / 2);
   const aimUm = own ?? usualUm;
-  const mostUm = sheet?.wetFilmBandUm?.[1] ?? (own === undefined ? wetFilmBandUm[1] : own * OVER_SHEET);
+  const mostUm =
+    sheet?.wetFilmBandUm?.[1] ?? (own === undefined ? wetFilmBandUm[1] : own * OVER_SHEET);
   const value = { aimUm: aimUm * share, mostUm };
   return own === undefined
-    ? { value, source: 'practice', reason: because('film-from-practice', 'rule', { wetUm: value.aimUm }) }
-    : { value, source: 'sheet', reason: because('film-from-sheet', 'dataSheet', { wetUm: value.aimUm }) };
+    ? {
+        value,
+        source: 'practice',
+        reason: because('film-from-practice', 'rule', { wetUm: value.aimUm }),
+      }
+    : {
+        value,
+        source: 'sheet',
+        reason: because('film-from-sheet', 'dataSheet', { wetUm: value.aimUm }),
+      };
 }

@@ -1,4 +1,7 @@
-/** Tips that suit a coat: the sheet's, else what able painters fit (WORK C003). Small guns have a scale of their own. */
+/**
+ * Tips that suit a coat: the sheet's, else what able painters fit (WORK C003). Small guns have a
+ * scale of their own.
+ */
 import type { Band } from '../outcome/spread.ts';
 import { because } from '../outcome/verdicts.ts';
 import { GUNS, type GunClass } from '../trade/gunClasses.ts';
@@ -12,9 +15,18 @@ export const practiceOf = ({ gunClass, stage, carrier, isBuild }: CoatOfGun) =>
   GUNS[gunClass].practice[practiceRowOf(stage, carrier, isBuild)];
 
 export function nozzleBandOf(coat: CoatOfGun, sheetMm?: Band): InForce<Band> {
-  if (sheetMm) return { value: sheetMm, source: 'sheet', reason: because('nozzle-from-sheet', 'dataSheet', ends(sheetMm)) };
+  if (sheetMm)
+    return {
+      value: sheetMm,
+      source: 'sheet',
+      reason: because('nozzle-from-sheet', 'dataSheet', ends(sheetMm)),
+    };
   const value = practiceOf(coat).nozzleMm;
-  return { value, source: 'practice', reason: because('nozzle-from-practice', 'rule', ends(value)) };
+  return {
+    value,
+    source: 'practice',
+    reason: because('nozzle-from-practice', 'rule', ends(value)),
+  };
 }
 
 const ends = ([lowMm, highMm]: Band) => ({ lowMm, highMm });

@@ -1,6 +1,7 @@
 /**
- * The minutes in force for a layer, at what temperature they stand, and their floors: the sheet's, else what is usual for its
- * class. Today's air moves them elsewhere (film/wait.ts); here stands what is moved (MODEL 12.1; WORK C165, C177–C183).
+ * The minutes in force for a layer, at what temperature they stand, and their floors: the sheet's,
+ * else what is usual for its class. Today's air moves them elsewhere (film/wait.ts); here stands
+ * what is moved (MODEL 12.1; WORK C165, C177–C183).
  */
 import { because } from '../outcome/verdicts.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
@@ -28,7 +29,10 @@ export type SheetTimes = {
   cureMinutes?: number;
 };
 /** A coat of paint as the waits see it. */
-export type Layer = Omit<ClassAsked, 'wetFilmUm'> & { activated?: boolean | undefined; sheet?: SheetTimes | undefined };
+export type Layer = Omit<ClassAsked, 'wetFilmUm'> & {
+  activated?: boolean | undefined;
+  sheet?: SheetTimes | undefined;
+};
 
 /** Where no sheet prints another: the usual minutes were fitted there (MODEL 12.1). */
 export const USUAL_SHEET_C = 21;
@@ -39,7 +43,10 @@ const ACTIVATED_TAPE_MINUTES = 960;
 /** How steeply a booth warms a panel, and the heat where the sheet gives none. */
 const USUAL_HEAT = { toC: 60, holdMinutes: 30, rampCPerMin: 4 } as const;
 
-/** `floorMinutes`: never sooner, however warm. `isCure`: waiting by cure, which warmth never shortens. */
+/**
+ * `floorMinutes`: never sooner, however warm. `isCure`: waiting by cure, which warmth never
+ * shortens.
+ */
 export type Minutes = { minutes: number; floorMinutes: number; isCure: boolean };
 export type Times = {
   atC: number;
@@ -49,7 +56,8 @@ export type Times = {
   before: Record<NextStep, InForce<Minutes>>;
 };
 
-export const layerClassOf = (layer: Layer) => classOf({ ...layer, wetFilmUm: layer.sheet?.wetFilmUm });
+export const layerClassOf = (layer: Layer) =>
+  classOf({ ...layer, wetFilmUm: layer.sheet?.wetFilmUm });
 
 export function timesOf(layer: Layer): Times {
   const { sheet } = layer;
@@ -58,7 +66,9 @@ export function timesOf(layer: Layer): Times {
     atC: sheet?.atC ?? USUAL_SHEET_C,
     atHumidityPercent: sheet?.atHumidityPercent ?? USUAL_SHEET_HUMIDITY_PERCENT,
     wetFilmUm: sheet?.wetFilmUm ?? facts.film.wetFilmUm,
-    before: Object.fromEntries(NEXT_STEPS.map((next) => [next, minutesBefore(next, layer, facts)])) as Times['before'],
+    before: Object.fromEntries(
+      NEXT_STEPS.map((next) => [next, minutesBefore(next, layer, facts)]),
+    ) as Times['before'],
   };
 }
 
@@ -71,7 +81,10 @@ function minutesBefore(next: NextStep, layer: Layer, facts: MaterialFacts): InFo
     value: { minutes, floorMinutes, isCure },
     ...(own === undefined
       ? { source: 'practice', reason: because('usual-minutes', 'rule', { sheetMinutes: minutes }) }
-      : { source: 'sheet', reason: because('sheet-minutes', 'dataSheet', { sheetMinutes: minutes }) }),
+      : {
+          source: 'sheet',
+          reason: because('sheet-minutes', 'dataSheet', { sheetMinutes: minutes }),
+        }),
   };
 }
 
@@ -104,7 +117,9 @@ function floorShare({ sheet }: Layer): number {
 }
 
 /** Heat as the sheet has it, on the panel. */
-export const heatOf = ({ sheet }: Pick<Layer, 'sheet'>): { toC: number; holdMinutes: number; rampCPerMin: number } => ({
+export const heatOf = ({
+  sheet,
+}: Pick<Layer, 'sheet'>): { toC: number; holdMinutes: number; rampCPerMin: number } => ({
   toC: sheet?.bakeC ?? USUAL_HEAT.toC,
   holdMinutes: sheet?.bakeMinutes ?? USUAL_HEAT.holdMinutes,
   rampCPerMin: USUAL_HEAT.rampCPerMin,

@@ -4,8 +4,14 @@ import { CURE_Q10, cureFactor } from './cure.ts';
 import type { InForce } from './inForce.ts';
 import type { Layer } from './timesOf.ts';
 
-/** Minutes since the layer; a two-pack film closes sooner in the warmth, never later than the sheet says. Undefined: no sheet says. */
-export function windowOf({ sheet, activated }: Layer, effectiveC: number): InForce<number> | undefined {
+/**
+ * Minutes since the layer; a two-pack film closes sooner in the warmth, never later than the sheet
+ * says. Undefined: no sheet says.
+ */
+export function windowOf(
+  { sheet, activated }: Layer,
+  effectiveC: number,
+): InForce<number> | undefined {
   if (sheet?.maxRecoatMinutes === undefined) return undefined;
   const share = activated ? Math.min(1, 1 / cureFactor(effectiveC, sheet.atC)) : 1;
   const latestMinutes = sheet.maxRecoatMinutes * share;

@@ -4,14 +4,27 @@
  *   ν = a t − b/t           DIN 4, ISO 4                     [cup-1]
  *   ν = a (t − t0)          Ford 4, Zahn 2                   [cup-2]
  *
- * Source  DIN 53211, ISO 2431, ASTM D1200 and D4212 as quoted in MODEL 4 (from memory there: check against the standard)
+ * Source  DIN 53211, ISO 2431, ASTM D1200 and D4212 as quoted in MODEL 4 (from memory there: check
+ *         against the standard)
  * Holds   inside each cup's own seconds; outside them the figure is given with a flag
  */
 export const CUP_NAMES = ['din4', 'ford4', 'zahn2', 'iso4'] as const;
 export type CupName = (typeof CUP_NAMES)[number];
 
-type FlowCup = { slope: number; over: number; offsetSeconds: number; fromSeconds: number; toSeconds: number };
-const cup = (slope: number, over: number, offsetSeconds: number, fromSeconds: number, toSeconds: number): FlowCup => ({
+type FlowCup = {
+  slope: number;
+  over: number;
+  offsetSeconds: number;
+  fromSeconds: number;
+  toSeconds: number;
+};
+const cup = (
+  slope: number,
+  over: number,
+  offsetSeconds: number,
+  fromSeconds: number,
+  toSeconds: number,
+): FlowCup => ({
   slope,
   over,
   offsetSeconds,
@@ -26,7 +39,12 @@ export const FLOW_CUPS: Record<CupName, FlowCup> = {
 };
 
 /** As they are engraved. */
-export const CUP_LABEL: Record<CupName, string> = { din4: 'DIN 4', ford4: 'Ford 4', zahn2: 'Zahn 2', iso4: 'ISO 4' };
+export const CUP_LABEL: Record<CupName, string> = {
+  din4: 'DIN 4',
+  ford4: 'Ford 4',
+  zahn2: 'Zahn 2',
+  iso4: 'ISO 4',
+};
 
 /** How far outside its own seconds a cup can still be timed at all. */
 const TIMED_FROM = 0.5;

@@ -1,10 +1,11 @@
 /**
  * A mix of paint, hardener and reducer by volume: its solids, its solvents, its density.
  *
- *   φ = (a φ_P + b φ_H)/(a+b+c)                                                              [mixture-1]
- *   x = [a(1−φ_P) x_own + b(1−φ_H) x_hard + c x_red]/[a(1−φ_P)+b(1−φ_H)+c]                   [mixture-2]
- *   water share of a waterborne = [a(1−φ_P) water + 0.95 c]/[a(1−φ_P)+c], the rest slow      [mixture-3]
- *   ρ = φ ρ_S + (1−φ) Σ f_i ρ_i,   volatile mass share = (1−φ) Σ f_i ρ_i / ρ                 [mixture-4]
+ *   φ = (a φ_P + b φ_H)/(a+b+c)                                                         [mixture-1]
+ *   x = [a(1−φ_P) x_own + b(1−φ_H) x_hard + c x_red]/[a(1−φ_P)+b(1−φ_H)+c]              [mixture-2]
+ *   water share of a waterborne = [a(1−φ_P) water + 0.95 c]/[a(1−φ_P)+c], the rest slow
+ *                                                                                       [mixture-3]
+ *   ρ = φ ρ_S + (1−φ) Σ f_i ρ_i,   volatile mass share = (1−φ) Σ f_i ρ_i / ρ            [mixture-4]
  *
  * Source  volume and mass balance; densities of the stand-in volatiles from MODEL 3
  */
@@ -32,7 +33,9 @@ export type Mixture = {
   volatileMassFraction: number;
 };
 
-/** @param reducer slow shares of reducer and hardener; absent: a medium grade, and the paint's own */
+/**
+ * @param reducer slow shares of reducer and hardener; absent: a medium grade, and the paint's own
+ */
 export function mixtureOf(
   material: MaterialFacts,
   mix: MaterialFacts['mix'] = material.mix,
@@ -58,11 +61,17 @@ export function mixtureOf(
     material.waterFraction === undefined
       ? blended([
           [fromPaint, cutOfPaint(own)],
-          [fromHardener, hardenerSlowFraction === undefined ? cutOfPaint(own) : cutOfGrade(hardenerSlowFraction)],
+          [
+            fromHardener,
+            hardenerSlowFraction === undefined ? cutOfPaint(own) : cutOfGrade(hardenerSlowFraction),
+          ],
           [thinner, cutOfGrade(reducer.slowFraction ?? MEDIUM_SLOW_FRACTION)],
         ])
       : { water, fast: 0, middle: 0, slow: 1 - water };
-  const volatileDensity = VOLATILES.reduce((sum, name) => sum + volatile[name] * IN_FILM[name].densityKgPerM3, 0);
+  const volatileDensity = VOLATILES.reduce(
+    (sum, name) => sum + volatile[name] * IN_FILM[name].densityKgPerM3,
+    0,
+  );
   const densityKgPerM3 = solids * material.solidsDensityKgPerM3 + (1 - solids) * volatileDensity;
   return {
     solids,
@@ -77,6 +86,8 @@ export function mixtureOf(
 function blended(parts: readonly [volume: number, cut: Cut][]): Mixture['volatile'] {
   const total = parts.reduce((sum, [volume]) => sum + volume, 0);
   return eachVolatile((name) =>
-    name === 'water' ? 0 : parts.reduce((sum, [volume, cut]) => sum + volume * cut[name], 0) / total,
+    name === 'water'
+      ? 0
+      : parts.reduce((sum, [volume, cut]) => sum + volume * cut[name], 0) / total,
   );
 }

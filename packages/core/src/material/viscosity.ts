@@ -1,4 +1,7 @@
-/** Seconds through a cup as viscosity, in the other cups, at another temperature, and how much reducer would thin it (WORK G02, C077–C081). */
+/**
+ * Seconds through a cup as viscosity, in the other cups, at another temperature, and how much
+ * reducer would thin it (WORK G02, C077–C081).
+ */
 import { CAUTION_FROM } from '../air/limits.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
@@ -43,13 +46,17 @@ export function viscosityOf(input: ViscosityInput): ViscosityAnswer {
   const kinematicMm2PerS = input.kinematicMm2PerS ?? kinematicOfSeconds(cup!, seconds!);
   const inCups = cupSeconds(kinematicMm2PerS);
   const atWanted =
-    measuredAtC === undefined || wantedAtC === undefined ? undefined : movedTo(kinematicMm2PerS, input, measuredAtC, wantedAtC);
+    measuredAtC === undefined || wantedAtC === undefined
+      ? undefined
+      : movedTo(kinematicMm2PerS, input, measuredAtC, wantedAtC);
   const reducer = addReducer(input, atWanted?.kinematicMm2PerS.value ?? kinematicMm2PerS);
   return {
     kinematicMm2PerS,
     ...(densityGPerMl === undefined ? {} : { dynamicMPaS: kinematicMm2PerS * densityGPerMl }),
     seconds: inCups,
-    inRange: Object.fromEntries(Object.entries(inCups).map(([name, s]) => [name, isInCupRange(name as CupName, s)])),
+    inRange: Object.fromEntries(
+      Object.entries(inCups).map(([name, s]) => [name, isInCupRange(name as CupName, s)]),
+    ),
     ...(atWanted ? { atWantedC: atWanted } : {}),
     ...(reducer ? { addReducerPercentOfPaint: reducer } : {}),
     verdicts: [...rangeVerdicts(inCups), ...coolVerdict(measuredAtC)],
@@ -71,7 +78,9 @@ function movedTo(
   wantedAtC: number,
 ): NonNullable<ViscosityAnswer['atWantedC']> {
   const material = materialClass && MATERIALS[materialClass];
-  const energy = material ? flowEnergyJPerMol(material, material.standardSolids) : USUAL_FLOW_ENERGY_J_PER_MOL;
+  const energy = material
+    ? flowEnergyJPerMol(material, material.standardSolids)
+    : USUAL_FLOW_ENERGY_J_PER_MOL;
   // The further the temperatures are apart, the less sure: nothing is added where nothing is moved.
   const perTenDegrees = material ? LOG_SD.knownClass : LOG_SD.unknownClass;
   const moved = logNormalSpread(
@@ -82,13 +91,18 @@ function movedTo(
     kinematicMm2PerS: moved,
     seconds: Object.fromEntries(
       CUP_NAMES.filter((name) =>
-        [moved.low, moved.value, moved.high].every((nu) => secondsOfKinematic(name, nu) !== undefined),
+        [moved.low, moved.value, moved.high].every(
+          (nu) => secondsOfKinematic(name, nu) !== undefined,
+        ),
       ).map((name) => [name, mapSpread(moved, (nu) => secondsOfKinematic(name, nu)!)]),
     ),
   };
 }
 
-/** Reducer that brings the mix to the wanted seconds, by volume of paint; nothing where it is thin enough already. */
+/**
+ * Reducer that brings the mix to the wanted seconds, by volume of paint; nothing where it is thin
+ * enough already.
+ */
 function addReducer(
   { class: materialClass, cup, wantedSeconds, densityGPerMl }: ViscosityInput,
   nowMm2PerS: number,
@@ -97,7 +111,8 @@ function addReducer(
   const wantedMm2PerS = kinematicOfSeconds(cup, wantedSeconds);
   if (wantedMm2PerS <= 0 || wantedMm2PerS >= nowMm2PerS) return undefined;
   const material = MATERIALS[materialClass];
-  const density = densityGPerMl === undefined ? mixtureOf(material).densityKgPerM3 : densityGPerMl * 1000;
+  const density =
+    densityGPerMl === undefined ? mixtureOf(material).densityKgPerM3 : densityGPerMl * 1000;
   const solidsAt = (mm2PerS: number) => solidsAtViscosity(material, mm2PerS * 1e-6 * density);
   const ofMix = solidsAt(nowMm2PerS) / solidsAt(wantedMm2PerS) - 1;
   const [paint, ...rest] = material.mix;
@@ -106,9 +121,12 @@ function addReducer(
 }
 
 function rangeVerdicts(inCups: Partial<Record<CupName, number>>): Verdict[] {
-  const outside = CUP_NAMES.filter((name) => inCups[name] !== undefined && !isInCupRange(name, inCups[name]));
+  const outside = CUP_NAMES.filter(
+    (name) => inCups[name] !== undefined && !isInCupRange(name, inCups[name]),
+  );
   if (outside.length === 0) return [];
-  const rangeOf = (name: CupName) => `${CUP_LABEL[name]} ${FLOW_CUPS[name].fromSeconds} to ${FLOW_CUPS[name].toSeconds} s`;
+  const rangeOf = (name: CupName) =>
+    `${CUP_LABEL[name]} ${FLOW_CUPS[name].fromSeconds} to ${FLOW_CUPS[name].toSeconds} s`;
   return [
     caution('beyond-formula', {
       what: `The time in ${outside.map((name) => CUP_LABEL[name]).join(', ')}`,

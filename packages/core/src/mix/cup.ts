@@ -1,4 +1,7 @@
-/** Pouring into a cup: components with their levels, equal batches, and the printed scale's marks (WORK C096–C097). */
+/**
+ * Pouring into a cup: components with their levels, equal batches, and the printed scale's marks
+ * (WORK C096–C097).
+ */
 import type { Role } from '../trade/vocabulary.ts';
 import { paintShare, type Share } from './recipe.ts';
 
@@ -7,7 +10,10 @@ export type Cup = {
   marksMl?: number[];
   columns?: { component: string; marks: { label: string; atMl: number }[] }[];
 };
-/** A ratio scale printed on a cup: line k has each part's cumulative level at k × mlPerPart × (parts so far). */
+/**
+ * A ratio scale printed on a cup: line k has each part's cumulative level at k × mlPerPart × (parts
+ * so far).
+ */
 export type RatioScale = { ratio: number[]; mlPerPart: number };
 
 export type Component = {
@@ -28,8 +34,16 @@ export type Densities = Record<string, number>;
 /** A printed mark counts as met within this share of the level: less than the line is thick. */
 const MARK_TOLERANCE = 0.01;
 
-/** The components of this much ready mix, in pouring order, with the level and the scale's reading after each. */
-export function pourList(shares: readonly Share[], readyMl: number, densitiesGPerMl: Densities = {}, cup?: Cup): Component[] {
+/**
+ * The components of this much ready mix, in pouring order, with the level and the scale's reading
+ * after each.
+ */
+export function pourList(
+  shares: readonly Share[],
+  readyMl: number,
+  densitiesGPerMl: Densities = {},
+  cup?: Cup,
+): Component[] {
   const paint = paintShare(shares);
   let cumulativeMl = 0;
   let cumulativeGrams: number | undefined = 0;
@@ -38,7 +52,8 @@ export function pourList(shares: readonly Share[], readyMl: number, densitiesGPe
     const density = densitiesGPerMl[name];
     const grams = density === undefined ? undefined : ml * density;
     cumulativeMl += ml;
-    cumulativeGrams = cumulativeGrams === undefined || grams === undefined ? undefined : cumulativeGrams + grams;
+    cumulativeGrams =
+      cumulativeGrams === undefined || grams === undefined ? undefined : cumulativeGrams + grams;
     const mark = cup && markAt(cup, name, cumulativeMl);
     return {
       name,
@@ -63,7 +78,8 @@ function markAt({ columns }: Cup, component: string, levelMl: number): Component
 const SAME_RATIO = 1e-6;
 
 /**
- * The printed columns that fit a recipe: same number, next column. Numbers on a cup are levels, not amounts.
+ * The printed columns that fit a recipe: same number, next column. Numbers on a cup are levels, not
+ * amounts.
  * @returns nothing where the cup has no scale of this ratio
  */
 export function scaleColumns(
@@ -74,7 +90,9 @@ export function scaleColumns(
   const scale = scales.find(
     ({ ratio }) =>
       ratio.length === parts.length &&
-      ratio.every((part, i) => Math.abs(part / ratio[0]! - parts[i]!.parts / parts[0]!.parts) < SAME_RATIO),
+      ratio.every(
+        (part, i) => Math.abs(part / ratio[0]! - parts[i]!.parts / parts[0]!.parts) < SAME_RATIO,
+      ),
   );
   if (!scale) return undefined;
   const total = scale.ratio.reduce((sum, part) => sum + part, 0);
@@ -85,15 +103,28 @@ export function scaleColumns(
     const levelMl = soFar * scale.mlPerPart;
     return {
       component: name,
-      marks: Array.from({ length: lines }, (_, k) => ({ label: String(k + 1), atMl: (k + 1) * levelMl })),
+      marks: Array.from({ length: lines }, (_, k) => ({
+        label: String(k + 1),
+        atMl: (k + 1) * levelMl,
+      })),
     };
   });
 }
 
 /** Equal batches, none above the cup's top mark or the wished batch. */
-export function batchesOf(shares: readonly Share[], readyMl: number, mostMl: number, densities?: Densities, cup?: Cup): Batch[] {
+export function batchesOf(
+  shares: readonly Share[],
+  readyMl: number,
+  mostMl: number,
+  densities?: Densities,
+  cup?: Cup,
+): Batch[] {
   const count = Math.max(1, Math.ceil(readyMl / mostMl - 1e-9));
   const batchMl = readyMl / count;
   const components = pourList(shares, batchMl, densities, cup);
-  return Array.from({ length: count }, () => ({ components, readyMl: batchMl, fillToMl: components.map((c) => c.cumulativeMl) }));
+  return Array.from({ length: count }, () => ({
+    components,
+    readyMl: batchMl,
+    fillToMl: components.map((c) => c.cumulativeMl),
+  }));
 }

@@ -1,10 +1,27 @@
-/** What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix (WORK C086–C105). */
+/**
+ * What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix (WORK
+ * C086–C105).
+ */
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Chemistry } from '../trade/vocabulary.ts';
-import { because, caution, isStopped, type Advice, type Explained, type Verdict } from '../outcome/verdicts.ts';
-import { batchesOf, pourList, type Batch, type Component, type Cup, type Densities } from './cup.ts';
+import {
+  because,
+  caution,
+  isStopped,
+  type Advice,
+  type Explained,
+  type Verdict,
+} from '../outcome/verdicts.ts';
+import {
+  batchesOf,
+  pourList,
+  type Batch,
+  type Component,
+  type Cup,
+  type Densities,
+} from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { potLifeMinutes, type PotLife } from './potLife.ts';
 import { sharesOf, type Recipe, type Share } from './recipe.ts';
@@ -41,7 +58,10 @@ export type MixAnswer = Explained & {
 };
 
 /** None only when every part says its role and none is a hardener. */
-export function hardenerChemistry(given: Chemistry | undefined, shares: readonly Share[]): Chemistry {
+export function hardenerChemistry(
+  given: Chemistry | undefined,
+  shares: readonly Share[],
+): Chemistry {
   if (given) return given;
   return shares.every(({ role }) => role !== undefined && role !== 'hardener') ? 'none' : 'unknown';
 }
@@ -78,10 +98,14 @@ export function mixOf(input: MixInput): MixAnswer {
   };
 }
 
-const listOf = (have: MixInput['have']): Have[] => (have === undefined ? [] : Array.isArray(have) ? have : [have]);
+const listOf = (have: MixInput['have']): Have[] =>
+  have === undefined ? [] : Array.isArray(have) ? have : [have];
 
 /** What can be made: the amount wanted, or as much as the tin that runs out first allows. */
-function amountOf({ readyMl, have }: MixInput, shares: readonly Share[]): { readyMl: number; limitedBy?: string } {
+function amountOf(
+  { readyMl, have }: MixInput,
+  shares: readonly Share[],
+): { readyMl: number; limitedBy?: string } {
   if (readyMl !== undefined) return { readyMl };
   return listOf(have).reduce<{ readyMl: number; limitedBy?: string }>(
     (least, { name, ml }) => {
@@ -98,19 +122,32 @@ function withLeftOver(component: Component, have: MixInput['have']): Component {
 }
 
 /** Solvent content of the mix by volume; unknown while one part's is. */
-export function vocOf(shares: readonly Share[], vocGPerL?: Record<string, number>): number | undefined {
+export function vocOf(
+  shares: readonly Share[],
+  vocGPerL?: Record<string, number>,
+): number | undefined {
   if (!vocGPerL || shares.some(({ name }) => vocGPerL[name] === undefined)) return undefined;
   return shares.reduce((sum, { name, share }) => sum + share * vocGPerL[name]!, 0);
 }
 
-function mixVerdicts(input: MixInput, shares: readonly Share[], life?: Spread, vocGPerL?: number): Verdict[] {
+function mixVerdicts(
+  input: MixInput,
+  shares: readonly Share[],
+  life?: Spread,
+  vocGPerL?: number,
+): Verdict[] {
   const verdicts = [
     ...(input.sheet ? sheetVerdicts(shares, input.sheet) : []),
     ...materialVerdictsOf(input.temperatureC, {}, 'temperatureC'),
   ];
   const chemistry = hardenerChemistry(input.hardener, shares);
-  if (chemistry === 'isocyanate' || chemistry === 'unknown') verdicts.push(caution('two-pack-breathing'));
-  if (life && input.sprayMinutes !== undefined && input.sprayMinutes > USABLE_POT_LIFE_SHARE * life.value)
+  if (chemistry === 'isocyanate' || chemistry === 'unknown')
+    verdicts.push(caution('two-pack-breathing'));
+  if (
+    life &&
+    input.sprayMinutes !== undefined &&
+    input.sprayMinutes > USABLE_POT_LIFE_SHARE * life.value
+  )
     verdicts.push(
       caution('pot-life-short', {
         sprayMinutes: input.sprayMinutes,
@@ -134,7 +171,11 @@ function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
             atC: input.potLife!.atC,
           }),
           ...((input.hardenerSpeedFactor ?? 1) > 1
-            ? [because('pot-life-by-hardener', 'model', { quickerFactor: input.hardenerSpeedFactor! })]
+            ? [
+                because('pot-life-by-hardener', 'model', {
+                  quickerFactor: input.hardenerSpeedFactor!,
+                }),
+              ]
             : []),
         ]
       : []),

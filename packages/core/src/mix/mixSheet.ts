@@ -1,13 +1,23 @@
-/** A recipe held against the product's own sheet: roles, shares, and what the sheet does not name (WORK C080–C082, C105). */
+/**
+ * A recipe held against the product's own sheet: roles, shares, and what the sheet does not name
+ * (WORK C080–C082, C105).
+ */
 import { FLOWS_WELL_C } from '../air/limits.ts';
 import type { Role } from '../trade/vocabulary.ts';
 import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
 import type { Reduction } from '../reducer/asked.ts';
 import { paintShare, sharesOf, type RecipePart, type Share } from './recipe.ts';
 
-export type MixSheet = { parts: (RecipePart & { role: Role })[]; reduction?: Reduction; tolerancePercent?: number };
+export type MixSheet = {
+  parts: (RecipePart & { role: Role })[];
+  reduction?: Reduction;
+  tolerancePercent?: number;
+};
 
-/** Hardener off by more than this, in per cent of its own share, is refused unless the sheet says otherwise. */
+/**
+ * Hardener off by more than this, in per cent of its own share, is refused unless the sheet says
+ * otherwise.
+ */
 export const HARDENER_TOLERANCE_PERCENT = 10;
 /** Two ratios are the same within this; less than a cup's line is thick. */
 const SAME_RATIO = 0.02;
@@ -17,7 +27,8 @@ const DROP = 1.005;
 const perPaint = (shares: readonly Share[], role: Role): number =>
   shares.filter((s) => s.role === role).reduce((sum, s) => sum + s.share, 0) / paintShare(shares);
 
-const ratioText = (sheet: MixSheet): string => `${sheet.parts.map((p) => `${p.name} ${p.parts}`).join(' : ')}`;
+const ratioText = (sheet: MixSheet): string =>
+  `${sheet.parts.map((p) => `${p.name} ${p.parts}`).join(' : ')}`;
 
 /** Fills roles that a recipe leaves out from the sheet's part of the same name. */
 export const withSheetRoles = (shares: readonly Share[], sheet?: MixSheet): Share[] =>
@@ -43,13 +54,21 @@ export function sheetVerdicts(mixed: readonly Share[], sheet: MixSheet): Verdict
   return [...verdicts, ...reducerVerdicts(shares, sheet, sheetReducer)];
 }
 
-function areSwapped(of: { hardener: number; reducer: number; sheetHardener: number; sheetReducer: number }): boolean {
+function areSwapped(of: {
+  hardener: number;
+  reducer: number;
+  sheetHardener: number;
+  sheetReducer: number;
+}): boolean {
   const alike = (a: number, b: number) => Math.abs(a - b) <= SAME_RATIO * Math.max(a, b);
-  if (of.sheetReducer === 0 || of.sheetHardener === 0 || alike(of.sheetHardener, of.sheetReducer)) return false;
+  if (of.sheetReducer === 0 || of.sheetHardener === 0 || alike(of.sheetHardener, of.sheetReducer))
+    return false;
   const cross =
-    Math.abs(Math.log(of.hardener / of.sheetReducer || 1e-9)) + Math.abs(Math.log(of.reducer / of.sheetHardener || 1e-9));
+    Math.abs(Math.log(of.hardener / of.sheetReducer || 1e-9)) +
+    Math.abs(Math.log(of.reducer / of.sheetHardener || 1e-9));
   const straight =
-    Math.abs(Math.log(of.hardener / of.sheetHardener || 1e-9)) + Math.abs(Math.log(of.reducer / of.sheetReducer || 1e-9));
+    Math.abs(Math.log(of.hardener / of.sheetHardener || 1e-9)) +
+    Math.abs(Math.log(of.reducer / of.sheetReducer || 1e-9));
   return cross < straight && cross < 0.3;
 }
 
@@ -67,19 +86,28 @@ function unnamedParts(shares: readonly Share[], sheet: MixSheet): Verdict[] {
     .map(({ name, role }) => stop('wrong-system', { name, right: namedOnSheet(sheet, role) }));
 }
 
-function reducerVerdicts(shares: readonly Share[], sheet: MixSheet, sheetReducer: number): Verdict[] {
+function reducerVerdicts(
+  shares: readonly Share[],
+  sheet: MixSheet,
+  sheetReducer: number,
+): Verdict[] {
   const reducer = perPaint(shares, 'reducer');
   const extra = sheet.reduction ? reductionPerPaint(sheet.reduction, shares) : 0;
-  if (reducer > 0 && sheetReducer === 0 && extra === 0) return [stop('reducer-not-on-sheet', { warmC: FLOWS_WELL_C })];
+  if (reducer > 0 && sheetReducer === 0 && extra === 0)
+    return [stop('reducer-not-on-sheet', { warmC: FLOWS_WELL_C })];
   const most = sheetReducer + extra;
   if (reducer <= most * DROP) return [];
   return [caution('reducer-over-sheet', { percent: reducer * 100, maxPercent: most * 100 })];
 }
 
-/** The most reducer a sheet allows beyond its own parts, per volume of paint, whatever its basis. */
+/**
+ * The most reducer a sheet allows beyond its own parts, per volume of paint, whatever its basis.
+ */
 function reductionPerPaint({ maxPercent, of }: Reduction, shares: readonly Share[]): number {
   const fraction = maxPercent / 100;
-  const rest = shares.filter(({ role }) => role !== 'reducer').reduce((sum, s) => sum + s.share, 0) / paintShare(shares);
+  const rest =
+    shares.filter(({ role }) => role !== 'reducer').reduce((sum, s) => sum + s.share, 0) /
+    paintShare(shares);
   if (of === 'paint') return fraction;
   return of === 'mixSoFar' ? fraction * rest : (fraction / Math.max(1e-9, 1 - fraction)) * rest;
 }

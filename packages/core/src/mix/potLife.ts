@@ -1,8 +1,9 @@
 /**
- * Pot life runs from mixing and shortens with heat and a quicker hardener:  t = t_sheet / (Q10^((T − T_sheet)/10) · max(1, f))   [pot-1]
+ * Pot life runs from mixing and shortens with heat and a quicker hardener:  t = t_sheet / (Q10^((T
+ * − T_sheet)/10) · max(1, f))   [pot-1]
  *
- * f: how many times quicker this hardener cures than the one the sheet has for this temperature. A slower one is not taken to
- * lengthen what the sheet prints.
+ * f: how many times quicker this hardener cures than the one the sheet has for this temperature. A
+ * slower one is not taken to lengthen what the sheet prints.
  * Source  inForce/cure.ts
  */
 import { cureFactor } from '../inForce/cure.ts';
@@ -13,5 +14,12 @@ export type PotLife = { minutes: number; atC: number };
 export const USABLE_POT_LIFE_SHARE = 0.8;
 const POT_LIFE_LOG_SD = 0.25;
 
-export const potLifeMinutes = ({ minutes, atC }: PotLife, temperatureC: number, hardenerSpeedFactor = 1): Spread =>
-  logNormalSpread(minutes / (cureFactor(temperatureC, atC) * Math.max(1, hardenerSpeedFactor)), POT_LIFE_LOG_SD);
+export const potLifeMinutes = (
+  { minutes, atC }: PotLife,
+  temperatureC: number,
+  hardenerSpeedFactor = 1,
+): Spread =>
+  logNormalSpread(
+    minutes / (cureFactor(temperatureC, atC) * Math.max(1, hardenerSpeedFactor)),
+    POT_LIFE_LOG_SD,
+  );

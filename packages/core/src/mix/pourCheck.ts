@@ -1,5 +1,16 @@
-/** What was really poured against the recipe: mended by adding only, or said to be lost (WORK C098). */
-import { because, caution, go, isStopped, stop, type Reason, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
+/**
+ * What was really poured against the recipe: mended by adding only, or said to be lost (WORK C098).
+ */
+import {
+  because,
+  caution,
+  go,
+  isStopped,
+  stop,
+  type Reason,
+  type WithVerdicts,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import type { Cup, Densities } from './cup.ts';
 import { sheetVerdicts, withSheetRoles, type MixSheet } from './mixSheet.ts';
 import { sharesOf, type Recipe, type Share } from './recipe.ts';
@@ -35,18 +46,31 @@ export function pourCheckOf(input: PourCheckInput): PourCheckAnswer {
   const ratio = ratioOf(wanted, pouredMl);
   const additions = additionsOf(wanted, pouredMl);
   const mendedMl = totalMl + additions.reduce((sum, a) => sum + a.addMl, 0);
-  const worst = ratio.reduce((a, b) => (Math.abs(b.errorPercent) > Math.abs(a.errorPercent) ? b : a));
+  const worst = ratio.reduce((a, b) =>
+    Math.abs(b.errorPercent) > Math.abs(a.errorPercent) ? b : a,
+  );
   const isRight = Math.abs(worst.errorPercent) <= tolerancePercent + 1e-9;
   const isTooMuch = input.cup !== undefined && mendedMl > input.cup.capacityMl;
   const pot = isTooMuch ? smallestHolding(input.pots ?? [], mendedMl) : undefined;
   const overfills = isTooMuch && !pot;
-  const verdicts = input.sheet && totalMl > 0 ? sheetVerdicts(pouredShares(wanted, pouredMl, totalMl), input.sheet) : [];
+  const verdicts =
+    input.sheet && totalMl > 0
+      ? sheetVerdicts(pouredShares(wanted, pouredMl, totalMl), input.sheet)
+      : [];
   if (isRight && !isStopped(verdicts)) verdicts.push(go('pour-good', { tolerancePercent }));
   else if (overfills) verdicts.push(stop('pour-lost'));
   else if (pot)
-    verdicts.push(caution('pour-off-larger-pot', { name: worst.name, errorPercent: worst.errorPercent, pot: pot.name }));
+    verdicts.push(
+      caution('pour-off-larger-pot', {
+        name: worst.name,
+        errorPercent: worst.errorPercent,
+        pot: pot.name,
+      }),
+    );
   else verdicts.push(caution('pour-off', { name: worst.name, errorPercent: worst.errorPercent }));
-  const isMended = !overfills && verdicts.some(({ code }) => code === 'pour-off' || code === 'pour-off-larger-pot');
+  const isMended =
+    !overfills &&
+    verdicts.some(({ code }) => code === 'pour-off' || code === 'pour-off-larger-pot');
   return {
     ratio,
     ...(isMended ? { correct: withGrams(additions, input.densitiesGPerMl) } : {}),
@@ -83,9 +107,14 @@ const largestScale = (wanted: readonly Share[], pouredMl: readonly number[]): nu
   Math.max(...wanted.map(({ share }, i) => (share > 0 ? pouredMl[i]! / share : 0)));
 
 /** Nothing can be taken out again: everything is brought up to the part there is most of. */
-function additionsOf(wanted: readonly Share[], pouredMl: readonly number[]): { name: string; addMl: number }[] {
+function additionsOf(
+  wanted: readonly Share[],
+  pouredMl: readonly number[],
+): { name: string; addMl: number }[] {
   const scale = largestScale(wanted, pouredMl);
-  return wanted.map(({ name, share }, i) => ({ name, addMl: scale * share - pouredMl[i]! })).filter(({ addMl }) => addMl > 1e-6);
+  return wanted
+    .map(({ name, share }, i) => ({ name, addMl: scale * share - pouredMl[i]! }))
+    .filter(({ addMl }) => addMl > 1e-6);
 }
 
 const withGrams = (additions: { name: string; addMl: number }[], densities: Densities = {}) =>
@@ -95,16 +124,28 @@ const withGrams = (additions: { name: string; addMl: number }[], densities: Dens
     ...(densities[name] === undefined ? {} : { addGrams: addMl * densities[name] }),
   }));
 
-const pouredShares = (wanted: readonly Share[], pouredMl: readonly number[], totalMl: number): Share[] =>
-  wanted.map((share, i) => ({ ...share, share: pouredMl[i]! / totalMl }));
+const pouredShares = (
+  wanted: readonly Share[],
+  pouredMl: readonly number[],
+  totalMl: number,
+): Share[] => wanted.map((share, i) => ({ ...share, share: pouredMl[i]! / totalMl }));
 
 /** What spraying it as it is would do. */
-function effectsOf(wanted: readonly Share[], ratio: PourCheckAnswer['ratio'], tolerancePercent: number): Reason[] {
+function effectsOf(
+  wanted: readonly Share[],
+  ratio: PourCheckAnswer['ratio'],
+  tolerancePercent: number,
+): Reason[] {
   return ratio.flatMap(({ name, errorPercent }, i) => {
     const role = wanted[i]!.role;
-    if (Math.abs(errorPercent) <= tolerancePercent || (role !== 'hardener' && role !== 'reducer' && role !== 'adjuster'))
+    if (
+      Math.abs(errorPercent) <= tolerancePercent ||
+      (role !== 'hardener' && role !== 'reducer' && role !== 'adjuster')
+    )
       return [];
     const kind = role === 'adjuster' ? 'reducer' : role;
-    return [because(`${kind}-${errorPercent > 0 ? 'over' : 'under'}`, 'rule', { name, errorPercent })];
+    return [
+      because(`${kind}-${errorPercent > 0 ? 'over' : 'under'}`, 'rule', { name, errorPercent }),
+    ];
   });
 }

@@ -1,4 +1,7 @@
-/** Numbers between 0 and 1 from a seed, the same every time. Source: mulberry32 (public domain, Tommy Ettinger 2017). */
+/**
+ * Numbers between 0 and 1 from a seed, the same every time. Source: mulberry32 (public domain,
+ * Tommy Ettinger 2017).
+ */
 export function drawnFrom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

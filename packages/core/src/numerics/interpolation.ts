@@ -4,7 +4,10 @@ import { clamp } from './rounding.ts';
 /** From `a` at 0 to `b` at 1. */
 export const between = (a: number, b: number, share: number): number => a + (b - a) * share;
 
-/** Straight lines through the points in any order, flat beyond their ends. @param points at least one */
+/**
+ * Straight lines through the points in any order, flat beyond their ends. @param points at least
+ * one
+ */
 export function along(points: readonly (readonly [x: number, y: number])[], at: number): number {
   const sorted = [...points].sort((a, b) => a[0] - b[0]);
   const upper = sorted.findIndex(([x]) => x >= at);

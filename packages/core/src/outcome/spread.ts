@@ -1,8 +1,13 @@
-/** An 80 % interval around a predicted quantity; `value` is the median (the mean for a probability). */
+/**
+ * An 80 % interval around a predicted quantity; `value` is the median (the mean for a probability).
+ */
 export type Spread = { value: number; low: number; high: number };
 export type Band = [low: number, high: number];
 
-/** 0.90 quantile of the normal distribution: the ends of an 80 % interval lie this many deviations out. */
+/**
+ * 0.90 quantile of the normal distribution: the ends of an 80 % interval lie this many deviations
+ * out.
+ */
 export const Z_80 = 1.2815515655446004;
 
 /**

@@ -37,7 +37,8 @@ export const because = (code: string, source: ReasonSource, params?: Params): Re
 });
 
 /** True when the work must not go ahead. */
-export const isStopped = (verdicts: readonly Verdict[]): boolean => verdicts.some((v) => v.level === 'stop');
+export const isStopped = (verdicts: readonly Verdict[]): boolean =>
+  verdicts.some((v) => v.level === 'stop');
 
 /** The worst level among the verdicts; an answer without any is a go. */
 export function worstLevel(verdicts: readonly { level: Level }[]): Level {

@@ -4,7 +4,16 @@ import type { FinishAim } from '../evaporation/evaporationIndex.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { Explained } from '../outcome/verdicts.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
-import type { AirMovement, Basis, Carrier, Finish, JobSize, Stage, Substrate, Surface } from '../trade/vocabulary.ts';
+import type {
+  AirMovement,
+  Basis,
+  Carrier,
+  Finish,
+  JobSize,
+  Stage,
+  Substrate,
+  Surface,
+} from '../trade/vocabulary.ts';
 import type { AdjusterPoint } from './adjuster.ts';
 import type { BlendPart } from './blend.ts';
 import type { Grade } from './grade.ts';

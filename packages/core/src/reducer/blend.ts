@@ -1,4 +1,7 @@
-/** Which grade, or half and half of two neighbours, dries as the job wants (MODEL-2, 8): no new blend for one degree. */
+/**
+ * Which grade, or half and half of two neighbours, dries as the job wants (MODEL-2, 8): no new
+ * blend for one degree.
+ */
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
 import { bisect } from '../numerics/bisect.ts';
@@ -7,7 +10,10 @@ import { designTemperatureC, type Grade } from './grade.ts';
 export type BlendPart = { name: string; fraction: number };
 export type Surroundings = { effectiveC: number; airSpeedMPerS: number };
 
-/** Within this of the wanted rate a pure grade is good enough; what is mixed already stays within the wider one. */
+/**
+ * Within this of the wanted rate a pure grade is good enough; what is mixed already stays within
+ * the wider one.
+ */
 export const NEAR_ENOUGH_LOG = 0.14;
 const STAYS_LOG = 0.22;
 
@@ -27,24 +33,39 @@ export function slowFractionOf(parts: readonly BlendPart[], grades: readonly Gra
 /** A blend as the one grade that leaves as it does: its slow share turned round. */
 export function gradeOfBlend(parts: readonly BlendPart[], grades: readonly Grade[]): Grade {
   const wanted = slowFractionOf(parts, grades);
-  const designC = bisect((temperatureC) => slowFractionForDesign(temperatureC) - wanted, ...DESIGN_RANGE_C);
+  const designC = bisect(
+    (temperatureC) => slowFractionForDesign(temperatureC) - wanted,
+    ...DESIGN_RANGE_C,
+  );
   const name = parts.map((part) => part.name).join(' + ');
   return { name, minC: designC - HALF_BAND_C, maxC: designC + HALF_BAND_C };
 }
 const DESIGN_RANGE_C: [number, number] = [-40, 90];
 const HALF_BAND_C = 3;
 
-export const evaporationOf = (parts: readonly BlendPart[], grades: readonly Grade[], where: Surroundings): number =>
-  solventEvaporation({ slowFraction: slowFractionOf(parts, grades), ...where });
+export const evaporationOf = (
+  parts: readonly BlendPart[],
+  grades: readonly Grade[],
+  where: Surroundings,
+): number => solventEvaporation({ slowFraction: slowFractionOf(parts, grades), ...where });
 
 /** Quickest first. */
 export const bySpeed = (grades: readonly Grade[]): Grade[] =>
   [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
 
-/** The grade, or the half of two neighbouring grades, whose evaporation is nearest to the wanted one. */
-export function blendFor(wanted: number, grades: readonly Grade[], where: Surroundings): BlendPart[] {
+/**
+ * The grade, or the half of two neighbouring grades, whose evaporation is nearest to the wanted
+ * one.
+ */
+export function blendFor(
+  wanted: number,
+  grades: readonly Grade[],
+  where: Surroundings,
+): BlendPart[] {
   const sorted = bySpeed(grades);
-  const rates = sorted.map((grade) => evaporationOf([{ name: grade.name, fraction: 1 }], sorted, where));
+  const rates = sorted.map((grade) =>
+    evaporationOf([{ name: grade.name, fraction: 1 }], sorted, where),
+  );
   const pure = (index: number): BlendPart[] => [{ name: sorted[index]!.name, fraction: 1 }];
   const slower = rates.findIndex((rate) => rate < wanted);
   if (slower === 0) return pure(0);

@@ -1,13 +1,27 @@
-/** A reducer or hardener grade as its sheet bounds it, and what that means for its temperature and speed (MODEL 3). */
+/**
+ * A reducer or hardener grade as its sheet bounds it, and what that means for its temperature and
+ * speed (MODEL 3).
+ */
 import type { Carrier, Speed } from '../trade/vocabulary.ts';
 
-export type Grade = { name: string; minC?: number; maxC?: number; speed?: Speed; carrier?: Carrier };
+export type Grade = {
+  name: string;
+  minC?: number;
+  maxC?: number;
+  speed?: Speed;
+  carrier?: Carrier;
+};
 
 /** A one-ended grade is at its best this far inside its end. */
 const INSIDE_END_C = 4.2;
 
 /** Where only its speed is told: the middle of what such grades are made for. */
-export const DESIGN_OF_SPEED_C: Record<Speed, number> = { fast: 16, medium: 21.5, slow: 28.5, verySlow: 34 };
+export const DESIGN_OF_SPEED_C: Record<Speed, number> = {
+  fast: 16,
+  medium: 21.5,
+  slow: 28.5,
+  verySlow: 34,
+};
 
 /** The temperature a grade is made for: the middle of its band. */
 export function designTemperatureC({ minC, maxC }: Pick<Grade, 'minC' | 'maxC'>): number {

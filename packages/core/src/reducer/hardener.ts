@@ -1,11 +1,16 @@
-/** Hardener speed is a choice of its own: by the temperature the film works at (WORK C079; MODEL 3.2). */
+/**
+ * Hardener speed is a choice of its own: by the temperature the film works at (WORK C079; MODEL
+ * 3.2).
+ */
 import { caution, type Verdict } from '../outcome/verdicts.ts';
 import { bySpeed } from './blend.ts';
 import { designTemperatureC, reaches, type Grade } from './grade.ts';
 
 export type HardenerChoice = { hardener: Grade; verdicts: Verdict[] };
 
-/** The hardener whose band holds the temperature with its middle nearest; the slower of two equals. */
+/**
+ * The hardener whose band holds the temperature with its middle nearest; the slower of two equals.
+ */
 export function hardenerFor(hardeners: readonly Grade[], effectiveC: number): HardenerChoice {
   const sorted = bySpeed(hardeners);
   const fitting = sorted.filter((grade) => reaches(grade, effectiveC));
@@ -15,5 +20,8 @@ export function hardenerFor(hardeners: readonly Grade[], effectiveC: number): Ha
   );
   if (fitting.length > 0) return { hardener, verdicts: [] };
   const better = effectiveC < designTemperatureC(hardener) ? 'a faster one' : 'a slower one';
-  return { hardener, verdicts: [caution('hardener-speed-off', { hardener: hardener.name, effectiveC, better })] };
+  return {
+    hardener,
+    verdicts: [caution('hardener-speed-off', { hardener: hardener.name, effectiveC, better })],
+  };
 }

@@ -1,4 +1,7 @@
-/** Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer (WORK C083–C085). */
+/**
+ * Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer (WORK
+ * C083–C085).
+ */
 import { waterEvaporation } from '../evaporation/evaporationIndex.ts';
 import { because, caution, isStopped, stop, type Verdict } from '../outcome/verdicts.ts';
 import { adjusterDose } from './adjuster.ts';
@@ -6,7 +9,11 @@ import type { ReducerAnswer, ReducerInput } from './asked.ts';
 import type { Surroundings } from './blend.ts';
 import { openTimeMinutes } from './openTime.ts';
 
-export function waterborneAnswer(input: ReducerInput, where: Surroundings, air: Verdict[]): ReducerAnswer {
+export function waterborneAnswer(
+  input: ReducerInput,
+  where: Surroundings,
+  air: Verdict[],
+): ReducerAnswer {
   const dose = input.adjusterGrid?.length ? adjusterDose(input.adjusterGrid, input) : undefined;
   const index = waterEvaporation(input, where.airSpeedMPerS);
   const verdicts = [...air];
@@ -19,7 +26,12 @@ export function waterborneAnswer(input: ReducerInput, where: Surroundings, air: 
       }),
     );
   for (const part of input.wanted?.parts ?? [])
-    verdicts.push(stop('wrong-system', { name: part.name, right: dose?.name ?? 'the adjuster' }, ['wanted', 'parts']));
+    verdicts.push(
+      stop('wrong-system', { name: part.name, right: dose?.name ?? 'the adjuster' }, [
+        'wanted',
+        'parts',
+      ]),
+    );
   const adjuster = dose && {
     adjusterPercentOfPaint: dose.percentOfPaint,
     of: 'paint' as const,
@@ -28,7 +40,11 @@ export function waterborneAnswer(input: ReducerInput, where: Surroundings, air: 
   return {
     ...(isStopped(verdicts)
       ? {}
-      : { choice: { parts: [], ...(adjuster ?? {}) }, evaporationIndex: index, openTimeMinutes: openTimeMinutes(index, true) }),
+      : {
+          choice: { parts: [], ...(adjuster ?? {}) },
+          evaporationIndex: index,
+          openTimeMinutes: openTimeMinutes(index, true),
+        }),
     alternatives: [],
     verdicts,
     reasons: [

@@ -1,4 +1,7 @@
-/** The popping risk of a job: its coats against their sheets, and what two runs of the film say the stack still holds (MODEL 14). */
+/**
+ * The popping risk of a job: its coats against their sheets, and what two runs of the film say the
+ * stack still holds (MODEL 14).
+ */
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
@@ -18,7 +21,10 @@ export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
   const { flashFit: fit, carrier } = MATERIALS[coat.materialClass];
   const evaporation = (slowFraction: number, effectiveC: number) =>
     solventEvaporation({ slowFraction, effectiveC, airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S });
-  const sheetAir = { airTemperatureC: coat.sheet.atC, relativeHumidityPercent: coat.sheet.atHumidityPercent };
+  const sheetAir = {
+    airTemperatureC: coat.sheet.atC,
+    relativeHumidityPercent: coat.sheet.atHumidityPercent,
+  };
   return {
     isTopMaterial: coat.isTopMaterial,
     isWaterborne: carrier === 'waterborne',
@@ -28,14 +34,20 @@ export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
     sheetMinutes: coat.sheet.waitMinutes,
     exponents: { evaporation: fit.evaporation, film: fit.film },
     relativeEvaporation:
-      evaporation(coat.gradeSlowFraction, effectiveCOf(job)) / evaporation(MEDIUM_SLOW_FRACTION, coat.sheet.atC),
-    waterEvaporation: waterEvaporation(job.roomAir, job.airSpeedMPerS) / waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
+      evaporation(coat.gradeSlowFraction, effectiveCOf(job)) /
+      evaporation(MEDIUM_SLOW_FRACTION, coat.sheet.atC),
+    waterEvaporation:
+      waterEvaporation(job.roomAir, job.airSpeedMPerS) /
+      waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S),
     airSpeedMPerS: job.airSpeedMPerS,
     airFromMinute: 0,
   };
 }
 
-/** What the stack still holds at heat over what the sheet's own would. @param mesh of the two runs that are compared */
+/**
+ * What the stack still holds at heat over what the sheet's own would. @param mesh of the two runs
+ * that are compared
+ */
 export function retainedOf(job: Job, mesh: Mesh = COARSE): number {
   const coats = job.coats.map((coat) => popCoatOf(coat, job));
   const effectiveC = effectiveCOf(job);
@@ -64,12 +76,19 @@ export function popOfJob(job: PopJob, retained: number = retainedOf(job)): Recor
 type Named = { materialClass: MaterialClass };
 
 /** Volatile left, m, when heat would come on. */
-function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes: readonly number[], mesh: Mesh): number {
+function leftOf(
+  coats: readonly Named[],
+  filmsM: readonly number[],
+  gapsMinutes: readonly number[],
+  mesh: Mesh,
+): number {
   const lands = landingSeconds(gapsMinutes.map((flashMinutes) => ({ flashMinutes })));
   const run = runFilm(
     {
       coats: coats.map(({ materialClass }, i) => {
-        const mixture = mixtureOf(MATERIALS[materialClass], undefined, { slowFraction: MEDIUM_SLOW_FRACTION });
+        const mixture = mixtureOf(MATERIALS[materialClass], undefined, {
+          slowFraction: MEDIUM_SLOW_FRACTION,
+        });
         const loss = usualLoss(materialClass, mixture, {
           effectiveC: SHEET_ROOM.airTemperatureC,
           airSpeedMPerS: SHEET_AIR_SPEED_M_PER_S,
@@ -102,7 +121,10 @@ function leftOf(coats: readonly Named[], filmsM: readonly number[], gapsMinutes:
 const kept = new Map<string, number>();
 const MOST_KEPT = 200;
 function sheetsOwn(coats: readonly JobCoat[], mesh: Mesh): number {
-  const key = JSON.stringify([mesh, coats.map(({ materialClass, sheet }) => [materialClass, sheet.wetFilmM, sheet.waitMinutes])]);
+  const key = JSON.stringify([
+    mesh,
+    coats.map(({ materialClass, sheet }) => [materialClass, sheet.wetFilmM, sheet.waitMinutes]),
+  ]);
   const known = kept.get(key);
   if (known !== undefined) return known;
   const left = leftOf(

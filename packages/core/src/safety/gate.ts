@@ -1,15 +1,28 @@
 /**
- * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or legal advice:
- * the product's safety sheet, the local code and licensed practice come first (WORK F01–F20, G07–G09; design ruling 2).
+ * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or
+ * legal advice: the product's safety sheet, the local code and licensed practice come first (WORK
+ * F01–F20, G07–G09; design ruling 2).
  */
-import { caution, go, isStopped, stop, type Advice, type Ask, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
+import {
+  caution,
+  go,
+  isStopped,
+  stop,
+  type Advice,
+  type Ask,
+  type WithVerdicts,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import { asksOf, ASK_NAME } from './gateAsks.ts';
 import type { Breathing, GateInput } from './gateInput.ts';
 import { isTwoPackHazard, needsCover } from './hazard.ts';
 
 export type GateAnswer = WithVerdicts & { passed: boolean; asks: Ask[]; alternatives: Advice[] };
 
-/** So long the extraction runs on after the last pass, and before anything is heated. Rule of thumb; the safety sheet goes first. */
+/**
+ * So long the extraction runs on after the last pass, and before anything is heated. Rule of thumb;
+ * the safety sheet goes first.
+ */
 export const RUN_ON_MINUTES = 15;
 export const PURGE_MINUTES = 10;
 
@@ -24,7 +37,11 @@ export function gateOf(input: GateInput): GateAnswer {
   const asks = asksOf(input);
   const verdicts = [
     ...(asks.length > 0
-      ? [stop('answers-missing', { what: asks.map((ask) => ASK_NAME[ask.field] ?? ask.field).join(', ') })]
+      ? [
+          stop('answers-missing', {
+            what: asks.map((ask) => ASK_NAME[ask.field] ?? ask.field).join(', '),
+          }),
+        ]
       : []),
     ...placeVerdicts(input),
     ...protectionVerdicts(input),
@@ -32,7 +49,12 @@ export function gateOf(input: GateInput): GateAnswer {
     ...stepVerdicts(input),
   ];
   const passed = !isStopped(verdicts);
-  return { passed, asks, alternatives: alternativesOf(verdicts), verdicts: passed ? [go('gate-passed'), ...verdicts] : verdicts };
+  return {
+    passed,
+    asks,
+    alternatives: alternativesOf(verdicts),
+    verdicts: passed ? [go('gate-passed'), ...verdicts] : verdicts,
+  };
 }
 
 function placeVerdicts(input: GateInput): Verdict[] {
@@ -40,9 +62,15 @@ function placeVerdicts(input: GateInput): Verdict[] {
   const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
   const verdicts: Verdict[] = [];
   if (rule === 'prohibited')
-    verdicts.push(stop('place-unfit', { why: 'it is not allowed here' }, ['regionRules', 'twoPackAtHome']));
+    verdicts.push(
+      stop('place-unfit', { why: 'it is not allowed here' }, ['regionRules', 'twoPackAtHome']),
+    );
   if (input.place === 'closedGarage')
-    verdicts.push(stop('place-unfit', { why: 'a closed room without booth extraction holds the mist' }, ['place']));
+    verdicts.push(
+      stop('place-unfit', { why: 'a closed room without booth extraction holds the mist' }, [
+        'place',
+      ]),
+    );
   return [...verdicts, caution('check-local-rules')];
 }
 
@@ -52,21 +80,32 @@ function protectionVerdicts(input: GateInput): Verdict[] {
   return [...breathingVerdicts(input, protection.breathing), ...coverVerdicts(input, protection)];
 }
 
-/** What a mask cannot hold back differs: isocyanate goes unnoticed through a filter, solvent vapour through a dust mask. */
+/**
+ * What a mask cannot hold back differs: isocyanate goes unnoticed through a filter, solvent vapour
+ * through a dust mask.
+ */
 function breathingVerdicts(input: GateInput, breathing: Breathing): Verdict[] {
   const at = ['protection', 'breathing'];
   const params = { breathing: BREATHING_NAME[breathing] };
-  if (isTwoPackHazard(input) && breathing !== 'airFed') return [stop('breathing-not-enough', params, at)];
-  if (breathing === 'dust' || breathing === 'none') return [stop('vapour-not-filtered', params, at)];
+  if (isTwoPackHazard(input) && breathing !== 'airFed')
+    return [stop('breathing-not-enough', params, at)];
+  if (breathing === 'dust' || breathing === 'none')
+    return [stop('vapour-not-filtered', params, at)];
   if (breathing !== 'airFed') return [];
-  if (input.breathingAirChecked === false) return [stop('breathing-air-doubtful', undefined, ['breathingAirChecked'])];
+  if (input.breathingAirChecked === false)
+    return [stop('breathing-air-doubtful', undefined, ['breathingAirChecked'])];
   return input.breathingAirChecked === undefined ? [caution('breathing-air-unchecked')] : [];
 }
 
-function coverVerdicts(input: GateInput, { skin, eyes }: NonNullable<GateInput['protection']>): Verdict[] {
+function coverVerdicts(
+  input: GateInput,
+  { skin, eyes }: NonNullable<GateInput['protection']>,
+): Verdict[] {
   if (!needsCover(input)) return [];
   const bare = [...(skin === false ? ['skin'] : []), ...(eyes === false ? ['eyes'] : [])];
-  return bare.length > 0 ? [stop('skin-or-eyes-bare', { what: bare.join(' and ') }, ['protection'])] : [];
+  return bare.length > 0
+    ? [stop('skin-or-eyes-bare', { what: bare.join(' and ') }, ['protection'])]
+    : [];
 }
 
 function roomVerdicts(input: GateInput): Verdict[] {
@@ -74,7 +113,8 @@ function roomVerdicts(input: GateInput): Verdict[] {
   const isOpenAir = input.place === 'outdoors' && !isTwoPackHazard(input);
   // Long after the last pass the room is clear and the extraction may rest.
   const mayRest = input.step === 'after' && (input.minutesSinceSpray ?? 0) >= RUN_ON_MINUTES;
-  if (input.extraction === 'off' && !isOpenAir && !mayRest) verdicts.push(stop('extraction-off', undefined, ['extraction']));
+  if (input.extraction === 'off' && !isOpenAir && !mayRest)
+    verdicts.push(stop('extraction-off', undefined, ['extraction']));
   if (claimsMore(input)) verdicts.push(stop('extraction-not-there', undefined, ['extraction']));
   if (input.extraction === 'householdFan' && input.product.carrier === 'solvent')
     verdicts.push(stop('fan-not-rated', undefined, ['extraction']));
@@ -94,7 +134,8 @@ function vocVerdicts({ product: { vocGPerL }, regionRules }: GateInput): Verdict
 
 /** Nobody can run what the room does not have. */
 function claimsMore({ extraction, roomExtraction }: GateInput): boolean {
-  if (extraction === undefined || extraction === 'off' || roomExtraction === undefined) return false;
+  if (extraction === undefined || extraction === 'off' || roomExtraction === undefined)
+    return false;
   if (roomExtraction === 'off') return true;
   return roomExtraction === 'householdFan' && extraction !== 'householdFan';
 }
@@ -106,8 +147,14 @@ function stepVerdicts({ step, minutesSinceSpray, vapourCleared }: GateInput): Ve
     return [caution('extraction-run-on', { remainingMinutes: RUN_ON_MINUTES - (since ?? 0) })];
   if (step !== 'bake') return [];
   if (since !== undefined && since < PURGE_MINUTES)
-    return [stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES - since }, ['minutesSinceSpray'])];
-  return vapourCleared === false ? [stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES }, ['vapourCleared'])] : [];
+    return [
+      stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES - since }, [
+        'minutesSinceSpray',
+      ]),
+    ];
+  return vapourCleared === false
+    ? [stop('vapour-not-cleared', { remainingMinutes: PURGE_MINUTES }, ['vapourCleared'])]
+    : [];
 }
 
 /** Ways on that are lawful and safe, for whatever stands against going on here. */
@@ -115,7 +162,13 @@ function alternativesOf(verdicts: Verdict[]): Advice[] {
   const codes = new Set(verdicts.filter((v) => v.level === 'stop').map((v) => v.code));
   const has = (...wanted: string[]) => wanted.some((code) => codes.has(code));
   return [
-    ...(has('place-unfit', 'breathing-not-enough', 'fan-not-rated', 'extraction-off', 'extraction-not-there')
+    ...(has(
+      'place-unfit',
+      'breathing-not-enough',
+      'fan-not-rated',
+      'extraction-off',
+      'extraction-not-there',
+    )
       ? [{ code: 'hire-a-booth' }]
       : []),
     ...(has('place-unfit', 'breathing-not-enough')
@@ -123,6 +176,8 @@ function alternativesOf(verdicts: Verdict[]): Advice[] {
       : []),
     ...(has('vapour-not-filtered') ? [{ code: 'vapour-cartridge' }] : []),
     ...(has('ignition-near') ? [{ code: 'move-the-source' }] : []),
-    ...(has('answers-missing') && verdicts.some((v) => v.code === 'check-local-rules') ? [{ code: 'ask-the-authority' }] : []),
+    ...(has('answers-missing') && verdicts.some((v) => v.code === 'check-local-rules')
+      ? [{ code: 'ask-the-authority' }]
+      : []),
   ];
 }

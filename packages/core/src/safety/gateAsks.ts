@@ -29,11 +29,15 @@ export function asksOf(input: GateInput): Ask[] {
   ask(input.product.carrier === 'solvent' && input.ignition === undefined, 'ignition');
   ask(input.bystanders === undefined, 'bystanders', yesNo);
   const rule = input.regionRules?.twoPackAtHome ?? 'unknown';
-  ask(isTwoPackHazard(input) && input.place !== 'booth' && rule === 'unknown', 'regionRules.twoPackAtHome', [
-    'prohibited',
-    'permitted',
-  ]);
-  ask((step === 'after' || step === 'bake') && input.minutesSinceSpray === undefined, 'minutesSinceSpray');
+  ask(
+    isTwoPackHazard(input) && input.place !== 'booth' && rule === 'unknown',
+    'regionRules.twoPackAtHome',
+    ['prohibited', 'permitted'],
+  );
+  ask(
+    (step === 'after' || step === 'bake') && input.minutesSinceSpray === undefined,
+    'minutesSinceSpray',
+  );
   ask(step === 'bake' && input.vapourCleared === undefined, 'vapourCleared', yesNo);
   return asks;
 }

@@ -16,7 +16,10 @@ export type GateInput = {
   region?: string;
   regionRules?: { twoPackAtHome?: (typeof HOME_RULES)[number]; vocLimitGPerL?: number };
   protection?: { breathing: Breathing; skin?: boolean; eyes?: boolean };
-  /** The supply of breathing air looked at today: its filter, monitor, hose, and an intake away from exhaust (WORK G08). */
+  /**
+   * The supply of breathing air looked at today: its filter, monitor, hose, and an intake away from
+   * exhaust (WORK G08).
+   */
   breathingAirChecked?: boolean;
   extraction?: Extraction;
   /** What the room has by itself: an answer cannot be more than that. */

@@ -1,4 +1,7 @@
-/** Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time of day: nought is the caller's. */
+/**
+ * Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time
+ * of day: nought is the caller's.
+ */
 import { factorsOf, recoatTime } from '../film/recoatTimes.ts';
 import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
@@ -7,7 +10,12 @@ import { airAt, type ForecastPoint } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 
-export type MixTime = { stage: ScheduleStage; mix: number; startMinute: number; lastMinute: number };
+export type MixTime = {
+  stage: ScheduleStage;
+  mix: number;
+  startMinute: number;
+  lastMinute: number;
+};
 export type RecoatWindow = { stage: string; opensMinute: number; closesMinute?: number };
 export type Laid = {
   steps: ScheduleStep[];
@@ -25,7 +33,13 @@ const LONGEST_MINUTES = 3000;
 export const airOf = ({ forecast, climate }: ScheduleInput): ((minute: number) => Climate) =>
   forecast ? (minute) => airAt(forecast as ForecastPoint[], minute) : () => climate!;
 
-const layerOf = ({ stage, carrier, class: materialClass, activated, sheet }: ScheduleStage): Layer => ({
+const layerOf = ({
+  stage,
+  carrier,
+  class: materialClass,
+  activated,
+  sheet,
+}: ScheduleStage): Layer => ({
   stage,
   carrier,
   class: materialClass,
@@ -33,8 +47,16 @@ const layerOf = ({ stage, carrier, class: materialClass, activated, sheet }: Sch
   activated,
 });
 
-/** When a wait that began now is served: each minute counts by what the air of that minute makes of the minutes in force. */
-function servedAt(layer: Layer, { minutes, floorMinutes }: Minutes, from: number, air: (minute: number) => Climate): number {
+/**
+ * When a wait that began now is served: each minute counts by what the air of that minute makes of
+ * the minutes in force.
+ */
+function servedAt(
+  layer: Layer,
+  { minutes, floorMinutes }: Minutes,
+  from: number,
+  air: (minute: number) => Climate,
+): number {
   const factors = factorsOf(layer);
   let served = 0;
   for (let passed = 0; passed < LONGEST_MINUTES;) {
@@ -47,7 +69,10 @@ function servedAt(layer: Layer, { minutes, floorMinutes }: Minutes, from: number
   return from + LONGEST_MINUTES;
 }
 
-/** Share of a coat's spraying that the largest panel takes: its own end is that much after its own start. */
+/**
+ * Share of a coat's spraying that the largest panel takes: its own end is that much after its own
+ * start.
+ */
 function largestShare(panels: ScheduleInput['panels']): number {
   const known = panels.map(({ areaM2 }) => areaM2).filter((area) => area !== undefined);
   const usual = known.length > 0 ? known.reduce((sum, area) => sum + area, 0) / known.length : 1;
@@ -66,7 +91,8 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
   input.stages.forEach((stage, s) => {
     const { name } = stage;
     const below = input.stages[s - 1];
-    if (below && !below.bake) now = Math.max(now, workedOverFrom(below, stage, coatedMinute, air(coatedMinute)));
+    if (below && !below.bake)
+      now = Math.max(now, workedOverFrom(below, stage, coatedMinute, air(coatedMinute)));
     if ((stage.prepMinutes ?? 0) > LEAST_PREP_MINUTES) {
       laid.steps.push({
         name: `Prepare ${name}`,
@@ -78,7 +104,10 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
       now += stage.prepMinutes!;
     }
     if (closesMinute !== undefined && now > closesMinute + 1e-6)
-      laid.closed.push({ minutesSince: now - coatedMinute, latestMinutes: closesMinute - coatedMinute });
+      laid.closed.push({
+        minutesSince: now - coatedMinute,
+        latestMinutes: closesMinute - coatedMinute,
+      });
     const layer = layerOf(stage);
     const { before } = timesOf(layer);
     const mixes = Math.max(1, Math.ceil(stage.mixes ?? 1));
@@ -93,12 +122,19 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
         laid.mixes.push({ stage, mix, startMinute: begins, lastMinute: end });
       });
       laid.mixes.at(-1)!.lastMinute = end;
-      laid.steps.push({ name: `${name}, coat ${coat}`, stage: name, coat, startMinute: now, endMinute: end, kind: 'spray' });
+      laid.steps.push({
+        name: `${name}, coat ${coat}`,
+        stage: name,
+        coat,
+        startMinute: now,
+        endMinute: end,
+        kind: 'spray',
+      });
       const isLast = coat === coats;
       const next = input.stages[s + 1];
       const then = isLast && stage.bake ? 'bake' : isLast && next ? 'clear' : 'coat';
-      // Each panel waits from its own end; the same order of panels makes that one panel's spraying longer than the wait.
-      // Heat takes all of them at once: there the last panel's end counts.
+      // Each panel waits from its own end; the same order of panels makes that one panel's spraying
+      // longer than the wait. Heat takes all of them at once: there the last panel's end counts.
       const ownEnd = then === 'bake' ? end : now + panelMinutes;
       const ready = Math.max(end, servedAt(layer, before[then].value, ownEnd, air));
       laid.steps.push({
@@ -117,7 +153,9 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
         endMinute: ready,
         kind: 'test',
         readyTest:
-          isLast && stage.bake ? 'touch the edges and the masking before heat' : 'touch the masking at the edges: dry, no string',
+          isLast && stage.bake
+            ? 'touch the edges and the masking before heat'
+            : 'touch the masking at the edges: dry, no string',
       });
       coatedMinute = end;
       now = ready;
@@ -125,7 +163,11 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
     const climate = air(coatedMinute);
     const latest = windowOf(layer, effectiveTemperatureC(climate))?.value;
     closesMinute = latest === undefined ? undefined : coatedMinute + latest;
-    laid.windows.push({ stage: name, opensMinute: now, ...(closesMinute === undefined ? {} : { closesMinute }) });
+    laid.windows.push({
+      stage: name,
+      opensMinute: now,
+      ...(closesMinute === undefined ? {} : { closesMinute }),
+    });
     if (stage.bake) now = bakeFrom(laid, stage, now, air(now));
   });
   laid.endMinute = now;
@@ -134,16 +176,30 @@ export function layOut(input: ScheduleInput, startMinute: number): Laid {
   return laid;
 }
 
-/** When the next stage's work over this coat may begin: sanding under its preparation, wiping where it has none; the sheet's word only. */
-function workedOverFrom(below: ScheduleStage, next: ScheduleStage, coatedMinute: number, climate: Climate): number {
+/**
+ * When the next stage's work over this coat may begin: sanding under its preparation, wiping where
+ * it has none; the sheet's word only.
+ */
+function workedOverFrom(
+  below: ScheduleStage,
+  next: ScheduleStage,
+  coatedMinute: number,
+  climate: Climate,
+): number {
   const isPrepared = (next.prepMinutes ?? 0) > LEAST_PREP_MINUTES;
   const sheetMinutes = isPrepared ? below.sheet.sandMinutes : below.sheet.wipeMinutes;
   if (sheetMinutes === undefined) return coatedMinute;
-  return coatedMinute + recoatTime(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value;
+  return (
+    coatedMinute +
+    recoatTime(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value
+  );
 }
 
 /** What the sheet has after the last coat or its heat; the job itself is over before. */
-function afterAll({ name, sheet }: ScheduleStage, { now, from }: { now: number; from: number }): ScheduleStep[] {
+function afterAll(
+  { name, sheet }: ScheduleStage,
+  { now, from }: { now: number; from: number },
+): ScheduleStep[] {
   const waits: [string, number | undefined][] = [
     ['Dry to tape', sheet.tapeMinutes],
     ['Dry to polish', sheet.polishMinutes],
@@ -172,8 +228,15 @@ const mixesBegunAt = (coat: number, coats: number, mixes: number): number[] =>
 
 function bakeFrom(laid: Laid, stage: ScheduleStage, from: number, climate: Climate): number {
   const { toC, holdMinutes, rampCPerMin } = heatOf(stage);
-  const warmMinutes = Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
+  const warmMinutes =
+    Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
   const endMinute = from + warmMinutes + holdMinutes;
-  laid.steps.push({ name: `Bake ${stage.name}`, stage: stage.name, startMinute: from, endMinute, kind: 'bake' });
+  laid.steps.push({
+    name: `Bake ${stage.name}`,
+    stage: stage.name,
+    startMinute: from,
+    endMinute,
+    kind: 'bake',
+  });
   return endMinute;
 }

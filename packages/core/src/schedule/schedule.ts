@@ -1,7 +1,18 @@
-/** The day on a clock: what is sprayed when, what waits how long in the air of that minute, which mix wants which grade (WORK C061, C162). */
+/**
+ * The day on a clock: what is sprayed when, what waits how long in the air of that minute, which
+ * mix wants which grade (WORK C061, C162).
+ */
 import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
 import { potLifeMinutes } from '../mix/potLife.ts';
-import { because, caution, isStopped, stop, type Explained, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import {
+  because,
+  caution,
+  isStopped,
+  stop,
+  type Explained,
+  type Reason,
+  type Verdict,
+} from '../outcome/verdicts.ts';
 import type { ReducerChoice } from '../reducer/asked.ts';
 import { reducerOf } from '../reducer/reducer.ts';
 import type { ScheduleInput, ScheduleStep } from './job.ts';
@@ -76,22 +87,39 @@ const GRADE_VERDICTS = ['no-grade-quick-enough', 'grade-too-quick-for-heat', 'si
 
 const choiceText = ({ choice }: Mixed): string =>
   (choice?.parts ?? [])
-    .map(({ name, fraction }) => (fraction === 1 ? name : `${Math.round(fraction * 100)} % ${name}`))
+    .map(({ name, fraction }) =>
+      fraction === 1 ? name : `${Math.round(fraction * 100)} % ${name}`,
+    )
     .join(' + ');
 
 function gradeChanges(mixes: readonly Mixed[]): Verdict[] {
-  const graded = mixes.map((mix, i) => ({ mix, at: i + 1, text: choiceText(mix) })).filter(({ text }) => text !== '');
+  const graded = mixes
+    .map((mix, i) => ({ mix, at: i + 1, text: choiceText(mix) }))
+    .filter(({ text }) => text !== '');
   const changed = graded.findIndex(({ text }, i) => i > 0 && text !== graded[i - 1]!.text);
   if (changed < 0) return [];
   const { mix, at, text } = graded.at(changed)!;
-  return [caution('grade-changes-in-the-day', { mix: `mix ${at}`, airC: mix.airTemperatureC, choice: text })];
+  return [
+    caution('grade-changes-in-the-day', {
+      mix: `mix ${at}`,
+      airC: mix.airTemperatureC,
+      choice: text,
+    }),
+  ];
 }
 
 function potLifeEnds(input: ScheduleInput, { mixes }: Laid): ScheduleAnswer['potLifeEnds'] {
   const air = airOf(input);
   return mixes.flatMap(({ stage, mix, startMinute }) =>
     stage.potLife
-      ? [{ stage: stage.name, mix, minute: startMinute + potLifeMinutes(stage.potLife, air(startMinute).airTemperatureC).value }]
+      ? [
+          {
+            stage: stage.name,
+            mix,
+            minute:
+              startMinute + potLifeMinutes(stage.potLife, air(startMinute).airTemperatureC).value,
+          },
+        ]
       : [],
   );
 }
@@ -102,16 +130,27 @@ function verdictsOf(input: ScheduleInput, laid: Laid, startMinute: number): Verd
   if (deadlineMinute !== undefined && laid.endMinute > deadlineMinute + 1e-9)
     verdicts.push(caution('does-not-fit', { endMinute: laid.endMinute, deadlineMinute }));
   verdicts.push(...dawnVerdicts(startMinute, { sunriseMinute, heated }));
-  for (const { minutesSince, latestMinutes } of laid.closed) verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
+  for (const { minutesSince, latestMinutes } of laid.closed)
+    verdicts.push(stop('window-over', { minutesSince, latestMinutes }));
   const air = airOf(input);
   for (const { stage, startMinute: mixed, lastMinute } of laid.mixes) {
     if (!stage.potLife) continue;
     const temperatureC = air(mixed).airTemperatureC;
     const potLife = potLifeMinutes(stage.potLife, temperatureC).value;
     if (lastMinute - mixed > USABLE_POT_LIFE_SHARE * potLife)
-      verdicts.push(caution('pot-life-short', { sprayMinutes: lastMinute - mixed, potLifeMinutes: potLife, temperatureC }));
+      verdicts.push(
+        caution('pot-life-short', {
+          sprayMinutes: lastMinute - mixed,
+          potLifeMinutes: potLife,
+          temperatureC,
+        }),
+      );
   }
-  if (input.stages.some(({ sheet }) => sheet.flashMinutes === undefined && sheet.toNextMinutes === undefined))
+  if (
+    input.stages.some(
+      ({ sheet }) => sheet.flashMinutes === undefined && sheet.toNextMinutes === undefined,
+    )
+  )
     verdicts.push(caution('no-sheet'));
   return verdicts;
 }
@@ -128,17 +167,28 @@ function airAlong(input: ScheduleInput, { steps }: Laid): Verdict[] {
       );
     })
     .filter(({ code }) => code !== 'panel-unread');
-  return [...all.filter(({ level }) => level === 'stop'), ...all.filter(({ level }) => level !== 'stop')];
+  return [
+    ...all.filter(({ level }) => level === 'stop'),
+    ...all.filter(({ level }) => level !== 'stop'),
+  ];
 }
 
-/** A start in the forecast with nothing against it, the soonest out; nothing where this one is as good. */
+/**
+ * A start in the forecast with nothing against it, the soonest out; nothing where this one is as
+ * good.
+ */
 function bestStartOf(input: ScheduleInput, startMinute: number): ScheduleAnswer['bestStart'] {
   const { forecast } = input;
   if (!forecast || forecast.length < 2) return undefined;
   const judged = (start: number) => {
     const laid = layOut(input, start);
     const verdicts = verdictsOf(input, laid, start);
-    return { start, stops: Number(isStopped(verdicts)), cautions: onceEach(verdicts).length, minutes: laid.endMinute - start };
+    return {
+      start,
+      stops: Number(isStopped(verdicts)),
+      cautions: onceEach(verdicts).length,
+      minutes: laid.endMinute - start,
+    };
   };
   const now = judged(startMinute);
   const first = forecast[0]!.minute;
@@ -146,7 +196,10 @@ function bestStartOf(input: ScheduleInput, startMinute: number): ScheduleAnswer[
   let best = now;
   for (let start = first; start <= last; start += START_STEP_MINUTES) {
     const candidate = judged(start);
-    const score = candidate.stops - best.stops || candidate.cautions - best.cautions || candidate.minutes - best.minutes;
+    const score =
+      candidate.stops - best.stops ||
+      candidate.cautions - best.cautions ||
+      candidate.minutes - best.minutes;
     if (score < -1e-6) best = candidate;
   }
   if (best === now) return { startMinute, why: 'as good as any in this forecast' };
@@ -169,8 +222,11 @@ function reasonsOf({ forecast, stages }: ScheduleInput): Reason[] {
       : []),
     ...stages.flatMap((stage, s) => {
       const minutes = stage.sheet.sandMinutes;
-      const isWaitedFor = minutes !== undefined && !stage.bake && (stages[s + 1]?.prepMinutes ?? 0) > 0;
-      return isWaitedFor ? [because('sanding-waits', 'dataSheet', { stage: stage.name, minutes })] : [];
+      const isWaitedFor =
+        minutes !== undefined && !stage.bake && (stages[s + 1]?.prepMinutes ?? 0) > 0;
+      return isWaitedFor
+        ? [because('sanding-waits', 'dataSheet', { stage: stage.name, minutes })]
+        : [];
     }),
   ];
 }

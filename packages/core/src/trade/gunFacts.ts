@@ -1,7 +1,7 @@
 /**
- * What is known of a kind of gun where nobody measured it: one design point for the air, suction for the paint, shape of the
- * fan, what able painters set it to. Fitted to practice (MODEL 7, 17.1); the gun's own rating, leaflet and tests replace it.
- * One class a file in `guns/`.
+ * What is known of a kind of gun where nobody measured it: one design point for the air, suction
+ * for the paint, shape of the fan, what able painters set it to. Fitted to practice (MODEL 7,
+ * 17.1); the gun's own rating, leaflet and tests replace it. One class a file in `guns/`.
  */
 import type { Band } from '../outcome/spread.ts';
 import type { PracticeOfRow, PracticeRow } from './practice.ts';
@@ -17,8 +17,14 @@ export type GunFacts = {
   inletKPa: number;
   capKPa: number;
   airFlowLPerMin: number;
-  /** Where such guns come in two kinds: the inlet at which each has what it is meant for at the cap, and the air it draws there. */
-  kinds?: { low: { inletKPa: number; airFlowLPerMin: number }; high: { inletKPa: number; airFlowLPerMin: number } };
+  /**
+   * Where such guns come in two kinds: the inlet at which each has what it is meant for at the cap,
+   * and the air it draws there.
+   */
+  kinds?: {
+    low: { inletKPa: number; airFlowLPerMin: number };
+    high: { inletKPa: number; airFlowLPerMin: number };
+  };
   /** Share of the open outlet that is the ring around the tip. */
   ringShare: number;
   suctionPa: number;

@@ -1,6 +1,7 @@
 /**
- * What is known of a kind of paint where nobody measured it. One judgement, all of it (MODEL 5, 5.1, 12.1, 13); the sheet, the
- * cup and the shop's own times replace it. One class a file in `materials/`.
+ * What is known of a kind of paint where nobody measured it. One judgement, all of it (MODEL 5,
+ * 5.1, 12.1, 13); the sheet, the cup and the shop's own times replace it. One class a file in
+ * `materials/`.
  */
 import type { Band } from '../outcome/spread.ts';
 import type { Carrier, Stage } from './vocabulary.ts';
@@ -13,7 +14,10 @@ export type MaterialFacts = {
   carrier: Carrier;
   /** Stages of the same carrier that have no class of their own yet and are nearest to this one. */
   standsInFor?: Stage[];
-  /** What shows on it: flatness on what is glossy, flake and stripes on a base, little on what is covered. */
+  /**
+   * What shows on it: flatness on what is glossy, flake and stripes on a base, little on what is
+   * covered.
+   */
   shows: 'gloss' | 'colour' | 'covered';
   /** Colour that dries as it landed: a pass too few is seen as a line. */
   linesShow: boolean;
@@ -61,17 +65,29 @@ export type FilmFacts = {
   /** Wet film per coat as landed, µm, and the band that practice keeps to. */
   wetFilmUm: number;
   wetFilmBandUm: Band;
-  /** Diffusivity of the quick solvent at 20 °C in the dry and in the wet film, m²/s, and the bend between. */
+  /**
+   * Diffusivity of the quick solvent at 20 °C in the dry and in the wet film, m²/s, and the bend
+   * between.
+   */
   dryDiffusivityM2PerS: number;
   wetDiffusivityM2PerS: number;
   diffusionBend: number;
   surfaceTensionNPerM: number;
-  /** How quickly all of it dries over what its solvents alone would do, and how hard its grade bites (the exponent ω). */
+  /**
+   * How quickly all of it dries over what its solvents alone would do, and how hard its grade bites
+   * (the exponent ω).
+   */
   pace: number;
   gradeBite: number;
-  /** Wet film at which one coat upright runs at 21 °C in the sheet's air, µm; how far it then travels, mm; and ln travel per ln film. */
+  /**
+   * Wet film at which one coat upright runs at 21 °C in the sheet's air, µm; how far it then
+   * travels, mm; and ln travel per ln film.
+   */
   runs: { fromUm: number; travelMm: number; perFilm: number };
-  /** Structure built up at rest: share of viscosity, s to recover, and the stress under which nothing moves, Pa. */
+  /**
+   * Structure built up at rest: share of viscosity, s to recover, and the stress under which
+   * nothing moves, Pa.
+   */
   structure: number;
   recoverySeconds: number;
   yieldPa: number;

@@ -1,4 +1,6 @@
-/** Rows of the practice tables: what able painters set, by coat (MODEL 17.1; WORK C003, C111–C113). */
+/**
+ * Rows of the practice tables: what able painters set, by coat (MODEL 17.1; WORK C003, C111–C113).
+ */
 import type { Band } from '../outcome/spread.ts';
 import type { Carrier, Stage, Wetness } from './vocabulary.ts';
 
@@ -14,7 +16,10 @@ export const PRACTICE_ROWS = [
 ] as const;
 export type PracticeRow = (typeof PRACTICE_ROWS)[number];
 
-/** What a kind of gun is set to for a kind of coat: inlet with the trigger pulled, tips that suit, needle on four turns of travel. */
+/**
+ * What a kind of gun is set to for a kind of coat: inlet with the trigger pulled, tips that suit,
+ * needle on four turns of travel.
+ */
 export type PracticeOfRow = { inletKPa: Band; nozzleMm: Band; needleTurnsOfFour: number };
 
 /** Ground and effect coats take their base's row; a filling primer is one of its own. */

@@ -1,11 +1,30 @@
-/** The trade's own words, once: every list here is where its type and the contract's admission come from. */
-export const STAGES = ['primer', 'sealer', 'ground', 'base', 'effect', 'clear', 'singleStage'] as const;
+/**
+ * The trade's own words, once: every list here is where its type and the contract's admission come
+ * from.
+ */
+export const STAGES = [
+  'primer',
+  'sealer',
+  'ground',
+  'base',
+  'effect',
+  'clear',
+  'singleStage',
+] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const CARRIERS = ['solvent', 'waterborne'] as const;
 export type Carrier = (typeof CARRIERS)[number];
 
-export const FINISHES = ['solid', 'metallic', 'silver', 'pearl', 'flake', 'candy', 'fluorescent'] as const;
+export const FINISHES = [
+  'solid',
+  'metallic',
+  'silver',
+  'pearl',
+  'flake',
+  'candy',
+  'fluorescent',
+] as const;
 export type Finish = (typeof FINISHES)[number];
 
 export const SUBSTRATES = ['metal', 'plastic', 'composite'] as const;
@@ -60,13 +79,24 @@ export const WETNESSES = ['light', 'medium', 'mediumWet', 'wet'] as const;
 export type Wetness = (typeof WETNESSES)[number];
 
 /** What may follow a coat. */
-export const NEXT_STEPS = ['coat', 'clear', 'tape', 'sandDry', 'sandWet', 'wipe', 'bake', 'polish'] as const;
+export const NEXT_STEPS = [
+  'coat',
+  'clear',
+  'tape',
+  'sandDry',
+  'sandWet',
+  'wipe',
+  'bake',
+  'polish',
+] as const;
 export type NextStep = (typeof NEXT_STEPS)[number];
 
 /** Colours with flake in them, which stripe and cloud; a tinted clear does too. */
 const EFFECT_FINISHES: readonly Finish[] = ['metallic', 'silver', 'pearl', 'flake', 'candy'];
-export const isEffect = (finish: Finish | undefined): boolean => finish !== undefined && EFFECT_FINISHES.includes(finish);
+export const isEffect = (finish: Finish | undefined): boolean =>
+  finish !== undefined && EFFECT_FINISHES.includes(finish);
 
 /** Fine flake that a quick film freezes in clouds. */
 const FAST_BARRED: readonly Finish[] = ['silver', 'metallic', 'pearl'];
-export const barsFastGrades = (finish: Finish | undefined): boolean => finish !== undefined && FAST_BARRED.includes(finish);
+export const barsFastGrades = (finish: Finish | undefined): boolean =>
+  finish !== undefined && FAST_BARRED.includes(finish);

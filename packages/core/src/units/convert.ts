@@ -1,9 +1,11 @@
 /**
- * Units of the trade, each kind with one canonical unit. Exact by definition where a definition exists:
+ * Units of the trade, each kind with one canonical unit. Exact by definition where a definition
+ * exists:
  * Source  international yard and pound agreement 1959; NIST SP 811 (2008), appendix B.
  */
 import { CFM_L_PER_MIN, PSI_KPA, CELSIUS_OFFSET } from './physical.ts';
-type Unit = { kind: string; factor: number; offset?: number }; // canonical = value × factor + offset
+/** canonical = value × factor + offset */
+type Unit = { kind: string; factor: number; offset?: number };
 
 const CUBIC_INCH_ML = 16.387064;
 const GALLON_US_ML = 231 * CUBIC_INCH_ML;
@@ -60,10 +62,17 @@ export const UNITS = {
 
 export type UnitName = keyof typeof UNITS;
 
-/** True when both names measure the same kind of thing; a temperature and a difference of two do not. */
-export const areAlike = (from: UnitName, to: UnitName): boolean => UNITS[from].kind === UNITS[to].kind;
+/**
+ * True when both names measure the same kind of thing; a temperature and a difference of two do
+ * not.
+ */
+export const areAlike = (from: UnitName, to: UnitName): boolean =>
+  UNITS[from].kind === UNITS[to].kind;
 
-/** The least value a unit may show: absolute zero for temperatures, nothing for sizes, no bound for differences and gauge pressures. */
+/**
+ * The least value a unit may show: absolute zero for temperatures, nothing for sizes, no bound for
+ * differences and gauge pressures.
+ */
 export function leastValue(unit: UnitName): number {
   const { kind } = UNITS[unit];
   if (kind === 'temperature') return convert(-CELSIUS_OFFSET, 'C', unit);
@@ -75,7 +84,8 @@ export function leastValue(unit: UnitName): number {
  * @throws RangeError between two kinds: the contract refuses that before it gets here
  */
 export function convert(value: number, from: UnitName, to: UnitName): number {
-  if (!areAlike(from, to)) throw new RangeError(`${from} and ${to} are different kinds of quantity`);
+  if (!areAlike(from, to))
+    throw new RangeError(`${from} and ${to} are different kinds of quantity`);
   if (from === to) return value;
   const source: Unit = UNITS[from];
   const target: Unit = UNITS[to];

@@ -11,7 +11,11 @@ import { ReadingTable, type ReadingRow } from './readingTable.ts';
 /** A reading by hand goes before the probe's for this long; then it is too old to stand for now. */
 const HAND_READING_MINUTES = 30;
 
-export async function airNow(manager: EntityManager, probe: StandInProbe, roomId: string): Promise<AirNow> {
+export async function airNow(
+  manager: EntityManager,
+  probe: StandInProbe,
+  roomId: string,
+): Promise<AirNow> {
   const now = new Date();
   const seen = probe.read(roomId);
   const hand = await manager.find(ReadingTable, {
@@ -21,7 +25,9 @@ export async function airNow(manager: EntityManager, probe: StandInProbe, roomId
   const byProbe = (value: number): Reading => ({ value, at: now.toISOString(), by: 'probe' });
   const reading = (quantity: ReadingRow['quantity'], probed: number): Reading => {
     const own = hand.find((row) => row.quantity === quantity);
-    return own ? { value: own.valueCanonical, at: own.takenAt.toISOString(), by: 'hand' } : byProbe(probed);
+    return own
+      ? { value: own.valueCanonical, at: own.takenAt.toISOString(), by: 'hand' }
+      : byProbe(probed);
   };
   const { day, minute, shiftC, playing } = seen;
   return {
@@ -30,15 +36,33 @@ export async function airNow(manager: EntityManager, probe: StandInProbe, roomId
     humidity: reading('rhPercent', seen.relativeHumidityPercent),
     panel: reading('panelC', seen.panelTemperatureC ?? seen.airTemperatureC),
     material: reading('materialC', seen.materialTemperatureC ?? seen.airTemperatureC),
-    ...(seen.outdoorTemperatureC === undefined ? {} : { outdoor: byProbe(seen.outdoorTemperatureC) }),
+    ...(seen.outdoorTemperatureC === undefined
+      ? {}
+      : { outdoor: byProbe(seen.outdoorTemperatureC) }),
     standIn: { day, minute, shiftC, playing },
   };
 }
 
-export const addReading = (ledger: Ledger, { painterId, ...reading }: z.infer<typeof ReadingCreate>): Promise<void> =>
+export const addReading = (
+  ledger: Ledger,
+  { painterId, ...reading }: z.infer<typeof ReadingCreate>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    const row: ReadingRow = { ...reading, shopId, takenBy: painterId, instrument: 'hand', takenAt: new Date() };
+    const row: ReadingRow = {
+      ...reading,
+      shopId,
+      takenBy: painterId,
+      instrument: 'hand',
+      takenAt: new Date(),
+    };
     if (await insertOnce(manager, ReadingTable, row))
-      await trace({ shopId, painterId, aggregateType: 'reading', aggregateId: row.id, kind: 'taken', patch: reading });
+      await trace({
+        shopId,
+        painterId,
+        aggregateType: 'reading',
+        aggregateId: row.id,
+        kind: 'taken',
+        patch: reading,
+      });
   });

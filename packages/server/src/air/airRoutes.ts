@@ -27,11 +27,19 @@ export function airRoutes(ledger: Ledger, probe: StandInProbe): Router {
     probe.steer(bodyOf(ProbeSteer, req));
     res.json({ rooms: await allAir(), days: probe.daysAhead() });
   });
-  /** Server-sent events: the air as it moves, and what was written by whom; a screen fetches what it shows. */
+  /**
+   * Server-sent events: the air as it moves, and what was written by whom; a screen fetches what it
+   * shows.
+   */
   routes.get('/stream', (req, res) => {
-    res.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+    res.set({
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      'x-accel-buffering': 'no',
+    });
     res.flushHeaders();
-    const send = (event: string, data: unknown) => res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+    const send = (event: string, data: unknown) =>
+      res.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     const tellChange = (change: Changed) => send('changed', change);
     const sendAir = () =>
       void allAir().then(

@@ -1,4 +1,7 @@
-/** The room probe's stand-in: plays the scripted day of each room, and can be steered. A real probe takes its place here. */
+/**
+ * The room probe's stand-in: plays the scripted day of each room, and can be steered. A real probe
+ * takes its place here.
+ */
 import { airAt, warmedAir, type DayAir } from '@orthochrom/core/air/forecast.ts';
 import type { DayAhead, ProbeSteer } from '@orthochrom/contract/shop/air.ts';
 
@@ -6,7 +9,12 @@ import type { DayAhead, ProbeSteer } from '@orthochrom/contract/shop/air.ts';
 const OPENING_MINUTE = 445;
 const REAL_TIME_MINUTES_PER_SECOND = 1 / 60;
 
-export type ProbeReading = DayAir & { day: string; minute: number; shiftC: number; playing: boolean };
+export type ProbeReading = DayAir & {
+  day: string;
+  minute: number;
+  shiftC: number;
+  playing: boolean;
+};
 
 export class StandInProbe {
   private readonly days: DayAhead[];
@@ -16,11 +24,18 @@ export class StandInProbe {
   constructor(days: DayAhead[], nowMs: () => number = Date.now) {
     this.days = days;
     this.nowMs = nowMs;
-    this.anchor = { minute: OPENING_MINUTE, atMs: nowMs(), minutesPerSecond: REAL_TIME_MINUTES_PER_SECOND, shiftC: 0 };
+    this.anchor = {
+      minute: OPENING_MINUTE,
+      atMs: nowMs(),
+      minutesPerSecond: REAL_TIME_MINUTES_PER_SECOND,
+      shiftC: 0,
+    };
   }
 
   private minuteNow(): number {
-    return this.anchor.minute + ((this.nowMs() - this.anchor.atMs) / 1000) * this.anchor.minutesPerSecond;
+    return (
+      this.anchor.minute + ((this.nowMs() - this.anchor.atMs) / 1000) * this.anchor.minutesPerSecond
+    );
   }
 
   steer({ minute, minutesPerSecond, shiftC }: ProbeSteer): void {
@@ -38,11 +53,20 @@ export class StandInProbe {
     if (!day) throw new Error('the stand-in has no day to play');
     const minute = this.minuteNow();
     const air = warmedAir(airAt(day.forecast, minute), this.anchor.shiftC);
-    return { ...air, day: day.name, minute, shiftC: this.anchor.shiftC, playing: this.anchor.minutesPerSecond > 0 };
+    return {
+      ...air,
+      day: day.name,
+      minute,
+      shiftC: this.anchor.shiftC,
+      playing: this.anchor.minutesPerSecond > 0,
+    };
   }
 
   /** The rest of the day as the script has it, with the steering applied. */
   daysAhead(): DayAhead[] {
-    return this.days.map((day) => ({ ...day, forecast: day.forecast.map((point) => warmedAir(point, this.anchor.shiftC)) }));
+    return this.days.map((day) => ({
+      ...day,
+      forecast: day.forecast.map((point) => warmedAir(point, this.anchor.shiftC)),
+    }));
   }
 }

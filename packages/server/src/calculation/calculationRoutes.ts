@@ -1,4 +1,9 @@
-import { answerOrRefuse, calculationNames, isCalculationName, schemasOf } from '@orthochrom/contract/registry.ts';
+import {
+  answerOrRefuse,
+  calculationNames,
+  isCalculationName,
+  schemasOf,
+} from '@orthochrom/contract/registry.ts';
 import { Router } from 'express';
 
 /** The API's door to the registry. */

@@ -1,5 +1,13 @@
-/** Compressors and lines: described once, changed with a version. Changed pieces make earlier measurements history. */
-import type { AirLineCreate, AirLineEdit, CompressorCreate, CompressorEdit } from '@orthochrom/contract/shop/compressedAir.ts';
+/**
+ * Compressors and lines: described once, changed with a version. Changed pieces make earlier
+ * measurements history.
+ */
+import type {
+  AirLineCreate,
+  AirLineEdit,
+  CompressorCreate,
+  CompressorEdit,
+} from '@orthochrom/contract/shop/compressedAir.ts';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
@@ -11,11 +19,26 @@ import { AirLineTable, CompressorTable, type AirLineRow, type CompressorRow } fr
 type LineDescription = Omit<z.infer<typeof AirLineCreate>, 'id'>;
 type CompressorDescription = Omit<z.infer<typeof CompressorCreate>, 'id'>;
 
-export const addCompressor = (ledger: Ledger, compressor: z.infer<typeof CompressorCreate>): Promise<void> =>
+export const addCompressor = (
+  ledger: Ledger,
+  compressor: z.infer<typeof CompressorCreate>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    if (await insertOnce(manager, CompressorTable, { ...compressor, shopId, describedAt: new Date() } as CompressorRow))
-      await trace({ shopId, aggregateType: 'compressor', aggregateId: compressor.id, kind: 'added', patch: compressor });
+    if (
+      await insertOnce(manager, CompressorTable, {
+        ...compressor,
+        shopId,
+        describedAt: new Date(),
+      } as CompressorRow)
+    )
+      await trace({
+        shopId,
+        aggregateType: 'compressor',
+        aggregateId: compressor.id,
+        kind: 'added',
+        patch: compressor,
+      });
   });
 
 export const changeCompressor = (
@@ -43,22 +66,48 @@ export const changeCompressor = (
     });
   });
 
-const figuresOf = ({ tankL, freeAirLPerMin, freeAirAtKPa, cutInKPa, cutOutKPa }: CompressorDescription): string =>
+const figuresOf = ({
+  tankL,
+  freeAirLPerMin,
+  freeAirAtKPa,
+  cutInKPa,
+  cutOutKPa,
+}: CompressorDescription): string =>
   [tankL, freeAirLPerMin, freeAirAtKPa, cutInKPa, cutOutKPa].join();
 
 export const addAirLine = (ledger: Ledger, line: z.infer<typeof AirLineCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await mustBeOurs(manager, line);
     const shopId = await shopIdOf(manager);
-    const row = { roomId: null, compressorId: null, ...line, shopId, describedAt: new Date() } as AirLineRow;
+    const row = {
+      roomId: null,
+      compressorId: null,
+      ...line,
+      shopId,
+      describedAt: new Date(),
+    } as AirLineRow;
     if (await insertOnce(manager, AirLineTable, row))
-      await trace({ shopId, aggregateType: 'airLine', aggregateId: line.id, kind: 'added', patch: line });
+      await trace({
+        shopId,
+        aggregateType: 'airLine',
+        aggregateId: line.id,
+        kind: 'added',
+        patch: line,
+      });
   });
 
-export const changeAirLine = (ledger: Ledger, id: string, { version, ...given }: z.infer<typeof AirLineEdit>): Promise<void> =>
+export const changeAirLine = (
+  ledger: Ledger,
+  id: string,
+  { version, ...given }: z.infer<typeof AirLineEdit>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await mustBeOurs(manager, given);
-    const changes = { ...given, roomId: given.roomId ?? null, compressorId: given.compressorId ?? null };
+    const changes = {
+      ...given,
+      roomId: given.roomId ?? null,
+      compressorId: given.compressorId ?? null,
+    };
     const before = await manager.findOneBy(AirLineTable, { id });
     const isOther = before !== null && piecesOf(before) !== piecesOf(given);
     await changeVersioned(manager, AirLineTable, {
@@ -80,9 +129,17 @@ export const changeAirLine = (ledger: Ledger, id: string, { version, ...given }:
 
 /** What the air flows through; the name, the room or the supply may change without another loss. */
 const piecesOf = ({ line: { hose, couplers, regulator } }: Pick<LineDescription, 'line'>): string =>
-  [hose?.innerDiameterMm, hose?.lengthM, regulator, ...(couplers ?? []).map(({ kind, count }) => `${kind}${count}`)].join();
+  [
+    hose?.innerDiameterMm,
+    hose?.lengthM,
+    regulator,
+    ...(couplers ?? []).map(({ kind, count }) => `${kind}${count}`),
+  ].join();
 
-async function mustBeOurs(manager: EntityManager, { roomId, compressorId }: LineDescription): Promise<void> {
+async function mustBeOurs(
+  manager: EntityManager,
+  { roomId, compressorId }: LineDescription,
+): Promise<void> {
   if (roomId && !(await manager.existsBy(RoomTable, { id: roomId })))
     throw BadInput.at(['roomId'], 'not-one-of', 'The shop has no such room.');
   if (compressorId && !(await manager.existsBy(CompressorTable, { id: compressorId })))

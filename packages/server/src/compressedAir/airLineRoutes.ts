@@ -1,5 +1,10 @@
 import { GaugeSteer } from '@orthochrom/contract/shop/air.ts';
-import { AirLineCreate, AirLineEdit, CompressorCreate, CompressorEdit } from '@orthochrom/contract/shop/compressedAir.ts';
+import {
+  AirLineCreate,
+  AirLineEdit,
+  CompressorCreate,
+  CompressorEdit,
+} from '@orthochrom/contract/shop/compressedAir.ts';
 import { Router } from 'express';
 import type { Ledger } from '../event/ledger.ts';
 import { bodyOf, idOf } from '../http/request.ts';
@@ -26,7 +31,10 @@ export function airLineRoutes(ledger: Ledger, gauge: StandInGauge): Router {
     await changeAirLine(ledger, idOf(req), bodyOf(AirLineEdit, req));
     res.json(await shopSetup(ledger.manager));
   });
-  /** The gauge at the gun while a coat is being sprayed; nothing where no line is described for its room. */
+  /**
+   * The gauge at the gun while a coat is being sprayed; nothing where no line is described for its
+   * room.
+   */
   routes.get('/coats/:id/flowing', async (req, res) => {
     res.json({ flowing: (await flowingNow(ledger.manager, gauge, idOf(req))) ?? null });
   });

@@ -13,8 +13,12 @@ import {
   type EditedRow,
 } from '../database/columns.ts';
 
-/** `describedAt` is when its figures or pieces were last changed: a test from before that says nothing about it any more. */
-export type CompressorRow = EditedRow & Omit<Compressor, 'id' | 'version' | 'pumpUp'> & { shopId: string; describedAt: Date };
+/**
+ * `describedAt` is when its figures or pieces were last changed: a test from before that says
+ * nothing about it any more.
+ */
+export type CompressorRow = EditedRow &
+  Omit<Compressor, 'id' | 'version' | 'pumpUp'> & { shopId: string; describedAt: Date };
 export const CompressorTable = new EntitySchema<CompressorRow>({
   name: 'Compressor',
   tableName: 'compressor',

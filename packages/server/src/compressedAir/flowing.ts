@@ -1,4 +1,7 @@
-/** What the gauge at the gun shows for a coat that is being sprayed: its room's line, its gun, the pressure it was set to. */
+/**
+ * What the gauge at the gun shows for a coat that is being sprayed: its room's line, its gun, the
+ * pressure it was set to.
+ */
 import { deliveryOf, lineOf } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
@@ -13,11 +16,19 @@ import type { Flowing, StandInGauge, Supply } from './gauge.ts';
 /** Only the air is asked of this model: the paint does not matter. */
 const ANY_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
 
-export async function flowingNow(manager: EntityManager, gauge: StandInGauge, coatId: string): Promise<Flowing | undefined> {
+export async function flowingNow(
+  manager: EntityManager,
+  gauge: StandInGauge,
+  coatId: string,
+): Promise<Flowing | undefined> {
   return flowingOf(manager, gauge, await coatRow(manager, coatId));
 }
 
-export async function flowingOf(manager: EntityManager, gauge: StandInGauge, coat: CoatRow): Promise<Flowing | undefined> {
+export async function flowingOf(
+  manager: EntityManager,
+  gauge: StandInGauge,
+  coat: CoatRow,
+): Promise<Flowing | undefined> {
   if (coat.state !== 'spraying' || !coat.startedAt) return undefined;
   const supply = await supplyOf(manager, coat);
   return supply && gauge.read(coat.id, supply, (Date.now() - coat.startedAt.getTime()) / 1000);
@@ -41,7 +52,11 @@ async function supplyOf(manager: EntityManager, coat: CoatRow): Promise<Supply |
   return {
     line,
     setInletKPa,
-    restKPa: airlineOf({ ...line, wantedInletKPa: setInletKPa, airFlowLPerMin: airFlowAt(setInletKPa) }).regulatorStaticKPa,
+    restKPa: airlineOf({
+      ...line,
+      wantedInletKPa: setInletKPa,
+      airFlowLPerMin: airFlowAt(setInletKPa),
+    }).regulatorStaticKPa,
     airFlowAt,
     ...(compressor ? { compressor: { ...compressor, ...deliveryOf(compressor) } } : {}),
   };

@@ -1,6 +1,7 @@
 /**
- * The stand-in for a pressure gauge at the gun: plays a tank, a regulator and a trigger over the seconds of a coat, so that
- * the pressure can sag. It can be steered: another user on the same tank, and how quickly its time runs. A real gauge takes its place here.
+ * The stand-in for a pressure gauge at the gun: plays a tank, a regulator and a trigger over the
+ * seconds of a coat, so that the pressure can sag. It can be steered: another user on the same
+ * tank, and how quickly its time runs. A real gauge takes its place here.
  */
 import type { GaugeSteer } from '@orthochrom/contract/shop/air.ts';
 import { inletFromRest, restHeldByTank } from '@orthochrom/core/compressedAir/flowingAtGun.ts';
@@ -25,7 +26,14 @@ const TREMBLE_KPA = 0.8;
 const LONGEST_SECONDS = 3 * 3600;
 
 type Spell = { lowestKPa: number; highestKPa: number };
-type Playing = { supply: Supply; tank?: Tank; seconds: number; nowKPa: number; coat: Spell; panel: Spell };
+type Playing = {
+  supply: Supply;
+  tank?: Tank;
+  seconds: number;
+  nowKPa: number;
+  coat: Spell;
+  panel: Spell;
+};
 const untouched = (): Spell => ({ lowestKPa: Infinity, highestKPa: -Infinity });
 
 export class StandInGauge {
@@ -45,7 +53,11 @@ export class StandInGauge {
     const until = Math.min(realSeconds * this.secondsPerSecond, LONGEST_SECONDS);
     while (play.seconds + STEP_SECONDS <= until) this.step(coatId, play);
     if (play.coat.lowestKPa === Infinity) note(play, supply.setInletKPa);
-    return { nowKPa: play.nowKPa, ...play.coat, ...(play.tank ? { tankKPa: play.tank.tankKPa } : {}) };
+    return {
+      nowKPa: play.nowKPa,
+      ...play.coat,
+      ...(play.tank ? { tankKPa: play.tank.tankKPa } : {}),
+    };
   }
 
   /** Lowest and highest since the panel before, and a fresh start for the next. */
@@ -81,14 +93,19 @@ export class StandInGauge {
   private step(coatId: string, play: Playing): void {
     const { supply, tank } = play;
     const isPulled = play.seconds % (ON_SECONDS + OFF_SECONDS) < ON_SECONDS;
-    tank?.pass((isPulled ? supply.airFlowAt(supply.setInletKPa) : 0) + this.otherDrawLPerMin, STEP_SECONDS);
+    tank?.pass(
+      (isPulled ? supply.airFlowAt(supply.setInletKPa) : 0) + this.otherDrawLPerMin,
+      STEP_SECONDS,
+    );
     play.seconds += STEP_SECONDS;
     if (!isPulled) return;
     const inletKPa = tank ? this.inletAt(coatId, supply, tank.tankKPa) : supply.setInletKPa;
     note(play, Math.max(0, inletKPa + TREMBLE_KPA * Math.sin(play.seconds * 2.1)));
   }
 
-  /** The line turned round costs time: once for every kPa that the tank holds the regulator down to. */
+  /**
+   * The line turned round costs time: once for every kPa that the tank holds the regulator down to.
+   */
   private inletAt(coatId: string, supply: Supply, tankKPa: number): number {
     const heldKPa = Math.round(restHeldByTank(supply.restKPa, tankKPa));
     if (heldKPa >= Math.round(supply.restKPa)) return supply.setInletKPa;

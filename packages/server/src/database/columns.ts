@@ -1,4 +1,7 @@
-/** Columns as every table here spells them: snake case in PostgreSQL, physical numbers as doubles, structures as jsonb. */
+/**
+ * Columns as every table here spells them: snake case in PostgreSQL, physical numbers as doubles,
+ * structures as jsonb.
+ */
 import type { EntitySchemaColumnOptions } from 'typeorm';
 
 const snake = (name: string): string =>
@@ -14,17 +17,23 @@ const all = <K extends string>(names: readonly K[], column: Column): Columns<K> 
   Object.fromEntries(names.map((name) => [name, { ...column, name: snake(name) }])) as Columns<K>;
 
 export const texts = <K extends string>(...names: K[]) => all(names, { type: 'text' });
-export const optionalTexts = <K extends string>(...names: K[]) => all(names, { type: 'text', nullable: true });
-export const doubles = <K extends string>(...names: K[]) => all(names, { type: 'double precision' });
-export const optionalDoubles = <K extends string>(...names: K[]) => all(names, { type: 'double precision', nullable: true });
+export const optionalTexts = <K extends string>(...names: K[]) =>
+  all(names, { type: 'text', nullable: true });
+export const doubles = <K extends string>(...names: K[]) =>
+  all(names, { type: 'double precision' });
+export const optionalDoubles = <K extends string>(...names: K[]) =>
+  all(names, { type: 'double precision', nullable: true });
 export const integers = <K extends string>(...names: K[]) => all(names, { type: 'integer' });
 export const booleans = <K extends string>(...names: K[]) => all(names, { type: 'boolean' });
 export const structures = <K extends string>(...names: K[]) => all(names, { type: 'jsonb' });
-export const optionalStructures = <K extends string>(...names: K[]) => all(names, { type: 'jsonb', nullable: true });
+export const optionalStructures = <K extends string>(...names: K[]) =>
+  all(names, { type: 'jsonb', nullable: true });
 export const instants = <K extends string>(...names: K[]) => all(names, { type: 'timestamptz' });
-export const optionalInstants = <K extends string>(...names: K[]) => all(names, { type: 'timestamptz', nullable: true });
+export const optionalInstants = <K extends string>(...names: K[]) =>
+  all(names, { type: 'timestamptz', nullable: true });
 export const ids = <K extends string>(...names: K[]) => all(names, { type: 'uuid' });
-export const optionalIds = <K extends string>(...names: K[]) => all(names, { type: 'uuid', nullable: true });
+export const optionalIds = <K extends string>(...names: K[]) =>
+  all(names, { type: 'uuid', nullable: true });
 
 /** The key: made by the client, so that a retried request makes no second row. */
 export const key = (table: string): { id: Column } => ({
@@ -39,7 +48,13 @@ export const edited = {
   archivedAt: { type: 'timestamptz', name: 'archived_at', nullable: true },
 } as const satisfies Record<string, Column>;
 
-export type EditedRow = { id: string; version: number; createdAt: Date; updatedAt: Date; archivedAt: Date | null };
+export type EditedRow = {
+  id: string;
+  version: number;
+  createdAt: Date;
+  updatedAt: Date;
+  archivedAt: Date | null;
+};
 
 /** A foreign key without a relation object: rows stay plain. */
 export const refersTo = (table: string, column: string, target: string) => ({

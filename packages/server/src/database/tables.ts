@@ -5,7 +5,14 @@ import { FindingTable, PhotoTable, PlanChangeTable } from '../finding/findingTab
 import { CareTable } from '../gun/careTable.ts';
 import { TestTable } from '../gun/testTable.ts';
 import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
-import { CupTable, GunTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
+import {
+  CupTable,
+  GunTable,
+  NozzleSetTable,
+  PainterTable,
+  RoomTable,
+  ShopTable,
+} from '../shop/shopTables.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
 import {

@@ -1,4 +1,6 @@
-/** The invented shop as data: sheets, guns, rooms and days, parsed at the edge like any other input. */
+/**
+ * The invented shop as data: sheets, guns, rooms and days, parsed at the edge like any other input.
+ */
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { GunCreate, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
@@ -20,12 +22,22 @@ const Guns = z.object({
   guns: z.array(GunCreate.omit({ id: true })),
   airLines: z.array(DemoLine),
   compressors: z.array(
-    z.strictObject({ name: z.string(), ...wanted('tankL', 'freeAirLPerMin', 'freeAirAtKPa', 'cutInKPa', 'cutOutKPa') }),
+    z.strictObject({
+      name: z.string(),
+      ...wanted('tankL', 'freeAirLPerMin', 'freeAirAtKPa', 'cutInKPa', 'cutOutKPa'),
+    }),
   ),
 });
 const Rooms = z.object({
   rooms: z.array(RoomEdit.omit({ version: true, regionRules: true })),
-  days: z.array(z.strictObject({ name: z.string(), room: z.string(), sunriseMinute: z.number(), forecast: Forecast })),
+  days: z.array(
+    z.strictObject({
+      name: z.string(),
+      room: z.string(),
+      sunriseMinute: z.number(),
+      forecast: Forecast,
+    }),
+  ),
 });
 export type DemoFiles = {
   sheets: Sheet[];
@@ -41,7 +53,9 @@ const readJson = (file: string): unknown => JSON.parse(readFileSync(file, 'utf8'
 export function readDemoFiles(folder: string): DemoFiles {
   const sheetFolder = path.join(folder, 'sheets');
   return {
-    sheets: readdirSync(sheetFolder).map((file) => Sheet.parse(readJson(path.join(sheetFolder, file)))),
+    sheets: readdirSync(sheetFolder).map((file) =>
+      Sheet.parse(readJson(path.join(sheetFolder, file))),
+    ),
     ...Guns.parse(readJson(path.join(folder, 'guns.json'))),
     ...Rooms.parse(readJson(path.join(folder, 'rooms.json'))),
   };

@@ -1,4 +1,7 @@
-/** What the shop found out in its months: a coarse primer traced to air that ran short, and a run to a heavy coat. */
+/**
+ * What the shop found out in its months: a coarse primer traced to air that ran short, and a run to
+ * a heavy coat.
+ */
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
@@ -26,7 +29,11 @@ const STORIES: Story[] = [
       ['q_valley', 'glossy'],
     ],
     where: 'last rack',
-    confirmed: { fault: 'OP_UA', cause: 'air_starved', note: 'The sander next door was on the same tank.' },
+    confirmed: {
+      fault: 'OP_UA',
+      cause: 'air_starved',
+      note: 'The sander next door was on the same tank.',
+    },
   },
   {
     isIt: ({ note }) => note.startsWith('One run'),
@@ -45,7 +52,10 @@ const LOOKED_AFTER_HOURS = 16;
 export async function layFindings(ledger: Ledger): Promise<void> {
   const { manager } = ledger;
   const setup = await shopSetup(manager);
-  const tickets = await manager.find(TicketTable, { where: { state: 'done' }, order: { createdAt: 'DESC' } });
+  const tickets = await manager.find(TicketTable, {
+    where: { state: 'done' },
+    order: { createdAt: 'DESC' },
+  });
   for (const story of STORIES)
     for (const { id: ticketId } of tickets) {
       const whole = await wholeTicket(manager, ticketId);
@@ -76,7 +86,12 @@ export async function layFindings(ledger: Ledger): Promise<void> {
         readings,
         answers: story.answers.map(([question, answer]) => ({ question, answer })),
       });
-      await confirmFinding(ledger, id, { version: 1, painterId, layer: stage.kind, ...story.confirmed });
+      await confirmFinding(ledger, id, {
+        version: 1,
+        painterId,
+        layer: stage.kind,
+        ...story.confirmed,
+      });
       const seenAt = new Date(Date.parse(coat.endedAt!) + LOOKED_AFTER_HOURS * HOUR_MS);
       await manager.update(FindingTable, { id }, { seenAt, confirmedAt: seenAt });
       break;

@@ -1,4 +1,7 @@
-/** A year of tests and care for the demo's guns and air: one gun's tip wears, one line slowly chokes, one gun is overdue. */
+/**
+ * A year of tests and care for the demo's guns and air: one gun's tip wears, one line slowly
+ * chokes, one gun is overdue.
+ */
 import { STANDARD_ATMOSPHERE_PA } from '@orthochrom/core/units/physical.ts';
 import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { GunTest } from '@orthochrom/contract/shapes/gun.ts';
@@ -18,7 +21,12 @@ import type { DemoLine } from './demoFiles.ts';
 const DAY_MS = 86_400_000;
 export const FITTED_DAYS_AGO = 400;
 type Test = z.infer<typeof GunTest>;
-type Teller = { manager: EntityManager; shopId: string; painterIds: string[]; random: () => number };
+type Teller = {
+  manager: EntityManager;
+  shopId: string;
+  painterIds: string[];
+  random: () => number;
+};
 
 /** How one gun's year went. */
 type Year = {
@@ -64,11 +72,18 @@ export async function layGunYear(
   const rows: TestRow[] = [];
   for (const set of gun.sets) {
     const add = (daysAgo: number, test: ShopTest) =>
-      rows.push(rowOf({ shopId, painterId: painter(), nozzleSetId: set.id }, daysAgo, test, random));
+      rows.push(
+        rowOf({ shopId, painterId: painter(), nozzleSetId: set.id }, daysAgo, test, random),
+      );
     const own = given.get(set.nozzleMm) ?? [];
     if (own.length === 0 && gun.sets.length > 1) continue;
     for (let daysAgo = 360; daysAgo > 4; daysAgo -= year.patternEveryDays * (0.8 + random() * 0.4))
-      add(daysAgo, { kind: 'pattern', seen: year.patterns(daysAgo / 7, random), distanceMm: 200, settings: {} });
+      add(daysAgo, {
+        kind: 'pattern',
+        seen: year.patterns(daysAgo / 7, random),
+        distanceMm: 200,
+        settings: {},
+      });
     for (const test of own) {
       if (test.kind === 'catch')
         for (let daysAgo = 350; daysAgo > 20; daysAgo -= CATCH_EVERY_DAYS) {
@@ -77,7 +92,10 @@ export async function layGunYear(
         }
       if (test.kind === 'fan')
         for (let daysAgo = 340; daysAgo > 20; daysAgo -= FAN_EVERY_DAYS)
-          add(daysAgo, { ...test, fanWidthMm: Math.round(test.fanWidthMm * (0.98 + random() * 0.04)) });
+          add(daysAgo, {
+            ...test,
+            fanWidthMm: Math.round(test.fanWidthMm * (0.98 + random() * 0.04)),
+          });
       add(11 + random(), test);
     }
     if (!own.some(({ kind }) => kind === 'catch')) add(90, firstCatch(gun, set.nozzleMm));
@@ -92,7 +110,12 @@ export async function layGunYear(
 /** What a gun without a test of its own would have given: its size's figure, a little off. */
 function firstCatch({ gun }: StoredGun, nozzleMm: number): ShopTest {
   const paint = { densityKgPerM3: 980, viscosityPaS: 0.04 };
-  const at = { inletKPa: gun.ratedInletKPa ?? 138, fluidTurnsOut: 2.5, fanTurnsOut: gun.fullFanTurns ?? 2.5, distanceMm: 150 };
+  const at = {
+    inletKPa: gun.ratedInletKPa ?? 138,
+    fluidTurnsOut: 2.5,
+    fanTurnsOut: gun.fullFanTurns ?? 2.5,
+    distanceMm: 150,
+  };
   const { fluidMlPerMin } = gunOutput(gun, gunModelOf(gun, nozzleMm, paint), paint, at);
   const { distanceMm: _, ...settings } = at;
   return {
@@ -105,7 +128,10 @@ function firstCatch({ gun }: StoredGun, nozzleMm: number): ShopTest {
   };
 }
 
-/** The loft's filter chokes: its loss grew over the year. Compressors give a little less than on their plate. */
+/**
+ * The loft's filter chokes: its loss grew over the year. Compressors give a little less than on
+ * their plate.
+ */
 export async function layAirYear(
   { manager, shopId, painterIds, random }: Teller,
   lines: (AirLine & { demo: DemoLine })[],
@@ -115,7 +141,11 @@ export async function layAirYear(
   const painterId = painterIds[0]!;
   const rows: TestRow[] = [];
   for (const { id, demo } of lines) {
-    const { measuredLossPercent: loss, measuredAtInletKPa: inletKPa, measuredAtAirFlowLPerMin: airFlowLPerMin } = demo.line;
+    const {
+      measuredLossPercent: loss,
+      measuredAtInletKPa: inletKPa,
+      measuredAtAirFlowLPerMin: airFlowLPerMin,
+    } = demo.line;
     if (loss === undefined || inletKPa === undefined || airFlowLPerMin === undefined) continue;
     for (const [daysAgo, share] of [
       [330, 0.66],
@@ -145,12 +175,21 @@ export async function layAirYear(
       [120, 0.985],
       [21, 0.97],
     ] as const) {
-      const seconds = Math.round((tankL * (cutOutKPa - cutInKPa) * 60_000) / (STANDARD_ATMOSPHERE_PA * freeAirLPerMin * share));
+      const seconds = Math.round(
+        (tankL * (cutOutKPa - cutInKPa) * 60_000) /
+          (STANDARD_ATMOSPHERE_PA * freeAirLPerMin * share),
+      );
       rows.push(
         rowOf(
           { shopId, painterId, compressorId: id },
           daysAgo,
-          { kind: 'pumpUp', fromKPa: cutInKPa, toKPa: cutOutKPa, seconds, freeAirLPerMin: Math.round(freeAirLPerMin * share) },
+          {
+            kind: 'pumpUp',
+            fromKPa: cutInKPa,
+            toKPa: cutOutKPa,
+            seconds,
+            freeAirLPerMin: Math.round(freeAirLPerMin * share),
+          },
           random,
         ),
       );
@@ -158,8 +197,19 @@ export async function layAirYear(
   await manager.insert(TestTable, rows as never);
 }
 
-type Belongs = { shopId: string; painterId: string; nozzleSetId?: string; airLineId?: string; compressorId?: string };
-const rowOf = (belongs: Belongs, daysAgo: number, test: ShopTest, random: () => number): TestRow => ({
+type Belongs = {
+  shopId: string;
+  painterId: string;
+  nozzleSetId?: string;
+  airLineId?: string;
+  compressorId?: string;
+};
+const rowOf = (
+  belongs: Belongs,
+  daysAgo: number,
+  test: ShopTest,
+  random: () => number,
+): TestRow => ({
   nozzleSetId: null,
   airLineId: null,
   compressorId: null,

@@ -11,7 +11,12 @@ const metric: Units = {
   measure: 'volume',
 };
 
-export const SHOP = { name: 'Slackwater Auto & Restoration', timeZone: 'Europe/London', ticketPrefix: 'SW', nextTicketNo: 401 };
+export const SHOP = {
+  name: 'Slackwater Auto & Restoration',
+  timeZone: 'Europe/London',
+  ticketPrefix: 'SW',
+  nextTicketNo: 401,
+};
 
 export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
   {
@@ -44,8 +49,23 @@ export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [
   {
     name: 'Wilf',
     skill: 'learner',
-    units: { temperature: 'F', pressure: 'psi', length: 'in', film: 'mil', volume: 'flOzUs', area: 'ft2', measure: 'volume' },
-    way: { needle: 'metered', gauge: 'atGun', fan: 'backedOff', fanBackTurns: 0.5, distance: 'middle', grade: 'temperature' },
+    units: {
+      temperature: 'F',
+      pressure: 'psi',
+      length: 'in',
+      film: 'mil',
+      volume: 'flOzUs',
+      area: 'ft2',
+      measure: 'volume',
+    },
+    way: {
+      needle: 'metered',
+      gauge: 'atGun',
+      fan: 'backedOff',
+      fanBackTurns: 0.5,
+      distance: 'middle',
+      grade: 'temperature',
+    },
   },
 ];
 

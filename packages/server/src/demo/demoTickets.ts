@@ -1,4 +1,7 @@
-/** The demo's jobs: four open this morning, the rest done in the past months. All vehicles are invented. */
+/**
+ * The demo's jobs: four open this morning, the rest done in the past months. All vehicles are
+ * invented.
+ */
 import type { Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 
 type PanelSketch = [
@@ -100,7 +103,14 @@ export const TICKETS: TicketSketch[] = [
       ['trunk', 0.9, 'flat'],
     ],
     stages: [
-      { kind: 'primer', sheet: 'tarnside-build', recipeName: '4:1:1', coats: 2, gun: 'Bittern', colourHex: '#a8a294' },
+      {
+        kind: 'primer',
+        sheet: 'tarnside-build',
+        recipeName: '4:1:1',
+        coats: 2,
+        gun: 'Bittern',
+        colourHex: '#a8a294',
+      },
       solid('Ivory', '#ece3c8'),
       clear('Heron', 'hs'),
     ],
@@ -199,7 +209,11 @@ export const TICKETS: TicketSketch[] = [
       ['leftFrontDoor', 1.0, 'upright'],
       ['rightFrontDoor', 1.0, 'upright'],
     ],
-    stages: [sealer('Wren', 'Grey 1', '#d9d9d6'), solid('Ivory', '#ece3c8', 'Curlew'), clear('Curlew')],
+    stages: [
+      sealer('Wren', 'Grey 1', '#d9d9d6'),
+      solid('Ivory', '#ece3c8', 'Curlew'),
+      clear('Curlew'),
+    ],
     daysAgo: 30,
     air: [27, 50, 26.5],
   },

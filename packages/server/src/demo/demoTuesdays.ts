@@ -1,4 +1,7 @@
-/** Primer on parts, week after week: on Tuesdays somebody else draws on the tank and the primer gun starves. */
+/**
+ * Primer on parts, week after week: on Tuesdays somebody else draws on the tank and the primer gun
+ * starves.
+ */
 import type { TicketSketch } from './demoTickets.ts';
 
 const TUESDAY = 2;
@@ -12,7 +15,15 @@ export function daysSince(weekday: number, nth: number, nowMs = Date.now()): num
 }
 export const isTuesday = (atMs: number): boolean => new Date(atMs).getUTCDay() === TUESDAY;
 
-const PARTS = ['bumper carriers', 'door shells', 'wing set', 'boot lid', 'grille frame', 'step plates', 'tank halves'];
+const PARTS = [
+  'bumper carriers',
+  'door shells',
+  'wing set',
+  'boot lid',
+  'grille frame',
+  'step plates',
+  'tank halves',
+];
 
 export const primerDays = (nowMs = Date.now()): TicketSketch[] =>
   Array.from({ length: WEEKS * 2 }, (_, i): TicketSketch => {
@@ -30,7 +41,16 @@ export const primerDays = (nowMs = Date.now()): TicketSketch[] =>
         ['third rack', 0.6, 'upright'],
         ['fourth rack', 0.5, 'upright'],
       ],
-      stages: [{ kind: 'primer', sheet: 'tarnside-build', recipeName: '4:1:1', coats: 1, gun: 'Bittern', colourHex: '#a8a294' }],
+      stages: [
+        {
+          kind: 'primer',
+          sheet: 'tarnside-build',
+          recipeName: '4:1:1',
+          coats: 1,
+          gun: 'Bittern',
+          colourHex: '#a8a294',
+        },
+      ],
       daysAgo: daysSince(i % 2 === 0 ? TUESDAY : THURSDAY, week, nowMs),
       air: [21 + (i % 4), 50, 20 + (i % 4)],
     };

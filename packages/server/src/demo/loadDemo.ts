@@ -1,4 +1,7 @@
-/** Puts the invented shop into an empty database: set-up, sheets, open jobs, and months of jobs done. Fixed seed, dates from today. */
+/**
+ * Puts the invented shop into an empty database: set-up, sheets, open jobs, and months of jobs
+ * done. Fixed seed, dates from today.
+ */
 import type { Panel, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -8,7 +11,13 @@ import { shopSetup } from '../shop/shopReader.ts';
 import { addGun } from '../gun/gunLedger.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { addAirLine, addCompressor } from '../compressedAir/airLineLedger.ts';
-import { CupTable, NozzleSetTable, PainterTable, RoomTable, ShopTable } from '../shop/shopTables.ts';
+import {
+  CupTable,
+  NozzleSetTable,
+  PainterTable,
+  RoomTable,
+  ShopTable,
+} from '../shop/shopTables.ts';
 import { createTicket } from '../ticket/ticketLedger.ts';
 import { readDemoFiles, type DemoFiles } from './demoFiles.ts';
 import { layFindings } from './demoFindings.ts';
@@ -34,33 +43,56 @@ export async function loadDemoIfEmpty(database: DataSource, folder: string): Pro
   const shopId = newId();
   await database.transaction(async (manager) => {
     await manager.insert(ShopTable, { id: shopId, ...SHOP } as never);
-    for (const painter of PAINTERS) await manager.insert(PainterTable, { id: newId(), shopId, ...painter } as never);
-    for (const room of files.rooms) await manager.insert(RoomTable, { id: newId(), shopId, regionRules: {}, ...room } as never);
-    for (const cup of CUPS) await manager.insert(CupTable, { id: newId(), shopId, ...cup } as never);
+    for (const painter of PAINTERS)
+      await manager.insert(PainterTable, { id: newId(), shopId, ...painter } as never);
+    for (const room of files.rooms)
+      await manager.insert(RoomTable, { id: newId(), shopId, regionRules: {}, ...room } as never);
+    for (const cup of CUPS)
+      await manager.insert(CupTable, { id: newId(), shopId, ...cup } as never);
   });
-  const companionsFirst = [...files.sheets].sort((a, b) => Number(Boolean(a.recipes)) - Number(Boolean(b.recipes)));
+  const companionsFirst = [...files.sheets].sort(
+    (a, b) => Number(Boolean(a.recipes)) - Number(Boolean(b.recipes)),
+  );
   for (const sheet of companionsFirst) await saveSheet(ledger, sheet);
   const random = randomFrom(SEED);
   await layGunsAndAir(ledger, shopId, files, random);
-  for (const sketch of [...TICKETS, ...primerDays()].sort((a, b) => (b.daysAgo ?? 0) - (a.daysAgo ?? 0)))
+  for (const sketch of [...TICKETS, ...primerDays()].sort(
+    (a, b) => (b.daysAgo ?? 0) - (a.daysAgo ?? 0),
+  ))
     await loadTicket(ledger, sketch, random);
   await layFindings(ledger);
   return true;
 }
 
 /** Guns and lines are described as a painter would, long ago; then their year is laid. */
-async function layGunsAndAir(ledger: Ledger, shopId: string, files: DemoFiles, random: () => number): Promise<void> {
+async function layGunsAndAir(
+  ledger: Ledger,
+  shopId: string,
+  files: DemoFiles,
+  random: () => number,
+): Promise<void> {
   const { manager } = ledger;
   const longAgo = new Date(Date.now() - FITTED_DAYS_AGO * DAY_MS);
   for (const { gun, ...rest } of files.guns) {
     const nozzleSets = gun.nozzleSets?.map(({ tests: _, ...set }) => set);
-    await addGun(ledger, { id: newId(), ...rest, gun: { ...gun, ...(nozzleSets ? { nozzleSets } : {}) } });
+    await addGun(ledger, {
+      id: newId(),
+      ...rest,
+      gun: { ...gun, ...(nozzleSets ? { nozzleSets } : {}) },
+    });
   }
-  for (const compressor of files.compressors) await addCompressor(ledger, { id: newId(), note: '', ...compressor });
+  for (const compressor of files.compressors)
+    await addCompressor(ledger, { id: newId(), note: '', ...compressor });
   const { rooms, compressors } = await shopSetup(manager);
-  const idOf = (list: { id: string; name: string }[], name: string) => list.find((item) => item.name === name)!.id;
+  const idOf = (list: { id: string; name: string }[], name: string) =>
+    list.find((item) => item.name === name)!.id;
   for (const { room, compressor, line, ...rest } of files.airLines) {
-    const { measuredLossPercent: _l, measuredAtInletKPa: _i, measuredAtAirFlowLPerMin: _f, ...pieces } = line;
+    const {
+      measuredLossPercent: _l,
+      measuredAtInletKPa: _i,
+      measuredAtAirFlowLPerMin: _f,
+      ...pieces
+    } = line;
     const gaugeTrust = rest.gaugeAt === 'wall' ? 'doubtful' : 'good';
     await addAirLine(ledger, {
       id: newId(),
@@ -81,14 +113,22 @@ async function layGunsAndAir(ledger: Ledger, shopId: string, files: DemoFiles, r
     const tests = files.guns.find(({ name }) => name === stored.name)!.gun.nozzleSets ?? [];
     await layGunYear(teller, stored, new Map(tests.map((set) => [set.nozzleMm, set.tests ?? []])));
   }
-  const lines = setup.airLines.map((line) => ({ ...line, demo: files.airLines.find(({ name }) => name === line.name)! }));
+  const lines = setup.airLines.map((line) => ({
+    ...line,
+    demo: files.airLines.find(({ name }) => name === line.name)!,
+  }));
   await layAirYear(teller, lines, setup.compressors, idOf(setup.guns, 'Heron'));
 }
 
-async function loadTicket(ledger: Ledger, sketch: TicketSketch, random: () => number): Promise<void> {
+async function loadTicket(
+  ledger: Ledger,
+  sketch: TicketSketch,
+  random: () => number,
+): Promise<void> {
   const ticket = await ticketFrom(ledger.manager, sketch);
   await createTicket(ledger, ticket);
-  if (sketch.daysAgo !== undefined) await ledger.write((manager) => seedHistory(manager, ticket.id, sketch, random));
+  if (sketch.daysAgo !== undefined)
+    await ledger.write((manager) => seedHistory(manager, ticket.id, sketch, random));
 }
 
 async function ticketFrom(
@@ -97,15 +137,18 @@ async function ticketFrom(
 ) {
   const setup = await shopSetup(manager);
   const sheets = await latestSheets(manager);
-  const named = <T extends { name: string }>(list: T[], name: string): T => list.find((item) => item.name === name)!;
-  const built = panels.map(([name, areaM2, orientation, scope = 'full', substrate = 'metal']): Panel => ({
-    id: newId(),
-    name,
-    areaM2,
-    orientation,
-    scope,
-    substrate,
-  }));
+  const named = <T extends { name: string }>(list: T[], name: string): T =>
+    list.find((item) => item.name === name)!;
+  const built = panels.map(
+    ([name, areaM2, orientation, scope = 'full', substrate = 'metal']): Panel => ({
+      id: newId(),
+      name,
+      areaM2,
+      orientation,
+      scope,
+      substrate,
+    }),
+  );
   return {
     id: newId(),
     vehicle,
@@ -115,14 +158,16 @@ async function ticketFrom(
     roomId: named(setup.rooms, room).id,
     painterId: named(setup.painters, painter).id,
     panels: built,
-    stages: stages.map(({ sheet, gun, colourName = '', part = 'largePanel', only: _only, ...stage }): StagePlan => ({
-      ...stage,
-      id: newId(),
-      sheetVersionId: sheets.find((version) => version.sheet.id === sheet)!.id,
-      gunId: named(setup.guns, gun).id,
-      colourName,
-      part,
-      panelIds: built.map(({ id }) => id),
-    })),
+    stages: stages.map(
+      ({ sheet, gun, colourName = '', part = 'largePanel', only: _only, ...stage }): StagePlan => ({
+        ...stage,
+        id: newId(),
+        sheetVersionId: sheets.find((version) => version.sheet.id === sheet)!.id,
+        gunId: named(setup.guns, gun).id,
+        colourName,
+        part,
+        panelIds: built.map(({ id }) => id),
+      }),
+    ),
   };
 }

@@ -13,7 +13,13 @@ import { latestSheets } from '../sheet/sheetLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { wholeTicket } from '../ticket/ticketReader.ts';
-import { CoatPanelTable, CoatTable, GateAnswerTable, MixTable, TicketTable } from '../ticket/ticketTables.ts';
+import {
+  CoatPanelTable,
+  CoatTable,
+  GateAnswerTable,
+  MixTable,
+  TicketTable,
+} from '../ticket/ticketTables.ts';
 import { careRow } from './demoGuns.ts';
 import type { TicketSketch } from './demoTickets.ts';
 import { isTuesday } from './demoTuesdays.ts';
@@ -21,7 +27,10 @@ import { isTuesday } from './demoTuesdays.ts';
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 
-/** A job of the past: every coat planned in the air of its day, sprayed, flashed and looked at, with believable scatter. */
+/**
+ * A job of the past: every coat planned in the air of its day, sprayed, flashed and looked at, with
+ * believable scatter.
+ */
 export async function seedHistory(
   manager: EntityManager,
   ticketId: string,
@@ -37,7 +46,11 @@ export async function seedHistory(
   const [airC, rhPercent, panelC] = sketch.air!;
   const daysAgo = sketch.rushed ? fridayBefore(sketch.daysAgo!) : sketch.daysAgo!;
   let atMs = Math.floor((Date.now() - daysAgo * DAY_MS) / DAY_MS) * DAY_MS + 9.5 * 60 * MINUTE_MS;
-  await manager.update(TicketTable, { id: ticketId }, { state: 'done', createdAt: new Date(atMs - DAY_MS) });
+  await manager.update(
+    TicketTable,
+    { id: ticketId },
+    { state: 'done', createdAt: new Date(atMs - DAY_MS) },
+  );
   for (const stage of ticket.stages) {
     const coats = whole.coats.filter(({ stageId }) => stageId === stage.id);
     const mixId = newId();
@@ -52,8 +65,14 @@ export async function seedHistory(
         panel: reading(panelC + random()),
         material: reading(21 + random()),
       };
-      const context = contextOf({ whole, setup: { ...setup, knobs: {} }, latest, air }, coat, painter.id, {});
-      if (isMissing(context)) throw new Error(`the demo's ${ticket.vehicle} lacks its ${context.missing}`);
+      const context = contextOf(
+        { whole, setup: { ...setup, knobs: {} }, latest, air },
+        coat,
+        painter.id,
+        {},
+      );
+      if (isMissing(context))
+        throw new Error(`the demo's ${ticket.vehicle} lacks its ${context.missing}`);
       const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
       if (coat.ordinal === 1)
         await layGateAndMix(manager, {
@@ -77,17 +96,22 @@ export async function seedHistory(
       const wetFilmUm = Math.round(settings.wetFilmUm * (0.9 + random() * 0.25));
       const done: Coat['done'] = {
         ...Object.fromEntries(
-          (['nozzleMm', 'inletKPa', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const).map((name) => [
-            name,
-            { value: settings[name], source: 'confirmed' as const },
-          ]),
+          (['nozzleMm', 'inletKPa', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const).map(
+            (name) => [name, { value: settings[name], source: 'confirmed' as const }],
+          ),
         ),
-        fluidTurnsOut: { value: settings.fluidTurnsOut - turned, source: turned ? 'changed' : 'confirmed' },
+        fluidTurnsOut: {
+          value: settings.fluidTurnsOut - turned,
+          source: turned ? 'changed' : 'confirmed',
+        },
         wetFilmUm: { value: wetFilmUm, source: 'changed' },
       };
-      const isStarved = setup.guns.find(({ id }) => id === stage.gunId)?.name === 'Bittern' && isTuesday(atMs);
+      const isStarved =
+        setup.guns.find(({ id }) => id === stage.gunId)?.name === 'Bittern' && isTuesday(atMs);
       const flowing = flowingPast(settings.inletKPa, stage.panelIds.length, isStarved, random);
-      const outcome = isStarved ? STARVED : outcomeOf(sketch, stage, coat, wetFilmUm / settings.wetFilmUm, random);
+      const outcome = isStarved
+        ? STARVED
+        : outcomeOf(sketch, stage, coat, wetFilmUm / settings.wetFilmUm, random);
       await manager.update(CoatTable, { id: coat.id }, {
         ...outcome,
         state: 'looked',
@@ -125,14 +149,25 @@ export async function seedHistory(
       );
       await manager.insert(
         CoatPanelTable,
-        stage.panelIds.map((panelId, i) => ({ coatId: coat.id, panelId, sprayedAt: new Date(endedMs), ...flowing.panels[i]! })),
+        stage.panelIds.map((panelId, i) => ({
+          coatId: coat.id,
+          panelId,
+          sprayedAt: new Date(endedMs),
+          ...flowing.panels[i]!,
+        })),
       );
       if (coat.ordinal === stage.coats && stage.gunId)
-        await manager.insert(CareTable, cleanedAfter(setup.shop.id, ticket, stage, coat, endedMs) as never);
+        await manager.insert(
+          CareTable,
+          cleanedAfter(setup.shop.id, ticket, stage, coat, endedMs) as never,
+        );
       const isCutShort = sketch.rushed === true && stage.kind === 'clear';
       atMs =
         endedMs +
-        (isCutShort ? RUSHED_WAIT * recoat.earliestMinutes.value : recoat.earliestMinutes.value + 2 + random() * 5) * MINUTE_MS;
+        (isCutShort
+          ? RUSHED_WAIT * recoat.earliestMinutes.value
+          : recoat.earliestMinutes.value + 2 + random() * 5) *
+          MINUTE_MS;
     }
   }
 }
@@ -149,11 +184,17 @@ const STARVED: Pick<Coat, 'rating' | 'seen' | 'note'> = {
   note: 'Coarser towards the last rack.',
 };
 
-/** Flowing pressure panel by panel: steady within a psi, or sinking while somebody else draws on the tank. */
+/**
+ * Flowing pressure panel by panel: steady within a psi, or sinking while somebody else draws on the
+ * tank.
+ */
 function flowingPast(plannedKPa: number, panels: number, isStarved: boolean, random: () => number) {
   const each = Array.from({ length: panels }, (_, i) => {
     const sunkKPa = isStarved ? 7 + 10 * i + random() * 3 : 1 + random() * 2;
-    return { lowestInletKPa: plannedKPa - sunkKPa, highestInletKPa: plannedKPa - (isStarved ? 9 * i : 0) + random() };
+    return {
+      lowestInletKPa: plannedKPa - sunkKPa,
+      highestInletKPa: plannedKPa - (isStarved ? 9 * i : 0) + random(),
+    };
   });
   const coat = {
     lowestInletKPa: Math.min(...each.map(({ lowestInletKPa }) => lowestInletKPa)),
@@ -162,8 +203,17 @@ function flowingPast(plannedKPa: number, panels: number, isStarved: boolean, ran
   return { coat, panels: each };
 }
 
-const cleanedAfter = (shopId: string, ticket: Ticket, stage: StagePlan, coat: Coat, endedMs: number) => ({
-  ...careRow(shopId, stage.gunId!, ticket.painterId, 'cleaned', 0, { ticketId: ticket.id, coatId: coat.id }),
+const cleanedAfter = (
+  shopId: string,
+  ticket: Ticket,
+  stage: StagePlan,
+  coat: Coat,
+  endedMs: number,
+) => ({
+  ...careRow(shopId, stage.gunId!, ticket.painterId, 'cleaned', 0, {
+    ticketId: ticket.id,
+    coatId: coat.id,
+  }),
   doneAt: new Date(endedMs + 12 * MINUTE_MS),
 });
 
@@ -177,8 +227,13 @@ function outcomeOf(
 ): Pick<Coat, 'rating' | 'seen' | 'note'> {
   const isHot = air![0] > 29;
   if (stage.kind === 'clear' && isHot && coat.ordinal === stage.coats)
-    return { rating: 'poor', seen: ['pops'], note: 'Pops found the next morning. Second coat went on early.' };
-  if (stage.kind === 'clear' && filmShare > 1.1) return { rating: 'fair', seen: ['run'], note: 'One run at the lower edge.' };
+    return {
+      rating: 'poor',
+      seen: ['pops'],
+      note: 'Pops found the next morning. Second coat went on early.',
+    };
+  if (stage.kind === 'clear' && filmShare > 1.1)
+    return { rating: 'fair', seen: ['run'], note: 'One run at the lower edge.' };
   return random() < 0.15
     ? { rating: 'fair', seen: ['dust'], note: 'A few nibs.' }
     : { rating: 'good', seen: ['nothing'], note: '' };
@@ -194,7 +249,10 @@ type PastMix = {
   plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'>;
 };
 
-async function layGateAndMix(manager: EntityManager, { ticket, stage, room, sheet, mixId, at, plan }: PastMix): Promise<void> {
+async function layGateAndMix(
+  manager: EntityManager,
+  { ticket, stage, room, sheet, mixId, at, plan }: PastMix,
+): Promise<void> {
   const about = gateAbout(room, stage, sheet);
   const answers = {
     protection: { breathing: 'airFed', skin: true, eyes: true },
@@ -202,7 +260,12 @@ async function layGateAndMix(manager: EntityManager, { ticket, stage, room, shee
     ignition: [],
     bystanders: false,
   };
-  const ids = { ticketId: ticket.id, stageId: stage.id, roomId: ticket.roomId, painterId: ticket.painterId };
+  const ids = {
+    ticketId: ticket.id,
+    stageId: stage.id,
+    roomId: ticket.roomId,
+    painterId: ticket.painterId,
+  };
   await manager.insert(GateAnswerTable, {
     id: newId(),
     ...ids,
@@ -225,7 +288,9 @@ async function layGateAndMix(manager: EntityManager, { ticket, stage, room, shee
     readyMl: plan.mix?.readyMl ?? 0,
     batchNo: 1,
     mixedAt: at,
-    potLifeEndsAt: plan.mix?.potLifeMinutes ? new Date(at.getTime() + plan.mix.potLifeMinutes.value * MINUTE_MS) : null,
+    potLifeEndsAt: plan.mix?.potLifeMinutes
+      ? new Date(at.getTime() + plan.mix.potLifeMinutes.value * MINUTE_MS)
+      : null,
     materialC: 21,
   } as never);
 }

@@ -1,5 +1,14 @@
 import { EntitySchema } from 'typeorm';
-import { ids, instants, integers, key, optionalIds, refersTo, structures, texts } from '../database/columns.ts';
+import {
+  ids,
+  instants,
+  integers,
+  key,
+  optionalIds,
+  refersTo,
+  structures,
+  texts,
+} from '../database/columns.ts';
 
 /** Every write leaves its trace in the same transaction. Append-only. */
 export type EventRow = {

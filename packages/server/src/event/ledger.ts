@@ -1,4 +1,7 @@
-/** Writes with a trace: one transaction holds the change and its event, and the stream hears of it once it is on disk. */
+/**
+ * Writes with a trace: one transaction holds the change and its event, and the stream hears of it
+ * once it is on disk.
+ */
 import { EventEmitter } from 'node:events';
 import type { DataSource, EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -30,11 +33,18 @@ export class Ledger {
   }
 
   /** Runs `work` in one transaction; what it traces is told to the listeners after the commit. */
-  async write<T>(work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>): Promise<T> {
+  async write<T>(
+    work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
+  ): Promise<T> {
     const changed: Changed[] = [];
     const result = await this.database.transaction((manager) =>
       work(manager, async (of: Trace) => {
-        await manager.insert(EventTable, { id: newId(), at: new Date(), aggregateVersion: 1, ...of } as never);
+        await manager.insert(EventTable, {
+          id: newId(),
+          at: new Date(),
+          aggregateVersion: 1,
+          ...of,
+        } as never);
         changed.push({ type: of.aggregateType, id: of.aggregateId });
       }),
     );
@@ -50,7 +60,14 @@ export class Ledger {
 export async function changeVersioned<Row extends ObjectLiteral & { id: string; version: number }>(
   manager: EntityManager,
   table: EntitySchema<Row>,
-  of: { what: string; id: string; version: number; changes: object; mine: unknown; showTheirs?: (row: Row) => unknown },
+  of: {
+    what: string;
+    id: string;
+    version: number;
+    changes: object;
+    mine: unknown;
+    showTheirs?: (row: Row) => unknown;
+  },
 ): Promise<void> {
   const result = await manager
     .createQueryBuilder()
@@ -64,7 +81,10 @@ export async function changeVersioned<Row extends ObjectLiteral & { id: string; 
   throw new VersionClash(`The ${of.what}`, of.mine, of.showTheirs ? of.showTheirs(theirs) : theirs);
 }
 
-/** Inserts a row under the client's id; a request that comes again leaves the first row as it is and returns false. */
+/**
+ * Inserts a row under the client's id; a request that comes again leaves the first row as it is and
+ * returns false.
+ */
 export async function insertOnce<Row extends ObjectLiteral>(
   manager: EntityManager,
   table: EntitySchema<Row>,

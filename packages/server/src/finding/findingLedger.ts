@@ -1,4 +1,7 @@
-/** Writing down what was found: each write is judged here again from its answers and readings, so that the record holds the server's own answer. */
+/**
+ * Writing down what was found: each write is judged here again from its answers and readings, so
+ * that the record holds the server's own answer.
+ */
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { ask, CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import {
@@ -19,7 +22,12 @@ import { GunTable } from '../shop/shopTables.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { CoatTable, PanelTable, StageTable, TicketTable } from '../ticket/ticketTables.ts';
 import { findingById, planChangeOf } from './findingReader.ts';
-import { FindingTable, PlanChangeTable, type FindingRow, type PlanChangeRow } from './findingTables.ts';
+import {
+  FindingTable,
+  PlanChangeTable,
+  type FindingRow,
+  type PlanChangeRow,
+} from './findingTables.ts';
 
 type FindingFacts = Omit<FindingCreate, 'id' | 'painterId'>;
 
@@ -42,31 +50,51 @@ export const columnsOf = ({ where, ...seen }: FindingFacts) => ({
 });
 
 /** @throws BadInput where a finding names what is not there */
-async function mustBeThere(manager: EntityManager, { ticketId, coatId, panelId, gunId }: FindingFacts): Promise<void> {
+async function mustBeThere(
+  manager: EntityManager,
+  { ticketId, coatId, panelId, gunId }: FindingFacts,
+): Promise<void> {
   const coat = coatId ? await manager.findOneBy(CoatTable, { id: coatId }) : undefined;
   if (coat === null || (coat && ticketId && coat.ticketId !== ticketId))
     throw BadInput.at(['coatId'], 'not-one-of', 'This coat does not belong to the ticket.');
   if (ticketId && !(await manager.existsBy(TicketTable, { id: ticketId })))
     throw BadInput.at(['ticketId'], 'not-one-of', 'There is no such ticket.');
-  if (panelId && !(await manager.existsBy(PanelTable, { id: panelId, ...(ticketId ? { ticketId } : {}) })))
+  if (
+    panelId &&
+    !(await manager.existsBy(PanelTable, { id: panelId, ...(ticketId ? { ticketId } : {}) }))
+  )
     throw BadInput.at(['panelId'], 'not-one-of', 'This panel is not on the ticket.');
   if (gunId && !(await manager.existsBy(GunTable, { id: gunId })))
     throw BadInput.at(['gunId'], 'not-one-of', 'There is no such gun.');
 }
 
-export const addFinding = (ledger: Ledger, { id, painterId, ...seen }: FindingCreate): Promise<void> =>
+export const addFinding = (
+  ledger: Ledger,
+  { id, painterId, ...seen }: FindingCreate,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await mustBeThere(manager, seen);
     const shopId = await shopIdOf(manager);
     const row = { id, shopId, painterId, seenAt: new Date(), ...columnsOf(seen) } as FindingRow;
     if (await insertOnce(manager, FindingTable, row))
-      await trace({ shopId, painterId, aggregateType: 'finding', aggregateId: id, kind: 'found', patch: seen });
+      await trace({
+        shopId,
+        painterId,
+        aggregateType: 'finding',
+        aggregateId: id,
+        kind: 'found',
+        patch: seen,
+      });
   });
 
 /** The trace of one edit over `version`. */
 const edited = async (
   manager: EntityManager,
-  { id, version, ...of }: { id: string; version: number; painterId: string; kind: string; patch: unknown },
+  {
+    id,
+    version,
+    ...of
+  }: { id: string; version: number; painterId: string; kind: string; patch: unknown },
 ): Promise<Trace> => ({
   ...of,
   shopId: await shopIdOf(manager),
@@ -75,15 +103,32 @@ const edited = async (
   aggregateVersion: version + 1,
 });
 
-export const changeFinding = (ledger: Ledger, id: string, { version, painterId, ...seen }: FindingEdit): Promise<void> =>
+export const changeFinding = (
+  ledger: Ledger,
+  id: string,
+  { version, painterId, ...seen }: FindingEdit,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     await mustBeThere(manager, seen);
-    await changeVersioned(manager, FindingTable, { what: 'finding', id, version, changes: columnsOf(seen), mine: seen });
+    await changeVersioned(manager, FindingTable, {
+      what: 'finding',
+      id,
+      version,
+      changes: columnsOf(seen),
+      mine: seen,
+    });
     await trace(await edited(manager, { id, version, painterId, kind: 'answered', patch: seen }));
   });
 
-/** What it turned out to be. What changes for it is offered to the next plans; a second confirming offers nothing twice. */
-export const confirmFinding = (ledger: Ledger, id: string, { version, painterId, ...told }: FindingConfirm): Promise<void> =>
+/**
+ * What it turned out to be. What changes for it is offered to the next plans; a second confirming
+ * offers nothing twice.
+ */
+export const confirmFinding = (
+  ledger: Ledger,
+  id: string,
+  { version, painterId, ...told }: FindingConfirm,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const changes = {
       confirmedFault: told.fault,
@@ -93,12 +138,22 @@ export const confirmFinding = (ledger: Ledger, id: string, { version, painterId,
       confirmedBy: painterId,
       confirmedAt: new Date(),
     };
-    await changeVersioned(manager, FindingTable, { what: 'finding', id, version, changes, mine: told });
+    await changeVersioned(manager, FindingTable, {
+      what: 'finding',
+      id,
+      version,
+      changes,
+      mine: told,
+    });
     await offerChanges(manager, id, told.cause);
     await trace(await edited(manager, { id, version, painterId, kind: 'confirmed', patch: told }));
   });
 
-async function offerChanges(manager: EntityManager, findingId: string, confirmedCause: string): Promise<void> {
+async function offerChanges(
+  manager: EntityManager,
+  findingId: string,
+  confirmedCause: string,
+): Promise<void> {
   const finding = await findingById(manager, findingId);
   const coat = finding.coatId ? await manager.findOneBy(CoatTable, { id: finding.coatId }) : null;
   const stage = coat ? await manager.findOneBy(StageTable, { id: coat.stageId }) : null;
@@ -131,7 +186,8 @@ export const answerChange = (
   ledger.write(async (manager, trace) => {
     const row = await manager.findOneBy(PlanChangeTable, { id });
     if (!row) throw new NotFound(`There is no change ${id}.`);
-    if (row.state !== 'offered' && row.version === version) throw new OutOfTurn(`This change was ${row.state} already.`);
+    if (row.state !== 'offered' && row.version === version)
+      throw new OutOfTurn(`This change was ${row.state} already.`);
     if (coatId && !(await manager.existsBy(CoatTable, { id: coatId })))
       throw BadInput.at(['coatId'], 'not-one-of', 'There is no such coat.');
     await changeVersioned<PlanChangeRow>(manager, PlanChangeTable, {

@@ -30,8 +30,28 @@ const photoOf = ({ id, mime, sizeBytes, widthPx, heightPx, takenAt }: PhotoRow):
 });
 
 function findingOf(row: FindingRow, changes: PlanChangeRow[], photos: PhotoRow[]): Finding {
-  const { confirmedAt, confirmedBy, confirmedFault, confirmedCause, confirmedLayer, confirmedNote } = row;
-  const { id, version, painterId, ticketId, coatId, panelId, gunId, vehicle, whereSeen, note, layerSuspected, film } = row;
+  const {
+    confirmedAt,
+    confirmedBy,
+    confirmedFault,
+    confirmedCause,
+    confirmedLayer,
+    confirmedNote,
+  } = row;
+  const {
+    id,
+    version,
+    painterId,
+    ticketId,
+    coatId,
+    panelId,
+    gunId,
+    vehicle,
+    whereSeen,
+    note,
+    layerSuspected,
+    film,
+  } = row;
   const confirmed =
     confirmedAt && confirmedFault && confirmedCause
       ? present({
@@ -44,7 +64,20 @@ function findingOf(row: FindingRow, changes: PlanChangeRow[], photos: PhotoRow[]
         })
       : null;
   return present({
-    ...{ id, version, painterId, ticketId, coatId, panelId, gunId, vehicle, where: whereSeen, note, layerSuspected, film },
+    ...{
+      id,
+      version,
+      painterId,
+      ticketId,
+      coatId,
+      panelId,
+      gunId,
+      vehicle,
+      where: whereSeen,
+      note,
+      layerSuspected,
+      film,
+    },
     readings: row.readings,
     answers: row.answers,
     result: row.result,
@@ -60,11 +93,22 @@ function findingOf(row: FindingRow, changes: PlanChangeRow[], photos: PhotoRow[]
 const MOST_FINDINGS = 200;
 
 /** Newest first. */
-export async function findings(manager: EntityManager, where: FindOptionsWhere<FindingRow> = {}): Promise<Finding[]> {
-  const rows = await manager.find(FindingTable, { where, order: { seenAt: 'DESC' }, take: MOST_FINDINGS });
+export async function findings(
+  manager: EntityManager,
+  where: FindOptionsWhere<FindingRow> = {},
+): Promise<Finding[]> {
+  const rows = await manager.find(FindingTable, {
+    where,
+    order: { seenAt: 'DESC' },
+    take: MOST_FINDINGS,
+  });
   const of = { findingId: In(rows.map(({ id }) => id)) };
-  const changes = rows.length > 0 ? await manager.find(PlanChangeTable, { where: of, order: { ordinal: 'ASC' } }) : [];
-  const photos = rows.length > 0 ? await manager.find(PhotoTable, { where: of, order: { takenAt: 'ASC' } }) : [];
+  const changes =
+    rows.length > 0
+      ? await manager.find(PlanChangeTable, { where: of, order: { ordinal: 'ASC' } })
+      : [];
+  const photos =
+    rows.length > 0 ? await manager.find(PhotoTable, { where: of, order: { takenAt: 'ASC' } }) : [];
   return rows.map((row) => findingOf(row, changes, photos));
 }
 
@@ -77,7 +121,10 @@ export async function findingById(manager: EntityManager, id: string): Promise<F
 
 /** Changes that nobody has answered yet, of every finding. */
 export async function offeredChanges(manager: EntityManager): Promise<PlanChange[]> {
-  const rows = await manager.find(PlanChangeTable, { where: { state: 'offered' }, order: { createdAt: 'DESC', ordinal: 'ASC' } });
+  const rows = await manager.find(PlanChangeTable, {
+    where: { state: 'offered' },
+    order: { createdAt: 'DESC', ordinal: 'ASC' },
+  });
   return rows.map(planChangeOf);
 }
 

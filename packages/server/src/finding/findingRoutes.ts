@@ -21,7 +21,11 @@ import { findingsFile, importFindings } from './findingsFile.ts';
 import { addPhoto, photoBytes } from './photos.ts';
 
 const MOST_FILE_BYTES = 80_000_000;
-const FindingQuery = z.strictObject({ ticketId: Id.optional(), coatId: Id.optional(), gunId: Id.optional() });
+const FindingQuery = z.strictObject({
+  ticketId: Id.optional(),
+  coatId: Id.optional(),
+  gunId: Id.optional(),
+});
 const PhotoQuery = z.strictObject({ id: Id, painterId: Id });
 const ByPainter = z.strictObject({ painterId: Id });
 
@@ -46,13 +50,18 @@ export function findingRoutes(ledger: Ledger): Router {
     await confirmFinding(ledger, idOf(req), bodyOf(FindingConfirm, req));
     res.json(await findingById(ledger.manager, idOf(req)));
   });
-  routes.post('/findings/:id/photos', express.raw({ type: [...PHOTO_TYPES], limit: MOST_PHOTO_BYTES }), async (req, res) => {
-    const { id, painterId } = parsed(PhotoQuery, req.query);
-    const bytes: unknown = req.body;
-    if (!Buffer.isBuffer(bytes)) throw BadInput.at(['photo'], 'wrong-type', 'A photo is sent as JPEG, PNG or WebP.');
-    await addPhoto(ledger, { id, findingId: idOf(req), painterId, bytes });
-    res.status(201).json(await findingById(ledger.manager, idOf(req)));
-  });
+  routes.post(
+    '/findings/:id/photos',
+    express.raw({ type: [...PHOTO_TYPES], limit: MOST_PHOTO_BYTES }),
+    async (req, res) => {
+      const { id, painterId } = parsed(PhotoQuery, req.query);
+      const bytes: unknown = req.body;
+      if (!Buffer.isBuffer(bytes))
+        throw BadInput.at(['photo'], 'wrong-type', 'A photo is sent as JPEG, PNG or WebP.');
+      await addPhoto(ledger, { id, findingId: idOf(req), painterId, bytes });
+      res.status(201).json(await findingById(ledger.manager, idOf(req)));
+    },
+  );
   routes.get('/photos/:id', async (req, res) => {
     const { mime, picture } = await photoBytes(ledger.manager, idOf(req));
     res.type(mime).set('cache-control', 'private, max-age=31536000, immutable').send(picture);
@@ -75,7 +84,9 @@ export function findingRoutes(ledger: Ledger): Router {
   routes.get('/tickets/:id/findings-file', async (req, res) => {
     const { number } = await ticketById(ledger.manager, idOf(req));
     const found = await findings(ledger.manager, { ticketId: idOf(req) });
-    res.attachment(`orthochrom-${number}-findings.json`).json(await findingsFile(ledger.manager, found));
+    res
+      .attachment(`orthochrom-${number}-findings.json`)
+      .json(await findingsFile(ledger.manager, found));
   });
   routes.post('/findings-file', express.json({ limit: MOST_FILE_BYTES }), async (req, res) => {
     const { painterId } = parsed(ByPainter, req.query);

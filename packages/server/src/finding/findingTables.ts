@@ -16,7 +16,10 @@ import {
   type EditedRow,
 } from '../database/columns.ts';
 
-/** What was seen and what it was judged to be, with everything the judgement stood on: it can be worked out again. */
+/**
+ * What was seen and what it was judged to be, with everything the judgement stood on: it can be
+ * worked out again.
+ */
 export type FindingRow = EditedRow & {
   shopId: string;
   painterId: string;
@@ -50,7 +53,14 @@ export const FindingTable = new EntitySchema<FindingRow>({
     ...ids('shopId', 'painterId'),
     ...optionalIds('ticketId', 'coatId', 'panelId', 'gunId', 'confirmedBy'),
     ...texts('vehicle', 'whereSeen', 'note'),
-    ...optionalTexts('layerSuspected', 'film', 'confirmedFault', 'confirmedCause', 'confirmedLayer', 'confirmedNote'),
+    ...optionalTexts(
+      'layerSuspected',
+      'film',
+      'confirmedFault',
+      'confirmedCause',
+      'confirmedLayer',
+      'confirmedNote',
+    ),
     ...structures('readings', 'answers', 'result'),
     ...integers('knowledgeVersion', 'calculationVersion'),
     ...instants('seenAt'),

@@ -1,4 +1,7 @@
-/** Pictures of a finding: their type is read from the bytes, not from what they call themselves; nothing pretends to read what they show. */
+/**
+ * Pictures of a finding: their type is read from the bytes, not from what they call themselves;
+ * nothing pretends to read what they show.
+ */
 import { createHash } from 'node:crypto';
 import { MOST_PHOTO_BYTES, MOST_PHOTOS, PHOTO_TYPES } from '@orthochrom/contract/shop/finding.ts';
 import sharp from 'sharp';
@@ -23,16 +26,23 @@ async function pictureOf(bytes: Buffer): Promise<Picture> {
       `A photo has 1 byte to ${MOST_PHOTO_BYTES / MEGA} MB; this has ${(bytes.length / MEGA).toFixed(1)} MB.`,
     );
   const image = sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-  const { format, width, height } = await image.metadata().catch(() => ({ format: undefined, width: 0, height: 0 }));
+  const { format, width, height } = await image
+    .metadata()
+    .catch(() => ({ format: undefined, width: 0, height: 0 }));
   const mime = PHOTO_TYPES.find((type) => type === `image/${format}`);
-  if (!mime) throw BadInput.at(['photo'], 'not-one-of', 'This is no photo: JPEG, PNG or WebP are taken.');
+  if (!mime)
+    throw BadInput.at(['photo'], 'not-one-of', 'This is no photo: JPEG, PNG or WebP are taken.');
   const thumb = await image
     .rotate()
     .resize(THUMB_PX, THUMB_PX, { fit: 'inside', withoutEnlargement: true })
     .webp()
     .toBuffer()
     .catch(() => {
-      throw BadInput.at(['photo'], 'contradiction', 'This photo is broken or too large to be read.');
+      throw BadInput.at(
+        ['photo'],
+        'contradiction',
+        'This photo is broken or too large to be read.',
+      );
     });
   return { mime, widthPx: width, heightPx: height, thumb };
 }
@@ -59,7 +69,14 @@ export async function insertPhoto(
     thumb,
     takenAt,
   };
-  const result = await manager.createQueryBuilder().insert().into(PhotoTable).values(row).orIgnore().returning('id').execute();
+  const result = await manager
+    .createQueryBuilder()
+    .insert()
+    .into(PhotoTable)
+    .values(row)
+    .orIgnore()
+    .returning('id')
+    .execute();
   return (result.raw as unknown[]).length > 0;
 }
 
@@ -69,7 +86,8 @@ export const addPhoto = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, findingId, painterId, bytes } = of;
-    if (!(await manager.existsBy(FindingTable, { id: findingId }))) throw new NotFound(`There is no finding ${findingId}.`);
+    if (!(await manager.existsBy(FindingTable, { id: findingId })))
+      throw new NotFound(`There is no finding ${findingId}.`);
     if ((await manager.countBy(PhotoTable, { findingId })) >= MOST_PHOTOS)
       throw BadInput.at(['photo'], 'out-of-range', `A finding holds up to ${MOST_PHOTOS} photos.`);
     if (await insertPhoto(manager, id, findingId, bytes, new Date()))

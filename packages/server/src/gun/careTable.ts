@@ -1,6 +1,14 @@
 import type { StoredCare } from '@orthochrom/contract/shop/care.ts';
 import { EntitySchema } from 'typeorm';
-import { ids, instants, key, optionalIds, refersTo, structures, texts } from '../database/columns.ts';
+import {
+  ids,
+  instants,
+  key,
+  optionalIds,
+  refersTo,
+  structures,
+  texts,
+} from '../database/columns.ts';
 
 /** A round of care, item by item; append-only. */
 export type CareRow = {

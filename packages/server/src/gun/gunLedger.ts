@@ -10,16 +10,27 @@ import { GunTable, NozzleSetTable, type GunRow, type NozzleSetRow } from '../sho
 import { TestTable, type TestRow } from './testTable.ts';
 
 type NozzleSet = NonNullable<StoredGun['gun']['nozzleSets']>[number];
-const setsOf = (gun: StoredGun['gun']): NozzleSet[] => gun.nozzleSets ?? gun.nozzlesMm.map((nozzleMm) => ({ nozzleMm }));
+const setsOf = (gun: StoredGun['gun']): NozzleSet[] =>
+  gun.nozzleSets ?? gun.nozzlesMm.map((nozzleMm) => ({ nozzleMm }));
 
-/** Nozzle, needle and cap belong together: a set that is not listed any more is retired, with its tests, never deleted. */
-async function writeNozzleSets(manager: EntityManager, gunId: string, gun: StoredGun['gun']): Promise<NozzleSetRow[]> {
+/**
+ * Nozzle, needle and cap belong together: a set that is not listed any more is retired, with its
+ * tests, never deleted.
+ */
+async function writeNozzleSets(
+  manager: EntityManager,
+  gunId: string,
+  gun: StoredGun['gun'],
+): Promise<NozzleSetRow[]> {
   const wanted = setsOf(gun);
   const existing = await manager.find(NozzleSetTable, { where: { gunId, retiredAt: IsNull() } });
   const isSame = (row: NozzleSetRow, set: NozzleSet) =>
-    row.nozzleMm === set.nozzleMm && (row.needle ?? '') === (set.needle ?? '') && (row.cap ?? '') === (set.cap ?? '');
+    row.nozzleMm === set.nozzleMm &&
+    (row.needle ?? '') === (set.needle ?? '') &&
+    (row.cap ?? '') === (set.cap ?? '');
   for (const row of existing)
-    if (!wanted.some((set) => isSame(row, set))) await manager.update(NozzleSetTable, { id: row.id }, { retiredAt: new Date() });
+    if (!wanted.some((set) => isSame(row, set)))
+      await manager.update(NozzleSetTable, { id: row.id }, { retiredAt: new Date() });
   const rows: NozzleSetRow[] = [];
   for (const [ordinal, set] of wanted.entries()) {
     const known = existing.find((candidate) => isSame(candidate, set) && !rows.includes(candidate));
@@ -45,14 +56,26 @@ type Described = Pick<StoredGun, 'name' | 'usedFor' | 'gaugeTrust' | 'note' | 'g
 };
 function gunColumns({ name, usedFor, gaugeTrust, note, gun, intervals }: Described) {
   const { nozzleSets: _sets, nozzlesMm: _mm, ...body } = gun;
-  return { name, usedFor, gaugeTrust, note, class: gun.class, body, ...(intervals ? { intervals } : {}) };
+  return {
+    name,
+    usedFor,
+    gaugeTrust,
+    note,
+    class: gun.class,
+    body,
+    ...(intervals ? { intervals } : {}),
+  };
 }
 
 /** A gun that comes with tests (an import, the demo) keeps them. */
 export const addGun = (ledger: Ledger, gun: GunCreate): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    const row = { id: gun.id, shopId, ...gunColumns({ ...gun, intervals: gun.intervals ?? USUAL_INTERVALS }) };
+    const row = {
+      id: gun.id,
+      shopId,
+      ...gunColumns({ ...gun, intervals: gun.intervals ?? USUAL_INTERVALS }),
+    };
     if (!(await insertOnce(manager, GunTable, row as GunRow))) return;
     const rows = await writeNozzleSets(manager, gun.id, gun.gun);
     const takenAt = new Date();
@@ -74,9 +97,19 @@ export const addGun = (ledger: Ledger, gun: GunCreate): Promise<void> =>
     await trace({ shopId, aggregateType: 'gun', aggregateId: gun.id, kind: 'added', patch: gun });
   });
 
-export const changeGun = (ledger: Ledger, id: string, { version, ...gun }: z.infer<typeof GunEdit>): Promise<void> =>
+export const changeGun = (
+  ledger: Ledger,
+  id: string,
+  { version, ...gun }: z.infer<typeof GunEdit>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    await changeVersioned(manager, GunTable, { what: 'gun', id, version, changes: gunColumns(gun), mine: gun });
+    await changeVersioned(manager, GunTable, {
+      what: 'gun',
+      id,
+      version,
+      changes: gunColumns(gun),
+      mine: gun,
+    });
     await writeNozzleSets(manager, id, gun.gun);
     await trace({
       shopId: await shopIdOf(manager),

@@ -1,5 +1,14 @@
-/** What a gun has behind it: its tests, its care, what was set for each product, how its air held; and what it is due for. */
-import type { FlowingCoat, GunCareNow, GunStory, SetupCard, StoredCare } from '@orthochrom/contract/shop/care.ts';
+/**
+ * What a gun has behind it: its tests, its care, what was set for each product, how its air held;
+ * and what it is due for.
+ */
+import type {
+  FlowingCoat,
+  GunCareNow,
+  GunStory,
+  SetupCard,
+  StoredCare,
+} from '@orthochrom/contract/shop/care.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { dueOf } from '@orthochrom/core/gun/care.ts';
 import { In, type EntityManager } from 'typeorm';
@@ -30,7 +39,10 @@ export async function careNow(manager: EntityManager): Promise<GunCareNow[]> {
   return guns.map((gun) => {
     const own = uses.filter(({ gun_id }) => gun_id === gun.id);
     const since = (at: Date | undefined) =>
-      at && { days: Math.floor((now - at.getTime()) / DAY_MS), coats: own.filter(({ ended_at }) => ended_at > at).length };
+      at && {
+        days: Math.floor((now - at.getTime()) / DAY_MS),
+        coats: own.filter(({ ended_at }) => ended_at > at).length,
+      };
     const lastOf = (...kinds: CareRow['kind'][]) =>
       rounds.findLast((round) => round.gunId === gun.id && kinds.includes(round.kind))?.doneAt;
     const cleanedAt = lastOf('cleaned', 'serviced');
@@ -86,7 +98,10 @@ const roundOf = ({ shopId: _s, ticketId, coatId, doneAt, ...round }: CareRow): S
   at: doneAt.toISOString(),
 });
 
-/** For each product and nozzle the newest coat that went well; where none did, the newest there is. Coats come newest first. */
+/**
+ * For each product and nozzle the newest coat that went well; where none did, the newest there is.
+ * Coats come newest first.
+ */
 function setupCards(coats: readonly RecordRow[]): SetupCard[] {
   const cards = new Map<string, SetupCard>();
   for (const { coat, product, stage, painter, airC } of coats) {
@@ -94,7 +109,9 @@ function setupCards(coats: readonly RecordRow[]): SetupCard[] {
     const key = `${product} ${stage} ${coat.nozzleMm}`;
     const known = cards.get(key);
     const settings = Object.fromEntries(
-      Object.entries(coat.done).flatMap(([name, done]) => (done && name !== 'wetFilmUm' ? [[name, done.value]] : [])),
+      Object.entries(coat.done).flatMap(([name, done]) =>
+        done && name !== 'wetFilmUm' ? [[name, done.value]] : [],
+      ),
     );
     const card = {
       product,
@@ -109,7 +126,11 @@ function setupCards(coats: readonly RecordRow[]): SetupCard[] {
       ...(airC === undefined ? {} : { airC }),
     };
     if (!known) cards.set(key, card);
-    else cards.set(key, { ...(known.rating !== 'good' && coat.rating === 'good' ? card : known), coats: known.coats + 1 });
+    else
+      cards.set(key, {
+        ...(known.rating !== 'good' && coat.rating === 'good' ? card : known),
+        coats: known.coats + 1,
+      });
   }
   return [...cards.values()];
 }

@@ -12,7 +12,11 @@ import { refuse } from '../ticket/judge.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { TestTable, type TestRow } from './testTable.ts';
 
-export const addTest = (ledger: Ledger, { test, ...given }: TestCreate, takenAt = new Date()): Promise<void> =>
+export const addTest = (
+  ledger: Ledger,
+  { test, ...given }: TestCreate,
+  takenAt = new Date(),
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
     await mustBelong(manager, given);
@@ -40,32 +44,50 @@ export const addTest = (ledger: Ledger, { test, ...given }: TestCreate, takenAt 
   });
 
 /** @throws Stopped with every verdict of the gate that the mix in the cup stands behind */
-async function mustPassGate(manager: EntityManager, gate: TestGate, painterId: string): Promise<void> {
+async function mustPassGate(
+  manager: EntityManager,
+  gate: TestGate,
+  painterId: string,
+): Promise<void> {
   const { roomId, sheetVersionId, recipeName, ...answers } = gate;
   const { rooms, painters } = await shopSetup(manager);
   const room = rooms.find(({ id }) => id === roomId);
   const [version] = await sheetVersions(manager, [sheetVersionId]);
   if (!room) throw BadInput.at(['gate', 'roomId'], 'not-one-of', 'The shop has no such room.');
-  if (!version) throw BadInput.at(['gate', 'sheetVersionId'], 'not-one-of', 'The shop has no such data sheet.');
+  if (!version)
+    throw BadInput.at(['gate', 'sheetVersionId'], 'not-one-of', 'The shop has no such data sheet.');
   const painter = painters.find(({ id }) => id === painterId);
   if (!painter) throw BadInput.at(['painterId'], 'not-one-of', 'The shop has no such painter.');
-  refuse(askGate({ room, sheet: version.sheet, recipeName, step: 'spray' }, answers).verdicts, { painter });
+  refuse(askGate({ room, sheet: version.sheet, recipeName, step: 'spray' }, answers).verdicts, {
+    painter,
+  });
 }
 
-/** @throws BadInput for a set, line or compressor that the shop does not have, or a set that is retired */
+/**
+ * @throws BadInput for a set, line or compressor that the shop does not have, or a set that is
+ * retired
+ */
 async function mustBelong(
   manager: EntityManager,
   {
     nozzleSetId,
     airLineId,
     compressorId,
-  }: { nozzleSetId?: string | undefined; airLineId?: string | undefined; compressorId?: string | undefined },
+  }: {
+    nozzleSetId?: string | undefined;
+    airLineId?: string | undefined;
+    compressorId?: string | undefined;
+  },
 ): Promise<void> {
   if (nozzleSetId) {
     const set = await manager.findOneBy(NozzleSetTable, { id: nozzleSetId });
     if (!set) throw BadInput.at(['nozzleSetId'], 'not-one-of', 'The shop has no such nozzle set.');
     if (set.retiredAt)
-      throw BadInput.at(['nozzleSetId'], 'not-one-of', 'This nozzle set is retired: test the one that is fitted.');
+      throw BadInput.at(
+        ['nozzleSetId'],
+        'not-one-of',
+        'This nozzle set is retired: test the one that is fitted.',
+      );
   }
   if (airLineId && !(await manager.existsBy(AirLineTable, { id: airLineId })))
     throw BadInput.at(['airLineId'], 'not-one-of', 'The shop has no such air line.');

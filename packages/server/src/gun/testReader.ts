@@ -1,4 +1,7 @@
-/** The shop's own tests as a plan goes by them: the newest of each kind, as long as what was tested is still as it was. */
+/**
+ * The shop's own tests as a plan goes by them: the newest of each kind, as long as what was tested
+ * is still as it was.
+ */
 import { GunTest } from '@orthochrom/contract/shapes/gun.ts';
 import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
@@ -6,7 +9,16 @@ import { In, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { TestTable, type TestRow } from './testTable.ts';
 
-export const testOf = ({ id, takenAt, painterId, nozzleSetId, airLineId, compressorId, input, note }: TestRow): StoredTest => ({
+export const testOf = ({
+  id,
+  takenAt,
+  painterId,
+  nozzleSetId,
+  airLineId,
+  compressorId,
+  input,
+  note,
+}: TestRow): StoredTest => ({
   id,
   takenAt: takenAt.toISOString(),
   ...(painterId ? { painterId } : {}),
@@ -20,8 +32,13 @@ export const testOf = ({ id, takenAt, painterId, nozzleSetId, airLineId, compres
 type GunTestValue = z.infer<typeof GunTest>;
 const isGunTest = (test: unknown): test is GunTestValue => GunTest.safeParse(test).success;
 
-/** Newest of each kind for every nozzle set, oldest first, as a gun carries them into a calculation. */
-export async function gunTestsBySet(manager: EntityManager, setIds: string[]): Promise<Map<string, GunTestValue[]>> {
+/**
+ * Newest of each kind for every nozzle set, oldest first, as a gun carries them into a calculation.
+ */
+export async function gunTestsBySet(
+  manager: EntityManager,
+  setIds: string[],
+): Promise<Map<string, GunTestValue[]>> {
   if (setIds.length === 0) return new Map();
   const rows: { nozzle_set_id: string; input: unknown }[] = await manager.query(
     `select distinct on (nozzle_set_id, kind) nozzle_set_id, kind, input, taken_at from calibration
@@ -41,7 +58,10 @@ export async function newestFor(
   things: readonly { id: string; describedAt: Date }[],
 ): Promise<Map<string, StoredTest>> {
   if (things.length === 0) return new Map();
-  const rows = await manager.find(TestTable, { where: { [field]: In(things.map(({ id }) => id)) }, order: { takenAt: 'ASC' } });
+  const rows = await manager.find(TestTable, {
+    where: { [field]: In(things.map(({ id }) => id)) },
+    order: { takenAt: 'ASC' },
+  });
   return new Map(
     rows.flatMap((row) => {
       const thing = things.find(({ id }) => id === row[field])!;

@@ -1,6 +1,15 @@
 import type { ShopTest, TestGate } from '@orthochrom/contract/shop/test.ts';
 import { EntitySchema } from 'typeorm';
-import { ids, instants, key, optionalIds, optionalStructures, refersTo, structures, texts } from '../database/columns.ts';
+import {
+  ids,
+  instants,
+  key,
+  optionalIds,
+  optionalStructures,
+  refersTo,
+  structures,
+  texts,
+} from '../database/columns.ts';
 
 /** What was measured in the shop; append-only. Nobody need have signed what came with a gun. */
 export type TestRow = {

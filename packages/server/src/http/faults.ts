@@ -1,4 +1,7 @@
-/** What a request can run into, each with its status; anything else is our own fault and says nothing of the inside. */
+/**
+ * What a request can run into, each with its status; anything else is our own fault and says
+ * nothing of the inside.
+ */
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import type { Refusal, RefusalReport } from '@orthochrom/contract/quantity/refusal.ts';
 

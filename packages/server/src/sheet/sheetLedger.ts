@@ -1,4 +1,7 @@
-/** Data sheets: a product keeps its identity, each save is a new version, and a ticket keeps the one it was planned with. */
+/**
+ * Data sheets: a product keeps its identity, each save is a new version, and a ticket keeps the one
+ * it was planned with.
+ */
 import { sheetFaults } from '@orthochrom/contract/sheet/sheetChecks.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
@@ -7,7 +10,12 @@ import { v7 as newId } from 'uuid';
 import type { Ledger } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
-import { ProductTable, SheetVersionTable, type ProductRow, type SheetVersionRow } from './sheetTables.ts';
+import {
+  ProductTable,
+  SheetVersionTable,
+  type ProductRow,
+  type SheetVersionRow,
+} from './sheetTables.ts';
 
 const versionOf = ({ id, body }: SheetVersionRow): SheetVersion => ({ id, sheet: body });
 
@@ -22,19 +30,40 @@ export async function latestSheets(manager: EntityManager): Promise<SheetVersion
   return rows.map(versionOf).sort((a, b) => a.sheet.name.localeCompare(b.sheet.name));
 }
 
-export const sheetVersions = async (manager: EntityManager, ids: string[]): Promise<SheetVersion[]> =>
-  ids.length === 0 ? [] : (await manager.find(SheetVersionTable, { where: { id: In(ids) } })).map(versionOf);
+export const sheetVersions = async (
+  manager: EntityManager,
+  ids: string[],
+): Promise<SheetVersion[]> =>
+  ids.length === 0
+    ? []
+    : (await manager.find(SheetVersionTable, { where: { id: In(ids) } })).map(versionOf);
 
-/** Saves a new version; the number follows the product's last one unless the very same version is sent again. */
-export const saveSheet = (ledger: Ledger, sheet: Sheet, versionId = newId()): Promise<SheetVersion> =>
+/**
+ * Saves a new version; the number follows the product's last one unless the very same version is
+ * sent again.
+ */
+export const saveSheet = (
+  ledger: Ledger,
+  sheet: Sheet,
+  versionId = newId(),
+): Promise<SheetVersion> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    const known = new Map((await latestSheets(manager)).map(({ sheet: other }) => [other.id, other]));
+    const known = new Map(
+      (await latestSheets(manager)).map(({ sheet: other }) => [other.id, other]),
+    );
     const [first, ...more] = sheetFaults(sheet, new Map(known).set(sheet.id, sheet));
     if (first) throw new BadInput({ ...first, ...(more.length > 0 ? { more } : {}) });
     const product = await productFor(manager, shopId, sheet);
-    const last = await manager.findOne(SheetVersionTable, { where: { productId: product.id }, order: { number: 'DESC' } });
-    if (last && last.number === sheet.number && JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet)))
+    const last = await manager.findOne(SheetVersionTable, {
+      where: { productId: product.id },
+      order: { number: 'DESC' },
+    });
+    if (
+      last &&
+      last.number === sheet.number &&
+      JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet))
+    )
       return versionOf(last);
     if (last && sheet.number <= last.number)
       throw BadInput.at(
@@ -73,11 +102,19 @@ function sorted(value: unknown): unknown {
   );
 }
 
-async function productFor(manager: EntityManager, shopId: string, { id: code, name, kind, carrier }: Sheet): Promise<ProductRow> {
+async function productFor(
+  manager: EntityManager,
+  shopId: string,
+  { id: code, name, kind, carrier }: Sheet,
+): Promise<ProductRow> {
   const found = await manager.findOneBy(ProductTable, { shopId, code });
   if (found) {
     if (found.kind !== kind)
-      throw BadInput.at(['kind'], 'contradiction', `${code} is a ${found.kind}; a product keeps its kind.`);
+      throw BadInput.at(
+        ['kind'],
+        'contradiction',
+        `${code} is a ${found.kind}; a product keeps its kind.`,
+      );
     return found;
   }
   const row = { id: newId(), shopId, code, name, kind, carrier } as ProductRow;

@@ -1,13 +1,33 @@
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import { EntitySchema } from 'typeorm';
-import { edited, ids, integers, key, refersTo, structures, texts, type EditedRow } from '../database/columns.ts';
+import {
+  edited,
+  ids,
+  integers,
+  key,
+  refersTo,
+  structures,
+  texts,
+  type EditedRow,
+} from '../database/columns.ts';
 
 /** A product keeps its identity; `code` is the id its sheets carry. */
-export type ProductRow = EditedRow & { shopId: string; code: string; name: string; kind: string; carrier: string };
+export type ProductRow = EditedRow & {
+  shopId: string;
+  code: string;
+  name: string;
+  kind: string;
+  carrier: string;
+};
 export const ProductTable = new EntitySchema<ProductRow>({
   name: 'Product',
   tableName: 'product',
-  columns: { ...key('product'), ...ids('shopId'), ...texts('code', 'name', 'kind', 'carrier'), ...edited },
+  columns: {
+    ...key('product'),
+    ...ids('shopId'),
+    ...texts('code', 'name', 'kind', 'carrier'),
+    ...edited,
+  },
   uniques: [{ name: 'product_shop_code', columns: ['shopId', 'code'] }],
   foreignKeys: [refersTo('product', 'shopId', 'Shop')],
 });

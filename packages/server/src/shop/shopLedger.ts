@@ -20,9 +20,20 @@ export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate
       });
   });
 
-export const changePainter = (ledger: Ledger, id: string, { version, ...changes }: z.infer<typeof PainterEdit>): Promise<void> =>
+export const changePainter = (
+  ledger: Ledger,
+  id: string,
+  { version, ...changes }: z.infer<typeof PainterEdit>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    await changeVersioned(manager, PainterTable, { what: 'painter', id, version, changes, mine: changes, showTheirs: painterOf });
+    await changeVersioned(manager, PainterTable, {
+      what: 'painter',
+      id,
+      version,
+      changes,
+      mine: changes,
+      showTheirs: painterOf,
+    });
     await trace({
       shopId: await shopIdOf(manager),
       painterId: id,
@@ -37,11 +48,23 @@ export const changePainter = (ledger: Ledger, id: string, { version, ...changes 
 export const changeRoom = (
   ledger: Ledger,
   id: string,
-  { version, airSpeedMPerS = null as never, capLimitKPa = null as never, ...rest }: z.infer<typeof RoomEdit>,
+  {
+    version,
+    airSpeedMPerS = null as never,
+    capLimitKPa = null as never,
+    ...rest
+  }: z.infer<typeof RoomEdit>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const changes = { ...rest, airSpeedMPerS, capLimitKPa };
-    await changeVersioned(manager, RoomTable, { what: 'room', id, version, changes, mine: changes, showTheirs: roomOf });
+    await changeVersioned(manager, RoomTable, {
+      what: 'room',
+      id,
+      version,
+      changes,
+      mine: changes,
+      showTheirs: roomOf,
+    });
     await trace({
       shopId: await shopIdOf(manager),
       aggregateType: 'room',

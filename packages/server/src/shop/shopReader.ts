@@ -1,8 +1,24 @@
-/** The shop's set-up as the contract shows it: painters, rooms, guns with their nozzle sets, cups, compressors and air lines. */
+/**
+ * The shop's set-up as the contract shows it: painters, rooms, guns with their nozzle sets, cups,
+ * compressors and air lines.
+ */
 import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
-import type { KnobsLeft, Painter, Room, ShopSetup, StoredCup, StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
+import type {
+  KnobsLeft,
+  Painter,
+  Room,
+  ShopSetup,
+  StoredCup,
+  StoredGun,
+  StoredSet,
+} from '@orthochrom/contract/shop/setup.ts';
 import { IsNull, type EntityManager } from 'typeorm';
-import { AirLineTable, CompressorTable, type AirLineRow, type CompressorRow } from '../compressedAir/airTables.ts';
+import {
+  AirLineTable,
+  CompressorTable,
+  type AirLineRow,
+  type CompressorRow,
+} from '../compressedAir/airTables.ts';
 import { gunTestsBySet, newestFor, withTest } from '../gun/testReader.ts';
 import { NotFound } from '../http/faults.ts';
 import {
@@ -103,7 +119,15 @@ const airLineOf = ({
   ...(compressorId ? { compressorId } : {}),
 });
 
-export const cupOf = ({ id, version, name, capacityMl, marksMl, scales, strainerUm }: CupRow): StoredCup => ({
+export const cupOf = ({
+  id,
+  version,
+  name,
+  capacityMl,
+  marksMl,
+  scales,
+  strainerUm,
+}: CupRow): StoredCup => ({
   id,
   version,
   name,
@@ -116,12 +140,17 @@ export const cupOf = ({ id, version, name, capacityMl, marksMl, scales, strainer
 export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
   const [shop] = await manager.find(ShopTable, { take: 1, order: { createdAt: 'ASC' } });
   if (!shop) throw new NotFound('There is no shop yet.');
-  const live = { where: { shopId: shop.id, archivedAt: IsNull() }, order: { createdAt: 'ASC', name: 'ASC' } } as const;
+  const live = {
+    where: { shopId: shop.id, archivedAt: IsNull() },
+    order: { createdAt: 'ASC', name: 'ASC' },
+  } as const;
   // One after the other: inside a transaction there is but one connection.
   const painters = await manager.find(PainterTable, live);
   const rooms = await manager.find(RoomTable, live);
   const guns = await manager.find(GunTable, live);
-  const sets = await manager.find(NozzleSetTable, { order: { ordinal: 'ASC', fittedSince: 'ASC' } });
+  const sets = await manager.find(NozzleSetTable, {
+    order: { ordinal: 'ASC', fittedSince: 'ASC' },
+  });
   const tests = await gunTestsBySet(
     manager,
     sets.map((set) => set.id),
@@ -144,7 +173,9 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
       ),
     ),
     cups: cups.map(cupOf),
-    compressors: compressors.map((row) => withTest(compressorOf(row), 'pumpUp', pumpUps.get(row.id))),
+    compressors: compressors.map((row) =>
+      withTest(compressorOf(row), 'pumpUp', pumpUps.get(row.id)),
+    ),
     airLines: airLines.map((row) => withTest(airLineOf(row), 'twoGauges', twoGauges.get(row.id))),
     knobs: await knobsLeft(manager),
   };
@@ -156,7 +187,10 @@ async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
     gun_id: string;
     part: KnobsLeft['part'];
     done: Record<string, { value: number }>;
-    planned: { answers?: { setup?: KnobsLeft }; inputs?: { setup?: Pick<KnobsLeft, 'part' | 'mist'> } };
+    planned: {
+      answers?: { setup?: KnobsLeft };
+      inputs?: { setup?: Pick<KnobsLeft, 'part' | 'mist'> };
+    };
   }[] = await manager.query(
     `select distinct on (c.gun_id) c.gun_id, s.part, c.done, c.planned from coat c join stage s on s.id = c.stage_id
      where c.ended_at is not null and c.gun_id is not null order by c.gun_id, c.ended_at desc`,
@@ -171,7 +205,17 @@ async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
       ];
       return fanTurnsOut === undefined || fluidTurnsOut === undefined
         ? []
-        : [[gun_id, { part: work?.part ?? part, ...(work?.mist ? { mist: true } : {}), fanTurnsOut, fluidTurnsOut }] as const];
+        : [
+            [
+              gun_id,
+              {
+                part: work?.part ?? part,
+                ...(work?.mist ? { mist: true } : {}),
+                fanTurnsOut,
+                fluidTurnsOut,
+              },
+            ] as const,
+          ];
     }),
   );
 }

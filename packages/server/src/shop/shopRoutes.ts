@@ -5,7 +5,10 @@ import { bodyOf, idOf } from '../http/request.ts';
 import { addPainter, changePainter, changeRoom } from './shopLedger.ts';
 import { shopSetup } from './shopReader.ts';
 
-/** Every write is answered with the whole set-up: it is small, and the screen then holds what is on disk. */
+/**
+ * Every write is answered with the whole set-up: it is small, and the screen then holds what is on
+ * disk.
+ */
 export function shopRoutes(ledger: Ledger): Router {
   const routes = Router();
   routes.get('/setup', async (_req, res) => {

@@ -21,14 +21,25 @@ export type ShopRow = EditedRow & Omit<Shop, 'id' | 'version'> & { nextTicketNo:
 export const ShopTable = new EntitySchema<ShopRow>({
   name: 'Shop',
   tableName: 'shop',
-  columns: { ...key('shop'), ...texts('name', 'timeZone', 'ticketPrefix'), ...integers('nextTicketNo'), ...edited },
+  columns: {
+    ...key('shop'),
+    ...texts('name', 'timeZone', 'ticketPrefix'),
+    ...integers('nextTicketNo'),
+    ...edited,
+  },
 });
 
 export type PainterRow = EditedRow & Omit<Painter, 'id' | 'version'> & { shopId: string };
 export const PainterTable = new EntitySchema<PainterRow>({
   name: 'Painter',
   tableName: 'painter',
-  columns: { ...key('painter'), ...ids('shopId'), ...texts('name', 'skill'), ...structures('units', 'way'), ...edited },
+  columns: {
+    ...key('painter'),
+    ...ids('shopId'),
+    ...texts('name', 'skill'),
+    ...structures('units', 'way'),
+    ...edited,
+  },
   foreignKeys: [refersTo('painter', 'shopId', 'Shop')],
 });
 
@@ -53,7 +64,10 @@ export const RoomTable = new EntitySchema<RoomRow>({
   foreignKeys: [refersTo('room', 'shopId', 'Shop')],
 });
 
-/** `body` is the gun without its nozzle sets; those have rows of their own, for settings and tests belong to them. */
+/**
+ * `body` is the gun without its nozzle sets; those have rows of their own, for settings and tests
+ * belong to them.
+ */
 export type GunRow = EditedRow &
   Omit<StoredGun, 'id' | 'version' | 'gun' | 'sets'> & {
     shopId: string;
@@ -98,7 +112,8 @@ export const NozzleSetTable = new EntitySchema<NozzleSetRow>({
   foreignKeys: [refersTo('nozzle_set', 'gunId', 'Gun')],
 });
 
-export type CupRow = EditedRow & Omit<StoredCup, 'id' | 'version' | 'strainerUm'> & { shopId: string; strainerUm: number | null };
+export type CupRow = EditedRow &
+  Omit<StoredCup, 'id' | 'version' | 'strainerUm'> & { shopId: string; strainerUm: number | null };
 export const CupTable = new EntitySchema<CupRow>({
   name: 'Cup',
   tableName: 'cup',

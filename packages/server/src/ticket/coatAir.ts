@@ -6,7 +6,10 @@ import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
 import { doubles, ids, instants, key, optionalDoubles, refersTo } from '../database/columns.ts';
 
-/** The air of a coat minute by minute as far as anything was tapped: its beginning, each panel, its end, its touch test. Append-only. */
+/**
+ * The air of a coat minute by minute as far as anything was tapped: its beginning, each panel, its
+ * end, its touch test. Append-only.
+ */
 export type CoatAirRow = {
   id: string;
   coatId: string;
@@ -31,7 +34,12 @@ export const CoatAirTable = new EntitySchema<CoatAirRow>({
 });
 
 /** Taken with the tap that belongs to it, in the same transaction. */
-export async function keepCoatAir(manager: EntityManager, probe: StandInProbe, coatId: string, roomId: string): Promise<void> {
+export async function keepCoatAir(
+  manager: EntityManager,
+  probe: StandInProbe,
+  coatId: string,
+  roomId: string,
+): Promise<void> {
   const { air, humidity, panel, material } = await airNow(manager, probe, roomId);
   await manager.insert(CoatAirTable, {
     id: newId(),

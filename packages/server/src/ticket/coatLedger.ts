@@ -3,7 +3,14 @@ import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
-import type { Done, Look, Overrides, PanelSprayed, SprayEnd, SprayStart } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  Done,
+  Look,
+  Overrides,
+  PanelSprayed,
+  SprayEnd,
+  SprayStart,
+} from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
@@ -19,7 +26,14 @@ import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree, standingNow } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { ticketById } from './ticketReader.ts';
-import { CoatPanelTable, MixTable, TimerTable, type CoatRow, type MixRow, type TimerRow } from './ticketTables.ts';
+import {
+  CoatPanelTable,
+  MixTable,
+  TimerTable,
+  type CoatRow,
+  type MixRow,
+  type TimerRow,
+} from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
@@ -51,12 +65,24 @@ export const startSpraying = (
       panelC: now.panel?.value ?? null,
       materialC: now.material?.value ?? null,
     };
-    await changeCoat(manager, trace, coat, { kind: 'spraying', version, painterId, changes, mine: { mixId } });
+    await changeCoat(manager, trace, coat, {
+      kind: 'spraying',
+      version,
+      painterId,
+      changes,
+      mine: { mixId },
+    });
     await keepCoatAir(manager, probe, coat.id, coat.roomId!);
   });
 
-/** @throws OutOfTurn for a mix past its pot life, unless the painter says in a word why; then that stands beside the plan */
-function oldMixOf({ mixedAt, potLifeEndsAt }: MixRow, why: string | undefined): Overrides['potLife'] {
+/**
+ * @throws OutOfTurn for a mix past its pot life, unless the painter says in a word why; then that
+ * stands beside the plan
+ */
+function oldMixOf(
+  { mixedAt, potLifeEndsAt }: MixRow,
+  why: string | undefined,
+): Overrides['potLife'] {
   const nowMs = Date.now();
   if (!potLifeEndsAt || potLifeEndsAt.getTime() >= nowMs) return undefined;
   const minutes = (untilMs: number) => Math.round((untilMs - mixedAt.getTime()) / MINUTE_MS);
@@ -107,17 +133,28 @@ export const panelSprayed = (
     }
   });
 
-/** The coat is on: panels not tapped get this moment, and the flash timer starts from the last of them. */
+/**
+ * The coat is on: panels not tapped get this moment, and the flash timer starts from the last of
+ * them.
+ */
 export const endSpraying = (
   ledger: Ledger,
   { probe, gauge }: { probe: StandInProbe; gauge: StandInGauge },
   coatId: string,
-  { version, painterId, lowestInletKPa, highestInletKPa, stoppedBecause, panelsOn = [] }: z.infer<typeof SprayEnd>,
+  {
+    version,
+    painterId,
+    lowestInletKPa,
+    highestInletKPa,
+    stoppedBecause,
+    panelsOn = [],
+  }: z.infer<typeof SprayEnd>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
-    const stopped = stoppedBecause && (await stopKept(manager, probe, coat, painterId, stoppedBecause));
+    const stopped =
+      stoppedBecause && (await stopKept(manager, probe, coat, painterId, stoppedBecause));
     if (!stopped) await mayGoOn(manager, probe, 'on', coat, painterId);
     const endedAt = new Date();
     await flowingOf(manager, gauge, coat);
@@ -127,24 +164,45 @@ export const endSpraying = (
       lowestInletKPa: lowestInletKPa ?? seen.lowestInletKPa,
       highestInletKPa: highestInletKPa ?? seen.highestInletKPa,
     };
-    const stage = (await ticketById(manager, coat.ticketId)).stages.find(({ id }) => id === coat.stageId)!;
+    const stage = (await ticketById(manager, coat.ticketId)).stages.find(
+      ({ id }) => id === coat.stageId,
+    )!;
     const on = stopped ? stage.panelIds.filter((id) => panelsOn.includes(id)) : stage.panelIds;
     const rows = on.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt, ...lastPanel }));
-    if (rows.length > 0) await manager.createQueryBuilder().insert().into(CoatPanelTable).values(rows).orIgnore().execute();
+    if (rows.length > 0)
+      await manager
+        .createQueryBuilder()
+        .insert()
+        .into(CoatPanelTable)
+        .values(rows)
+        .orIgnore()
+        .execute();
     if (stopped && !(await manager.existsBy(CoatPanelTable, { coatId })))
-      throw BadInput.at(['panelsOn'], 'needs-field', 'Say which panels have paint on them; with none, there is no coat to keep.');
+      throw BadInput.at(
+        ['panelsOn'],
+        'needs-field',
+        'Say which panels have paint on them; with none, there is no coat to keep.',
+      );
     await changeCoat(manager, trace, coat, {
       kind: 'sprayed',
       version,
       painterId,
-      changes: { state: 'sprayed', endedAt, ...flowing, ...(stopped ? { overrides: { ...coat.overrides, stop: stopped } } : {}) },
+      changes: {
+        state: 'sprayed',
+        endedAt,
+        ...flowing,
+        ...(stopped ? { overrides: { ...coat.overrides, stop: stopped } } : {}),
+      },
       mine: { ...flowing, ...(stopped ? { stoppedBecause, panelsOn } : {}) },
     });
     await keepCoatAir(manager, probe, coatId, coat.roomId!);
     await startFlash(manager, probe, coat, painterId, endedAt);
   });
 
-/** The same judge as before the trigger was pulled: a room, an air or a layer below may have changed since. */
+/**
+ * The same judge as before the trigger was pulled: a room, an air or a layer below may have changed
+ * since.
+ */
 async function mayGoOn(
   manager: EntityManager,
   probe: StandInProbe,
@@ -157,7 +215,10 @@ async function mayGoOn(
   mustStandFree(tap, coat, context);
 }
 
-/** Broken off: what is on stays on, and why, with the stops of that moment beside it. Nothing more is sprayed under them. */
+/**
+ * Broken off: what is on stays on, and why, with the stops of that moment beside it. Nothing more
+ * is sprayed under them.
+ */
 async function stopKept(
   manager: EntityManager,
   probe: StandInProbe,
@@ -165,7 +226,11 @@ async function stopKept(
   painterId: string,
   why: string,
 ): Promise<NonNullable<Overrides['stop']>> {
-  const standing = standingNow('on', coat, await planContextOf(manager, probe, coat, { painterId }));
+  const standing = standingNow(
+    'on',
+    coat,
+    await planContextOf(manager, probe, coat, { painterId }),
+  );
   const stops = stopsIn(standing).map(({ code }) => code);
   return { recommended: stops.length > 0 ? stops.join(', ') : 'go on', chosen: 'broken off', why };
 }
@@ -187,13 +252,19 @@ async function startFlash(
     kind: 'flash',
     startedAt: endedAt,
     dueAt: new Date(endedAt.getTime() + recoat.earliestMinutes.value * MINUTE_MS),
-    latestAt: recoat.latestMinutes === undefined ? null : new Date(endedAt.getTime() + recoat.latestMinutes * MINUTE_MS),
+    latestAt:
+      recoat.latestMinutes === undefined
+        ? null
+        : new Date(endedAt.getTime() + recoat.latestMinutes * MINUTE_MS),
     test: recoat.test.text,
   };
   await insertOnce(manager, TimerTable, row as TimerRow);
 }
 
-/** What was done, where it differed from the plan; what the painter did not touch is kept as confirmed. */
+/**
+ * What was done, where it differed from the plan; what the painter did not touch is kept as
+ * confirmed.
+ */
 export const lookAt = (
   ledger: Ledger,
   coatId: string,
@@ -226,7 +297,10 @@ export const lookAt = (
   });
 
 /** What the painter says, else what an instrument read, else what was intended. */
-function doneOf({ planned, overrides, done: before }: CoatRow, given: Partial<Record<string, number>>): Done {
+function doneOf(
+  { planned, overrides, done: before }: CoatRow,
+  given: Partial<Record<string, number>>,
+): Done {
   const setup = planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
   const settings = settingNames.flatMap((name) => {
     const own = overrides[name]?.chosen;
@@ -236,10 +310,21 @@ function doneOf({ planned, overrides, done: before }: CoatRow, given: Partial<Re
     const value = given[name] ?? intended;
     return value === undefined
       ? []
-      : [[name, { value, source: given[name] !== undefined && given[name] !== intended ? 'changed' : 'confirmed' }] as const];
+      : [
+          [
+            name,
+            {
+              value,
+              source:
+                given[name] !== undefined && given[name] !== intended ? 'changed' : 'confirmed',
+            },
+          ] as const,
+        ];
   });
   return Object.fromEntries([
     ...settings,
-    ...(given['fanWidthMm'] === undefined ? [] : [['fanWidthMm', { value: given['fanWidthMm'], source: 'changed' }] as const]),
+    ...(given['fanWidthMm'] === undefined
+      ? []
+      : [['fanWidthMm', { value: given['fanWidthMm'], source: 'changed' }] as const]),
   ]) as Done;
 }

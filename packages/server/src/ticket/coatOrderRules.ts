@@ -8,7 +8,13 @@ import { shopIdOf } from '../shop/shopId.ts';
 import { coatOf, ticketById } from './ticketReader.ts';
 import { CoatTable, type CoatRow } from './ticketTables.ts';
 
-type CoatEdit = { kind: string; version: number; painterId: string; changes: object; mine: unknown };
+type CoatEdit = {
+  kind: string;
+  version: number;
+  painterId: string;
+  changes: object;
+  mine: unknown;
+};
 
 export async function changeCoat(
   manager: EntityManager,
@@ -36,7 +42,8 @@ export async function changeCoat(
 }
 
 export function mustBe(coat: CoatRow, ...states: CoatState[]): void {
-  if (!states.includes(coat.state)) throw new OutOfTurn(`This coat is ${coat.state}; that comes at another time.`);
+  if (!states.includes(coat.state))
+    throw new OutOfTurn(`This coat is ${coat.state}; that comes at another time.`);
 }
 
 /** Earlier coats of the stage, and earlier stages, come first. */

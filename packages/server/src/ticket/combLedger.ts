@@ -1,4 +1,7 @@
-/** A wet film read off the comb while the coat flashes: kept with the coat, and the clock runs by it. */
+/**
+ * A wet film read off the comb while the coat flashes: kept with the coat, and the clock runs by
+ * it.
+ */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import type { WetFilmRead } from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
@@ -27,7 +30,9 @@ export const readWetFilm = (
       changes: { done, wetUmDone: wetFilmUm },
       mine: { wetFilmUm },
     });
-    const { recoat } = planCoat(await planContextOf(manager, probe, await coatRow(manager, coatId), { painterId }));
+    const { recoat } = planCoat(
+      await planContextOf(manager, probe, await coatRow(manager, coatId), { painterId }),
+    );
     const timer = await manager.findOneBy(TimerTable, { coatId, kind: 'flash' });
     if (!timer || timer.confirmedAt) return;
     const at = (minutes: number) => new Date(timer.startedAt.getTime() + minutes * MINUTE_MS);

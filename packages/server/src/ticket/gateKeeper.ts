@@ -1,4 +1,7 @@
-/** The gate of a stage: its answers are kept with what they were about; whether they still hold is judged at every tap. */
+/**
+ * The gate of a stage: its answers are kept with what they were about; whether they still hold is
+ * judged at every tap.
+ */
 import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
 import type { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
@@ -12,7 +15,11 @@ import { RoomTable } from '../shop/shopTables.ts';
 import { ticketById } from './ticketReader.ts';
 import { GateAnswerTable, type GateAnswerRow } from './ticketTables.ts';
 
-export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<typeof GateAnswers>): Promise<void> =>
+export const answerGate = (
+  ledger: Ledger,
+  ticketId: string,
+  given: z.infer<typeof GateAnswers>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, stageId, step, painterId, ...answers } = given;
     const ticket = await ticketById(manager, ticketId);
@@ -23,7 +30,10 @@ export const answerGate = (ledger: Ledger, ticketId: string, given: z.infer<type
     if (!pinned || !roomRow) throw new NotFound('The sheet or the room of this ticket is missing.');
     const room = roomOf(roomRow);
     const { minutesSinceSpray, ...told } = answers;
-    const verdict = askGate({ room, sheet: pinned.sheet, recipeName: stage.recipeName, step, minutesSinceSpray }, told);
+    const verdict = askGate(
+      { room, sheet: pinned.sheet, recipeName: stage.recipeName, step, minutesSinceSpray },
+      told,
+    );
     const row: GateAnswerRow = {
       id,
       ticketId,

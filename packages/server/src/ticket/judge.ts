@@ -1,4 +1,7 @@
-/** Asks the one judge before anything moves: the gate as it stands, then everything else, in the air and at the clock of this moment. */
+/**
+ * Asks the one judge before anything moves: the gate as it stands, then everything else, in the air
+ * and at the clock of this moment.
+ */
 import { gateAbout, gateStateOf } from '@orthochrom/contract/plan/gateToday.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { standingFor, stopsIn, type Tap } from '@orthochrom/contract/plan/standing.ts';
@@ -13,7 +16,10 @@ import type { CoatRow } from './ticketTables.ts';
 /** What a coat is judged by: its plan's context, and ticket and shop as they stand. */
 type Judged = PlanContext & { whole: TicketWhole; timeZone: string };
 
-/** @throws GateOpen unless the newest answer for this stage, room and painter, given today and about what is still so, passed */
+/**
+ * @throws GateOpen unless the newest answer for this stage, room and painter, given today and about
+ * what is still so, passed
+ */
 export function mustHavePassedGate({ whole, timeZone, room, stage, sheet, painter }: Judged): void {
   const { state, changed } = gateStateOf(whole.gates, {
     stageId: stage.id,
@@ -36,7 +42,12 @@ export const mustStandFree = (tap: Tap, coat: CoatRow, context: Judged, plan?: C
   refuse(standingNow(tap, coat, context, plan), context);
 
 /** Everything that is to be told before this tap, in this minute. */
-export const standingNow = (tap: Tap, { id }: CoatRow, context: Judged, plan?: CoatPlan): WordedVerdict[] =>
+export const standingNow = (
+  tap: Tap,
+  { id }: CoatRow,
+  context: Judged,
+  plan?: CoatPlan,
+): WordedVerdict[] =>
   standingFor(
     tap,
     context.whole,
@@ -46,8 +57,14 @@ export const standingNow = (tap: Tap, { id }: CoatRow, context: Judged, plan?: C
     plan,
   );
 
-/** @throws Stopped with all of it, in the units of the painter who is stopped, when there is a stop among it */
-export function refuse(standing: WordedVerdict[], { painter }: { painter: Pick<Painter, 'units'> }): void {
+/**
+ * @throws Stopped with all of it, in the units of the painter who is stopped, when there is a stop
+ * among it
+ */
+export function refuse(
+  standing: WordedVerdict[],
+  { painter }: { painter: Pick<Painter, 'units'> },
+): void {
   const stops = stopsIn(standing);
   if (stops.length > 0) throw new Stopped(stopsSaid(stops, painter), standing);
 }

@@ -12,7 +12,12 @@ import { refuse } from './judge.ts';
 import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 
-export const addLayerWork = (ledger: Ledger, probe: StandInProbe, coatId: string, given: LayerWorkCreate): Promise<void> =>
+export const addLayerWork = (
+  ledger: Ledger,
+  probe: StandInProbe,
+  coatId: string,
+  given: LayerWorkCreate,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, painterId, kind, settles = [], why, ...answers } = given;
     if (await manager.existsBy(LayerWorkTable, { id })) return;
@@ -49,7 +54,10 @@ export const addLayerWork = (ledger: Ledger, probe: StandInProbe, coatId: string
 
 /** @throws OutOfTurn while the coat is not on and touch-dry */
 function mustBeOn(coat: Coat, kind: LayerWorkCreate['kind']): void {
-  if (!isOn(coat)) throw new OutOfTurn(`This coat is ${coat.state}: it is ${WORK_WORD[kind]} once it has passed its touch test.`);
+  if (!isOn(coat))
+    throw new OutOfTurn(
+      `This coat is ${coat.state}: it is ${WORK_WORD[kind]} once it has passed its touch test.`,
+    );
 }
 const WORK_WORD: Record<LayerWorkCreate['kind'], string> = {
   sandedDry: 'sanded',
@@ -65,12 +73,24 @@ function mustKnow(whole: TicketWhole, coat: Coat, settles: readonly string[]): v
   const known = faultsOf(whole, coat).map(({ key }) => key);
   const strange = settles.findIndex((key) => !known.includes(key));
   if (strange >= 0)
-    throw BadInput.at(['settles', strange], 'not-one-of', 'This fault was not found in this coat: it cannot be settled here.');
+    throw BadInput.at(
+      ['settles', strange],
+      'not-one-of',
+      'This fault was not found in this coat: it cannot be settled here.',
+    );
 }
 
-/** @throws OutOfTurn where it is said that the layer was coated again and no coat of its stage went over it */
+/**
+ * @throws OutOfTurn where it is said that the layer was coated again and no coat of its stage went
+ * over it
+ */
 function mustBeCovered({ ticket, coats }: TicketWhole, coat: Coat): void {
   const order = coatOrder(ticket.stages);
-  const isCovered = coats.some((over) => over.stageId === coat.stageId && order(over, coat) > 0 && isOn(over));
-  if (!isCovered) throw new OutOfTurn('No coat of this stage went over it yet: spray it first, then say that it is mended.');
+  const isCovered = coats.some(
+    (over) => over.stageId === coat.stageId && order(over, coat) > 0 && isOn(over),
+  );
+  if (!isCovered)
+    throw new OutOfTurn(
+      'No coat of this stage went over it yet: spray it first, then say that it is mended.',
+    );
 }

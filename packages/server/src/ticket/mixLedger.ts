@@ -1,4 +1,7 @@
-/** What was really poured: checked against the plan that was taken, kept, and its pot life set running. */
+/**
+ * What was really poured: checked against the plan that was taken, kept, and its pot life set
+ * running.
+ */
 import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
 import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
@@ -17,18 +20,29 @@ import { MixTable, StageTable, TimerTable, type MixRow, type TimerRow } from './
 
 const MINUTE_MS = 60_000;
 
-export const addMix = (ledger: Ledger, probe: StandInProbe, ticketId: string, mix: z.infer<typeof MixCreate>): Promise<void> =>
+export const addMix = (
+  ledger: Ledger,
+  probe: StandInProbe,
+  ticketId: string,
+  mix: z.infer<typeof MixCreate>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, mix.coatId);
     if (coat.ticketId !== ticketId || coat.stageId !== mix.stageId)
-      throw BadInput.at(['coatId'], 'contradiction', 'This coat belongs to another ticket or stage.');
-    // A request that comes again after its answer was lost has poured already: it is answered, not judged anew.
+      throw BadInput.at(
+        ['coatId'],
+        'contradiction',
+        'This coat belongs to another ticket or stage.',
+      );
+    // A request that comes again after its answer was lost has poured already: it is answered, not
+    // judged anew.
     if (await manager.existsBy(MixTable, { id: mix.id })) return;
     const context = await planContextOf(manager, probe, coat, { painterId: mix.painterId });
     mustHavePassedGate(context);
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
     const answer = coat.planned?.answers['mix'] as AnswerOf<'mix'> | undefined;
-    if (!asked || !answer?.components) throw new OutOfTurn('Take the plan of this coat before anything is poured.');
+    if (!asked || !answer?.components)
+      throw new OutOfTurn('Take the plan of this coat before anything is poured.');
     await mustBeNext(manager, coat);
     mustStandFree('pour', coat, context);
     const { cups, painters } = await shopSetup(manager);
@@ -43,9 +57,16 @@ export const addMix = (ledger: Ledger, probe: StandInProbe, ticketId: string, mi
     });
     const against = check.verdicts.find(({ level }) => level === 'stop');
     const painter = painters.find(({ id }) => id === mix.painterId);
-    if (against) throw BadInput.at(['poured'], 'contradiction', painter ? stopSaid(against, painter) : against.message);
+    if (against)
+      throw BadInput.at(
+        ['poured'],
+        'contradiction',
+        painter ? stopSaid(against, painter) : against.message,
+      );
     const mixedAt = new Date();
-    const potLifeEndsAt = answer.potLifeMinutes ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS) : null;
+    const potLifeEndsAt = answer.potLifeMinutes
+      ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS)
+      : null;
     const row = {
       id: mix.id,
       stageId: mix.stageId,

@@ -1,11 +1,19 @@
-/** Taking a plan, and overriding it. Whatever is chosen is judged here again by the rules that judge ours. */
+/**
+ * Taking a plan, and overriding it. Whatever is chosen is judged here again by the rules that judge
+ * ours.
+ */
 import { planCoat, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
-import type { OverridePlan, Overrides, TakenPlan, TakePlan } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  OverridePlan,
+  Overrides,
+  TakenPlan,
+  TakePlan,
+} from '@orthochrom/contract/shop/ticket.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
@@ -15,15 +23,28 @@ import { mustHavePassedGate, mustStandFree } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { stopSaid } from './stopSaid.ts';
 
-/** "Take it": the plan as it is now is worked out here, frozen with its inputs, and kept beside whatever is overridden. */
-export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wish: z.infer<typeof TakePlan>): Promise<void> =>
+/**
+ * "Take it": the plan as it is now is worked out here, frozen with its inputs, and kept beside
+ * whatever is overridden.
+ */
+export const takePlan = (
+  ledger: Ledger,
+  probe: StandInProbe,
+  coatId: string,
+  wish: z.infer<typeof TakePlan>,
+): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'planned', 'taken');
     await mustBeNext(manager, coat);
     const { version, painterId, gunId, cupId, overrides, ...asked } = wish;
     // A plan taken anew is worked out anew: what was taken before no longer counts.
-    const context = await planContextOf(manager, probe, { ...coat, state: 'planned', planned: null, overrides: {} }, wish);
+    const context = await planContextOf(
+      manager,
+      probe,
+      { ...coat, state: 'planned', planned: null, overrides: {} },
+      wish,
+    );
     mustHavePassedGate(context);
     const wishes = present(asked);
     const plan = planCoat(context);
@@ -53,11 +74,26 @@ export const takePlan = (ledger: Ledger, probe: StandInProbe, coatId: string, wi
       panelC: panel?.value ?? null,
       materialC: material?.value ?? null,
     };
-    await changeCoat(manager, trace, coat, { kind: 'plan-taken', version, painterId, changes, mine: wish });
+    await changeCoat(manager, trace, coat, {
+      kind: 'plan-taken',
+      version,
+      painterId,
+      changes,
+      mine: wish,
+    });
   });
 
-type Asked = Omit<z.infer<typeof TakePlan>, 'version' | 'painterId' | 'gunId' | 'cupId' | 'overrides'>;
-const present = ({ wantedParts, hardenerId, readyMl, part, mist }: Asked): NonNullable<TakenPlan['wishes']> => ({
+type Asked = Omit<
+  z.infer<typeof TakePlan>,
+  'version' | 'painterId' | 'gunId' | 'cupId' | 'overrides'
+>;
+const present = ({
+  wantedParts,
+  hardenerId,
+  readyMl,
+  part,
+  mist,
+}: Asked): NonNullable<TakenPlan['wishes']> => ({
   ...(wantedParts ? { wantedParts } : {}),
   ...(hardenerId ? { hardenerId } : {}),
   ...(readyMl === undefined ? {} : { readyMl }),
@@ -65,7 +101,10 @@ const present = ({ wantedParts, hardenerId, readyMl, part, mist }: Asked): NonNu
   ...(mist ? { mist } : {}),
 });
 
-/** An override keeps the recommendation beside it, with a word why; the plan that was taken stays as it was. */
+/**
+ * An override keeps the recommendation beside it, with a word why; the plan that was taken stays as
+ * it was.
+ */
 export const overrideSettings = (
   ledger: Ledger,
   probe: StandInProbe,
@@ -76,7 +115,11 @@ export const overrideSettings = (
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'taken');
     const context = await planContextOf(manager, probe, coat, { painterId });
-    mustBeAllowed(context, settingsNow(takenSetup({ planned: coat.planned! })!, overrides), overrides);
+    mustBeAllowed(
+      context,
+      settingsNow(takenSetup({ planned: coat.planned! })!, overrides),
+      overrides,
+    );
     await changeCoat(manager, trace, coat, {
       kind: 'overridden',
       version,
@@ -87,7 +130,11 @@ export const overrideSettings = (
   });
 
 /** @throws BadInput where more coats than the sheet's were asked for without a word why */
-function mustSayWhy(plan: ReturnType<typeof planCoat>, context: PlanContext, { coats }: Overrides): void {
+function mustSayWhy(
+  plan: ReturnType<typeof planCoat>,
+  context: PlanContext,
+  { coats }: Overrides,
+): void {
   const wanted = wordWanted(plan, context);
   if (wanted && !coats)
     throw BadInput.at(
@@ -97,13 +144,20 @@ function mustSayWhy(plan: ReturnType<typeof planCoat>, context: PlanContext, { c
     );
 }
 
-/** @throws BadInput when what the painter set is something that must never be, told at the setting that was changed */
+/**
+ * @throws BadInput when what the painter set is something that must never be, told at the setting
+ * that was changed
+ */
 export function mustBeAllowed(context: PlanContext, own: SetNow, overrides: Overrides): void {
   const changed = settingNames.filter((name) => overrides[name] !== undefined);
   if (changed.length === 0) return;
   const { setup } = planCoat({ ...context, own });
   const stop = (setup.own ?? setup).verdicts.find(({ level }) => level === 'stop');
   if (!stop) return;
-  const at = changed.includes('inletKPa') ? 'inletKPa' : changed.includes('fanTurnsOut') ? 'fanTurnsOut' : changed[0]!;
+  const at = changed.includes('inletKPa')
+    ? 'inletKPa'
+    : changed.includes('fanTurnsOut')
+      ? 'fanTurnsOut'
+      : changed[0]!;
   throw BadInput.at(['overrides', at, 'chosen'], 'contradiction', stopSaid(stop, context.painter));
 }

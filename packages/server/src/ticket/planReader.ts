@@ -1,5 +1,14 @@
-/** Gathers from the rows what the plan of one coat is worked out from; assembling and working out are the contract's. */
-import { contextOf, isMissing, type CoatAsked, type Missing, type Wishes } from '@orthochrom/contract/plan/contextOf.ts';
+/**
+ * Gathers from the rows what the plan of one coat is worked out from; assembling and working out
+ * are the contract's.
+ */
+import {
+  contextOf,
+  isMissing,
+  type CoatAsked,
+  type Missing,
+  type Wishes,
+} from '@orthochrom/contract/plan/contextOf.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
@@ -20,7 +29,11 @@ export async function coatRow(manager: EntityManager, coatId: string): Promise<C
 /** What was asked for and is not there, as the request's own fault or as a broken ticket. */
 function refused({ missing }: Missing): Error {
   if (missing === 'painterId' || missing === 'gunId' || missing === 'cupId')
-    return BadInput.at([missing], 'not-one-of', `The shop has no such ${missing.replace('Id', '')}.`);
+    return BadInput.at(
+      [missing],
+      'not-one-of',
+      `The shop has no such ${missing.replace('Id', '')}.`,
+    );
   return new NotFound(
     missing === 'stage'
       ? 'The stage of this coat is no longer on the ticket.'
@@ -55,7 +68,15 @@ export async function planContextOf(
   };
 }
 
-const askedOf = ({ stageId, ordinal, state, overrides, planned, gunId, done }: CoatRow): CoatAsked => ({
+const askedOf = ({
+  stageId,
+  ordinal,
+  state,
+  overrides,
+  planned,
+  gunId,
+  done,
+}: CoatRow): CoatAsked => ({
   stageId,
   ordinal,
   state: state as Coat['state'],

@@ -7,7 +7,13 @@ import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
 import { findings } from '../finding/findingReader.ts';
 import { coatOf } from './ticketReader.ts';
-import { CoatPanelTable, CoatTable, StageTable, TicketTable, type CoatRow } from './ticketTables.ts';
+import {
+  CoatPanelTable,
+  CoatTable,
+  StageTable,
+  TicketTable,
+  type CoatRow,
+} from './ticketTables.ts';
 
 const MOST_ROWS = 500;
 
@@ -30,21 +36,31 @@ export async function records(manager: EntityManager, query: RecordQuery): Promi
       (!query.fault || row.found.some(({ fault }) => fault === query.fault)) &&
       (!query.cause || row.found.some(({ cause }) => cause === query.cause)) &&
       (!words ||
-        [row.vehicle, row.ticketNumber, row.colourName, row.product, row.coat.note, row.gun, row.painter].some((value) =>
-          value.toLowerCase().includes(words),
-        )),
+        [
+          row.vehicle,
+          row.ticketNumber,
+          row.colourName,
+          row.product,
+          row.coat.note,
+          row.gun,
+          row.painter,
+        ].some((value) => value.toLowerCase().includes(words))),
   );
 }
 
 /** One coat whole. */
-export async function recordOf(manager: EntityManager, coatId: string): Promise<RecordRow | undefined> {
+export async function recordOf(
+  manager: EntityManager,
+  coatId: string,
+): Promise<RecordRow | undefined> {
   const coat = await manager.findOneBy(CoatTable, { id: coatId });
   return coat ? (await described(manager, [coat]))[0] : undefined;
 }
 
 async function described(manager: EntityManager, coats: CoatRow[]): Promise<RecordRow[]> {
   if (coats.length === 0) return [];
-  const idsOf = (pick: (coat: CoatRow) => string | null) => In([...new Set(coats.map(pick).filter((id) => id !== null))]);
+  const idsOf = (pick: (coat: CoatRow) => string | null) =>
+    In([...new Set(coats.map(pick).filter((id) => id !== null))]);
   const [tickets, stages, guns, painters, rooms, panels] = await Promise.all([
     manager.findBy(TicketTable, { id: idsOf((c) => c.ticketId) }),
     manager.findBy(StageTable, { id: idsOf((c) => c.stageId) }),
@@ -53,13 +69,17 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
     manager.findBy(RoomTable, { id: idsOf((c) => c.roomId) }),
     manager.findBy(CoatPanelTable, { coatId: In(coats.map(({ id }) => id)) }),
   ]);
-  const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
+  const sheets = await sheetVersions(manager, [
+    ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
+  ]);
   const found = await findings(manager, { coatId: In(coats.map(({ id }) => id)) });
-  const nameOf = (list: { id: string; name: string }[], id: string | null) => list.find((item) => item.id === id)?.name ?? '';
+  const nameOf = (list: { id: string; name: string }[], id: string | null) =>
+    list.find((item) => item.id === id)?.name ?? '';
   return coats.map((row) => {
     const ticket = tickets.find(({ id }) => id === row.ticketId)!;
     const stage = stages.find(({ id }) => id === row.stageId)!;
-    const figure = (name: 'airC' | 'rhPercent' | 'panelC' | 'materialC') => (row[name] === null ? {} : { [name]: row[name] });
+    const figure = (name: 'airC' | 'rhPercent' | 'panelC' | 'materialC') =>
+      row[name] === null ? {} : { [name]: row[name] };
     return {
       coat: coatOf(row, panels),
       ticketNumber: ticket.number,
@@ -88,7 +108,10 @@ const foundOf = ({ id, confirmed, result }: Finding): FoundOnCoat => ({
   confirmed: confirmed !== undefined,
 });
 
-/** One line a coat, canonical units in the headings; text that a spreadsheet could take for a formula is escaped. */
+/**
+ * One line a coat, canonical units in the headings; text that a spreadsheet could take for a
+ * formula is escaped.
+ */
 export const recordsCsv = (rows: RecordRow[]): string =>
   Papa.unparse(
     rows.map(({ coat, ...row }) => ({

@@ -1,4 +1,7 @@
-/** Making and editing tickets: panels, stages pinned to sheet versions, and a planned coat for each coat wanted. */
+/**
+ * Making and editing tickets: panels, stages pinned to sheet versions, and a planned coat for each
+ * coat wanted.
+ */
 import type { TicketCreate, TicketEdit } from '@orthochrom/contract/shop/ticket.ts';
 import { In, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -8,7 +11,15 @@ import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { ShopTable } from '../shop/shopTables.ts';
 import { ticketById } from './ticketReader.ts';
-import { CoatTable, PanelTable, StagePanelTable, StageTable, TicketTable, type CoatRow, type TicketRow } from './ticketTables.ts';
+import {
+  CoatTable,
+  PanelTable,
+  StagePanelTable,
+  StageTable,
+  TicketTable,
+  type CoatRow,
+  type TicketRow,
+} from './ticketTables.ts';
 
 type Shape = Pick<TicketCreate, 'panels' | 'stages'>;
 
@@ -18,7 +29,16 @@ export const createTicket = (ledger: Ledger, ticket: TicketCreate): Promise<void
     if (await manager.existsBy(TicketTable, { id: ticket.id })) return;
     const number = await nextTicketNumber(manager, shopId);
     const { panels, stages, dueOn = null, ...columns } = ticket;
-    if (!(await insertOnce(manager, TicketTable, { ...columns, dueOn, number, shopId, state: 'open' } as TicketRow))) return;
+    if (
+      !(await insertOnce(manager, TicketTable, {
+        ...columns,
+        dueOn,
+        number,
+        shopId,
+        state: 'open',
+      } as TicketRow))
+    )
+      return;
     await writeShape(manager, ticket.id, { panels, stages });
     await trace({
       shopId,
@@ -31,7 +51,10 @@ export const createTicket = (ledger: Ledger, ticket: TicketCreate): Promise<void
   });
 
 async function nextTicketNumber(manager: EntityManager, shopId: string): Promise<string> {
-  const shop = await manager.findOneOrFail(ShopTable, { where: { id: shopId }, lock: { mode: 'pessimistic_write' } });
+  const shop = await manager.findOneOrFail(ShopTable, {
+    where: { id: shopId },
+    lock: { mode: 'pessimistic_write' },
+  });
   await manager.increment(ShopTable, { id: shopId }, 'nextTicketNo', 1);
   return `${shop.ticketPrefix}-${String(shop.nextTicketNo).padStart(4, '0')}`;
 }
@@ -63,25 +86,36 @@ export const changeTicket = (
     });
   });
 
-/** Puts panels, stages and planned coats in line with the ticket. What is no longer wanted is archived, what was sprayed stays. */
-async function writeShape(manager: EntityManager, ticketId: string, { panels, stages }: Shape): Promise<void> {
+/**
+ * Puts panels, stages and planned coats in line with the ticket. What is no longer wanted is
+ * archived, what was sprayed stays.
+ */
+async function writeShape(
+  manager: EntityManager,
+  ticketId: string,
+  { panels, stages }: Shape,
+): Promise<void> {
   await refuseUnknownSheets(manager, stages);
   await refuseLosingWork(manager, ticketId, stages);
   const now = new Date();
   await manager.update(PanelTable, { ticketId }, { archivedAt: now });
   await manager.update(StageTable, { ticketId }, { archivedAt: now });
-  await manager.upsert(PanelTable, panels.map((panel, ordinal) => ({ ...panel, ticketId, ordinal, archivedAt: null })) as never, [
-    'id',
-  ]);
-  const rows = stages.map(({ panelIds: _, finish = null, colourHex = null, gunId = null, ...stage }, ordinal) => ({
-    ...stage,
-    finish,
-    colourHex,
-    gunId,
-    ticketId,
-    ordinal,
-    archivedAt: null,
-  }));
+  await manager.upsert(
+    PanelTable,
+    panels.map((panel, ordinal) => ({ ...panel, ticketId, ordinal, archivedAt: null })) as never,
+    ['id'],
+  );
+  const rows = stages.map(
+    ({ panelIds: _, finish = null, colourHex = null, gunId = null, ...stage }, ordinal) => ({
+      ...stage,
+      finish,
+      colourHex,
+      gunId,
+      ticketId,
+      ordinal,
+      archivedAt: null,
+    }),
+  );
   await manager.upsert(StageTable, rows as never, ['id']);
   for (const stage of stages) {
     await manager.delete(StagePanelTable, { stageId: stage.id });
@@ -100,23 +134,44 @@ async function refuseUnknownSheets(manager: EntityManager, stages: Shape['stages
   );
   stages.forEach((stage, i) => {
     const version = versions.find(({ id }) => id === stage.sheetVersionId);
-    if (!version) throw BadInput.at(['stages', i, 'sheetVersionId'], 'not-one-of', 'There is no such data sheet.');
+    if (!version)
+      throw BadInput.at(
+        ['stages', i, 'sheetVersionId'],
+        'not-one-of',
+        'There is no such data sheet.',
+      );
     if (!version.sheet.stages?.includes(stage.kind))
-      throw BadInput.at(['stages', i, 'kind'], 'contradiction', `${version.sheet.name} is not made for the stage ${stage.kind}.`);
+      throw BadInput.at(
+        ['stages', i, 'kind'],
+        'contradiction',
+        `${version.sheet.name} is not made for the stage ${stage.kind}.`,
+      );
     if (!version.sheet.recipes?.some(({ name }) => name === stage.recipeName))
-      throw BadInput.at(['stages', i, 'recipeName'], 'not-one-of', `${version.sheet.name} has no recipe ${stage.recipeName}.`);
+      throw BadInput.at(
+        ['stages', i, 'recipeName'],
+        'not-one-of',
+        `${version.sheet.name} has no recipe ${stage.recipeName}.`,
+      );
   });
 }
 
 /** A stage with coats already begun can neither be dropped nor get fewer coats than were begun. */
-async function refuseLosingWork(manager: EntityManager, ticketId: string, stages: Shape['stages']): Promise<void> {
+async function refuseLosingWork(
+  manager: EntityManager,
+  ticketId: string,
+  stages: Shape['stages'],
+): Promise<void> {
   const begun = (await manager.findBy(CoatTable, { ticketId })).filter(
     ({ state, archivedAt }) => state !== 'planned' && !archivedAt,
   );
   for (const coat of begun) {
     const index = stages.findIndex(({ id }) => id === coat.stageId);
     if (index === -1)
-      throw BadInput.at(['stages'], 'contradiction', 'A stage with coats already begun cannot be taken off the ticket.');
+      throw BadInput.at(
+        ['stages'],
+        'contradiction',
+        'A stage with coats already begun cannot be taken off the ticket.',
+      );
     if (stages[index]!.coats < coat.ordinal)
       throw BadInput.at(
         ['stages', index, 'coats'],
@@ -126,7 +181,12 @@ async function refuseLosingWork(manager: EntityManager, ticketId: string, stages
   }
 }
 
-async function planCoats(manager: EntityManager, ticketId: string, stageId: string, coats: number): Promise<void> {
+async function planCoats(
+  manager: EntityManager,
+  ticketId: string,
+  stageId: string,
+  coats: number,
+): Promise<void> {
   const existing = await manager.findBy(CoatTable, { stageId });
   for (let ordinal = 1; ordinal <= coats; ordinal++) {
     const row = existing.find((coat) => coat.ordinal === ordinal);
@@ -144,6 +204,9 @@ async function planCoats(manager: EntityManager, ticketId: string, stageId: stri
       } as Partial<CoatRow> as never);
     else if (row.archivedAt) await manager.update(CoatTable, { id: row.id }, { archivedAt: null });
   }
-  const surplus = existing.filter(({ ordinal, archivedAt }) => ordinal > coats && !archivedAt).map(({ id }) => id);
-  if (surplus.length > 0) await manager.update(CoatTable, { id: In(surplus) }, { archivedAt: new Date() });
+  const surplus = existing
+    .filter(({ ordinal, archivedAt }) => ordinal > coats && !archivedAt)
+    .map(({ id }) => id);
+  if (surplus.length > 0)
+    await manager.update(CoatTable, { id: In(surplus) }, { archivedAt: new Date() });
 }

@@ -1,6 +1,15 @@
 /** Tickets as the contract shows them. */
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
-import type { Coat, Mix, Panel, PanelDone, StagePlan, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  Coat,
+  Mix,
+  Panel,
+  PanelDone,
+  StagePlan,
+  Ticket,
+  TicketWhole,
+  Timer,
+} from '@orthochrom/contract/shop/ticket.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
@@ -40,19 +49,29 @@ const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow):
   substrate,
   scope,
 });
-const stageOf = ({ ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow, panels: StagePanelRow[]): StagePlan =>
+const stageOf = (
+  { ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow,
+  panels: StagePanelRow[],
+): StagePlan =>
   present({
     ...stage,
     panelIds: panels.filter(({ stageId }) => stageId === stage.id).map(({ panelId }) => panelId),
   }) as StagePlan;
 
-const ticketOf = (row: TicketRow, panels: PanelRow[], stages: StageRow[], links: StagePanelRow[]): Ticket => {
+const ticketOf = (
+  row: TicketRow,
+  panels: PanelRow[],
+  stages: StageRow[],
+  links: StagePanelRow[],
+): Ticket => {
   const { shopId: _s, updatedAt: _u, archivedAt: _a, createdAt, ...ticket } = row;
   return present({
     ...ticket,
     createdAt: createdAt.toISOString(),
     panels: panels.filter(({ ticketId }) => ticketId === row.id).map(panelOf),
-    stages: stages.filter(({ ticketId }) => ticketId === row.id).map((stage) => stageOf(stage, links)),
+    stages: stages
+      .filter(({ ticketId }) => ticketId === row.id)
+      .map((stage) => stageOf(stage, links)),
   }) as Ticket;
 };
 
@@ -78,22 +97,44 @@ export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
     endedAt: iso(row.endedAt),
     panelsSprayed: panels
       .filter(({ coatId }) => coatId === row.id)
-      .map(({ coatId: _, sprayedAt, ...panel }) => present({ ...panel, sprayedAt: sprayedAt.toISOString() }) as PanelDone)
+      .map(
+        ({ coatId: _, sprayedAt, ...panel }) =>
+          present({ ...panel, sprayedAt: sprayedAt.toISOString() }) as PanelDone,
+      )
       .sort((a, b) => a.sprayedAt.localeCompare(b.sprayedAt)),
   }) as Coat;
 }
 
-export const mixOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, painterId: _p, asked: _asked, ...mix }: MixRow): Mix =>
-  present({ ...mix, mixedAt: mix.mixedAt.toISOString(), potLifeEndsAt: iso(mix.potLifeEndsAt) }) as Mix;
+export const mixOf = ({
+  createdAt: _c,
+  updatedAt: _u,
+  archivedAt: _a,
+  painterId: _p,
+  asked: _asked,
+  ...mix
+}: MixRow): Mix =>
+  present({
+    ...mix,
+    mixedAt: mix.mixedAt.toISOString(),
+    potLifeEndsAt: iso(mix.potLifeEndsAt),
+  }) as Mix;
 
 const gateOf = ({ ticketId: _t, answeredAt, ...gate }: GateAnswerRow): GateRecord =>
   ({ ...gate, answeredAt: answeredAt.toISOString() }) as GateRecord;
 
 /** Every answer the gate was given on a ticket, the newest last. */
 export const gatesOf = async (manager: EntityManager, ticketId: string): Promise<GateRecord[]> =>
-  (await manager.find(GateAnswerTable, { where: { ticketId }, order: { answeredAt: 'ASC' } })).map(gateOf);
+  (await manager.find(GateAnswerTable, { where: { ticketId }, order: { answeredAt: 'ASC' } })).map(
+    gateOf,
+  );
 
-export const timerOf = ({ createdAt: _c, updatedAt: _u, archivedAt: _a, tests: _t, ...timer }: TimerRow): Timer =>
+export const timerOf = ({
+  createdAt: _c,
+  updatedAt: _u,
+  archivedAt: _a,
+  tests: _t,
+  ...timer
+}: TimerRow): Timer =>
   present({
     ...timer,
     startedAt: iso(timer.startedAt),
@@ -109,24 +150,39 @@ async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Par
   const panels = await manager.find(PanelTable, { where, order: { ordinal: 'ASC' } });
   const stages = await manager.find(StageTable, { where, order: { ordinal: 'ASC' } });
   const links =
-    stages.length === 0 ? [] : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
+    stages.length === 0
+      ? []
+      : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
   return { panels, stages, links };
 }
 
 /** All tickets, newest first, with the timers that still run. */
-export async function allTickets(
-  manager: EntityManager,
-): Promise<{ tickets: Ticket[]; coats: Coat[]; timers: Timer[]; sheets: { id: string; name: string }[]; serverNow: string }> {
-  const rows = await manager.find(TicketTable, { where: { archivedAt: IsNull() }, order: { createdAt: 'DESC' } });
-  if (rows.length === 0) return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
+export async function allTickets(manager: EntityManager): Promise<{
+  tickets: Ticket[];
+  coats: Coat[];
+  timers: Timer[];
+  sheets: { id: string; name: string }[];
+  serverNow: string;
+}> {
+  const rows = await manager.find(TicketTable, {
+    where: { archivedAt: IsNull() },
+    order: { createdAt: 'DESC' },
+  });
+  if (rows.length === 0)
+    return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
   const ids = rows.map(({ id }) => id);
   const { panels, stages, links } = await partsOf(manager, ids);
   const timers = await manager.find(TimerTable, {
     where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() },
     order: { dueAt: 'ASC' },
   });
-  const coats = await manager.find(CoatTable, { where: { ticketId: In(ids), archivedAt: IsNull() }, order: { ordinal: 'ASC' } });
-  const sheets = await sheetVersions(manager, [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))]);
+  const coats = await manager.find(CoatTable, {
+    where: { ticketId: In(ids), archivedAt: IsNull() },
+    order: { ordinal: 'ASC' },
+  });
+  const sheets = await sheetVersions(manager, [
+    ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
+  ]);
   return {
     tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
     coats: coats.map((coat) => coatOf({ ...coat, planned: null }, [])),
@@ -146,12 +202,21 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
 /** What was done to the layers of a ticket, the newest last. */
 async function worksOf(manager: EntityManager, ticketId: string): Promise<LayerWork[]> {
   const rows = await manager.find(LayerWorkTable, { where: { ticketId }, order: { at: 'ASC' } });
-  return rows.map(({ ticketId: _t, answers: _a, at, ...work }) => ({ ...work, at: at.toISOString() }));
+  return rows.map(({ ticketId: _t, answers: _a, at, ...work }) => ({
+    ...work,
+    at: at.toISOString(),
+  }));
 }
 
-/** What the bench was asked about coats of a ticket: by what it turned out to be, else by what leads. */
+/**
+ * What the bench was asked about coats of a ticket: by what it turned out to be, else by what
+ * leads.
+ */
 async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerFinding[]> {
-  const rows = await manager.find(FindingTable, { where: { ticketId, coatId: Not(IsNull()) }, order: { seenAt: 'ASC' } });
+  const rows = await manager.find(FindingTable, {
+    where: { ticketId, coatId: Not(IsNull()) },
+    order: { seenAt: 'ASC' },
+  });
   return rows.map(({ id, coatId, confirmedFault, result, seenAt }) => ({
     id,
     coatId: coatId!,
@@ -168,15 +233,23 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     where: { stageId: In(stageIds), archivedAt: IsNull() },
     order: { ordinal: 'ASC' },
   });
-  const mixes = await manager.find(MixTable, { where: { stageId: In(stageIds) }, order: { mixedAt: 'ASC' } });
+  const mixes = await manager.find(MixTable, {
+    where: { stageId: In(stageIds) },
+    order: { mixedAt: 'ASC' },
+  });
   const gates = await gatesOf(manager, id);
-  const timers = await manager.find(TimerTable, { where: { ticketId: id, archivedAt: IsNull() }, order: { startedAt: 'ASC' } });
+  const timers = await manager.find(TimerTable, {
+    where: { ticketId: id, archivedAt: IsNull() },
+    order: { startedAt: 'ASC' },
+  });
   const sheets = await sheetVersions(
     manager,
     ticket.stages.map(({ sheetVersionId }) => sheetVersionId),
   );
   const sprayed =
-    coats.length === 0 ? [] : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
+    coats.length === 0
+      ? []
+      : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
   return {
     ticket,
     coats: coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),

@@ -40,7 +40,8 @@ type Instruments = { probe: StandInProbe; gauge: StandInGauge };
 export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Router {
   const routes = Router();
   const whole = (ticketId: string) => wholeTicket(ledger.manager, ticketId);
-  const ticketOfCoat = async (coatId: string) => whole((await coatRow(ledger.manager, coatId)).ticketId);
+  const ticketOfCoat = async (coatId: string) =>
+    whole((await coatRow(ledger.manager, coatId)).ticketId);
 
   routes.get('/tickets', async (_req, res) => {
     res.json(await allTickets(ledger.manager));

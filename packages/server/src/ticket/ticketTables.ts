@@ -20,7 +20,10 @@ import {
 } from '../database/columns.ts';
 
 export type TicketRow = EditedRow &
-  Pick<Ticket, 'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'> & {
+  Pick<
+    Ticket,
+    'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'
+  > & {
     shopId: string;
     dueOn: string | null;
   };
@@ -89,14 +92,32 @@ export const StagePanelTable = new EntitySchema<StagePanelRow>({
   name: 'StagePanel',
   tableName: 'stage_panel',
   columns: {
-    stageId: { type: 'uuid', name: 'stage_id', primary: true, primaryKeyConstraintName: 'stage_panel_pkey' },
-    panelId: { type: 'uuid', name: 'panel_id', primary: true, primaryKeyConstraintName: 'stage_panel_pkey' },
+    stageId: {
+      type: 'uuid',
+      name: 'stage_id',
+      primary: true,
+      primaryKeyConstraintName: 'stage_panel_pkey',
+    },
+    panelId: {
+      type: 'uuid',
+      name: 'panel_id',
+      primary: true,
+      primaryKeyConstraintName: 'stage_panel_pkey',
+    },
   },
-  foreignKeys: [refersTo('stage_panel', 'stageId', 'Stage'), refersTo('stage_panel', 'panelId', 'Panel')],
+  foreignKeys: [
+    refersTo('stage_panel', 'stageId', 'Stage'),
+    refersTo('stage_panel', 'panelId', 'Panel'),
+  ],
 });
 
-type Nullable<T> = { [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K] };
-/** Planned, overridden and done stand side by side; what records are searched by has a column of its own. */
+type Nullable<T> = {
+  [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K];
+};
+/**
+ * Planned, overridden and done stand side by side; what records are searched by has a column of its
+ * own.
+ */
 export type CoatRow = EditedRow &
   Nullable<Omit<Coat, 'id' | 'version' | 'panelsSprayed' | 'startedAt' | 'endedAt'>> & {
     startedAt: Date | null;
@@ -124,8 +145,22 @@ export const CoatTable = new EntitySchema<CoatRow>({
     ...optionalTexts('rating'),
     ...optionalIds('gunId', 'mixId', 'painterId', 'roomId'),
     ...optionalInstants('startedAt', 'endedAt'),
-    ...optionalDoubles('nozzleMm', 'inletKPaDone', 'fluidTurnsDone', 'distanceMmDone', 'overlapPercentDone', 'wetUmDone'),
-    ...optionalDoubles('lowestInletKPa', 'highestInletKPa', 'airC', 'rhPercent', 'panelC', 'materialC'),
+    ...optionalDoubles(
+      'nozzleMm',
+      'inletKPaDone',
+      'fluidTurnsDone',
+      'distanceMmDone',
+      'overlapPercentDone',
+      'wetUmDone',
+    ),
+    ...optionalDoubles(
+      'lowestInletKPa',
+      'highestInletKPa',
+      'airC',
+      'rhPercent',
+      'panelC',
+      'materialC',
+    ),
     ...edited,
   },
   uniques: [{ name: 'coat_stage_ordinal', columns: ['stageId', 'ordinal'] }],
@@ -151,12 +186,25 @@ export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
   name: 'CoatPanel',
   tableName: 'coat_panel',
   columns: {
-    coatId: { type: 'uuid', name: 'coat_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
-    panelId: { type: 'uuid', name: 'panel_id', primary: true, primaryKeyConstraintName: 'coat_panel_pkey' },
+    coatId: {
+      type: 'uuid',
+      name: 'coat_id',
+      primary: true,
+      primaryKeyConstraintName: 'coat_panel_pkey',
+    },
+    panelId: {
+      type: 'uuid',
+      name: 'panel_id',
+      primary: true,
+      primaryKeyConstraintName: 'coat_panel_pkey',
+    },
     ...instants('sprayedAt'),
     ...optionalDoubles('lowestInletKPa', 'highestInletKPa'),
   },
-  foreignKeys: [refersTo('coat_panel', 'coatId', 'Coat'), refersTo('coat_panel', 'panelId', 'Panel')],
+  foreignKeys: [
+    refersTo('coat_panel', 'coatId', 'Coat'),
+    refersTo('coat_panel', 'panelId', 'Panel'),
+  ],
 });
 
 export type MixRow = Nullable<Omit<Mix, 'version' | 'mixedAt' | 'potLifeEndsAt'>> &

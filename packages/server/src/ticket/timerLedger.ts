@@ -11,7 +11,10 @@ import { CoatTable, TimerTable } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
-/** A timer alone never confirms: the touch test does, face and edges, and not before the time is served. */
+/**
+ * A timer alone never confirms: the touch test does, face and edges, and not before the time is
+ * served.
+ */
 export const confirmTimer = (
   ledger: Ledger,
   probe: StandInProbe,
@@ -24,9 +27,15 @@ export const confirmTimer = (
     const coat = timer.coatId ? await coatRow(manager, timer.coatId) : undefined;
     if (coat) {
       if (tests.touch !== 'dry' || tests.edge !== 'dry')
-        throw BadInput.at(['tests'], 'needs-field', 'Both the face and the edges must have been touched and found dry.');
+        throw BadInput.at(
+          ['tests'],
+          'needs-field',
+          'Both the face and the edges must have been touched and found dry.',
+        );
       if (timer.dueAt.getTime() > Date.now())
-        throw new OutOfTurn(`Not yet: ${Math.ceil((timer.dueAt.getTime() - Date.now()) / MINUTE_MS)} min still to wait.`);
+        throw new OutOfTurn(
+          `Not yet: ${Math.ceil((timer.dueAt.getTime() - Date.now()) / MINUTE_MS)} min still to wait.`,
+        );
     }
     await changeVersioned(manager, TimerTable, {
       what: 'timer',
@@ -37,7 +46,12 @@ export const confirmTimer = (
     });
     if (coat?.roomId) await keepCoatAir(manager, probe, coat.id, coat.roomId);
     if (coat?.state === 'sprayed')
-      await manager.createQueryBuilder().update(CoatTable).set({ state: 'flashed' }).where({ id: coat.id }).execute();
+      await manager
+        .createQueryBuilder()
+        .update(CoatTable)
+        .set({ state: 'flashed' })
+        .where({ id: coat.id })
+        .execute();
     await trace({
       shopId: await shopIdOf(manager),
       painterId,

@@ -29,10 +29,16 @@ export function differences(mine: unknown, theirs: unknown, path = ''): Differen
     return Object.keys(mine)
       .filter((key) => key !== 'version' && key in theirs)
       .flatMap((key) => differences(mine[key], theirs[key], path ? `${path} › ${key}` : key));
-  return JSON.stringify(mine) === JSON.stringify(theirs) ? [] : [{ field: path, mine: shown(mine), theirs: shown(theirs) }];
+  return JSON.stringify(mine) === JSON.stringify(theirs)
+    ? []
+    : [{ field: path, mine: shown(mine), theirs: shown(theirs) }];
 }
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const shown = (value: unknown): string =>
-  typeof value === 'string' ? value : value === null || value === undefined ? 'nothing' : JSON.stringify(value);
+  typeof value === 'string'
+    ? value
+    : value === null || value === undefined
+      ? 'nothing'
+      : JSON.stringify(value);

@@ -1,4 +1,7 @@
-/** Asks the server; what goes wrong comes back with the server's own words, and nothing typed is lost for it. */
+/**
+ * Asks the server; what goes wrong comes back with the server's own words, and nothing typed is
+ * lost for it.
+ */
 import type { ApiError } from '@orthochrom/contract/shop/common.ts';
 
 export class ApiFault extends Error {
@@ -11,7 +14,10 @@ export class ApiFault extends Error {
   }
 }
 
-/** The server could not be reached: nothing was acknowledged, so the same request may be sent again under the same id. */
+/**
+ * The server could not be reached: nothing was acknowledged, so the same request may be sent again
+ * under the same id.
+ */
 export class NoConnection extends Error {
   constructor() {
     super('No connection to the shop’s server. Nothing was lost here: try again when it is back.');
@@ -21,7 +27,9 @@ export class NoConnection extends Error {
 const request = <T>(method: string, url: string, body?: unknown): Promise<T> =>
   replyOf(url, {
     method,
-    ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
 
 async function replyOf<T>(url: string, asked: RequestInit): Promise<T> {

@@ -1,4 +1,7 @@
-/** What is being typed over a stored thing: it stays while somebody else changes that thing, and clashes when it is saved. */
+/**
+ * What is being typed over a stored thing: it stays while somebody else changes that thing, and
+ * clashes when it is saved.
+ */
 import { useState } from 'react';
 
 export function useDraft<T extends { version: number }>(stored: T) {

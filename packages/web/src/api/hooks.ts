@@ -3,7 +3,13 @@ import type { AirNow, DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import type { Coat, SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  Coat,
+  SheetVersion,
+  Ticket,
+  TicketWhole,
+  Timer,
+} from '@orthochrom/contract/shop/ticket.ts';
 import { notifications } from '@mantine/notifications';
 import { useCallback, useEffect, useState } from 'react';
 import useSWR, { mutate, useSWRConfig } from 'swr';
@@ -23,13 +29,19 @@ export const useSetup = () => useSWR<ShopSetup, Error>('/api/setup', getJson);
 export const useSheets = () => useSWR<SheetVersion[], Error>('/api/sheets', getJson);
 export const useTests = () => useSWR<StoredTest[], Error>('/api/tests', getJson);
 export const useCare = () => useSWR<GunCareNow[], Error>('/api/care', getJson);
-export const useGunStory = (gunId: string) => useSWR<GunStory, Error>(`/api/guns/${gunId}/story`, getJson);
+export const useGunStory = (gunId: string) =>
+  useSWR<GunStory, Error>(`/api/guns/${gunId}/story`, getJson);
 export const useAir = () => useSWR<AirState, Error>('/api/air', getJson);
 export const useTickets = () =>
-  useSWR<TicketList, Error>('/api/tickets', (url: string) => getJson<TicketList>(url).then(measured));
+  useSWR<TicketList, Error>('/api/tickets', (url: string) =>
+    getJson<TicketList>(url).then(measured),
+  );
 export const useTicket = (id: string) =>
-  useSWR<TicketWhole, Error>(`/api/tickets/${id}`, (url: string) => getJson<TicketWhole>(url).then(measured));
-export const isOf = (prefix: string) => (key: unknown) => typeof key === 'string' && key.startsWith(prefix);
+  useSWR<TicketWhole, Error>(`/api/tickets/${id}`, (url: string) =>
+    getJson<TicketWhole>(url).then(measured),
+  );
+export const isOf = (prefix: string) => (key: unknown) =>
+  typeof key === 'string' && key.startsWith(prefix);
 
 /** How far this device's clock is from the server's, ms; timers go by the server's. */
 let clockErrorMs = 0;
@@ -49,7 +61,10 @@ export function useNowMs(everyMs = 1000): number {
   return now;
 }
 
-/** Listens to the server: the air as it moves, and what anybody wrote. @returns false while the connection is down */
+/**
+ * Listens to the server: the air as it moves, and what anybody wrote. @returns false while the
+ * connection is down
+ */
 export function useStream(): boolean {
   const [connected, setConnected] = useState(true);
   const { cache } = useSWRConfig();
@@ -70,7 +85,9 @@ export function useStream(): boolean {
       // A change to data that is still on its way would make SWR throw that data away.
       if (cache.get('/api/air')?.data === undefined) return;
       const rooms = JSON.parse(event.data as string) as AirNow[];
-      void mutate<AirState>('/api/air', (old) => (old ? { ...old, rooms } : old), { revalidate: false });
+      void mutate<AirState>('/api/air', (old) => (old ? { ...old, rooms } : old), {
+        revalidate: false,
+      });
     });
     stream.addEventListener('changed', (event) => {
       const { type } = JSON.parse(event.data as string) as { type: string };
@@ -103,13 +120,21 @@ export function useStream(): boolean {
   return connected;
 }
 
-/** A write; given a version, it is made over that one: the painter has seen both sides and chosen. */
+/**
+ * A write; given a version, it is made over that one: the painter has seen both sides and chosen.
+ */
 export type Work = (overVersion?: number) => Promise<unknown>;
 
-/** Runs a write, shows the server's words if it refuses and both sides if it clashes, and reports whether it went through. */
+/**
+ * Runs a write, shows the server's words if it refuses and both sides if it clashes, and reports
+ * whether it went through.
+ */
 export function useWrite(): [busy: boolean, write: (work: Work) => Promise<boolean>] {
   const [busy, setBusy] = useState(false);
-  const write = useCallback(async function attempt(work: Work, overVersion?: number): Promise<boolean> {
+  const write = useCallback(async function attempt(
+    work: Work,
+    overVersion?: number,
+  ): Promise<boolean> {
     setBusy(true);
     try {
       await work(overVersion);
@@ -129,10 +154,17 @@ function tellFault(fault: unknown, work: Work, again: (overVersion: number) => v
     const { mine, theirs, message } = fault.error;
     const theirVersion = (theirs as { version?: number } | undefined)?.version;
     const canPutMine = work.length > 0 && theirVersion !== undefined;
-    showClash({ message, mine, theirs, ...(canPutMine ? { putMine: () => again(theirVersion) } : {}) });
+    showClash({
+      message,
+      mine,
+      theirs,
+      ...(canPutMine ? { putMine: () => again(theirVersion) } : {}),
+    });
     return;
   }
-  const isStop = fault instanceof ApiFault && (fault.error.code === 'stopped' || fault.error.code === 'gate-open');
+  const isStop =
+    fault instanceof ApiFault &&
+    (fault.error.code === 'stopped' || fault.error.code === 'gate-open');
   // What stopped it was written elsewhere, or the air moved: the cards are asked anew.
   if (isStop) void mutate(isOf('/api/'));
   notifications.show({

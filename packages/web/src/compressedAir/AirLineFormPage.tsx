@@ -26,25 +26,38 @@ export function AirLineFormPage() {
   const { id } = useParams();
   const { data: setup } = useSetup();
   if (!setup) return <p className="page">Opening the line …</p>;
-  return <LineForm key={id ?? 'new'} stored={setup.airLines.find((line) => line.id === id)} setup={setup} />;
+  return (
+    <LineForm
+      key={id ?? 'new'}
+      stored={setup.airLines.find((line) => line.id === id)}
+      setup={setup}
+    />
+  );
 }
 
 function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setup: ShopSetup }) {
-  // The version the typing began from: a change by somebody else shows as a clash when this is saved.
+  // The version the typing began from: a change by somebody else shows as a clash when this is
+  // saved.
   const [stored] = useState(newest);
   const [ownId] = useState(() => stored?.id ?? newId());
   const navigate = useNavigate();
   const [busy, write] = useWrite();
   const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : EMPTY));
-  const [hose, setHose] = useState<{ innerDiameterMm?: number | undefined; lengthM?: number | undefined }>(
-    () => stored?.line.hose ?? {},
-  );
+  const [hose, setHose] = useState<{
+    innerDiameterMm?: number | undefined;
+    lengthM?: number | undefined;
+  }>(() => stored?.line.hose ?? {});
   const change = (changes: Partial<Draft>) => setDraft({ ...draft, ...changes });
-  const changeLine = (changes: Partial<Draft['line']>) => change({ line: { ...draft.line, ...changes } });
+  const changeLine = (changes: Partial<Draft['line']>) =>
+    change({ line: { ...draft.line, ...changes } });
   const countOf = (kind: 'standard' | 'highFlow') =>
-    (draft.line.couplers ?? []).filter((c) => c.kind === kind).reduce((sum, { count }) => sum + count, 0);
+    (draft.line.couplers ?? [])
+      .filter((c) => c.kind === kind)
+      .reduce((sum, { count }) => sum + count, 0);
   const setCount = (kind: 'standard' | 'highFlow', count: number) =>
-    changeLine({ couplers: [...(draft.line.couplers ?? []).filter((c) => c.kind !== kind), { kind, count }] });
+    changeLine({
+      couplers: [...(draft.line.couplers ?? []).filter((c) => c.kind !== kind), { kind, count }],
+    });
   const hasHalfHose = (hose.innerDiameterMm === undefined) !== (hose.lengthM === undefined);
   const body = whole(draft, hose);
   const parsed = AirLineCreate.safeParse({ ...body, id: ownId });
@@ -58,7 +71,8 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
           : parsed.error.issues[0]!.message;
   const save = () =>
     write(async (over?: number) => {
-      if (stored) await putJson(`/api/air-lines/${stored.id}`, { ...body, version: over ?? stored.version });
+      if (stored)
+        await putJson(`/api/air-lines/${stored.id}`, { ...body, version: over ?? stored.version });
       else await postJson('/api/air-lines', { ...body, id: ownId });
       await mutate('/api/setup');
       await navigate(`/air/${ownId}`);
@@ -73,7 +87,10 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
   };
   return (
     <>
-      <PageHead title={stored ? stored.name : 'New air line'} line="From the tank to the gun, piece by piece, once" />
+      <PageHead
+        title={stored ? stored.name : 'New air line'}
+        line="From the tank to the gun, piece by piece, once"
+      />
       <div className="page stack">
         <div className="card grid2">
           <TextInput
@@ -93,7 +110,9 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
             value={draft.compressorId ?? NONE}
             data={picks(setup.compressors, 'not described')}
             onChange={(id) => withId('compressorId', id)}
-            description={setup.compressors.length === 0 ? 'describe one to know whether it holds' : undefined}
+            description={
+              setup.compressors.length === 0 ? 'describe one to know whether it holds' : undefined
+            }
           />
           <FigureInput
             label="The compressor side holds"
@@ -120,7 +139,9 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
             field="innerDiameterMm"
             description="3/8 in is 9.5 mm; type either"
             {...(hose.innerDiameterMm === undefined ? {} : { value: hose.innerDiameterMm })}
-            onChange={(entered) => setHose((now) => ({ ...now, innerDiameterMm: entered?.canonical }))}
+            onChange={(entered) =>
+              setHose((now) => ({ ...now, innerDiameterMm: entered?.canonical }))
+            }
           />
           <FigureInput
             label="Hose, length"
@@ -166,8 +187,8 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
             onChange={(trust) => trust && change({ gaugeTrust: trust as 'good' })}
           />
           <p style={{ gridColumn: '1 / -1' }}>
-            With a regulator at the wall the gun’s own air valve stays fully open: two throttles in a row and neither tells the
-            truth.
+            With a regulator at the wall the gun’s own air valve stays fully open: two throttles in
+            a row and neither tells the truth.
           </p>
         </fieldset>
         <Textarea
@@ -196,7 +217,10 @@ const strip = ({ id: _i, version: _v, twoGauges: _t, ...draft }: AirLine): Draft
 
 function whole(
   draft: Draft,
-  { innerDiameterMm, lengthM }: { innerDiameterMm?: number | undefined; lengthM?: number | undefined },
+  {
+    innerDiameterMm,
+    lengthM,
+  }: { innerDiameterMm?: number | undefined; lengthM?: number | undefined },
 ): Draft {
   const { hose: _, ...line } = draft.line;
   const couplers = (line.couplers ?? []).filter(({ count }) => count > 0);
@@ -205,7 +229,9 @@ function whole(
     line: {
       ...line,
       couplers,
-      ...(innerDiameterMm === undefined || lengthM === undefined ? {} : { hose: { innerDiameterMm, lengthM } }),
+      ...(innerDiameterMm === undefined || lengthM === undefined
+        ? {}
+        : { hose: { innerDiameterMm, lengthM } }),
     },
   };
 }

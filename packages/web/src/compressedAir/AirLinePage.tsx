@@ -1,4 +1,7 @@
-/** One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the compressor keeps up. */
+/**
+ * One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the
+ * compressor keeps up.
+ */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select } from '@mantine/core';
 import { limitOfPlace } from '@orthochrom/contract/plan/planInputs.ts';
@@ -41,7 +44,12 @@ function OpenLine({ line, setup }: { line: AirLine; setup: ShopSetup }) {
     <>
       <PageHead
         title={line.name}
-        line={[room?.name, hoseWord(line, format), couplerWord(line), `${line.line.regulator ?? 'large'} regulator`]
+        line={[
+          room?.name,
+          hoseWord(line, format),
+          couplerWord(line),
+          `${line.line.regulator ?? 'large'} regulator`,
+        ]
           .filter(Boolean)
           .join(' · ')}
       >
@@ -88,7 +96,17 @@ function OpenLine({ line, setup }: { line: AirLine; setup: ShopSetup }) {
   );
 }
 
-function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; stage: Stage; setup: ShopSetup }) {
+function ForGun({
+  line,
+  gun,
+  stage,
+  setup,
+}: {
+  line: AirLine;
+  gun: StoredGun;
+  stage: Stage;
+  setup: ShopSetup;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const room = setup.rooms.find(({ id }) => id === line.roomId);
@@ -106,7 +124,11 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
     ...limitOfPlace(gun, room),
     plans: false,
   });
-  const input = { ...airline, wantedInletKPa: setupAnswer.inletKPa, airFlowLPerMin: setupAnswer.airFlowLPerMin };
+  const input = {
+    ...airline,
+    wantedInletKPa: setupAnswer.inletKPa,
+    airFlowLPerMin: setupAnswer.airFlowLPerMin,
+  };
   const answer = ask('airline', input);
   const wall = format.pressure(answer.regulatorFlowingKPa);
   const range = setupAnswer.ranges.regulatorFlowingKPa;
@@ -147,7 +169,8 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
           <div>
             <div className="label">air drawn</div>
             <div className="figure">
-              {format.airFlow(setupAnswer.airFlowLPerMin).text} <small>{format.airFlow(setupAnswer.airFlowLPerMin).unit}</small>
+              {format.airFlow(setupAnswer.airFlowLPerMin).text}{' '}
+              <small>{format.airFlow(setupAnswer.airFlowLPerMin).unit}</small>
             </div>
           </div>
         </div>
@@ -156,12 +179,21 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
           inletKPa={setupAnswer.inletKPa}
           capKPa={setupAnswer.capKPa}
           gaugeAt={line.gaugeAt}
-          hoseWord={line.line.hose ? `${format.joined(format.bore(line.line.hose.innerDiameterMm))} hose` : 'hose'}
+          hoseWord={
+            line.line.hose
+              ? `${format.joined(format.bore(line.line.hose.innerDiameterMm))} hose`
+              : 'hose'
+          }
         />
         <VerdictList verdicts={answer.verdicts} />
         <details>
           <summary style={{ cursor: 'pointer', minHeight: 32 }}>Why these figures</summary>
-          <ReasonList reasons={[...answer.reasons, ...setupAnswer.reasons.filter(({ code }) => /^inlet|^cap/.test(code))]} />
+          <ReasonList
+            reasons={[
+              ...answer.reasons,
+              ...setupAnswer.reasons.filter(({ code }) => /^inlet|^cap/.test(code)),
+            ]}
+          />
         </details>
       </section>
       <section className="card" aria-label="One better piece">
@@ -175,7 +207,8 @@ function ForGun({ line, gun, stage, setup }: { line: AirLine; gun: StoredGun; st
         />
       ) : (
         <p className="card">
-          No compressor is named for this line: whether it holds over a job cannot be told. Describe it anew and pick one.
+          No compressor is named for this line: whether it holds over a job cannot be told. Describe
+          it anew and pick one.
         </p>
       )}
     </>

@@ -1,4 +1,7 @@
-/** The chain from the wall to the cap: what each piece takes, what is read where, and which of the readings is yours. */
+/**
+ * The chain from the wall to the cap: what each piece takes, what is read where, and which of the
+ * readings is yours.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
@@ -6,9 +9,22 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { layOutChain, type ChainBox, type Station } from './chainLayout.ts';
 import styles from './ChainPicture.module.css';
 
-const BOX: ChainBox = { widthPx: 900, heightPx: 330, leftPx: 92, rightPx: 70, topPx: 34, bottomPx: 92 };
+const BOX: ChainBox = {
+  widthPx: 900,
+  heightPx: 330,
+  leftPx: 92,
+  rightPx: 70,
+  topPx: 34,
+  bottomPx: 92,
+};
 
-export type Chain = { airline: AnswerOf<'airline'>; inletKPa: number; capKPa: number; gaugeAt: 'gun' | 'wall'; hoseWord: string };
+export type Chain = {
+  airline: AnswerOf<'airline'>;
+  inletKPa: number;
+  capKPa: number;
+  gaugeAt: 'gun' | 'wall';
+  hoseWord: string;
+};
 
 function stationsOf({ airline, inletKPa, capKPa }: Chain): Station[] {
   let flowingKPa = airline.regulatorFlowingKPa;
@@ -19,7 +35,12 @@ function stationsOf({ airline, inletKPa, capKPa }: Chain): Station[] {
   // The last piece ends at the gun.
   const pieces = between.slice(0, -1);
   return [
-    { key: 'wall', word: 'wall', restKPa: airline.regulatorStaticKPa, flowingKPa: airline.regulatorFlowingKPa },
+    {
+      key: 'wall',
+      word: 'wall',
+      restKPa: airline.regulatorStaticKPa,
+      flowingKPa: airline.regulatorFlowingKPa,
+    },
     ...pieces,
     { key: 'gun', word: 'gun inlet', flowingKPa: inletKPa },
     { key: 'cap', word: 'air cap', flowingKPa: capKPa },
@@ -32,7 +53,9 @@ export function ChainPicture(chain: Chain) {
   const stations = stationsOf(chain);
   const layout = layOutChain(stations, BOX, convert(1, painter.units.pressure, 'kPa'));
   const pieceWords = [
-    ...chain.airline.segments.map(({ name }) => (name === 'hose' ? chain.hoseWord : name.split(' ')[0]!)),
+    ...chain.airline.segments.map(({ name }) =>
+      name === 'hose' ? chain.hoseWord : name.split(' ')[0]!,
+    ),
     'gun',
   ];
   const isYours = (key: string) => key === (chain.gaugeAt === 'gun' ? 'gun' : 'wall');
@@ -53,7 +76,12 @@ export function ChainPicture(chain: Chain) {
               y2={layout.y(kPa)}
               className={styles['grid']}
             />
-            <text x={BOX.leftPx - 40} y={layout.y(kPa) + 5} textAnchor="end" className={styles['tick']}>
+            <text
+              x={BOX.leftPx - 40}
+              y={layout.y(kPa) + 5}
+              textAnchor="end"
+              className={styles['tick']}
+            >
               {pressure(kPa).text}
             </text>
           </g>
@@ -62,7 +90,12 @@ export function ChainPicture(chain: Chain) {
         <path d={layout.flowingPath} className={styles['flowing']} />
         {layout.losses.map(({ key, lossKPa, xPx, yPx }, i) => (
           <g key={key}>
-            <text x={xPx} y={Math.min(yPx + 34, layout.basePx - 26)} textAnchor="middle" className={styles['loss']}>
+            <text
+              x={xPx}
+              y={Math.min(yPx + 34, layout.basePx - 26)}
+              textAnchor="middle"
+              className={styles['loss']}
+            >
               −{pressure(lossKPa).text}
             </text>
             <text x={xPx} y={layout.basePx - 8} textAnchor="middle" className={styles['piece']}>
@@ -76,7 +109,12 @@ export function ChainPicture(chain: Chain) {
             <g key={point.key}>
               {point.restYPx !== undefined && (
                 <g className={styles['rest']}>
-                  <line x1={point.xPx - 26} x2={point.xPx + 26} y1={point.restYPx} y2={point.restYPx} />
+                  <line
+                    x1={point.xPx - 26}
+                    x2={point.xPx + 26}
+                    y1={point.restYPx}
+                    y2={point.restYPx}
+                  />
                   <text x={point.xPx + 32} y={point.restYPx + 5}>
                     {joined(pressure(point.restKPa!))} at rest
                   </text>
@@ -90,15 +128,36 @@ export function ChainPicture(chain: Chain) {
               />
               {isRead && (
                 <>
-                  <line x1={point.xPx} x2={point.xPx} y1={point.yPx + 8} y2={layout.basePx + 8} className={styles['drop']} />
-                  <text x={point.xPx} y={layout.basePx + 40} textAnchor="middle" className={styles['figure']}>
+                  <line
+                    x1={point.xPx}
+                    x2={point.xPx}
+                    y1={point.yPx + 8}
+                    y2={layout.basePx + 8}
+                    className={styles['drop']}
+                  />
+                  <text
+                    x={point.xPx}
+                    y={layout.basePx + 40}
+                    textAnchor="middle"
+                    className={styles['figure']}
+                  >
                     {pressure(point.flowingKPa).text}
                   </text>
-                  <text x={point.xPx} y={layout.basePx + 60} textAnchor="middle" className={styles['word']}>
+                  <text
+                    x={point.xPx}
+                    y={layout.basePx + 60}
+                    textAnchor="middle"
+                    className={styles['word']}
+                  >
                     {point.word}
                   </text>
                   {isYours(point.key) && (
-                    <text x={point.xPx} y={layout.basePx + 80} textAnchor="middle" className={styles['mine']}>
+                    <text
+                      x={point.xPx}
+                      y={layout.basePx + 80}
+                      textAnchor="middle"
+                      className={styles['mine']}
+                    >
                       your gauge
                     </text>
                   )}

@@ -24,7 +24,12 @@ export function CompressorFormPage() {
   const { id } = useParams();
   const { data: setup } = useSetup();
   if (!setup) return <p className="page">Opening the compressor …</p>;
-  return <CompressorForm key={id ?? 'new'} stored={setup.compressors.find((compressor) => compressor.id === id)} />;
+  return (
+    <CompressorForm
+      key={id ?? 'new'}
+      stored={setup.compressors.find((compressor) => compressor.id === id)}
+    />
+  );
 }
 
 function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) {
@@ -32,7 +37,9 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
   const [ownId] = useState(() => stored?.id ?? newId());
   const navigate = useNavigate();
   const [busy, write] = useWrite();
-  const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : { name: '', note: '' }));
+  const [draft, setDraft] = useState<Draft>(() =>
+    stored ? strip(stored) : { name: '', note: '' },
+  );
   const parsed = CompressorCreate.safeParse({ ...draft, id: ownId });
   const missing = FIGURES.find(([field]) => draft[field] === undefined);
   const fault = !draft.name?.trim()
@@ -44,7 +51,11 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
         : parsed.error.issues[0]!.message;
   const save = () =>
     write(async (over?: number) => {
-      if (stored) await putJson(`/api/compressors/${stored.id}`, { ...draft, version: over ?? stored.version });
+      if (stored)
+        await putJson(`/api/compressors/${stored.id}`, {
+          ...draft,
+          version: over ?? stored.version,
+        });
       else await postJson('/api/compressors', { ...draft, id: ownId });
       await mutate('/api/setup');
       await navigate('/guns');
@@ -75,8 +86,9 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
           ))}
         </div>
         <p className="card">
-          The figure that counts is free air delivered at a working pressure, not what the pump displaces. Drain the tank before
-          work: hot compressed air cools there, and the water is its condensate.
+          The figure that counts is free air delivered at a working pressure, not what the pump
+          displaces. Drain the tank before work: hot compressed air cools there, and the water is
+          its condensate.
         </p>
         <Textarea
           label="Note"

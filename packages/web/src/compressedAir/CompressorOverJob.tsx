@@ -1,5 +1,10 @@
 /** Does the compressor hold for this job: the tank over it, and what to do when it does not. */
-import { deliveryOf, neededTankKPa, USUAL_RHYTHM, type Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
+import {
+  deliveryOf,
+  neededTankKPa,
+  USUAL_RHYTHM,
+  type Compressor,
+} from '@orthochrom/contract/shop/compressedAir.ts';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
@@ -21,7 +26,11 @@ export function CompressorOverJob({
 }) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const [rhythm, setRhythm] = useState<{ triggerOnSeconds: number; triggerOffSeconds: number; runMinutes: number }>(USUAL_RHYTHM);
+  const [rhythm, setRhythm] = useState<{
+    triggerOnSeconds: number;
+    triggerOffSeconds: number;
+    runMinutes: number;
+  }>(USUAL_RHYTHM);
   const delivery = deliveryOf(compressor);
   const neededKPa = neededTankKPa(wallRestKPa);
   const outcome = answerOrRefuse('compressor', {
@@ -40,8 +49,9 @@ export function CompressorOverJob({
         <h2 className="tape">Compressor over the job</h2>
         <span className="quiet">
           {compressor.name}: {format.joined(format.tank(compressor.tankL))} tank,{' '}
-          {format.joined(format.airFlow(delivery.freeAirLPerMin))} {compressor.pumpUp ? 'by its own pump-up' : 'by its plate'};
-          this gun draws {format.joined(format.airFlow(airFlowLPerMin))}
+          {format.joined(format.airFlow(delivery.freeAirLPerMin))}{' '}
+          {compressor.pumpUp ? 'by its own pump-up' : 'by its plate'}; this gun draws{' '}
+          {format.joined(format.airFlow(airFlowLPerMin))}
         </span>
       </div>
       {answer && (
@@ -49,7 +59,9 @@ export function CompressorOverJob({
           <div className="row" style={{ gap: '2rem' }}>
             <div>
               <div className="label">{answer.sustains ? 'Holds for' : 'Short of air after'}</div>
-              <div className="figure">{secondsText(answer.secondsUntilShort ?? rhythm.runMinutes * 60)}</div>
+              <div className="figure">
+                {secondsText(answer.secondsUntilShort ?? rhythm.runMinutes * 60)}
+              </div>
             </div>
             {answer.restSeconds !== undefined && (
               <div>
@@ -82,20 +94,27 @@ export function CompressorOverJob({
         </>
       )}
       {'error' in outcome && <p role="alert">{outcome.error.message}</p>}
-      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}>
+      <div
+        className="grid2"
+        style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}
+      >
         <FigureInput
           label="Trigger pulled for"
           kind="seconds"
           field="triggerOnSeconds"
           value={rhythm.triggerOnSeconds}
-          onChange={(entered) => entered && setRhythm({ ...rhythm, triggerOnSeconds: entered.canonical })}
+          onChange={(entered) =>
+            entered && setRhythm({ ...rhythm, triggerOnSeconds: entered.canonical })
+          }
         />
         <FigureInput
           label="Then let go for"
           kind="seconds"
           field="triggerOffSeconds"
           value={rhythm.triggerOffSeconds}
-          onChange={(entered) => entered && setRhythm({ ...rhythm, triggerOffSeconds: entered.canonical })}
+          onChange={(entered) =>
+            entered && setRhythm({ ...rhythm, triggerOffSeconds: entered.canonical })
+          }
         />
         <FigureInput
           label="The coat takes, minutes"

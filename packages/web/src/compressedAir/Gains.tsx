@@ -15,7 +15,12 @@ export function Gains({ input, hose }: { input: AirlineInput; hose: Line['hose']
     return piece === 'couplers' ? 'high-flow couplers' : 'a larger regulator';
   };
   if (gains.length === 0)
-    return <p>This line is as good as it gets for this gun: no single piece would give back a step worth having.</p>;
+    return (
+      <p>
+        This line is as good as it gets for this gun: no single piece would give back a step worth
+        having.
+      </p>
+    );
   return (
     <table style={{ width: '100%', borderCollapse: 'collapse' }}>
       <caption className="label" style={{ textAlign: 'left', paddingBottom: 6 }}>
@@ -30,8 +35,14 @@ export function Gains({ input, hose }: { input: AirlineInput; hose: Line['hose']
       </thead>
       <tbody>
         {gains.map((gain) => (
-          <tr key={`${gain.piece}${gain.innerDiameterMm ?? ''}`} style={{ borderTop: '1px solid var(--rule)' }}>
-            <th scope="row" style={{ textAlign: 'left', padding: '0.5rem 0.6rem 0.5rem 0', fontWeight: 600 }}>
+          <tr
+            key={`${gain.piece}${gain.innerDiameterMm ?? ''}`}
+            style={{ borderTop: '1px solid var(--rule)' }}
+          >
+            <th
+              scope="row"
+              style={{ textAlign: 'left', padding: '0.5rem 0.6rem 0.5rem 0', fontWeight: 600 }}
+            >
               {wordOf(gain)}
             </th>
             {(['flowing', 'atRest'] as const).map((when) => (

@@ -46,7 +46,10 @@ export function PumpUpCard({ compressor }: { compressor: Compressor }) {
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         Pump-up
       </h2>
-      <p>All guns shut. Let the tank down until the motor starts, and time it from one pressure to the other.</p>
+      <p>
+        All guns shut. Let the tank down until the motor starts, and time it from one pressure to
+        the other.
+      </p>
       <FigureInput
         label="From"
         kind="supplyPressure"
@@ -71,14 +74,18 @@ export function PumpUpCard({ compressor }: { compressor: Compressor }) {
           {...(seconds === undefined ? {} : { value: Number(seconds.toFixed(1)) })}
           onChange={(entered) => setSeconds(entered?.canonical)}
         />
-        <Button variant="default" onClick={() => (watch.isRunning ? setSeconds(watch.stop()) : watch.start())}>
+        <Button
+          variant="default"
+          onClick={() => (watch.isRunning ? setSeconds(watch.stop()) : watch.start())}
+        >
           {watch.isRunning ? `Stop at ${secondsText(watch.seconds)}` : 'Stopwatch'}
         </Button>
       </div>
       {freeAirLPerMin !== undefined && (
         <p>
           <strong>{format.joined(format.airFlow(freeAirLPerMin))}</strong>, where it was{' '}
-          {format.joined(format.airFlow(now.freeAirLPerMin))} {compressor.pumpUp ? 'at the last pump-up' : 'on the plate'}.
+          {format.joined(format.airFlow(now.freeAirLPerMin))}{' '}
+          {compressor.pumpUp ? 'at the last pump-up' : 'on the plate'}.
         </p>
       )}
       <div>

@@ -3,7 +3,14 @@ import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { layOutTank, type TankBox } from './tankLayout.ts';
 import styles from './TankPicture.module.css';
 
-const BOX: TankBox = { widthPx: 900, heightPx: 260, leftPx: 56, rightPx: 150, topPx: 16, bottomPx: 34 };
+const BOX: TankBox = {
+  widthPx: 900,
+  heightPx: 260,
+  leftPx: 56,
+  rightPx: 150,
+  topPx: 16,
+  bottomPx: 34,
+};
 
 type TankPictureProps = {
   trace: { seconds: number; tankKPa: number }[];
@@ -37,7 +44,13 @@ export function TankPicture({ trace, sustains, ...of }: TankPictureProps) {
           className={styles['short']}
         />
         {layout.ticks.map(({ seconds, xPx }) => (
-          <text key={seconds} x={xPx} y={BOX.heightPx - 10} textAnchor="middle" className={styles['tick']}>
+          <text
+            key={seconds}
+            x={xPx}
+            y={BOX.heightPx - 10}
+            textAnchor="middle"
+            className={styles['tick']}
+          >
             {secondsText(seconds)}
           </text>
         ))}

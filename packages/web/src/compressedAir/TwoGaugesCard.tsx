@@ -1,4 +1,7 @@
-/** Two gauges, one pull of the trigger: what the line really loses. Belongs to this line and this gun's flow. */
+/**
+ * Two gauges, one pull of the trigger: what the line really loses. Belongs to this line and this
+ * gun's flow.
+ */
 import { Button, Select } from '@mantine/core';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
@@ -18,7 +21,11 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 /** Only the air is asked of this model. */
 const ANY_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
-type Readings = { wall?: Entered | undefined; rest?: Entered | undefined; gun?: Entered | undefined };
+type Readings = {
+  wall?: Entered | undefined;
+  rest?: Entered | undefined;
+  gun?: Entered | undefined;
+};
 
 export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[] }) {
   const { painter } = usePainter();
@@ -28,17 +35,27 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
   const [readings, setReadings] = useState<Readings>({});
   const [round, setRound] = useState(0);
   const { gun } = guns.find(({ id }) => id === gunId)!;
-  const [wallKPa, inletKPa, restKPa] = [readings.wall?.canonical, readings.gun?.canonical, readings.rest?.canonical];
+  const [wallKPa, inletKPa, restKPa] = [
+    readings.wall?.canonical,
+    readings.gun?.canonical,
+    readings.rest?.canonical,
+  ];
   const airFlowLPerMin =
     inletKPa === undefined
       ? undefined
       : airFlowOf(gunModelOf(gun, gun.nozzlesMm[0]!, ANY_PAINT), inletKPa, gun.fullFanTurns ?? 2.5);
   const isImpossible =
-    wallKPa !== undefined && inletKPa !== undefined && (inletKPa > wallKPa || (restKPa !== undefined && restKPa < wallKPa));
+    wallKPa !== undefined &&
+    inletKPa !== undefined &&
+    (inletKPa > wallKPa || (restKPa !== undefined && restKPa < wallKPa));
   const expected =
     inletKPa === undefined || airFlowLPerMin === undefined
       ? undefined
-      : ask('airline', { ...lineOf({ line: line.line }), wantedInletKPa: inletKPa, airFlowLPerMin });
+      : ask('airline', {
+          ...lineOf({ line: line.line }),
+          wantedInletKPa: inletKPa,
+          airFlowLPerMin,
+        });
   const supply =
     wallKPa === undefined || restKPa === undefined || isImpossible
       ? undefined
@@ -57,7 +74,14 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
         id: newId(),
         painterId: painter.id,
         airLineId: line.id,
-        test: { kind: 'twoGauges', wallKPa, inletKPa, gunId, airFlowLPerMin, ...(restKPa === undefined ? {} : { restKPa }) },
+        test: {
+          kind: 'twoGauges',
+          wallKPa,
+          inletKPa,
+          gunId,
+          airFlowLPerMin,
+          ...(restKPa === undefined ? {} : { restKPa }),
+        },
         note: '',
       });
       await mutate('/api/setup', setup, { revalidate: false });
@@ -70,8 +94,8 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
         Two gauges
       </h2>
       <p>
-        A second gauge at the gun’s inlet. Fan open, trigger pulled to air, both read at once. Then let go and read the wall once
-        more.
+        A second gauge at the gun’s inlet. Fan open, trigger pulled to air, both read at once. Then
+        let go and read the wall once more.
       </p>
       <Select
         label="With the gun"
@@ -99,19 +123,20 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
       />
       {isImpossible && (
         <p role="alert">
-          The wall must show more than the gun while the trigger is pulled, and more at rest than flowing. Were two readings
-          swapped?
+          The wall must show more than the gun while the trigger is pulled, and more at rest than
+          flowing. Were two readings swapped?
         </p>
       )}
       {wallKPa !== undefined && inletKPa !== undefined && !isImpossible && expected && (
         <p>
-          <strong>{((1 - inletKPa / wallKPa) * 100).toFixed(0)} % is lost.</strong> Hose and couplers alone would lose{' '}
-          {expected.lossPercent.toFixed(0)} %
+          <strong>{((1 - inletKPa / wallKPa) * 100).toFixed(0)} % is lost.</strong> Hose and
+          couplers alone would lose {expected.lossPercent.toFixed(0)} %
           {(1 - inletKPa / wallKPa) * 100 > expected.lossPercent + 8
             ? ': something on the way is choked, look at the filter first.'
             : '.'}{' '}
-          To have {format.joined(format.pressure(inletKPa))} at the gun: {format.joined(format.pressure(inletKPa))} ÷{' '}
-          {(inletKPa / wallKPa).toFixed(2)} = {format.joined(format.pressure(wallKPa))}.
+          To have {format.joined(format.pressure(inletKPa))} at the gun:{' '}
+          {format.joined(format.pressure(inletKPa))} ÷ {(inletKPa / wallKPa).toFixed(2)} ={' '}
+          {format.joined(format.pressure(wallKPa))}.
         </p>
       )}
       {supply && (
@@ -130,7 +155,8 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
         </Button>
         {line.twoGauges && (
           <span className="quiet">
-            now {(lineOf(line).measuredLossPercent ?? 0).toFixed(0)} %, read {dayText(line.twoGauges.takenAt)}
+            now {(lineOf(line).measuredLossPercent ?? 0).toFixed(0)} %, read{' '}
+            {dayText(line.twoGauges.takenAt)}
           </span>
         )}
       </div>

@@ -1,7 +1,17 @@
-/** The tank over a job: its pressure in time, where the motor cuts in and out, and what the wall needs. Pure. */
+/**
+ * The tank over a job: its pressure in time, where the motor cuts in and out, and what the wall
+ * needs. Pure.
+ */
 import { line, scaleLinear } from 'd3';
 
-export type TankBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
+export type TankBox = {
+  widthPx: number;
+  heightPx: number;
+  leftPx: number;
+  rightPx: number;
+  topPx: number;
+  bottomPx: number;
+};
 type Trace = { seconds: number; tankKPa: number }[];
 
 export function layOutTank(

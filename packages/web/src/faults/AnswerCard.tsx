@@ -1,4 +1,7 @@
-/** The answer: what it is, and what to do now, on the next coat, on the next job, and to put it right. Each with its reason and its caution. */
+/**
+ * The answer: what it is, and what to do now, on the next coat, on the next job, and to put it
+ * right. Each with its reason and its caution.
+ */
 import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { RISK_NAME, riskWord } from '@orthochrom/contract/words/coatWords.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
@@ -26,7 +29,9 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
   const [fault] = answer.faults;
   if (!answer.decided || !fault) return <NotYet answer={answer} />;
   const root = answer.causes[0]?.layer;
-  const schools = theKnowledge().files.pairs.schools.filter(({ faults }) => faults.includes(fault.id));
+  const schools = theKnowledge().files.pairs.schools.filter(({ faults }) =>
+    faults.includes(fault.id),
+  );
   return (
     <section className={`card ${styles['answer']}`} aria-label="Answer">
       <div className={styles['title']}>
@@ -41,9 +46,9 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
       </div>
       {foreseen && (
         <p className="quiet">
-          Run with the settings and waits of this coat, and no heat, the model expects {RISK_NAME[foreseen.name].toLowerCase()}{' '}
-          with {percentText(foreseen.probability)} ({riskWord(foreseen.probability)}). It stands beside the judgement and is no
-          part of it.
+          Run with the settings and waits of this coat, and no heat, the model expects{' '}
+          {RISK_NAME[foreseen.name].toLowerCase()} with {percentText(foreseen.probability)} (
+          {riskWord(foreseen.probability)}). It stands beside the judgement and is no part of it.
         </p>
       )}
       <VerdictList verdicts={answer.verdicts} hideGo />
@@ -57,7 +62,8 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
         {sized.map((size) => (
           <li key={size.step} className="quiet">
             {stepWords(size.step).step}
-            {toText(size, format)}: {sizedText(size, format)} (by the model, at the settings of this coat)
+            {toText(size, format)}: {sizedText(size, format)} (by the model, at the settings of this
+            coat)
           </li>
         ))}
       </Block>
@@ -68,7 +74,13 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
           </li>
         ))}
       </Block>
-      {answer.repair && <RepairCard repair={answer.repair} takesFilm={diagnosis.repair?.takesFilm ?? false} format={format} />}
+      {answer.repair && (
+        <RepairCard
+          repair={answer.repair}
+          takesFilm={diagnosis.repair?.takesFilm ?? false}
+          format={format}
+        />
+      )}
       <p className="quiet">{theKnowledge().files.safety.wording}</p>
       {schools.length > 0 && (
         <details>
@@ -139,7 +151,8 @@ function toText({ to }: ModelledStep, format: Format): string {
 }
 
 function sizedText({ dropletUm, wetUm, sagMm }: ModelledStep, format: Format): string {
-  const from = (pair: [number, number], write: (value: number) => string) => `${write(pair[0])} to ${write(pair[1])}`;
+  const from = (pair: [number, number], write: (value: number) => string) =>
+    `${write(pair[0])} to ${write(pair[1])}`;
   return [
     `drops ${from(dropletUm, (um) => um.toFixed(0))} µm`,
     `film ${from(wetUm, (um) => format.joined(format.film(um)))}`,

@@ -25,7 +25,11 @@ export function Answered({
               <span className="quiet">{questionWords(question).ask}</span>
               <strong>{answer === CANT_TELL ? 'Can’t tell' : answerLabel(question, answer)}</strong>
             </button>
-            <CloseButton size="lg" aria-label={`Take back: ${questionWords(question).ask}`} onClick={() => onForget(question)} />
+            <CloseButton
+              size="lg"
+              aria-label={`Take back: ${questionWords(question).ask}`}
+              onClick={() => onForget(question)}
+            />
           </li>
         ))}
       </ul>

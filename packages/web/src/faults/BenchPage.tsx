@@ -1,7 +1,11 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
 import { SegmentedControl, Select } from '@mantine/core';
 import { atBench, influencesOn } from '@orthochrom/contract/diagnosis/bench.ts';
-import { coatAsTaken, modelledRisk, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
+import {
+  coatAsTaken,
+  modelledRisk,
+  modelledSteps,
+} from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { toldOf } from '@orthochrom/contract/calculations/diagnose.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
@@ -37,22 +41,41 @@ export function BenchPage() {
   const { id = '' } = useParams();
   const [query] = useSearchParams();
   const isNew = query.has('new');
-  const { data: kept, error } = useSWR<Finding, Error>(isNew ? null : `/api/findings/${id}`, getJson, {
-    revalidateOnFocus: false,
-  });
+  const { data: kept, error } = useSWR<Finding, Error>(
+    isNew ? null : `/api/findings/${id}`,
+    getJson,
+    {
+      revalidateOnFocus: false,
+    },
+  );
   const coatId = kept?.coatId ?? query.get('coat') ?? undefined;
   const ticketId = kept?.ticketId ?? query.get('ticket') ?? undefined;
-  const { data: whole } = useSWR<TicketWhole, Error>(ticketId ? `/api/tickets/${ticketId}` : null, getJson);
-  const { data: air } = useSWR<CoatAirPoint[], Error>(coatId ? `/api/coats/${coatId}/air` : null, getJson);
+  const { data: whole } = useSWR<TicketWhole, Error>(
+    ticketId ? `/api/tickets/${ticketId}` : null,
+    getJson,
+  );
+  const { data: air } = useSWR<CoatAirPoint[], Error>(
+    coatId ? `/api/coats/${coatId}/air` : null,
+    getJson,
+  );
   const { data: setup } = useSetup();
   if (error) return <PageError message={error.message} retry={() => location.reload()} />;
-  if (!setup || (!isNew && !kept) || (ticketId && !whole) || (coatId && !air)) return <p className="page">Opening the bench …</p>;
+  if (!setup || (!isNew && !kept) || (ticketId && !whole) || (coatId && !air))
+    return <p className="page">Opening the bench …</p>;
   const start = startOf(query, setup, whole, air ?? []);
   return <Bench key={id} id={id} kept={kept} start={start} whole={whole} />;
 }
 
-/** What is known before the first question: the ticket's own readings, the words or the pattern that were touched. */
-function startOf(query: URLSearchParams, setup: ShopSetup, whole: TicketWhole | undefined, air: CoatAirPoint[]): Draft {
+/**
+ * What is known before the first question: the ticket's own readings, the words or the pattern that
+ * were touched.
+ */
+function startOf(
+  query: URLSearchParams,
+  setup: ShopSetup,
+  whole: TicketWhole | undefined,
+  air: CoatAirPoint[],
+): Draft {
   const family = query.get('family');
   const burst = query.get('burst');
   const gunId = query.get('gun') ?? undefined;
@@ -63,7 +86,9 @@ function startOf(query: URLSearchParams, setup: ShopSetup, whole: TicketWhole | 
   const coat = whole?.coats.find(({ id }) => id === query.get('coat'));
   if (!whole || !coat) return { ...EMPTY, answers, ...(gunId ? { gunId } : {}) };
   const stage = whole.ticket.stages.find(({ id }) => id === coat.stageId)!;
-  const painter = setup.painters.find(({ id }) => id === (coat.painterId ?? whole.ticket.painterId))!;
+  const painter = setup.painters.find(
+    ({ id }) => id === (coat.painterId ?? whole.ticket.painterId),
+  )!;
   const room = setup.rooms.find(({ id }) => id === (coat.roomId ?? whole.ticket.roomId))!;
   return {
     ...EMPTY,
@@ -73,7 +98,14 @@ function startOf(query: URLSearchParams, setup: ShopSetup, whole: TicketWhole | 
     vehicle: whole.ticket.vehicle,
     layerSuspected: stage.kind,
     answers,
-    readings: ticketReadings({ whole, coat, painter, room, gun: setup.guns.find(({ id }) => id === coat.gunId), air }),
+    readings: ticketReadings({
+      whole,
+      coat,
+      painter,
+      room,
+      gun: setup.guns.find(({ id }) => id === coat.gunId),
+      air,
+    }),
   };
 }
 
@@ -104,7 +136,13 @@ function Bench({
   const format = formatFor(painter.units);
   const [, setQuery] = useSearchParams();
   const onFirstKept = useCallback(() => setQuery({}, { replace: true }), [setQuery]);
-  const { draft, finding, keeping, change, take, retry } = useFinding(id, painter.id, start, kept, onFirstKept);
+  const { draft, finding, keeping, change, take, retry } = useFinding(
+    id,
+    painter.id,
+    start,
+    kept,
+    onFirstKept,
+  );
   const [asked, setAsked] = useState<string>();
   const judged = useMemo(() => {
     const bench = atBench(diagnoseInputOf(draft));
@@ -127,14 +165,17 @@ function Bench({
   const { data: setup } = useSetup();
   const gunName = setup?.guns.find(({ id: gunId }) => gunId === draft.gunId)?.name;
   const isGunOnly = draft.gunId !== undefined && draft.coatId === undefined;
-  const offers = judged.diagnosis.offers.map((offer) => offer.id).filter((question) => !isGunOnly || isGunSide(question));
+  const offers = judged.diagnosis.offers
+    .map((offer) => offer.id)
+    .filter((question) => !isGunOnly || isGunSide(question));
   const question = asked ?? offers[0];
   const give = (answer: string) => {
     if (!question) return;
     setAsked(undefined);
     change({ ...draft, answers: answered(draft.answers, { question, answer }) });
   };
-  const forget = (which: string) => change({ ...draft, answers: draft.answers.filter((one) => one.question !== which) });
+  const forget = (which: string) =>
+    change({ ...draft, answers: draft.answers.filter((one) => one.question !== which) });
   const last = draft.answers.at(-1);
   const set = (patch: Partial<Draft>) => change({ ...draft, ...patch });
   const stage = coat && whole?.ticket.stages.find(({ id: stageId }) => stageId === coat.stageId);
@@ -157,7 +198,11 @@ function Bench({
       others={offers.filter((other) => other !== question)}
       onAnswer={give}
       onBack={
-        last && !asked ? () => (forget(last.question), setAsked(last.question)) : asked ? () => setAsked(undefined) : undefined
+        last && !asked
+          ? () => (forget(last.question), setAsked(last.question))
+          : asked
+            ? () => setAsked(undefined)
+            : undefined
       }
       onAsk={setAsked}
     />
@@ -173,13 +218,22 @@ function Bench({
             </button>
           )}
         </span>
-        {draft.ticketId ? <Link to={`/tickets/${draft.ticketId}`}>To the ticket</Link> : <Link to="/faults">All findings</Link>}
+        {draft.ticketId ? (
+          <Link to={`/tickets/${draft.ticketId}`}>To the ticket</Link>
+        ) : (
+          <Link to="/faults">All findings</Link>
+        )}
       </PageHead>
       <div className={`page ${styles['bench']}`}>
         <div className="stack">
           {!isAnswered && questionCard}
           {(isAnswered || draft.answers.length > 1) && (
-            <AnswerCard answer={judged.answer} diagnosis={judged.diagnosis} {...modelled} format={format} />
+            <AnswerCard
+              answer={judged.answer}
+              diagnosis={judged.diagnosis}
+              {...modelled}
+              format={format}
+            />
           )}
           {isAnswered && question && (
             <>
@@ -195,7 +249,9 @@ function Bench({
           )}
           <Answered answers={draft.answers} onAsk={setAsked} onForget={forget} />
           {finding && <PhotosCard finding={finding} take={take} />}
-          {finding && <ConfirmCard key={finding.confirmed?.at ?? 'open'} finding={finding} take={take} />}
+          {finding && (
+            <ConfirmCard key={finding.confirmed?.at ?? 'open'} finding={finding} take={take} />
+          )}
         </div>
         <aside className="stack">
           <Ranking
@@ -221,22 +277,37 @@ function Bench({
                   ...Object.entries(STAGE_NAME).map(([value, label]) => ({ value, label })),
                   { value: 'substrate', label: 'Under the primer' },
                 ]}
-                onChange={(layer) => set({ layerSuspected: (layer ?? undefined) as Draft['layerSuspected'] })}
+                onChange={(layer) =>
+                  set({ layerSuspected: (layer ?? undefined) as Draft['layerSuspected'] })
+                }
               />
               {whole && (
                 <Select
                   label="Panel"
                   clearable
                   value={draft.panelId ?? null}
-                  data={whole.ticket.panels.map((panel) => ({ value: panel.id, label: panelName(panel.name) }))}
+                  data={whole.ticket.panels.map((panel) => ({
+                    value: panel.id,
+                    label: panelName(panel.name),
+                  }))}
                   onChange={(panelId) => set({ panelId: panelId ?? undefined })}
                 />
               )}
-              {!whole && <Words label="Which car or part" value={draft.vehicle} onKeep={(vehicle) => set({ vehicle })} />}
+              {!whole && (
+                <Words
+                  label="Which car or part"
+                  value={draft.vehicle}
+                  onKeep={(vehicle) => set({ vehicle })}
+                />
+              )}
               <Words label="Where on it" value={draft.where} onKeep={(where) => set({ where })} />
             </section>
           )}
-          <ReadingsCard readings={draft.readings} format={format} onChange={(readings) => set({ readings })} />
+          <ReadingsCard
+            readings={draft.readings}
+            format={format}
+            onChange={(readings) => set({ readings })}
+          />
         </aside>
       </div>
     </>

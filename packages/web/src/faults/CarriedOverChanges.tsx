@@ -11,11 +11,17 @@ export function CarriedOverChanges({ coatId }: { coatId: string }) {
     <ul
       className="card"
       aria-label="To keep to on this coat"
-      style={{ margin: 0, padding: '0.7rem 1rem', listStyle: 'none', borderLeft: '6px solid var(--amber)' }}
+      style={{
+        margin: 0,
+        padding: '0.7rem 1rem',
+        listStyle: 'none',
+        borderLeft: '6px solid var(--amber)',
+      }}
     >
       {data.map(({ id, findingId, setting, change, why }) => (
         <li key={id}>
-          <b>{setting}.</b> {change}. <span className="quiet">Because of: {why.toLowerCase()}. </span>
+          <b>{setting}.</b> {change}.{' '}
+          <span className="quiet">Because of: {why.toLowerCase()}. </span>
           <Link to={`/faults/${findingId}`}>What was found</Link>
         </li>
       ))}

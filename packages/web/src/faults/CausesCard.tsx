@@ -1,4 +1,7 @@
-/** Which cause, in which layer: what speaks for each, what against, and what was looked at and is out. */
+/**
+ * Which cause, in which layer: what speaks for each, what against, and what was looked at and is
+ * out.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { causeName, LAYER_WORDS } from '@orthochrom/contract/words/faultWords.ts';
 import { percentText, timesText } from './rankingLayout.ts';
@@ -8,7 +11,9 @@ const SHOWN = 4;
 const SHOWN_FROM = 0.04;
 
 export function CausesCard({ answer }: { answer: AnswerOf<'diagnose'> }) {
-  const causes = answer.causes.filter(({ probability }, i) => i === 0 || probability >= SHOWN_FROM).slice(0, SHOWN);
+  const causes = answer.causes
+    .filter(({ probability }, i) => i === 0 || probability >= SHOWN_FROM)
+    .slice(0, SHOWN);
   if (causes.length === 0) return null;
   return (
     <section className="card stack" aria-label="Likely causes">
@@ -23,11 +28,14 @@ export function CausesCard({ answer }: { answer: AnswerOf<'diagnose'> }) {
               <b>{percentText(probability)}</b>
             </div>
             <div className="quiet">{layer ? `in the ${LAYER_WORDS[layer]}` : ''}</div>
-            {evidence.length === 0 && <div className="quiet">No reading speaks for or against it; it is only usual.</div>}
+            {evidence.length === 0 && (
+              <div className="quiet">No reading speaks for or against it; it is only usual.</div>
+            )}
             <ul>
               {evidence.map(({ text, weight }) => (
                 <li key={text} data-speaks={weight > 0 ? 'for' : 'against'}>
-                  <b>{weight > 0 ? '+' : '−'}</b> {text} <span className="quiet">({timesText(weight)})</span>
+                  <b>{weight > 0 ? '+' : '−'}</b> {text}{' '}
+                  <span className="quiet">({timesText(weight)})</span>
                 </li>
               ))}
             </ul>

@@ -1,4 +1,7 @@
-/** What it turned out to be, said when it is known; from this the next plans get their change, and one day the numbers. */
+/**
+ * What it turned out to be, said when it is known; from this the next plans get their change, and
+ * one day the numbers.
+ */
 import { Button, Select, Textarea } from '@mantine/core';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
@@ -12,7 +15,11 @@ import { whenText } from '../records/recordWords.ts';
 
 type Layer = NonNullable<Finding['layerSuspected']>;
 const LAYERS = Object.entries(LAYER_WORDS).map(([value, label]) => ({ value, label }));
-const STATE = { offered: 'offered to the next plan', taken: 'taken into a plan', refused: 'not taken' } as const;
+const STATE = {
+  offered: 'offered to the next plan',
+  taken: 'taken into a plan',
+  refused: 'not taken',
+} as const;
 
 /** Those that lead first, then all others. */
 const leading = (first: readonly { id: string }[], all: readonly { id: string }[]) => [
@@ -20,13 +27,21 @@ const leading = (first: readonly { id: string }[], all: readonly { id: string }[
   ...all.map(({ id }) => id).filter((id) => !first.some((one) => one.id === id)),
 ];
 
-export function ConfirmCard({ finding, take }: { finding: Finding; take: (finding: Finding) => void }) {
+export function ConfirmCard({
+  finding,
+  take,
+}: {
+  finding: Finding;
+  take: (finding: Finding) => void;
+}) {
   const { painter } = usePainter();
   const { confirmed, result } = finding;
   const { faults, causes } = theKnowledge().files;
   const [fault, setFault] = useState(confirmed?.fault ?? result.faults[0]?.id ?? '');
   const [cause, setCause] = useState(confirmed?.cause ?? result.causes[0]?.id ?? '');
-  const [layer, setLayer] = useState<string | null>(confirmed?.layer ?? result.causes[0]?.layer ?? null);
+  const [layer, setLayer] = useState<string | null>(
+    confirmed?.layer ?? result.causes[0]?.layer ?? null,
+  );
   const [note, setNote] = useState(confirmed?.note ?? '');
   const [busy, write] = useWrite();
   const save = () =>
@@ -49,7 +64,8 @@ export function ConfirmCard({ finding, take }: { finding: Finding; take: (findin
       </h2>
       {confirmed && (
         <p>
-          Confirmed {whenText(confirmed.at)}: <b>{faultName(confirmed.fault)}</b>, from <b>{causeName(confirmed.cause)}</b>
+          Confirmed {whenText(confirmed.at)}: <b>{faultName(confirmed.fault)}</b>, from{' '}
+          <b>{causeName(confirmed.cause)}</b>
           {confirmed.layer ? `, in the ${LAYER_WORDS[confirmed.layer]}` : ''}.
         </p>
       )}
@@ -58,17 +74,29 @@ export function ConfirmCard({ finding, take }: { finding: Finding; take: (findin
           label="Fault"
           searchable
           value={fault}
-          data={leading(result.faults, faults.faults).map((id) => ({ value: id, label: faultName(id) }))}
+          data={leading(result.faults, faults.faults).map((id) => ({
+            value: id,
+            label: faultName(id),
+          }))}
           onChange={(next) => next && setFault(next)}
         />
         <Select
           label="Cause"
           searchable
           value={cause}
-          data={leading(result.causes, causes.causes).map((id) => ({ value: id, label: causeName(id) }))}
+          data={leading(result.causes, causes.causes).map((id) => ({
+            value: id,
+            label: causeName(id),
+          }))}
           onChange={(next) => next && setCause(next)}
         />
-        <Select label="Layer it came from" clearable value={layer} data={LAYERS} onChange={setLayer} />
+        <Select
+          label="Layer it came from"
+          clearable
+          value={layer}
+          data={LAYERS}
+          onChange={setLayer}
+        />
       </div>
       <Textarea
         label="How it showed"

@@ -1,4 +1,7 @@
-/** Where a walk-up car begins: say it in your own words, or touch what it looks like; below, what was found before. */
+/**
+ * Where a walk-up car begins: say it in your own words, or touch what it looks like; below, what
+ * was found before.
+ */
 import { Button, FileButton, TextInput } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
@@ -25,7 +28,8 @@ export function FaultsPage() {
   const { data: findings, mutate } = useSWR<Finding[], Error>('/api/findings', getJson);
   const [busy, write] = useWrite();
   const reset = useRef<() => void>(null);
-  const start = (family?: string) => void navigate(`/faults/${newId()}?new=1${family ? `&family=${family}` : ''}`);
+  const start = (family?: string) =>
+    void navigate(`/faults/${newId()}?new=1${family ? `&family=${family}` : ''}`);
   const hits = faultsByWords(typed).slice(0, MOST_HITS);
   const takeIn = (file: File | null) => {
     if (!file) return;
@@ -36,14 +40,22 @@ export function FaultsPage() {
         .catch(() => {
           throw new Error('This is not a file of findings.');
         });
-      const { taken } = await postJson<{ taken: number }>(`/api/findings-file?painterId=${painter.id}`, parsed);
-      notifications.show({ message: taken === 0 ? 'All of them were here already.' : `${taken} taken in.` });
+      const { taken } = await postJson<{ taken: number }>(
+        `/api/findings-file?painterId=${painter.id}`,
+        parsed,
+      );
+      notifications.show({
+        message: taken === 0 ? 'All of them were here already.' : `${taken} taken in.`,
+      });
       await mutate();
     }).then(() => reset.current?.());
   };
   return (
     <>
-      <PageHead title="Fault bench" line="What is wrong, from what, in which layer, and what to do about it">
+      <PageHead
+        title="Fault bench"
+        line="What is wrong, from what, in which layer, and what to do about it"
+      >
         <FileButton
           resetRef={reset}
           accept="application/json"
@@ -87,7 +99,12 @@ export function FaultsPage() {
           <h2 className={styles['ask']}>{questionWords('q_family').ask}</h2>
           <div className={styles['families']}>
             {Object.entries(questionWords('q_family').options).map(([option, label]) => (
-              <button key={option} type="button" className={styles['family']} onClick={() => start(option)}>
+              <button
+                key={option}
+                type="button"
+                className={styles['family']}
+                onClick={() => start(option)}
+              >
                 <Drawing question="q_family" option={option} />
                 <span>{label}</span>
               </button>
@@ -101,7 +118,9 @@ export function FaultsPage() {
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             Found before
           </h2>
-          {findings?.length === 0 && <p className="quiet">Nothing yet. From a ticket it begins on the card “Look at it”.</p>}
+          {findings?.length === 0 && (
+            <p className="quiet">Nothing yet. From a ticket it begins on the card “Look at it”.</p>
+          )}
           <ul className={styles['found']}>
             {findings?.map(({ id, vehicle, seenAt, result, confirmed, photos, where }) => (
               <li key={id}>
@@ -117,7 +136,9 @@ export function FaultsPage() {
                     : result.decided
                       ? 'judged, not confirmed'
                       : 'not certain yet'}
-                  {photos.length > 0 ? ` · ${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}` : ''}
+                  {photos.length > 0
+                    ? ` · ${photos.length} ${photos.length === 1 ? 'photo' : 'photos'}`
+                    : ''}
                 </span>
               </li>
             ))}

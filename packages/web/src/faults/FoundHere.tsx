@@ -9,13 +9,20 @@ export function FoundHere({ coatId }: { coatId: string }) {
   const { data } = useSWR<Finding[], Error>(`/api/findings?coatId=${coatId}`, getJson);
   if (!data || data.length === 0) return null;
   return (
-    <ul aria-label="Found on this coat" style={{ margin: 0, paddingLeft: '1.2rem', lineHeight: 1.7 }}>
+    <ul
+      aria-label="Found on this coat"
+      style={{ margin: 0, paddingLeft: '1.2rem', lineHeight: 1.7 }}
+    >
       {data.map(({ id, result, confirmed, where }) => (
         <li key={id}>
-          <Link to={`/faults/${id}`}>{faultName(confirmed?.fault ?? result.faults[0]?.id ?? '')}</Link>
+          <Link to={`/faults/${id}`}>
+            {faultName(confirmed?.fault ?? result.faults[0]?.id ?? '')}
+          </Link>
           {where ? `, ${where}` : ''}{' '}
           <span className="quiet">
-            {confirmed ? `confirmed: ${causeName(confirmed.cause).toLowerCase()}` : 'cause not confirmed yet'}
+            {confirmed
+              ? `confirmed: ${causeName(confirmed.cause).toLowerCase()}`
+              : 'cause not confirmed yet'}
           </span>
         </li>
       ))}

@@ -13,8 +13,14 @@ export function GunBench({ gunId }: { gunId: string }) {
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         It sprays badly
       </h2>
-      <p className="quiet">Half a second on masking paper at working distance. Touch what you see; the bench asks the rest.</p>
-      <div className={styles['families']} style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(min(22%, 110px), 1fr))' }}>
+      <p className="quiet">
+        Half a second on masking paper at working distance. Touch what you see; the bench asks the
+        rest.
+      </p>
+      <div
+        className={styles['families']}
+        style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(min(22%, 110px), 1fr))' }}
+      >
         {Object.entries(options)
           .filter(([option]) => option !== 'even_oval')
           .map(([option, label]) => (
@@ -22,7 +28,11 @@ export function GunBench({ gunId }: { gunId: string }) {
               key={option}
               type="button"
               className={styles['family']}
-              onClick={() => void navigate(`/faults/${newId()}?new=1&gun=${gunId}&family=gun_sprays_badly&burst=${option}`)}
+              onClick={() =>
+                void navigate(
+                  `/faults/${newId()}?new=1&gun=${gunId}&family=gun_sprays_badly&burst=${option}`,
+                )
+              }
             >
               <Drawing question="q_burst" option={option} />
               <span>{label}</span>

@@ -1,4 +1,7 @@
-/** What earlier findings would change in this plan: offered, with their reason; taken or refused by a touch, never imposed. */
+/**
+ * What earlier findings would change in this plan: offered, with their reason; taken or refused by
+ * a touch, never imposed.
+ */
 import { Button } from '@mantine/core';
 import { movedTo } from './moves.ts';
 import type { PlanChange } from '@orthochrom/contract/shop/finding.ts';
@@ -22,12 +25,21 @@ type OfferedChangesProps = {
   onUse?: (overrides: Overrides) => Promise<boolean>;
 };
 
-export function OfferedChanges({ coat, stage, gunId, format, valueOf, onUse }: OfferedChangesProps) {
+export function OfferedChanges({
+  coat,
+  stage,
+  gunId,
+  format,
+  valueOf,
+  onUse,
+}: OfferedChangesProps) {
   const { painter } = usePainter();
   const { data, mutate } = useSWR<PlanChange[], Error>('/api/plan-changes', getJson);
   const [busy, write] = useWrite();
   const offered = (data ?? []).filter(
-    (change) => (change.stage ?? stage.kind) === stage.kind && (!change.move || (change.gunId ?? gunId) === gunId),
+    (change) =>
+      (change.stage ?? stage.kind) === stage.kind &&
+      (!change.move || (change.gunId ?? gunId) === gunId),
   );
   if (offered.length === 0) return null;
   const answer = (change: PlanChange, state: 'taken' | 'refused') =>
@@ -47,14 +59,22 @@ export function OfferedChanges({ coat, stage, gunId, format, valueOf, onUse }: O
     if (change.move && to !== undefined && onUse) {
       const { setting } = change.move;
       const kept = await onUse({
-        [setting]: { recommended: valueOf(setting), chosen: to, why: `after: ${change.why}`.slice(0, 200) },
+        [setting]: {
+          recommended: valueOf(setting),
+          chosen: to,
+          why: `after: ${change.why}`.slice(0, 200),
+        },
       });
       if (!kept) return;
     }
     await answer(change, 'taken');
   };
   return (
-    <section className="card stack" aria-label="From earlier findings" style={{ borderLeft: '6px solid var(--amber)' }}>
+    <section
+      className="card stack"
+      aria-label="From earlier findings"
+      style={{ borderLeft: '6px solid var(--amber)' }}
+    >
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         From earlier findings
       </h2>
@@ -63,16 +83,23 @@ export function OfferedChanges({ coat, stage, gunId, format, valueOf, onUse }: O
         const to = move && movedTo(move, valueOf(move.setting));
         const canMove = move !== undefined && to !== undefined;
         return (
-          <div key={change.id} className="stack" data-change={change.cause} style={{ gap: '0.4rem' }}>
+          <div
+            key={change.id}
+            className="stack"
+            data-change={change.cause}
+            style={{ gap: '0.4rem' }}
+          >
             <p>
               <b>{change.setting}.</b> {change.change}.{' '}
               <span className="quiet">
-                Because of: {change.why.toLowerCase()}. <Link to={`/faults/${change.findingId}`}>What was found</Link>
+                Because of: {change.why.toLowerCase()}.{' '}
+                <Link to={`/faults/${change.findingId}`}>What was found</Link>
               </span>
             </p>
             {canMove && (
               <p>
-                Here: {SETTING_NAME[move.setting].toLowerCase()} {settingText(move.setting, valueOf(move.setting), format)} to{' '}
+                Here: {SETTING_NAME[move.setting].toLowerCase()}{' '}
+                {settingText(move.setting, valueOf(move.setting), format)} to{' '}
                 <b>{settingText(move.setting, to, format)}</b>
               </p>
             )}
@@ -80,10 +107,16 @@ export function OfferedChanges({ coat, stage, gunId, format, valueOf, onUse }: O
               <Button loading={busy} disabled={canMove && !onUse} onClick={() => void take(change)}>
                 {canMove ? 'Set it so for this coat' : 'Keep to it on this coat'}
               </Button>
-              <Button variant="default" disabled={busy} onClick={() => void answer(change, 'refused')}>
+              <Button
+                variant="default"
+                disabled={busy}
+                onClick={() => void answer(change, 'refused')}
+              >
                 Not this time
               </Button>
-              {canMove && !onUse && <span className="quiet">Take the plan on the mix card first.</span>}
+              {canMove && !onUse && (
+                <span className="quiet">Take the plan on the mix card first.</span>
+              )}
             </div>
           </div>
         );

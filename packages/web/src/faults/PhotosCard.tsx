@@ -1,6 +1,11 @@
 /** Photos of what was found. They are kept and shown; nothing pretends to read them. */
 import { FileButton, Button } from '@mantine/core';
-import { MOST_PHOTO_BYTES, MOST_PHOTOS, PHOTO_TYPES, type Finding } from '@orthochrom/contract/shop/finding.ts';
+import {
+  MOST_PHOTO_BYTES,
+  MOST_PHOTOS,
+  PHOTO_TYPES,
+  type Finding,
+} from '@orthochrom/contract/shop/finding.ts';
 import { useRef } from 'react';
 import { v7 as newId } from 'uuid';
 import { postFile } from '../api/client.ts';
@@ -11,7 +16,13 @@ import styles from './PhotosCard.module.css';
 
 const MEGA = 1_000_000;
 
-export function PhotosCard({ finding, take }: { finding: Finding; take: (finding: Finding) => void }) {
+export function PhotosCard({
+  finding,
+  take,
+}: {
+  finding: Finding;
+  take: (finding: Finding) => void;
+}) {
   const { painter } = usePainter();
   const [busy, write] = useWrite();
   const reset = useRef<() => void>(null);
@@ -19,8 +30,15 @@ export function PhotosCard({ finding, take }: { finding: Finding; take: (finding
     if (!file) return;
     void write(async () => {
       if (file.size > MOST_PHOTO_BYTES)
-        throw new Error(`This photo has ${(file.size / MEGA).toFixed(1)} MB; up to ${MOST_PHOTO_BYTES / MEGA} MB is possible.`);
-      take(await postFile<Finding>(`/api/findings/${finding.id}/photos?id=${newId()}&painterId=${painter.id}`, file));
+        throw new Error(
+          `This photo has ${(file.size / MEGA).toFixed(1)} MB; up to ${MOST_PHOTO_BYTES / MEGA} MB is possible.`,
+        );
+      take(
+        await postFile<Finding>(
+          `/api/findings/${finding.id}/photos?id=${newId()}&painterId=${painter.id}`,
+          file,
+        ),
+      );
     }).then(() => reset.current?.());
   };
   return (
@@ -28,17 +46,27 @@ export function PhotosCard({ finding, take }: { finding: Finding; take: (finding
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         Photos
       </h2>
-      {finding.photos.length === 0 && <p className="quiet">None yet. A torch held flat to the panel shows most.</p>}
+      {finding.photos.length === 0 && (
+        <p className="quiet">None yet. A torch held flat to the panel shows most.</p>
+      )}
       <ul className={styles['photos']}>
         {finding.photos.map(({ id, takenAt, widthPx, heightPx }) => (
           <li key={id}>
             <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
-              <img src={`/api/photos/${id}/thumb`} alt={`Photo of ${whenText(takenAt)}, ${widthPx} by ${heightPx}`} />
+              <img
+                src={`/api/photos/${id}/thumb`}
+                alt={`Photo of ${whenText(takenAt)}, ${widthPx} by ${heightPx}`}
+              />
             </a>
           </li>
         ))}
       </ul>
-      <FileButton resetRef={reset} accept={PHOTO_TYPES.join(',')} onChange={add} inputProps={{ 'aria-label': 'Photo file' }}>
+      <FileButton
+        resetRef={reset}
+        accept={PHOTO_TYPES.join(',')}
+        onChange={add}
+        inputProps={{ 'aria-label': 'Photo file' }}
+      >
         {(props) => (
           <Button
             {...props}

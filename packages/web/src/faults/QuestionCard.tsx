@@ -17,9 +17,22 @@ type QuestionCardProps = {
 };
 
 const MOST_OTHERS = 4;
-const COST_WORDS: Record<number, string> = { 1: 'a glance', 2: 'half a minute', 3: 'a tool', 4: 'sanding', 6: 'a test panel' };
+const COST_WORDS: Record<number, string> = {
+  1: 'a glance',
+  2: 'half a minute',
+  3: 'a tool',
+  4: 'sanding',
+  6: 'a test panel',
+};
 
-export function QuestionCard({ question, given, others, onAnswer, onBack, onAsk }: QuestionCardProps) {
+export function QuestionCard({
+  question,
+  given,
+  others,
+  onAnswer,
+  onBack,
+  onAsk,
+}: QuestionCardProps) {
   const { ask, options } = questionWords(question);
   const { questions } = theKnowledge().files.questions;
   const known = questions.find(({ id }) => id === question);
@@ -29,7 +42,8 @@ export function QuestionCard({ question, given, others, onAnswer, onBack, onAsk 
     <section className={`card ${styles['card']}`} aria-label="Question">
       <h2 className={styles['ask']}>{ask}</h2>
       <p className="quiet">
-        {known && known.tool !== 'none' ? `With: ${known.tool}` : 'With your eyes'}, {COST_WORDS[known?.cost ?? 1]}
+        {known && known.tool !== 'none' ? `With: ${known.tool}` : 'With your eyes'},{' '}
+        {COST_WORDS[known?.cost ?? 1]}
         {known?.film === 'dry' ? '; only on a dry film' : ''}
       </p>
       <div className={styles['options']} data-drawn={isDrawn} role="group" aria-label={ask}>

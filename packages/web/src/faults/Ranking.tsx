@@ -1,17 +1,38 @@
-/** What it may be, as bars that move with every answer; touch one to see which answer pushed it, and how far. */
+/**
+ * What it may be, as bars that move with every answer; touch one to see which answer pushed it, and
+ * how far.
+ */
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { Log } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { ReadingInfluence } from '@orthochrom/core/diagnosis/weights.ts';
-import { answerLabel, faultName, faultWords, questionWords, readingName } from '@orthochrom/contract/words/faultWords.ts';
+import {
+  answerLabel,
+  faultName,
+  faultWords,
+  questionWords,
+  readingName,
+} from '@orthochrom/contract/words/faultWords.ts';
 import { useState, type ReactNode } from 'react';
 import type { Format } from '@orthochrom/contract/words/format.ts';
-import { BAR_WIDTH, barOf, beliefWord, drawnPush, percentText, PUSH_WIDTH } from './rankingLayout.ts';
+import {
+  BAR_WIDTH,
+  barOf,
+  beliefWord,
+  drawnPush,
+  percentText,
+  PUSH_WIDTH,
+} from './rankingLayout.ts';
 import { readingText } from './readingText.ts';
 import styles from './Ranking.module.css';
 
 const SHOWN = 6;
 
-type RankingProps = { diagnosis: Diagnosis; log: Log; leansOf: (fault: string) => ReadingInfluence[]; format: Format };
+type RankingProps = {
+  diagnosis: Diagnosis;
+  log: Log;
+  leansOf: (fault: string) => ReadingInfluence[];
+  format: Format;
+};
 
 /** `leansOf` is asked only for what is opened: leaving out each reading in turn takes a moment. */
 export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
@@ -35,7 +56,12 @@ export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
               <span className={styles['value']}>
                 <b>{percentText(probability)}</b> {beliefWord(probability)}
               </span>
-              <svg viewBox={`0 0 ${BAR_WIDTH} 14`} preserveAspectRatio="none" className={styles['bar']} aria-hidden="true">
+              <svg
+                viewBox={`0 0 ${BAR_WIDTH} 14`}
+                preserveAspectRatio="none"
+                className={styles['bar']}
+                aria-hidden="true"
+              >
                 <rect width={BAR_WIDTH} height="14" className={styles['track']} />
                 <rect width={barOf(probability)} height="14" className={styles['belief']} />
               </svg>
@@ -67,7 +93,9 @@ export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
           </li>
         ))}
       </ol>
-      <p className="quiet">Beliefs from a trainer’s estimates, not counted jobs. Touch one to see what pushed it.</p>
+      <p className="quiet">
+        Beliefs from a trainer’s estimates, not counted jobs. Touch one to see what pushed it.
+      </p>
     </section>
   );
 }
@@ -78,7 +106,13 @@ function PushRow({ logRatio, children }: { logRatio: number; children: ReactNode
     <li>
       <svg viewBox={`0 0 ${PUSH_WIDTH} 12`} className={styles['push']} aria-hidden="true">
         <line x1={PUSH_WIDTH / 2} x2={PUSH_WIDTH / 2} y2="12" className={styles['zero']} />
-        <rect x={x} width={width} y="1" height="10" className={speaksFor ? styles['for'] : styles['against']} />
+        <rect
+          x={x}
+          width={width}
+          y="1"
+          height="10"
+          className={speaksFor ? styles['for'] : styles['against']}
+        />
       </svg>
       <span>
         <b>{times}</b> · {children}

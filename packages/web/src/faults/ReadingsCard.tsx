@@ -1,4 +1,7 @@
-/** What the log says: from the ticket by itself, corrected or added to by hand; a reading not to be relied on counts for nothing. */
+/**
+ * What the log says: from the ticket by itself, corrected or added to by hand; a reading not to be
+ * relied on counts for nothing.
+ */
 import { Button, CloseButton, NumberInput, SegmentedControl, Select } from '@mantine/core';
 import { isMet } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
@@ -29,10 +32,13 @@ export function ReadingsCard({
   const [open, setOpen] = useState<string>();
   const known = theKnowledge().files.readings;
   const put = (id: string, next: LoggedReading) => onChange({ ...readings, [id]: next });
-  const drop = (id: string) => onChange(Object.fromEntries(Object.entries(readings).filter(([key]) => key !== id)));
+  const drop = (id: string) =>
+    onChange(Object.fromEntries(Object.entries(readings).filter(([key]) => key !== id)));
   const free = Object.keys(known.readings).filter((id) => !(id in readings));
   const log = Object.fromEntries(
-    Object.entries(readings).flatMap(([id, { value, trust }]) => (trust === 'good' ? [[id, value]] : [])),
+    Object.entries(readings).flatMap(([id, { value, trust }]) =>
+      trust === 'good' ? [[id, value]] : [],
+    ),
   );
   const isLoud = ([id]: [string, LoggedReading]) =>
     theKnowledge().knowledge.causes.some(({ evidence }) =>
@@ -51,11 +57,17 @@ export function ReadingsCard({
       >
         <span>{readingName(id)}</span>
         <b>{readingText(id, reading.value, format)}</b>
-        <span className="quiet">{reading.trust === 'good' ? reading.from : 'not relied on: neither clears nor accuses'}</span>
+        <span className="quiet">
+          {reading.trust === 'good' ? reading.from : 'not relied on: neither clears nor accuses'}
+        </span>
       </button>
       {open === id && (
         <div className={styles['edit']}>
-          <Value id={id} value={reading.value} onChange={(value) => put(id, { ...reading, value, from: 'by hand' })} />
+          <Value
+            id={id}
+            value={reading.value}
+            onChange={(value) => put(id, { ...reading, value, from: 'by hand' })}
+          />
           <SegmentedControl
             aria-label={`How far ${readingName(id)} may be relied on`}
             data={TRUST}
@@ -81,7 +93,8 @@ export function ReadingsCard({
       </h2>
       {entries.length === 0 && (
         <p className="quiet">
-          Nothing was measured or logged. What you know, add: it leans the ranking before a question is asked.
+          Nothing was measured or logged. What you know, add: it leans the ranking before a question
+          is asked.
         </p>
       )}
       <ul className={styles['readings']}>{loud.map(row)}</ul>
@@ -91,12 +104,21 @@ export function ReadingsCard({
           <ul className={styles['readings']}>{quiet.map(row)}</ul>
         </details>
       )}
-      <Adder free={free} onAdd={(id, value) => (put(id, { value, trust: 'good', from: 'by hand' }), setOpen(id))} />
+      <Adder
+        free={free}
+        onAdd={(id, value) => (put(id, { value, trust: 'good', from: 'by hand' }), setOpen(id))}
+      />
     </section>
   );
 }
 
-function Adder({ free, onAdd }: { free: string[]; onAdd: (id: string, value: LoggedReading['value']) => void }) {
+function Adder({
+  free,
+  onAdd,
+}: {
+  free: string[];
+  onAdd: (id: string, value: LoggedReading['value']) => void;
+}) {
   const [id, setId] = useState<string | null>(null);
   const [value, setValue] = useState<LoggedReading['value']>();
   return (
@@ -112,7 +134,10 @@ function Adder({ free, onAdd }: { free: string[]; onAdd: (id: string, value: Log
       />
       {id && <Value key={id} id={id} value={value} onChange={setValue} />}
       {id && (
-        <Button disabled={value === undefined} onClick={() => value !== undefined && (onAdd(id, value), setId(null))}>
+        <Button
+          disabled={value === undefined}
+          onClick={() => value !== undefined && (onAdd(id, value), setId(null))}
+        >
           Add it
         </Button>
       )}
@@ -167,7 +192,8 @@ function Value({
       value={typeof value === 'number' ? value * scale : ''}
       onChange={(next) => {
         // While it is typed it may lie outside; only what can be is put in the log.
-        if (typeof next === 'number' && next >= known.from * scale && next <= known.to * scale) onChange(next / scale);
+        if (typeof next === 'number' && next >= known.from * scale && next <= known.to * scale)
+          onChange(next / scale);
       }}
     />
   );

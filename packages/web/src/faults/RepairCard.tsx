@@ -1,4 +1,7 @@
-/** Leave it, polish it, coat it again, respray or strip: the rung, the film that may come off, and the ladder step by step. */
+/**
+ * Leave it, polish it, coat it again, respray or strip: the rung, the film that may come off, and
+ * the ladder step by step.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
@@ -23,7 +26,15 @@ export function Bites({ children }: { children: string }) {
   );
 }
 
-export function RepairCard({ repair, takesFilm, format }: { repair: Repair; takesFilm: boolean; format: Format }) {
+export function RepairCard({
+  repair,
+  takesFilm,
+  format,
+}: {
+  repair: Repair;
+  takesFilm: boolean;
+  format: Format;
+}) {
   const { ladder, removalBudgetUm: budget, verdict } = repair;
   const film = (um: number) => format.joined(format.film(um));
   const {

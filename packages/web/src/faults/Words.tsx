@@ -2,7 +2,15 @@ import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 
 /** Kept when the field is left, not with every letter. */
-export function Words({ label, value, onKeep }: { label: string; value: string; onKeep: (value: string) => void }) {
+export function Words({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  onKeep: (value: string) => void;
+}) {
   const [typed, setTyped] = useState(value);
   return (
     <TextInput

@@ -13,7 +13,10 @@ const FAMILY: Partial<Record<Seen, string>> = {
 };
 
 /** Several things seen at once are left to the first question. */
-export function benchOf({ id, ticketId }: Pick<Coat, 'id' | 'ticketId'>, seen: readonly Seen[]): string {
+export function benchOf(
+  { id, ticketId }: Pick<Coat, 'id' | 'ticketId'>,
+  seen: readonly Seen[],
+): string {
   const named = seen.flatMap((item) => FAMILY[item] ?? []);
   const family = named.length === 1 ? `&family=${named[0]}` : '';
   return `/faults/${newId()}?new=1&ticket=${ticketId}&coat=${id}${family}`;

@@ -4,7 +4,17 @@ import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 
 export type Draft = Pick<
   Finding,
-  'ticketId' | 'coatId' | 'panelId' | 'gunId' | 'vehicle' | 'where' | 'note' | 'layerSuspected' | 'film' | 'readings' | 'answers'
+  | 'ticketId'
+  | 'coatId'
+  | 'panelId'
+  | 'gunId'
+  | 'vehicle'
+  | 'where'
+  | 'note'
+  | 'layerSuspected'
+  | 'film'
+  | 'readings'
+  | 'answers'
 >;
 export type Observation = Draft['answers'][number];
 
@@ -39,22 +49,42 @@ export const draftOf = ({
 /** An answer given again stands where it stood; a new one comes last. */
 export function answered(answers: readonly Observation[], next: Observation): Observation[] {
   const known = answers.some(({ question }) => question === next.question);
-  return known ? answers.map((one) => (one.question === next.question ? next : one)) : [...answers, next];
+  return known
+    ? answers.map((one) => (one.question === next.question ? next : one))
+    : [...answers, next];
 }
 
 /** Questions that look at the gun alone: all that is asked when there is no panel to look at. */
-const GUN_SIDE = ['q_burst', 'q_flow', 'q_panel_test', 'c_cap_turn', 'c_gauge', 'c_mist_bounce', 'c_other_users'];
+const GUN_SIDE = [
+  'q_burst',
+  'q_flow',
+  'q_panel_test',
+  'c_cap_turn',
+  'c_gauge',
+  'c_mist_bounce',
+  'c_other_users',
+];
 export const isGunSide = (question: string): boolean => GUN_SIDE.includes(question);
 
 /** Faults that go by these words, the best fit first. Words may stand anywhere in what is typed. */
-export function faultsByWords(typed: string): { id: string; name: string; looks: string; family: string | undefined }[] {
+export function faultsByWords(
+  typed: string,
+): { id: string; name: string; looks: string; family: string | undefined }[] {
   const words = typed.trim().toLowerCase();
   if (words.length < 2) return [];
   const { faults, numbers } = theKnowledge().files;
   const fit = (names: readonly string[], name: string): number =>
     Math.max(
       ...names.map((known) =>
-        known === words ? 4 : words.includes(known) ? 3 : known.startsWith(words) ? 2 : known.includes(words) ? 1 : 0,
+        known === words
+          ? 4
+          : words.includes(known)
+            ? 3
+            : known.startsWith(words)
+              ? 2
+              : known.includes(words)
+                ? 1
+                : 0,
       ),
       name.toLowerCase().includes(words) ? 1 : 0,
     );

@@ -3,7 +3,9 @@ import type { PlanChange } from '@orthochrom/contract/shop/finding.ts';
 
 type Move = NonNullable<PlanChange['move']>;
 
-/** A knob stays within its travel and air within sense; undefined where the step would lead nowhere. */
+/**
+ * A knob stays within its travel and air within sense; undefined where the step would lead nowhere.
+ */
 const BOUNDS: Record<Move['setting'], [number, number]> = {
   nozzleMm: [0.3, 3],
   inletKPa: [40, 500],

@@ -7,7 +7,10 @@ const ONE_PUSH = 46;
 const MOST_PUSH = 3;
 
 export const barOf = scaleLinear().domain([0, 1]).range([0, BAR_WIDTH]).clamp(true);
-const pushOf = scaleLinear().domain([-MOST_PUSH, MOST_PUSH]).range([-ONE_PUSH, ONE_PUSH]).clamp(true);
+const pushOf = scaleLinear()
+  .domain([-MOST_PUSH, MOST_PUSH])
+  .range([-ONE_PUSH, ONE_PUSH])
+  .clamp(true);
 
 export type DrawnPush = { x: number; width: number; speaksFor: boolean; times: string };
 
@@ -34,4 +37,10 @@ export const percentText = (probability: number): string =>
   probability < 0.01 ? 'under 1 %' : `${(probability * 100).toFixed(0)} %`;
 /** A belief as a word first. */
 export const beliefWord = (probability: number): string =>
-  probability >= 0.8 ? 'very likely' : probability >= 0.5 ? 'likely' : probability >= 0.2 ? 'possible' : 'unlikely';
+  probability >= 0.8
+    ? 'very likely'
+    : probability >= 0.5
+      ? 'likely'
+      : probability >= 0.2
+        ? 'possible'
+        : 'unlikely';

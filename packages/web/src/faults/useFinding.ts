@@ -1,4 +1,7 @@
-/** Keeps a finding while it is made: every answer goes to the server by itself, one write after the other, and a clash is shown. */
+/**
+ * Keeps a finding while it is made: every answer goes to the server by itself, one write after the
+ * other, and a clash is shown.
+ */
 import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import { useCallback, useRef, useState } from 'react';
@@ -48,7 +51,11 @@ export function useFinding(
         try {
           take(
             over
-              ? await putJson<Finding>(`/api/findings/${id}`, { version: over.version, painterId, ...next })
+              ? await putJson<Finding>(`/api/findings/${id}`, {
+                  version: over.version,
+                  painterId,
+                  ...next,
+                })
               : await postJson<Finding>('/api/findings', { id, painterId, ...next }),
           );
           if (!over) onFirstKept();
@@ -79,7 +86,9 @@ export function useFinding(
   return { draft, finding, keeping, change, take, retry: () => void flush() };
 }
 
-/** A clash shows both sides; putting mine only moves the version on, the next try writes over it. */
+/**
+ * A clash shows both sides; putting mine only moves the version on, the next try writes over it.
+ */
 function tell(fault: unknown, overVersion: (version: number) => void): void {
   if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
     const { mine, theirs, message } = fault.error;

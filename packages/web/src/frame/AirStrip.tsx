@@ -13,13 +13,21 @@ const WORD: Record<Level, string> = { go: 'Go', caution: 'Care', stop: 'Wait' };
 export function AirStrip({ air, level, room }: { air: AirNow; level: Level; room: string }) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const dewC = dewPointC({ airTemperatureC: air.air.value, relativeHumidityPercent: air.humidity.value });
+  const dewC = dewPointC({
+    airTemperatureC: air.air.value,
+    relativeHumidityPercent: air.humidity.value,
+  });
   const panel = air.panel && format.temperature(air.panel.value);
   const margin = air.panel && format.difference(air.panel.value - dewC);
   const temperature = format.temperature(air.air.value);
   return (
     <div className={styles['strip']} aria-label={`Air in ${room}`}>
-      <Chip text={temperature.text} unit={temperature.unit} note={`${room} air`} reading={air.air} />
+      <Chip
+        text={temperature.text}
+        unit={temperature.unit}
+        note={`${room} air`}
+        reading={air.air}
+      />
       <Chip text={air.humidity.value.toFixed(0)} unit="%" note="humidity" reading={air.humidity} />
       {panel && margin && (
         <Chip
@@ -36,7 +44,17 @@ export function AirStrip({ air, level, room }: { air: AirNow; level: Level; room
   );
 }
 
-function Chip({ text, unit, note, reading }: { text: string; unit: string; note: string; reading: Reading }) {
+function Chip({
+  text,
+  unit,
+  note,
+  reading,
+}: {
+  text: string;
+  unit: string;
+  note: string;
+  reading: Reading;
+}) {
   return (
     <div className={styles['chip']}>
       <div className={styles['value']}>

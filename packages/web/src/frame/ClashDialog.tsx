@@ -1,4 +1,7 @@
-/** Somebody changed the same thing meanwhile: both sides, side by side, and the choice. Nothing was overwritten. */
+/**
+ * Somebody changed the same thing meanwhile: both sides, side by side, and the choice. Nothing was
+ * overwritten.
+ */
 import { Button, Modal } from '@mantine/core';
 import { mutate } from 'swr';
 import { closeClash, differences, useClash } from '../api/clash.ts';

@@ -1,7 +1,15 @@
 import type { ReactNode } from 'react';
 import styles from './PageHead.module.css';
 
-export function PageHead({ title, line, children }: { title: string; line?: string; children?: ReactNode }) {
+export function PageHead({
+  title,
+  line,
+  children,
+}: {
+  title: string;
+  line?: string;
+  children?: ReactNode;
+}) {
   return (
     <header className={styles['head']}>
       <div>

@@ -72,7 +72,8 @@ export function Shell() {
       <main className={styles['main']}>
         {!connected && (
           <p role="status" className={styles['offline']}>
-            No connection to the shop’s server. What you see may be old; what you type is kept. It reconnects by itself.
+            No connection to the shop’s server. What you see may be old; what you type is kept. It
+            reconnects by itself.
           </p>
         )}
         {state ? (
@@ -81,7 +82,9 @@ export function Shell() {
             <ClashDialog />
           </PainterContext>
         ) : (
-          <p className="page">{error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}</p>
+          <p className="page">
+            {error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}
+          </p>
         )}
       </main>
     </div>
@@ -90,7 +93,11 @@ export function Shell() {
 
 /** Booth mode: dim, and everything larger. */
 function BoothSwitch() {
-  const [isBooth, setIsBooth] = useLocalStorage({ key: 'orthochrom-booth', defaultValue: false, getInitialValueInEffect: false });
+  const [isBooth, setIsBooth] = useLocalStorage({
+    key: 'orthochrom-booth',
+    defaultValue: false,
+    getInitialValueInEffect: false,
+  });
   const { setColorScheme } = useMantineColorScheme();
   useEffect(() => {
     document.documentElement.dataset['booth'] = isBooth ? 'on' : 'off';
@@ -98,7 +105,12 @@ function BoothSwitch() {
   }, [isBooth, setColorScheme]);
   const Icon = isBooth ? IconSun : IconMoon;
   return (
-    <button type="button" className={styles['place']} onClick={() => setIsBooth(!isBooth)} aria-pressed={isBooth}>
+    <button
+      type="button"
+      className={styles['place']}
+      onClick={() => setIsBooth(!isBooth)}
+      aria-pressed={isBooth}
+    >
       <Icon size={22} stroke={1.6} aria-hidden="true" />
       <span>{isBooth ? 'Office' : 'Booth'}</span>
     </button>
@@ -125,7 +137,13 @@ function PainterMenu({
       <Menu.Dropdown>
         <Menu.Label>Who is painting?</Menu.Label>
         {painters.map((painter) => (
-          <Menu.Item key={painter.id} onClick={() => pick(painter.id)} fw={painter.name === name ? 700 : 400} fz={18} py={12}>
+          <Menu.Item
+            key={painter.id}
+            onClick={() => pick(painter.id)}
+            fw={painter.name === name ? 700 : 400}
+            fz={18}
+            py={12}
+          >
             {painter.name}
           </Menu.Item>
         ))}

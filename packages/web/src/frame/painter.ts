@@ -7,7 +7,11 @@ export type PainterState = { painter: Painter; painters: Painter[]; pick: (id: s
 export const PainterContext = createContext<PainterState | undefined>(undefined);
 
 export const usePickedPainterId = () =>
-  useLocalStorage<string>({ key: 'orthochrom-painter', defaultValue: '', getInitialValueInEffect: false });
+  useLocalStorage<string>({
+    key: 'orthochrom-painter',
+    defaultValue: '',
+    getInitialValueInEffect: false,
+  });
 
 /** @throws Error outside the shell, which alone knows the painters */
 export function usePainter(): PainterState {

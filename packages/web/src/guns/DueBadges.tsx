@@ -12,16 +12,25 @@ export function DueBadges({ care, nowMs }: { care: GunCareNow; nowMs: number }) 
         <LevelBadge
           level={isSet ? 'stop' : 'caution'}
           word={
-            cleanByMs === undefined ? 'Clean it now' : isSet ? 'Not cleaned, pot life over' : `Clean before ${clock(cleanByMs)}`
+            cleanByMs === undefined
+              ? 'Clean it now'
+              : isSet
+                ? 'Not cleaned, pot life over'
+                : `Clean before ${clock(cleanByMs)}`
           }
         />
       )}
       {due.map(({ what }) => (
-        <LevelBadge key={what} level="caution" word={what === 'pattern' ? 'Pattern test due' : 'Service due'} />
+        <LevelBadge
+          key={what}
+          level="caution"
+          word={what === 'pattern' ? 'Pattern test due' : 'Service due'}
+        />
       ))}
       {!care.dirty && due.length === 0 && <LevelBadge level="go" word="Clean, nothing due" />}
     </div>
   );
 }
 
-const clock = (ms: number): string => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+const clock = (ms: number): string =>
+  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -1,6 +1,17 @@
-/** A gun and its nozzle sets; changing one part of a set asks about the others, for they belong together. */
+/**
+ * A gun and its nozzle sets; changing one part of a set asks about the others, for they belong
+ * together.
+ */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
-import { Button, Checkbox, CloseButton, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
+import {
+  Button,
+  Checkbox,
+  CloseButton,
+  NumberInput,
+  Select,
+  Textarea,
+  TextInput,
+} from '@mantine/core';
 import { GunCreate, type StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { doubtText } from '@orthochrom/contract/words/adviceWords.ts';
 import { USUAL_INTERVALS, type CareIntervals } from '@orthochrom/core/gun/care.ts';
@@ -31,7 +42,12 @@ const EMPTY: Draft = {
   usedFor: [],
   gaugeTrust: 'good',
   note: '',
-  gun: { class: USUAL_GUN_CLASS, nozzlesMm: [1.3], nozzleSets: [{ nozzleMm: 1.3 }], ability: 'good' },
+  gun: {
+    class: USUAL_GUN_CLASS,
+    nozzlesMm: [1.3],
+    nozzleSets: [{ nozzleMm: 1.3 }],
+    ability: 'good',
+  },
   intervals: USUAL_INTERVALS,
 };
 
@@ -54,7 +70,8 @@ const FIGURES: [keyof Draft['gun'], string, Kind][] = [
 ];
 
 function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
-  // The version the typing began from: a change by somebody else shows as a clash when this is saved.
+  // The version the typing began from: a change by somebody else shows as a clash when this is
+  // saved.
   const [stored] = useState(newest);
   const [ownId] = useState(() => stored?.id ?? newId());
   const navigate = useNavigate();
@@ -62,15 +79,18 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
   const [draft, setDraft] = useState<Draft>(() => (stored ? strip(stored) : EMPTY));
   const [picked, setPicked] = useState(0);
   const change = (changes: Partial<Draft>) => setDraft({ ...draft, ...changes });
-  const changeGun = (changes: Partial<Draft['gun']>) => change({ gun: { ...draft.gun, ...changes } });
+  const changeGun = (changes: Partial<Draft['gun']>) =>
+    change({ gun: { ...draft.gun, ...changes } });
   const sets = draft.gun.nozzleSets ?? [];
-  const setSets = (next: typeof sets) => changeGun({ nozzleSets: next, nozzlesMm: next.map(({ nozzleMm }) => nozzleMm) });
+  const setSets = (next: typeof sets) =>
+    changeGun({ nozzleSets: next, nozzlesMm: next.map(({ nozzleMm }) => nozzleMm) });
   const fault = faultOf(draft);
   const { painter } = usePainter();
   const { inWords } = formatFor(painter.units);
   const save = () =>
     write(async (over?: number) => {
-      if (stored) await putJson(`/api/guns/${stored.id}`, { ...draft, version: over ?? stored.version });
+      if (stored)
+        await putJson(`/api/guns/${stored.id}`, { ...draft, version: over ?? stored.version });
       else await postJson('/api/guns', { ...draft, id: ownId });
       await mutate('/api/setup');
       await navigate(`/guns/${ownId}`);
@@ -111,11 +131,18 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
               label={label}
               kind={kind}
               field={field}
-              {...(typeof draft.gun[field] === 'number' ? { value: draft.gun[field] as number } : {})}
-              onChange={(entered) => changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)}
+              {...(typeof draft.gun[field] === 'number'
+                ? { value: draft.gun[field] as number }
+                : {})}
+              onChange={(entered) =>
+                changeGun({ [field]: entered?.canonical } as Partial<Draft['gun']>)
+              }
             />
           ))}
-          <LeafletBand band={draft.gun.leafletInletKPa} onChange={(leafletInletKPa) => changeGun({ leafletInletKPa })} />
+          <LeafletBand
+            band={draft.gun.leafletInletKPa}
+            onChange={(leafletInletKPa) => changeGun({ leafletInletKPa })}
+          />
         </div>
         {isKindUnknown(draft.gun as Gun, draft.gun.nozzlesMm[0]!) && (
           <HvlpKind
@@ -140,17 +167,27 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
         <fieldset className="card stack" style={{ margin: 0 }}>
           <legend className="tape">Nozzle sets</legend>
           <p className="quiet">
-            Nozzle, needle and cap belong together. A changed set starts without tests; the old one is kept, retired.
+            Nozzle, needle and cap belong together. A changed set starts without tests; the old one
+            is kept, retired.
           </p>
           {sets.map((set, i) => (
-            <div key={i} className="grid2" style={{ gridTemplateColumns: '1fr 1fr 1fr 48px', alignItems: 'end' }}>
+            <div
+              key={i}
+              className="grid2"
+              style={{ gridTemplateColumns: '1fr 1fr 1fr 48px', alignItems: 'end' }}
+            >
               <FigureInput
                 label="Nozzle"
                 kind="nozzle"
                 field="nozzleMm"
                 value={set.nozzleMm}
                 onChange={(entered) =>
-                  entered && setSets(sets.map((other, k) => (k === i ? { ...other, nozzleMm: entered.canonical } : other)))
+                  entered &&
+                  setSets(
+                    sets.map((other, k) =>
+                      k === i ? { ...other, nozzleMm: entered.canonical } : other,
+                    ),
+                  )
                 }
               />
               <TextInput
@@ -158,7 +195,11 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
                 value={set.needle ?? ''}
                 maxLength={80}
                 onChange={(event) =>
-                  setSets(sets.map((other, k) => (k === i ? { ...other, needle: event.currentTarget.value } : other)))
+                  setSets(
+                    sets.map((other, k) =>
+                      k === i ? { ...other, needle: event.currentTarget.value } : other,
+                    ),
+                  )
                 }
               />
               <TextInput
@@ -166,7 +207,11 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
                 value={set.cap ?? ''}
                 maxLength={80}
                 onChange={(event) =>
-                  setSets(sets.map((other, k) => (k === i ? { ...other, cap: event.currentTarget.value } : other)))
+                  setSets(
+                    sets.map((other, k) =>
+                      k === i ? { ...other, cap: event.currentTarget.value } : other,
+                    ),
+                  )
                 }
               />
               <CloseButton
@@ -204,7 +249,12 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
                 value={draft.intervals[what][unit]}
                 onChange={(next) =>
                   Number(next) >= 1 &&
-                  change({ intervals: { ...draft.intervals, [what]: { ...draft.intervals[what], [unit]: Number(next) } } })
+                  change({
+                    intervals: {
+                      ...draft.intervals,
+                      [what]: { ...draft.intervals[what], [unit]: Number(next) },
+                    },
+                  })
                 }
               />
             )),
@@ -220,7 +270,10 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           <Button loading={busy} disabled={fault !== undefined} onClick={() => void save()}>
             Save this gun
           </Button>
-          <Button variant="default" onClick={() => void navigate(stored ? `/guns/${stored.id}` : '/guns')}>
+          <Button
+            variant="default"
+            onClick={() => void navigate(stored ? `/guns/${stored.id}` : '/guns')}
+          >
             Leave it as it was
           </Button>
         </div>

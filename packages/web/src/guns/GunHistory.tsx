@@ -7,14 +7,41 @@ import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { dayText } from './dates.ts';
 import styles from './GunHistory.module.css';
-import { layOutFlowing, layOutTests, shortfallByWeekday, type HistoryBox } from './historyLayout.ts';
+import {
+  layOutFlowing,
+  layOutTests,
+  shortfallByWeekday,
+  type HistoryBox,
+} from './historyLayout.ts';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
 
-const BOX: HistoryBox = { widthPx: 560, heightPx: 210, leftPx: 46, rightPx: 16, topPx: 14, bottomPx: 62 };
+const BOX: HistoryBox = {
+  widthPx: 560,
+  heightPx: 210,
+  leftPx: 46,
+  rightPx: 16,
+  topPx: 14,
+  bottomPx: 62,
+};
 /** Without a catch test there is no curve: the marks alone. */
 const MARKS_BOX: HistoryBox = { ...BOX, heightPx: 76 };
-const FLOW_BOX: HistoryBox = { widthPx: 880, heightPx: 220, leftPx: 56, rightPx: 20, topPx: 14, bottomPx: 40 };
-const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'];
+const FLOW_BOX: HistoryBox = {
+  widthPx: 880,
+  heightPx: 220,
+  leftPx: 56,
+  rightPx: 20,
+  topPx: 14,
+  bottomPx: 40,
+};
+const WEEKDAYS = [
+  'Sundays',
+  'Mondays',
+  'Tuesdays',
+  'Wednesdays',
+  'Thursdays',
+  'Fridays',
+  'Saturdays',
+];
 /** A psi and a half under plan on average is not noise any more. */
 const TELLING_KPA = 10;
 const DRIFT_TOLD_PERCENT = 10;
@@ -35,7 +62,13 @@ export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: nu
       >
         {layout.ticks.map(({ ml, yPx }) => (
           <g key={ml}>
-            <line x1={box.leftPx} x2={box.widthPx - box.rightPx} y1={yPx} y2={yPx} className={styles['grid']} />
+            <line
+              x1={box.leftPx}
+              x2={box.widthPx - box.rightPx}
+              y1={yPx}
+              y2={yPx}
+              className={styles['grid']}
+            />
             <text x={box.leftPx - 8} y={yPx + 5} textAnchor="end" className={styles['tick']}>
               {ml}
             </text>
@@ -60,19 +93,27 @@ export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: nu
           </rect>
         ))}
         {layout.months.map(({ at, xPx }) => (
-          <text key={+at} x={xPx} y={box.heightPx - 6} textAnchor="middle" className={styles['tick']}>
+          <text
+            key={+at}
+            x={xPx}
+            y={box.heightPx - 6}
+            textAnchor="middle"
+            className={styles['tick']}
+          >
             {at.toLocaleDateString('en-GB', { month: 'short', year: '2-digit' })}
           </text>
         ))}
       </svg>
       <p>
-        <span className={styles['key']} /> paint caught, ml a minute <span className={styles['keyEven']} /> pattern even{' '}
-        <span className={styles['keyOdd']} /> pattern not even
+        <span className={styles['key']} /> paint caught, ml a minute{' '}
+        <span className={styles['keyEven']} /> pattern even <span className={styles['keyOdd']} />{' '}
+        pattern not even
       </p>
       {Math.abs(driftPercent) > DRIFT_TOLD_PERCENT && (
         <p role="status">
           <strong>
-            It gives {Math.abs(driftPercent).toFixed(0)} % {driftPercent > 0 ? 'more' : 'less'} paint than a year ago
+            It gives {Math.abs(driftPercent).toFixed(0)} % {driftPercent > 0 ? 'more' : 'less'}{' '}
+            paint than a year ago
           </strong>{' '}
           at the same turns:{' '}
           {driftPercent > 0
@@ -92,7 +133,8 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
   const days = shortfallByWeekday(coats);
   const worst = days.find(({ coats: count }) => count >= 2);
   const others = days.filter((day) => day !== worst);
-  const usualKPa = others.length > 0 ? others.reduce((sum, { shortKPa }) => sum + shortKPa, 0) / others.length : 0;
+  const usualKPa =
+    others.length > 0 ? others.reduce((sum, { shortKPa }) => sum + shortKPa, 0) / others.length : 0;
   const isTelling = worst !== undefined && worst.shortKPa - usualKPa > TELLING_KPA;
   return (
     <div className="stack">
@@ -104,7 +146,13 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
       >
         {layout.ticks.map(({ kPa, yPx }) => (
           <g key={kPa}>
-            <line x1={FLOW_BOX.leftPx} x2={FLOW_BOX.widthPx - FLOW_BOX.rightPx} y1={yPx} y2={yPx} className={styles['grid']} />
+            <line
+              x1={FLOW_BOX.leftPx}
+              x2={FLOW_BOX.widthPx - FLOW_BOX.rightPx}
+              y1={yPx}
+              y2={yPx}
+              className={styles['grid']}
+            />
             <text x={FLOW_BOX.leftPx - 8} y={yPx + 5} textAnchor="end" className={styles['tick']}>
               {pressure(kPa).text}
             </text>
@@ -122,8 +170,8 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
                 className={isStarving ? styles['starving'] : styles['steady']}
               >
                 <title>
-                  {dayText(bar.at)}: {pressure(bar.lowestKPa).text} to {joined(pressure(bar.highestKPa))}, planned{' '}
-                  {joined(pressure(bar.plannedKPa))}
+                  {dayText(bar.at)}: {pressure(bar.lowestKPa).text} to{' '}
+                  {joined(pressure(bar.highestKPa))}, planned {joined(pressure(bar.plannedKPa))}
                 </title>
               </rect>
               <line
@@ -134,8 +182,16 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
                 className={styles['planned']}
               />
               {(i % Math.ceil(shown.length / 12) === 0 || shown.length < 13) && (
-                <text x={bar.xPx} y={FLOW_BOX.heightPx - 12} textAnchor="middle" className={styles['tick']}>
-                  {new Date(bar.at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric' })}
+                <text
+                  x={bar.xPx}
+                  y={FLOW_BOX.heightPx - 12}
+                  textAnchor="middle"
+                  className={styles['tick']}
+                >
+                  {new Date(bar.at).toLocaleDateString('en-GB', {
+                    weekday: 'short',
+                    day: 'numeric',
+                  })}
                 </text>
               )}
             </g>
@@ -143,14 +199,15 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
         })}
       </svg>
       <p>
-        <span className={styles['keySteady']} /> lowest to highest at the gun <span className={styles['keyStarving']} /> fell by
-        more than three psi or from panel to panel; the dark tick is what was planned
+        <span className={styles['keySteady']} /> lowest to highest at the gun{' '}
+        <span className={styles['keyStarving']} /> fell by more than three psi or from panel to
+        panel; the dark tick is what was planned
       </p>
       {isTelling && (
         <p role="status">
           <strong>
-            On {WEEKDAYS[worst.weekday]} the air gives out: {joined(pressure(worst.shortKPa))} under plan on average over{' '}
-            {worst.coats} coats, {joined(pressure(usualKPa))} on other days.
+            On {WEEKDAYS[worst.weekday]} the air gives out: {joined(pressure(worst.shortKPa))} under
+            plan on average over {worst.coats} coats, {joined(pressure(usualKPa))} on other days.
           </strong>{' '}
           Who else draws on this compressor then?
         </p>

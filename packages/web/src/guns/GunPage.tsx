@@ -1,4 +1,7 @@
-/** One gun: what it waits for, its nozzle sets and what their tests say, what was set for what, and its year. */
+/**
+ * One gun: what it waits for, its nozzle sets and what their tests say, what was set for what, and
+ * its year.
+ */
 import { Button } from '@mantine/core';
 import type { GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
@@ -60,7 +63,10 @@ export function GunPage() {
         {gun.note && <p>{gun.note}</p>}
         <div
           className="grid2"
-          style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 400px), 1fr))', alignItems: 'start' }}
+          style={{
+            gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 400px), 1fr))',
+            alignItems: 'start',
+          }}
         >
           {fitted.map((set) => (
             <NozzleSetCard key={set.id} gun={gun} set={set} story={story} nowMs={nowMs} />
@@ -103,15 +109,31 @@ export function GunPage() {
 }
 
 /** A fitted set: the newest test of each kind with what it says, and its year. */
-function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: StoredSet; story: GunStory; nowMs: number }) {
+function NozzleSetCard({
+  gun,
+  set,
+  story,
+  nowMs,
+}: {
+  gun: StoredGun;
+  set: StoredSet;
+  story: GunStory;
+  nowMs: number;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const own = story.tests.filter(({ nozzleSetId }) => nozzleSetId === set.id);
-  const newest = (kind: StoredTest['test']['kind']) => own.findLast(({ test }) => test.kind === kind);
-  const model = gunModelOf(gun.gun, set.nozzleMm, paintInCup({ stage: 'clear', carrier: 'solvent' }));
+  const newest = (kind: StoredTest['test']['kind']) =>
+    own.findLast(({ test }) => test.kind === kind);
+  const model = gunModelOf(
+    gun.gun,
+    set.nozzleMm,
+    paintInCup({ stage: 'clear', carrier: 'solvent' }),
+  );
   const says = (kind: (typeof TESTS)[number][0]): string => {
     const test = newest(kind)?.test;
-    if (test?.kind === 'pattern') return PATTERN_NAME[test.seen as keyof typeof PATTERN_NAME].toLowerCase();
+    if (test?.kind === 'pattern')
+      return PATTERN_NAME[test.seen as keyof typeof PATTERN_NAME].toLowerCase();
     if (test?.kind === 'catch')
       return `${((test.ml / test.seconds) * 60).toFixed(0)} ml a minute at ${turnsText(test.fluidTurnsOut)} turns; ${(model.flowFactor * 100).toFixed(0)} % of what its size gives`;
     if (test?.kind === 'fan')
@@ -126,8 +148,10 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <h2 className="figure mid">{set.nozzleMm} mm</h2>
         <span className="quiet">
-          {[set.needle && `needle ${set.needle}`, set.cap && `cap ${set.cap}`].filter(Boolean).join(', ')} since{' '}
-          {agoText(set.fittedSince, nowMs)}
+          {[set.needle && `needle ${set.needle}`, set.cap && `cap ${set.cap}`]
+            .filter(Boolean)
+            .join(', ')}{' '}
+          since {agoText(set.fittedSince, nowMs)}
         </span>
       </div>
       <ul style={{ margin: 0, padding: 0, listStyle: 'none', display: 'grid', gap: '0.5rem' }}>
@@ -163,7 +187,9 @@ function NozzleSetCard({ gun, set, story, nowMs }: { gun: StoredGun; set: Stored
           );
         })}
       </ul>
-      {own.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && <TestsOverTime tests={own} nowMs={nowMs} />}
+      {own.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && (
+        <TestsOverTime tests={own} nowMs={nowMs} />
+      )}
     </section>
   );
 }

@@ -1,6 +1,14 @@
-/** Guns and air: every gun with what it is due for, the lines that feed them, the compressors behind. */
+/**
+ * Guns and air: every gun with what it is due for, the lines that feed them, the compressors
+ * behind.
+ */
 import { Button } from '@mantine/core';
-import { deliveryOf, lineOf, type AirLine, type Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
+import {
+  deliveryOf,
+  lineOf,
+  type AirLine,
+  type Compressor,
+} from '@orthochrom/contract/shop/compressedAir.ts';
 import type { GunCareNow } from '@orthochrom/contract/shop/care.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { Link } from 'react-router';
@@ -41,11 +49,18 @@ export function GunsPage() {
         <div className="page stack">
           <div className={styles['cards']}>
             {setup.guns.map((gun) => (
-              <GunTile key={gun.id} gun={gun} care={care?.find(({ gunId }) => gunId === gun.id)} nowMs={nowMs} />
+              <GunTile
+                key={gun.id}
+                gun={gun}
+                care={care?.find(({ gunId }) => gunId === gun.id)}
+                nowMs={nowMs}
+              />
             ))}
           </div>
           {setup.guns.length === 0 && (
-            <p className="card">No gun yet. Describe the first: its kind, its nozzle sets, its knobs.</p>
+            <p className="card">
+              No gun yet. Describe the first: its kind, its nozzle sets, its knobs.
+            </p>
           )}
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             Air
@@ -60,7 +75,8 @@ export function GunsPage() {
           </div>
           {setup.airLines.length === 0 && (
             <p className="card">
-              No air line yet. Describe the way from the wall to the gun once, and every card tells what your gauge must show.
+              No air line yet. Describe the way from the wall to the gun once, and every card tells
+              what your gauge must show.
             </p>
           )}
         </div>
@@ -69,7 +85,15 @@ export function GunsPage() {
   );
 }
 
-function GunTile({ gun, care, nowMs }: { gun: StoredGun; care: GunCareNow | undefined; nowMs: number }) {
+function GunTile({
+  gun,
+  care,
+  nowMs,
+}: {
+  gun: StoredGun;
+  care: GunCareNow | undefined;
+  nowMs: number;
+}) {
   return (
     <Link to={`/guns/${gun.id}`} className={`card stack ${styles['tile']}`}>
       <div className="row" style={{ justifyContent: 'space-between' }}>
@@ -79,18 +103,23 @@ function GunTile({ gun, care, nowMs }: { gun: StoredGun; care: GunCareNow | unde
       {care && <DueBadges care={care} nowMs={nowMs} />}
       <div>
         {gun.gun.nozzleSets
-          ?.map((set) => `${set.nozzleMm} mm${set.cap ? `, cap ${set.cap}` : ''} (${testCount(set.tests?.length ?? 0)})`)
+          ?.map(
+            (set) =>
+              `${set.nozzleMm} mm${set.cap ? `, cap ${set.cap}` : ''} (${testCount(set.tests?.length ?? 0)})`,
+          )
           .join(' · ')}
       </div>
       <div className="quiet">
-        for {gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · {TRUST_NAME[gun.gaugeTrust]}
+        for {gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} ·{' '}
+        {TRUST_NAME[gun.gaugeTrust]}
       </div>
       {gun.note && <p>{gun.note}</p>}
     </Link>
   );
 }
 
-const testCount = (count: number): string => (count === 0 ? 'untested' : `${count} kind${count === 1 ? '' : 's'} of test`);
+const testCount = (count: number): string =>
+  count === 0 ? 'untested' : `${count} kind${count === 1 ? '' : 's'} of test`;
 
 function LineTile({ line, setup }: { line: AirLine; setup: ShopSetup }) {
   const { painter } = usePainter();
@@ -106,7 +135,9 @@ function LineTile({ line, setup }: { line: AirLine; setup: ShopSetup }) {
       <div>{[hoseWord(line, format), couplerWord(line)].filter(Boolean).join(' · ')}</div>
       <div className="quiet">
         gauge at the {line.gaugeAt} ·{' '}
-        {lossPercent === undefined ? 'loss worked out, not measured' : `${lossPercent.toFixed(0)} % lost, measured`}
+        {lossPercent === undefined
+          ? 'loss worked out, not measured'
+          : `${lossPercent.toFixed(0)} % lost, measured`}
       </div>
     </Link>
   );
@@ -123,7 +154,8 @@ function CompressorTile({ compressor }: { compressor: Compressor }) {
         <span className="quiet">compressor</span>
       </div>
       <div>
-        {joined(tank(compressor.tankL))} tank · {joined(airFlow(freeAirLPerMin))} at {joined(pressure(freeAirAtKPa))}
+        {joined(tank(compressor.tankL))} tank · {joined(airFlow(freeAirLPerMin))} at{' '}
+        {joined(pressure(freeAirAtKPa))}
       </div>
       <div className="quiet">
         {pressure(compressor.cutInKPa).text} to {joined(pressure(compressor.cutOutKPa))} ·{' '}

@@ -1,4 +1,6 @@
-/** Which of the two kinds of HVLP gun this is: one touch enters the rating that its leaflet prints. */
+/**
+ * Which of the two kinds of HVLP gun this is: one touch enters the rating that its leaflet prints.
+ */
 import { Button } from '@mantine/core';
 import { questionText } from '@orthochrom/contract/words/adviceWords.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -18,7 +20,9 @@ export function HvlpKind({ onPick }: { onPick: (ratedInletKPa: number) => void }
           </Button>
         ))}
       </div>
-      <p className="quiet">Neither on the leaflet? Leave it: a cap gauge on the gun’s tests tells as well.</p>
+      <p className="quiet">
+        Neither on the leaflet? Leave it: a cap gauge on the gun’s tests tells as well.
+      </p>
     </section>
   );
 }

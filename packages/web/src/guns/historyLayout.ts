@@ -3,7 +3,14 @@ import { line, scaleLinear, scaleTime } from 'd3';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { FlowingCoat } from '@orthochrom/contract/shop/care.ts';
 
-export type HistoryBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
+export type HistoryBox = {
+  widthPx: number;
+  heightPx: number;
+  leftPx: number;
+  rightPx: number;
+  topPx: number;
+  bottomPx: number;
+};
 
 const perMinute = ({ test }: StoredTest): number | undefined =>
   test.kind === 'catch' ? (test.ml / test.seconds) * 60 : undefined;
@@ -20,7 +27,9 @@ export function layOutTests(tests: readonly StoredTest[], nowMs: number, box: Hi
     return ml === undefined ? [] : [{ id: test.id, atMs: Date.parse(test.takenAt), ml }];
   });
   const [low, high] =
-    caught.length > 0 ? [Math.min(...caught.map(({ ml }) => ml)), Math.max(...caught.map(({ ml }) => ml))] : [0, 1];
+    caught.length > 0
+      ? [Math.min(...caught.map(({ ml }) => ml)), Math.max(...caught.map(({ ml }) => ml))]
+      : [0, 1];
   const y = scaleLinear([low * 0.9, high * 1.06], [box.heightPx - box.bottomPx, box.topPx]).nice(4);
   const points = caught.map((point) => ({ ...point, xPx: x(point.atMs), yPx: y(point.ml) }));
   const draw = line<(typeof points)[number]>()
@@ -32,15 +41,27 @@ export function layOutTests(tests: readonly StoredTest[], nowMs: number, box: Hi
     ticks: caught.length > 0 ? y.ticks(4).map((ml) => ({ ml, yPx: y(ml) })) : [],
     months: x.ticks(6).map((at) => ({ at, xPx: x(at) })),
     patterns: tests.flatMap(({ id, takenAt, test }) =>
-      test.kind === 'pattern' ? [{ id, seen: test.seen, takenAt, xPx: x(Date.parse(takenAt)) }] : [],
+      test.kind === 'pattern'
+        ? [{ id, seen: test.seen, takenAt, xPx: x(Date.parse(takenAt)) }]
+        : [],
     ),
   };
 }
 
-/** Each coat as a bar from its lowest to its highest, with a tick at what was planned; evenly spaced, oldest first. */
+/**
+ * Each coat as a bar from its lowest to its highest, with a tick at what was planned; evenly
+ * spaced, oldest first.
+ */
 export function layOutFlowing(coats: readonly FlowingCoat[], box: HistoryBox, kPaPerUnit = 1) {
-  const all = coats.flatMap(({ lowestKPa, highestKPa, plannedKPa }) => [lowestKPa, highestKPa, plannedKPa]);
-  const y = scaleLinear([Math.min(...all) * 0.94, Math.max(...all) * 1.04], [box.heightPx - box.bottomPx, box.topPx]);
+  const all = coats.flatMap(({ lowestKPa, highestKPa, plannedKPa }) => [
+    lowestKPa,
+    highestKPa,
+    plannedKPa,
+  ]);
+  const y = scaleLinear(
+    [Math.min(...all) * 0.94, Math.max(...all) * 1.04],
+    [box.heightPx - box.bottomPx, box.topPx],
+  );
   const stepPx = (box.widthPx - box.leftPx - box.rightPx) / Math.max(1, coats.length);
   return {
     bars: coats.map((coat, i) => ({

@@ -3,7 +3,12 @@ import { useEffect, useState } from 'react';
 const EVERY_MS = 100;
 
 /** A stopwatch that runs while it is started; seconds with a tenth. */
-export function useStopwatch(): { seconds: number; isRunning: boolean; start: () => void; stop: () => number } {
+export function useStopwatch(): {
+  seconds: number;
+  isRunning: boolean;
+  start: () => void;
+  stop: () => number;
+} {
   const [startedMs, setStartedMs] = useState<number>();
   const [seconds, setSeconds] = useState(0);
   useEffect(() => {

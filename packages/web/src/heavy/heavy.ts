@@ -1,22 +1,30 @@
-/** Answers that take longer than a frame, from a worker. The newest question of a slot rules: one that waits is dropped for it. */
+/**
+ * Answers that take longer than a frame, from a worker. The newest question of a slot rules: one
+ * that waits is dropped for it.
+ */
 import type { AnswerOf, CalculationName, InputOf } from '@orthochrom/contract/registry.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
 import type { MapAsk } from '../lab/mapAsk.ts';
 import type { HeavyAsk, HeavyReply } from './heavyWorker.ts';
 
-type Question = { kind: 'calculation'; name: string; input: unknown } | { kind: 'map'; ask: MapAsk };
+type Question =
+  { kind: 'calculation'; name: string; input: unknown } | { kind: 'map'; ask: MapAsk };
 type Outcome = HeavyReply['outcome'];
 
 /** One worker that answers one question at a time, and forgets all but the newest that wait. */
 class Slot {
-  private readonly worker = new Worker(new URL('./heavyWorker.ts', import.meta.url), { type: 'module' });
+  private readonly worker = new Worker(new URL('./heavyWorker.ts', import.meta.url), {
+    type: 'module',
+  });
   private busy: ((outcome: Outcome) => void) | undefined;
   private waiting: { question: Question; done: (outcome: Outcome) => void } | undefined;
   private next = 1;
 
   constructor() {
-    this.worker.addEventListener('message', ({ data }: MessageEvent<HeavyReply>) => this.answered(data.outcome));
+    this.worker.addEventListener('message', ({ data }: MessageEvent<HeavyReply>) =>
+      this.answered(data.outcome),
+    );
     this.worker.addEventListener('error', ({ message }) => this.answered({ error: { message } }));
   }
 
@@ -47,7 +55,10 @@ class Slot {
 
 export type HeavyState<A> = { answer?: A; error?: string; isStale: boolean };
 
-/** The newest answer to a question that changes; the last one stays on screen, marked stale, until the next is there. */
+/**
+ * The newest answer to a question that changes; the last one stays on screen, marked stale, until
+ * the next is there.
+ */
 function useQuestion<A>(question: Question | undefined): HeavyState<A> {
   const key = useMemo(() => (question ? JSON.stringify(question) : undefined), [question]);
   const slot = useRef<Slot>(undefined);
@@ -64,7 +75,11 @@ function useQuestion<A>(question: Question | undefined): HeavyState<A> {
     // A worker is only begun once there is something to ask it.
     slot.current ??= new Slot();
     slot.current.ask(JSON.parse(key) as Question, (outcome) =>
-      setState('answer' in outcome ? { key, answer: outcome.answer as A } : { key, error: outcome.error.message }),
+      setState(
+        'answer' in outcome
+          ? { key, answer: outcome.answer as A }
+          : { key, error: outcome.error.message },
+      ),
     );
   }, [key]);
   return {
@@ -74,8 +89,14 @@ function useQuestion<A>(question: Question | undefined): HeavyState<A> {
   };
 }
 
-export function useHeavy<N extends CalculationName>(name: N, input: InputOf<N> | undefined): HeavyState<AnswerOf<N>> {
-  const question = useMemo(() => (input ? { kind: 'calculation' as const, name, input } : undefined), [name, input]);
+export function useHeavy<N extends CalculationName>(
+  name: N,
+  input: InputOf<N> | undefined,
+): HeavyState<AnswerOf<N>> {
+  const question = useMemo(
+    () => (input ? { kind: 'calculation' as const, name, input } : undefined),
+    [name, input],
+  );
   return useQuestion<AnswerOf<N>>(question);
 }
 

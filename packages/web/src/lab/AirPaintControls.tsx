@@ -4,7 +4,14 @@ import { Select } from '@mantine/core';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
-import { gradeC, hasHardener, hasReducer, withClimate, withGrade, type LabSetup } from './labSetup.ts';
+import {
+  gradeC,
+  hasHardener,
+  hasReducer,
+  withClimate,
+  withGrade,
+  type LabSetup,
+} from './labSetup.ts';
 
 export function AirPaintControls({ setup, other, onChange }: GroupProps) {
   const { painter } = usePainter();
@@ -44,7 +51,9 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
           to={95}
           step={1}
           write={(v) => `${v.toFixed(0)} %`}
-          onChange={(relativeHumidityPercent) => onChange(withClimate(setup, { relativeHumidityPercent }))}
+          onChange={(relativeHumidityPercent) =>
+            onChange(withClimate(setup, { relativeHumidityPercent }))
+          }
         />
         <Knob
           label={`Air over the panel${airWord(airSpeed)}`}
@@ -67,7 +76,10 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
             value &&
             onChange({
               ...setup,
-              material: { class: value as MaterialClass, ...(material.finish ? { finish: material.finish } : {}) },
+              material: {
+                class: value as MaterialClass,
+                ...(material.finish ? { finish: material.finish } : {}),
+              },
             })
           }
         />
@@ -79,7 +91,9 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
           to={40}
           step={0.5}
           write={celsius}
-          onChange={(materialTemperatureC) => onChange(withClimate(setup, { materialTemperatureC }))}
+          onChange={(materialTemperatureC) =>
+            onChange(withClimate(setup, { materialTemperatureC }))
+          }
         />
         {hasReducer(setup) && (
           <Knob
@@ -102,13 +116,17 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
               { value: 'medium', label: 'medium' },
               { value: 'slow', label: 'slow' },
             ]}
-            onChange={(hardenerSpeed) => onChange({ ...setup, material: { ...material, hardenerSpeed } })}
+            onChange={(hardenerSpeed) =>
+              onChange({ ...setup, material: { ...material, hardenerSpeed } })
+            }
           />
         )}
         {material.class.endsWith('Base') && (
           <Choice
             label="Colour"
-            value={material.finish === undefined || material.finish === 'solid' ? 'solid' : 'metallic'}
+            value={
+              material.finish === undefined || material.finish === 'solid' ? 'solid' : 'metallic'
+            }
             data={[
               { value: 'solid', label: 'solid' },
               { value: 'metallic', label: 'metallic' },

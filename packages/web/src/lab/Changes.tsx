@@ -24,7 +24,9 @@ export function Changes({ answer, setup, isStale, onApply }: ChangesProps) {
         What one change helps most
       </h2>
       {!changes && <p className="quiet">{isStale ? 'Trying each lever …' : ''}</p>}
-      {changes?.length === 0 && <p>No single change would help: it is as good as it gets from here.</p>}
+      {changes?.length === 0 && (
+        <p>No single change would help: it is as good as it gets from here.</p>
+      )}
       {changes && changes.length > 0 && (
         <ol style={{ listStyle: 'none', margin: 0, padding: 0, display: 'grid', gap: '0.5rem' }}>
           {changes.slice(0, 4).map((change) => (
@@ -37,7 +39,8 @@ export function Changes({ answer, setup, isStale, onApply }: ChangesProps) {
                 <strong>{changeText(change as Parameters<typeof changeText>[0], inWords)}</strong>
                 <br />
                 <span className="quiet">
-                  {RISK_NAME[change.helps].toLowerCase()} from {percent(change.before)} to {percent(change.after)}
+                  {RISK_NAME[change.helps].toLowerCase()} from {percent(change.before)} to{' '}
+                  {percent(change.after)}
                 </span>
               </span>
               <Button

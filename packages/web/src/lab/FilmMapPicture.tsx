@@ -1,4 +1,7 @@
-/** The panel from the front: film as it lies, pass by pass, on a canvas; light where it is thin, dark where it is thick. */
+/**
+ * The panel from the front: film as it lies, pass by pass, on a canvas; light where it is thin,
+ * dark where it is thick.
+ */
 import { Button, Switch } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
@@ -63,11 +66,19 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
         height={CELLS.rows}
         role="img"
         aria-label="Film over the panel"
-        style={{ width: '100%', aspectRatio: '2 / 1', border: '1px solid var(--rule)', imageRendering: 'auto' }}
+        style={{
+          width: '100%',
+          aspectRatio: '2 / 1',
+          border: '1px solid var(--rule)',
+          imageRendering: 'auto',
+        }}
       />
       <div className={styles['scale']} aria-hidden="true">
         <span>bare</span>
-        <span className={styles['shades']} style={{ background: `linear-gradient(90deg, ${SHADES.join(', ')})` }} />
+        <span
+          className={styles['shades']}
+          style={{ background: `linear-gradient(90deg, ${SHADES.join(', ')})` }}
+        />
         <span>{film(2 * wantedUm)}</span>
       </div>
       <div className="row" style={{ justifyContent: 'space-between' }}>
@@ -89,7 +100,11 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
 }
 
 /** Lays one pass after another, then rests on the whole panel. */
-function usePlay(laid: number | undefined, passes: number, set: (laid: number | undefined) => void): void {
+function usePlay(
+  laid: number | undefined,
+  passes: number,
+  set: (laid: number | undefined) => void,
+): void {
   useEffect(() => {
     if (laid === undefined) return;
     const timer = setTimeout(() => set(laid >= passes ? undefined : laid + 0.34), PASS_MS / 3);
@@ -97,7 +112,11 @@ function usePlay(laid: number | undefined, passes: number, set: (laid: number | 
   }, [laid, passes, set]);
 }
 
-function draw(canvas: HTMLCanvasElement, { filmM, columns, rows }: FilmMap, wantedUm: number): void {
+function draw(
+  canvas: HTMLCanvasElement,
+  { filmM, columns, rows }: FilmMap,
+  wantedUm: number,
+): void {
   const context = canvas.getContext('2d');
   if (!context) return;
   const image = context.createImageData(columns, rows);
@@ -118,8 +137,13 @@ function draw(canvas: HTMLCanvasElement, { filmM, columns, rows }: FilmMap, want
 function rangeOf({ filmM, columns, rows }: FilmMap): { low: number; high: number } {
   const inner = filmM.filter((_, i) => {
     const [row, column] = [Math.floor(i / columns), i % columns];
-    return row > rows * 0.15 && row < rows * 0.85 && column > columns * 0.04 && column < columns * 0.96;
+    return (
+      row > rows * 0.15 && row < rows * 0.85 && column > columns * 0.04 && column < columns * 0.96
+    );
   });
   const sorted = inner.sort();
-  return { low: sorted[Math.floor(sorted.length * 0.1)]! * 1e6, high: sorted[Math.floor(sorted.length * 0.9)]! * 1e6 };
+  return {
+    low: sorted[Math.floor(sorted.length * 0.1)]! * 1e6,
+    high: sorted[Math.floor(sorted.length * 0.9)]! * 1e6,
+  };
 }

@@ -8,13 +8,19 @@ import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { atOther, Choice, Group, Knob, type GroupProps } from './Knob.tsx';
 import { withGun, withSettings, type LabSetup } from './labSetup.ts';
 
-export function GunHandControls({ setup, other, guns, onChange }: GroupProps & { guns: StoredGun[] }) {
+export function GunHandControls({
+  setup,
+  other,
+  guns,
+  onChange,
+}: GroupProps & { guns: StoredGun[] }) {
   const { painter } = usePainter();
   const { pressure, length, joined } = formatFor(painter.units);
   const { gun, settings, panel, technique } = setup;
   const at = atOther(other);
   const settle = (part: Partial<LabSetup['settings']>) => onChange(withSettings(setup, part));
-  const hand = (part: NonNullable<LabSetup['technique']>) => onChange({ ...setup, technique: { ...technique, ...part } });
+  const hand = (part: NonNullable<LabSetup['technique']>) =>
+    onChange({ ...setup, technique: { ...technique, ...part } });
   return (
     <>
       <Group title="Gun">
@@ -137,7 +143,12 @@ export function GunHandControls({ setup, other, guns, onChange }: GroupProps & {
           checked={technique?.arc !== undefined}
           onChange={({ currentTarget }) => {
             const { arc: _, ...rest } = technique ?? {};
-            onChange({ ...setup, technique: currentTarget.checked ? { ...rest, arc: { reachM: 0.7, swingDeg: 60 } } : rest });
+            onChange({
+              ...setup,
+              technique: currentTarget.checked
+                ? { ...rest, arc: { reachM: 0.7, swingDeg: 60 } }
+                : rest,
+            });
           }}
         />
         <Choice

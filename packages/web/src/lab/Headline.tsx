@@ -24,11 +24,36 @@ export function Headline({ sides }: { sides: Side[] }) {
       unit: film(1).unit,
       note: ({ answer }) => answer.runsFromUm && `runs from ${film(answer.runsFromUm.value).text}`,
     },
-    { label: 'Dry, all coats', of: ({ answer }) => answer.film.dryUm, write: (um) => film(um).text, unit: film(1).unit },
-    { label: 'Lands', of: ({ answer }) => answer.transferEfficiencyPercent, write: (v) => v.toFixed(0), unit: '%' },
-    { label: 'Fog', of: ({ answer }) => answer.oversprayGPerMin, write: (v) => v.toFixed(0), unit: 'g/min' },
-    { label: 'First coat ready', of: ({ answer }) => answer.flashReadyMinutes[0]!, write: (v) => v.toFixed(0), unit: 'min' },
-    { label: 'Flatness of 10', of: ({ answer }) => answer.peelIndex, write: (v) => v.toFixed(1), unit: '' },
+    {
+      label: 'Dry, all coats',
+      of: ({ answer }) => answer.film.dryUm,
+      write: (um) => film(um).text,
+      unit: film(1).unit,
+    },
+    {
+      label: 'Lands',
+      of: ({ answer }) => answer.transferEfficiencyPercent,
+      write: (v) => v.toFixed(0),
+      unit: '%',
+    },
+    {
+      label: 'Fog',
+      of: ({ answer }) => answer.oversprayGPerMin,
+      write: (v) => v.toFixed(0),
+      unit: 'g/min',
+    },
+    {
+      label: 'First coat ready',
+      of: ({ answer }) => answer.flashReadyMinutes[0]!,
+      write: (v) => v.toFixed(0),
+      unit: 'min',
+    },
+    {
+      label: 'Flatness of 10',
+      of: ({ answer }) => answer.peelIndex,
+      write: (v) => v.toFixed(1),
+      unit: '',
+    },
   ];
   return (
     <div className={styles['figures']}>
@@ -57,4 +82,5 @@ export function Headline({ sides }: { sides: Side[] }) {
   );
 }
 
-const arrow = (a: number, b: number): string => (Math.abs(b / Math.max(1e-9, a) - 1) < 0.02 ? '=' : b > a ? '▲' : '▼');
+const arrow = (a: number, b: number): string =>
+  Math.abs(b / Math.max(1e-9, a) - 1) < 0.02 ? '=' : b > a ? '▲' : '▼';

@@ -5,10 +5,15 @@ import styles from './Controls.module.css';
 import type { LabSetup } from './labSetup.ts';
 
 /** What every group of controls is given. */
-export type GroupProps = { setup: LabSetup; other?: LabSetup | undefined; onChange: (setup: LabSetup) => void };
+export type GroupProps = {
+  setup: LabSetup;
+  other?: LabSetup | undefined;
+  onChange: (setup: LabSetup) => void;
+};
 /** The other set-up's figure, to be shown where the two differ. */
-export const atOther = (other: LabSetup | undefined) => (read: (from: LabSetup) => number | undefined) =>
-  other ? read(other) : undefined;
+export const atOther =
+  (other: LabSetup | undefined) => (read: (from: LabSetup) => number | undefined) =>
+    other ? read(other) : undefined;
 
 export function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
@@ -38,7 +43,8 @@ export function Knob({ label, value, was, from, to, step, write, onChange }: Kno
       <div className={styles['head']}>
         <span>{label}</span>
         <span>
-          {differs && <span className={styles['was']}>{write(was)}</span>} <strong>{write(value)}</strong>
+          {differs && <span className={styles['was']}>{write(was)}</span>}{' '}
+          <strong>{write(value)}</strong>
         </span>
       </div>
       <Slider
@@ -68,7 +74,13 @@ export function Choice<V extends string>({ label, value, data, onChange }: Choic
       <div className={styles['head']}>
         <span>{label}</span>
       </div>
-      <SegmentedControl fullWidth aria-label={label} value={value} data={data} onChange={(next) => onChange(next as V)} />
+      <SegmentedControl
+        fullWidth
+        aria-label={label}
+        value={value}
+        data={data}
+        onChange={(next) => onChange(next as V)}
+      />
     </div>
   );
 }

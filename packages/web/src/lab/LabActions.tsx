@@ -1,4 +1,7 @@
-/** Where a set-up goes from the lab: to a gun as a baseline, to a ticket's coat, to a file, and from a file back. */
+/**
+ * Where a set-up goes from the lab: to a gun as a baseline, to a ticket's coat, to a file, and from
+ * a file back.
+ */
 import { Button, FileButton, Menu } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
@@ -34,9 +37,13 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   const again = useRef<() => void>(null);
   const [busy, write] = useWrite();
   const stored = setup?.guns.find(
-    ({ gun }) => gun.class === shown.gun.class && JSON.stringify(gun.nozzlesMm) === JSON.stringify(shown.gun.nozzlesMm),
+    ({ gun }) =>
+      gun.class === shown.gun.class &&
+      JSON.stringify(gun.nozzlesMm) === JSON.stringify(shown.gun.nozzlesMm),
   );
-  const set = stored?.sets.find(({ nozzleMm, retiredAt }) => nozzleMm === shown.settings.nozzleMm && !retiredAt);
+  const set = stored?.sets.find(
+    ({ nozzleMm, retiredAt }) => nozzleMm === shown.settings.nozzleMm && !retiredAt,
+  );
   const taken = (list?.coats ?? []).filter(({ state }) => state === 'taken');
   const saveToGun = () =>
     write(async () => {
@@ -68,7 +75,10 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
         painterId: painter.id,
         overrides: {
           ...coat.overrides,
-          ...overridesFrom(shown, coat.planned?.answers['setup'] as Partial<Record<string, unknown>> | undefined),
+          ...overridesFrom(
+            shown,
+            coat.planned?.answers['setup'] as Partial<Record<string, unknown>> | undefined,
+          ),
         },
       });
       await mutate(isOf('/api/tickets'));
@@ -77,14 +87,17 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   const share = () => {
     const file: LabFile = { format: LAB_FORMAT, version: 1, ...pair };
     const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }));
+    link.href = URL.createObjectURL(
+      new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }),
+    );
     link.download = 'spray-lab.json';
     link.click();
     URL.revokeObjectURL(link.href);
   };
   const open = async (file: File | null) => {
     if (!file) return;
-    const told = (message: string) => notifications.show({ color: 'red', title: 'Not opened, nothing changed', message });
+    const told = (message: string) =>
+      notifications.show({ color: 'red', title: 'Not opened, nothing changed', message });
     try {
       const json = JSON.parse(await file.text()) as unknown;
       const parsed = LabFile.safeParse(json);
@@ -119,7 +132,13 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
           {taken.map((coat) => {
             const ticket = list!.tickets.find(({ id }) => id === coat.ticketId);
             return (
-              <Menu.Item key={coat.id} fz={17} py={10} disabled={busy} onClick={() => void sendTo(coat.id, coat.ticketId)}>
+              <Menu.Item
+                key={coat.id}
+                fz={17}
+                py={10}
+                disabled={busy}
+                onClick={() => void sendTo(coat.id, coat.ticketId)}
+              >
                 Send to {ticket?.number}, coat {coat.ordinal}
               </Menu.Item>
             );
@@ -149,6 +168,16 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   );
 }
 
-const KEPT = ['nozzleMm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'gunSpeedMPerS'] as const;
+const KEPT = [
+  'nozzleMm',
+  'inletKPa',
+  'fluidTurnsOut',
+  'fanTurnsOut',
+  'distanceMm',
+  'overlapPercent',
+  'gunSpeedMPerS',
+] as const;
 const keptSettings = ({ settings }: LabSetup) =>
-  Object.fromEntries(KEPT.flatMap((name) => (settings[name] === undefined ? [] : [[name, settings[name]]])));
+  Object.fromEntries(
+    KEPT.flatMap((name) => (settings[name] === undefined ? [] : [[name, settings[name]]])),
+  );

@@ -1,4 +1,7 @@
-/** The spray lab: move anything a painter can move, and see what lands and what becomes of it, before it is sprayed. */
+/**
+ * The spray lab: move anything a painter can move, and see what lands and what becomes of it,
+ * before it is sprayed.
+ */
 import { Button, SegmentedControl } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
@@ -19,7 +22,14 @@ import { LabActions } from './LabActions.tsx';
 import styles from './LabPage.module.css';
 import { Levers } from './Levers.tsx';
 import { startSetup, withDefaults, type LabSetup, type LabVisit } from './labSetup.ts';
-import { DropsPicture, ProfilePicture, RunPicture, TimePicture, WavePicture, type Side } from './Pictures.tsx';
+import {
+  DropsPicture,
+  ProfilePicture,
+  RunPicture,
+  TimePicture,
+  WavePicture,
+  type Side,
+} from './Pictures.tsx';
 import { RiskBars } from './RiskBars.tsx';
 import { SeenHere } from './SeenHere.tsx';
 
@@ -31,12 +41,22 @@ export function LabPage() {
   const gun = setup?.guns.find(({ usedFor }) => usedFor.includes('clear')) ?? setup?.guns[0];
   if (!setup) return <p className="page">Opening the lab …</p>;
   if (!gun) return <p className="page">The lab wants a gun: add one under Guns and air.</p>;
-  return <Lab key={state?.coatId ?? 'own'} guns={setup.guns} gun={gun} visit={state ?? undefined} />;
+  return (
+    <Lab key={state?.coatId ?? 'own'} guns={setup.guns} gun={gun} visit={state ?? undefined} />
+  );
 }
 
 type Pair = { a: LabSetup; b?: LabSetup };
 
-function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: LabVisit | undefined }) {
+function Lab({
+  guns,
+  gun,
+  visit,
+}: {
+  guns: StoredGun[];
+  gun: StoredGun;
+  visit: LabVisit | undefined;
+}) {
   const { painter } = usePainter();
   const { length, film, joined } = formatFor(painter.units);
   // Kept on this device: a lab set-up is a thought, not a record.
@@ -66,7 +86,12 @@ function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: L
           pair={pair}
           shown={shown}
           visit={visit}
-          onOpen={(opened) => setPair({ a: withDefaults(opened.a), ...(opened.b ? { b: withDefaults(opened.b) } : {}) })}
+          onOpen={(opened) =>
+            setPair({
+              a: withDefaults(opened.a),
+              ...(opened.b ? { b: withDefaults(opened.b) } : {}),
+            })
+          }
           onReset={() => setPair({ a: visit ? withDefaults(visit.setup) : startSetup(gun.gun) })}
         />
       </PageHead>
@@ -110,7 +135,11 @@ function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: L
           </div>
           <Controls setup={shown} other={isB ? pair.a : pair.b} guns={guns} onChange={set} />
         </aside>
-        <section className={styles['pictures']} aria-label="What becomes of it" aria-busy={a.isStale || b.isStale}>
+        <section
+          className={styles['pictures']}
+          aria-label="What becomes of it"
+          aria-busy={a.isStale || b.isStale}
+        >
           {current.error && <p role="alert">{current.error}</p>}
           {sides.length > 0 && (
             <>
@@ -120,13 +149,23 @@ function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: L
                   <h2 className="tape" style={{ alignSelf: 'start' }}>
                     What may want mending
                   </h2>
-                  <RiskBars sides={sides.map(({ name, answer }) => ({ name, risks: answer.risks }))} />
+                  <RiskBars
+                    sides={sides.map(({ name, answer }) => ({ name, risks: answer.risks }))}
+                  />
                 </div>
-                <Changes answer={current.answer} setup={shown} isStale={current.isStale} onApply={set} />
+                <Changes
+                  answer={current.answer}
+                  setup={shown}
+                  isStale={current.isStale}
+                  onApply={set}
+                />
               </div>
               {sides.length > 1 && <Levers a={pair.a} b={pair.b!} />}
               <div className={styles['grid']}>
-                <FilmMapPicture side={sides[isB && sides[1] ? 1 : 0]!} film={(um) => joined(film(um))} />
+                <FilmMapPicture
+                  side={sides[isB && sides[1] ? 1 : 0]!}
+                  film={(um) => joined(film(um))}
+                />
                 <TimePicture sides={sides} />
                 <ProfilePicture sides={sides} words={{ length: (mm) => joined(length(mm)) }} />
                 <DropsPicture sides={sides} />
@@ -141,7 +180,9 @@ function Lab({ guns, gun, visit }: { guns: StoredGun[]; gun: StoredGun; visit: L
               />
               <VerdictList verdicts={(current.answer ?? sides[0]!.answer).verdicts} hideGo />
               <details className="card">
-                <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Why, and how sure</summary>
+                <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+                  Why, and how sure
+                </summary>
                 <ul style={{ margin: '0.4rem 0 0', paddingLeft: '1.2rem', lineHeight: 1.6 }}>
                   {(current.answer ?? sides[0]!.answer).reasons.map(({ code, text }) => (
                     <li key={code}>{text}</li>
@@ -169,5 +210,7 @@ function useForeseen(setup: LabSetup | undefined): HeavyState<AnswerOf<'coat'>> 
   );
   if (!setup) return { isStale: false };
   if (!full.isStale && full.answer) return full;
-  return quick.answer && !quick.isStale ? { ...quick, isStale: true } : { ...(full.answer ? full : quick), isStale: true };
+  return quick.answer && !quick.isStale
+    ? { ...quick, isStale: true }
+    : { ...(full.answer ? full : quick), isStale: true };
 }

@@ -4,7 +4,9 @@ import { LEVER_WORD, type LabSetup } from './labSetup.ts';
 import { leversBetween } from './levers.ts';
 
 const change = (share: number, less: string, more: string): string | undefined =>
-  Math.abs(share - 1) < 0.015 ? undefined : `${share > 1 ? more : less} by ${Math.abs((share - 1) * 100).toFixed(0)} %`;
+  Math.abs(share - 1) < 0.015
+    ? undefined
+    : `${share > 1 ? more : less} by ${Math.abs((share - 1) * 100).toFixed(0)} %`;
 
 export function Levers({ a, b }: { a: LabSetup; b: LabSetup }) {
   const did = useMemo(() => leversBetween(a, b), [a, b]);

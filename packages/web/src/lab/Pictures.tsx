@@ -1,14 +1,30 @@
 /** The lab's pictures, A in amber and B in blue, each with what it says in the trade's words. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { ReactNode } from 'react';
-import { BOX, layOutDrops, layOutProfile, layOutRun, layOutTime, wavePath, type Box } from './labLayout.ts';
+import {
+  BOX,
+  layOutDrops,
+  layOutProfile,
+  layOutRun,
+  layOutTime,
+  wavePath,
+  type Box,
+} from './labLayout.ts';
 import type { LabSetup } from './labSetup.ts';
 import styles from './Pictures.module.css';
 
 export type Side = { name: 'A' | 'B'; setup: LabSetup; answer: AnswerOf<'coat'> };
 type Words = { length: (mm: number) => string };
 
-export function Picture({ title, says, children }: { title: string; says: ReactNode; children: ReactNode }) {
+export function Picture({
+  title,
+  says,
+  children,
+}: {
+  title: string;
+  says: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <figure className={`card ${styles['picture']}`}>
       <figcaption>
@@ -20,15 +36,35 @@ export function Picture({ title, says, children }: { title: string; says: ReactN
   );
 }
 
-const Ticks = ({ ticks, box, along }: { ticks: { label: string; atPx: number }[]; box: Box; along: 'x' | 'y' }) => (
+const Ticks = ({
+  ticks,
+  box,
+  along,
+}: {
+  ticks: { label: string; atPx: number }[];
+  box: Box;
+  along: 'x' | 'y';
+}) => (
   <>
     {ticks.map(({ label, atPx }) =>
       along === 'x' ? (
-        <text key={label} x={atPx} y={box.heightPx - 8} textAnchor="middle" className={styles['tick']}>
+        <text
+          key={label}
+          x={atPx}
+          y={box.heightPx - 8}
+          textAnchor="middle"
+          className={styles['tick']}
+        >
           {label}
         </text>
       ) : (
-        <text key={label} x={box.leftPx - 6} y={atPx + 4} textAnchor="end" className={styles['tick']}>
+        <text
+          key={label}
+          x={box.leftPx - 6}
+          y={atPx + 4}
+          textAnchor="end"
+          className={styles['tick']}
+        >
           {label}
         </text>
       ),
@@ -47,17 +83,31 @@ export function ProfilePicture({ sides, words }: { sides: Side[]; words: Words }
     <Picture
       title="Across the fan, all passes on top of one another"
       says={`The film swings ${ripple.toFixed(1)} % either way on a step of ${words.length(a!.answer.stepMm)}: ${
-        ripple < 5 ? 'even' : ripple < 9 ? 'an eye finds it in a light metallic' : 'expect bands; closer passes or a wider fan'
+        ripple < 5
+          ? 'even'
+          : ripple < 9
+            ? 'an eye finds it in a light metallic'
+            : 'expect bands; closer passes or a wider fan'
       }.`}
     >
-      <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} role="img" aria-label="Film across one fan, in micrometres">
+      <svg
+        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        role="img"
+        aria-label="Film across one fan, in micrometres"
+      >
         {layout.curves.map(({ path, fill }, i) => (
           <g key={sides[i]!.name} className={styles[sides[i]!.name]}>
             {i === 0 && <path d={fill} className={styles['fill']} />}
             <path d={path} className={styles['curve']} />
           </g>
         ))}
-        <line x1={BOX.leftPx} x2={BOX.widthPx - BOX.rightPx} y1={layout.basePx} y2={layout.basePx} className={styles['base']} />
+        <line
+          x1={BOX.leftPx}
+          x2={BOX.widthPx - BOX.rightPx}
+          y1={layout.basePx}
+          y2={layout.basePx}
+          className={styles['base']}
+        />
         <Ticks ticks={layout.films} box={BOX} along="y" />
         <Ticks ticks={layout.widths} box={BOX} along="x" />
       </svg>
@@ -107,7 +157,12 @@ export function DropsPicture({ sides }: { sides: Side[] }) {
               y2={70 + i * 26 - (sides.length - 1) * 13}
               className={styles['range']}
             />
-            <circle cx={atPx} cy={70 + i * 26 - (sides.length - 1) * 13} r={radiusPx} className={styles['drop']} />
+            <circle
+              cx={atPx}
+              cy={70 + i * 26 - (sides.length - 1) * 13}
+              r={radiusPx}
+              className={styles['drop']}
+            />
           </g>
         ))}
         <Ticks ticks={layout.ticks} box={DROPS_BOX} along="x" />
@@ -135,7 +190,11 @@ export function TimePicture({ sides }: { sides: Side[] }) {
         .map((share) => `${(share * 100).toFixed(0)} %`)
         .join(' and ')} of each is still in.`}
     >
-      <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} role="img" aria-label="Solvent left by coat over minutes">
+      <svg
+        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        role="img"
+        aria-label="Solvent left by coat over minutes"
+      >
         {layout.histories.map(({ coats, ready, bakePx }, side) => (
           <g key={sides[side]!.name} className={styles[sides[side]!.name]}>
             {bakePx !== undefined && side === 0 && (
@@ -163,10 +222,19 @@ export function TimePicture({ sides }: { sides: Side[] }) {
               )}
           </g>
         ))}
-        <line x1={BOX.leftPx} x2={BOX.widthPx - BOX.rightPx} y1={layout.basePx} y2={layout.basePx} className={styles['base']} />
+        <line
+          x1={BOX.leftPx}
+          x2={BOX.widthPx - BOX.rightPx}
+          y1={layout.basePx}
+          y2={layout.basePx}
+          className={styles['base']}
+        />
         <Ticks ticks={layout.shares} box={BOX} along="y" />
         <Ticks
-          ticks={layout.minutes.map((tick, i) => ({ ...tick, label: i === 0 ? '0 min' : tick.label }))}
+          ticks={layout.minutes.map((tick, i) => ({
+            ...tick,
+            label: i === 0 ? '0 min' : tick.label,
+          }))}
           box={BOX}
           along="x"
         />
@@ -186,10 +254,18 @@ export function WavePicture({ sides }: { sides: Side[] }) {
     <Picture
       title="How it lies when it has set"
       says={`${value.toFixed(1)} of 10, where 10 is a mirror (${low.toFixed(1)} to ${high.toFixed(1)}). ${
-        value < 5.5 ? 'A customer would call it peel.' : value < 7.5 ? 'A texture, as much new paint has.' : 'Flat.'
+        value < 5.5
+          ? 'A customer would call it peel.'
+          : value < 7.5
+            ? 'A texture, as much new paint has.'
+            : 'Flat.'
       }`}
     >
-      <svg viewBox={`0 0 ${WAVE_BOX.widthPx} ${WAVE_BOX.heightPx}`} role="img" aria-label={`Flatness ${value.toFixed(1)} of 10`}>
+      <svg
+        viewBox={`0 0 ${WAVE_BOX.widthPx} ${WAVE_BOX.heightPx}`}
+        role="img"
+        aria-label={`Flatness ${value.toFixed(1)} of 10`}
+      >
         {sides.map(({ name, answer }, i) => (
           <path
             key={name}
@@ -202,7 +278,14 @@ export function WavePicture({ sides }: { sides: Side[] }) {
   );
 }
 
-const RUN_BOX: Box = { widthPx: 200, heightPx: 210, leftPx: 40, rightPx: 12, topPx: 18, bottomPx: 16 };
+const RUN_BOX: Box = {
+  widthPx: 200,
+  heightPx: 210,
+  leftPx: 40,
+  rightPx: 12,
+  topPx: 18,
+  bottomPx: 16,
+};
 export function RunPicture({ sides }: { sides: Side[] }) {
   const layout = layOutRun(
     sides.map(({ answer }) => answer.sagMm),
@@ -213,7 +296,11 @@ export function RunPicture({ sides }: { sides: Side[] }) {
   return (
     <Picture
       title="How far it slides, mm"
-      says={isFlat ? 'Lying flat: nothing runs.' : `${value.toFixed(1)} mm before it sets; from about 12 mm an eye sees a run.`}
+      says={
+        isFlat
+          ? 'Lying flat: nothing runs.'
+          : `${value.toFixed(1)} mm before it sets; from about 12 mm an eye sees a run.`
+      }
     >
       <svg
         viewBox={`0 0 ${RUN_BOX.widthPx} ${RUN_BOX.heightPx}`}

@@ -7,7 +7,13 @@ import styles from './RiskBars.module.css';
 type Risks = AnswerOf<'coat'>['risks'];
 const SHOWN_FROM = 0.02;
 
-export function RiskBars({ sides, showAll = false }: { sides: { name: string; risks: Risks }[]; showAll?: boolean }) {
+export function RiskBars({
+  sides,
+  showAll = false,
+}: {
+  sides: { name: string; risks: Risks }[];
+  showAll?: boolean;
+}) {
   const [first] = sides;
   const names = RISKS.filter((name) => sides.some(({ risks }) => risks[name]))
     .filter((name) => showAll || sides.some(({ risks }) => (risks[name]?.value ?? 0) >= SHOWN_FROM))
@@ -29,13 +35,19 @@ export function RiskBars({ sides, showAll = false }: { sides: { name: string; ri
                   <span className={styles['track']}>
                     <span
                       className={styles['range']}
-                      style={{ left: percent(risk.low), width: percent(Math.max(0.004, risk.high - risk.low)) }}
+                      style={{
+                        left: percent(risk.low),
+                        width: percent(Math.max(0.004, risk.high - risk.low)),
+                      }}
                     />
                     <span className={styles['point']} style={{ left: percent(risk.value) }} />
                   </span>
                   <span className={styles['word']}>
                     {sides.length > 1 && <b>{side} </b>}
-                    {word} <small>{risk.value < 0.01 ? '< 1 %' : `${(risk.value * 100).toFixed(0)} %`}</small>
+                    {word}{' '}
+                    <small>
+                      {risk.value < 0.01 ? '< 1 %' : `${(risk.value * 100).toFixed(0)} %`}
+                    </small>
                   </span>
                 </span>
               );

@@ -1,4 +1,7 @@
-/** What this shop saw of the paint: how long until it was touch-dry, and at which comb reading it ran. Each moves the model to it. */
+/**
+ * What this shop saw of the paint: how long until it was touch-dry, and at which comb reading it
+ * ran. Each moves the model to it.
+ */
 import { Button } from '@mantine/core';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
@@ -34,8 +37,9 @@ export function SeenHere({ setup, wetUm, onChange }: SeenHereProps) {
       </summary>
       <div className="stack" style={{ marginTop: '0.5rem' }} key={kept}>
         <p>
-          One coat at this film ({joined(film(wetUm))}) in this air: when was it dry to the touch, edges too? And if it ran on an
-          upright panel, what did the comb say there? Both move the model to your shop, and narrow it.
+          One coat at this film ({joined(film(wetUm))}) in this air: when was it dry to the touch,
+          edges too? And if it ran on an upright panel, what did the comb say there? Both move the
+          model to your shop, and narrow it.
         </p>
         <div className="row" style={{ alignItems: 'flex-end' }}>
           <FigureInput
@@ -69,7 +73,11 @@ export function SeenHere({ setup, wetUm, onChange }: SeenHereProps) {
             field="combUm"
             onChange={(entered) => setCombUm(entered?.canonical)}
           />
-          <Button variant="default" disabled={combUm === undefined} onClick={() => add({ kind: 'ran', combUm: combUm! })}>
+          <Button
+            variant="default"
+            disabled={combUm === undefined}
+            onClick={() => add({ kind: 'ran', combUm: combUm! })}
+          >
             Take it in
           </Button>
         </div>
@@ -80,7 +88,11 @@ export function SeenHere({ setup, wetUm, onChange }: SeenHereProps) {
                 ? `touch-dry after ${test.minutes} min at ${joined(film(test.wetUm))}`
                 : `ran at ${joined(film(test.combUm))} on the comb`}
             </span>
-            <Button variant="subtle" color="dark" onClick={() => withTests(tests.filter((_, at) => at !== i))}>
+            <Button
+              variant="subtle"
+              color="dark"
+              onClick={() => withTests(tests.filter((_, at) => at !== i))}
+            >
               Leave it out
             </Button>
           </div>

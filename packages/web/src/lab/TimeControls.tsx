@@ -12,14 +12,17 @@ export function TimeControls({ setup, other, onChange }: GroupProps) {
   const at = atOther(other);
   const celsius = (c: number) => joined(temperature(c));
   const minutes = (m: number) => `${m.toFixed(0)} min`;
-  const bakeWith = (part: Partial<NonNullable<LabSetup['bake']>>) => bake && onChange({ ...setup, bake: { ...bake, ...part } });
+  const bakeWith = (part: Partial<NonNullable<LabSetup['bake']>>) =>
+    bake && onChange({ ...setup, bake: { ...bake, ...part } });
   return (
     <Group title="Time">
       <Choice
         label="Coats"
         value={String(coats.length)}
         data={['1', '2', '3', '4']}
-        onChange={(count) => onChange({ ...setup, coats: Array.from({ length: Number(count) }, () => coats[0]!) })}
+        onChange={(count) =>
+          onChange({ ...setup, coats: Array.from({ length: Number(count) }, () => coats[0]!) })
+        }
       />
       <Knob
         label="Flash between coats"
@@ -37,7 +40,9 @@ export function TimeControls({ setup, other, onChange }: GroupProps) {
         onChange={({ currentTarget }) => {
           const { bake: _, ...rest } = setup;
           onChange(
-            currentTarget.checked ? { ...rest, bake: { afterMinutes: 12, toC: 60, rampCPerMin: 4, holdMinutes: 30 } } : rest,
+            currentTarget.checked
+              ? { ...rest, bake: { afterMinutes: 12, toC: 60, rampCPerMin: 4, holdMinutes: 30 } }
+              : rest,
           );
         }}
       />

@@ -1,8 +1,22 @@
 /** Where the lab's pictures put their marks: profile, drops, film over time, wave, run. Pure. */
 import { area, line, scaleLinear, scaleLog } from 'd3';
 
-export type Box = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
-export const BOX: Box = { widthPx: 460, heightPx: 210, leftPx: 44, rightPx: 14, topPx: 14, bottomPx: 30 };
+export type Box = {
+  widthPx: number;
+  heightPx: number;
+  leftPx: number;
+  rightPx: number;
+  topPx: number;
+  bottomPx: number;
+};
+export const BOX: Box = {
+  widthPx: 460,
+  heightPx: 210,
+  leftPx: 44,
+  rightPx: 14,
+  topPx: 14,
+  bottomPx: 30,
+};
 
 const inside = ({ widthPx, heightPx, leftPx, rightPx, topPx, bottomPx }: Box) => ({
   x: [leftPx, widthPx - rightPx] as [number, number],
@@ -12,7 +26,11 @@ const inside = ({ widthPx, heightPx, leftPx, rightPx, topPx, bottomPx }: Box) =>
 export type Tick = { label: string; atPx: number };
 
 /** Film across one fan: each set-up's own, on one scale. */
-export function layOutProfile(profiles: { um: number[]; fanMm: number }[], writeMm: (mm: number) => string, box = BOX) {
+export function layOutProfile(
+  profiles: { um: number[]; fanMm: number }[],
+  writeMm: (mm: number) => string,
+  box = BOX,
+) {
   const widest = Math.max(...profiles.map(({ fanMm }) => fanMm), 1);
   const most = Math.max(1, ...profiles.flatMap(({ um }) => um)) * 1.15;
   const { x: xs, y: ys } = inside(box);
@@ -20,7 +38,9 @@ export function layOutProfile(profiles: { um: number[]; fanMm: number }[], write
   const y = scaleLinear([0, most], ys);
   return {
     curves: profiles.map(({ um, fanMm }) => {
-      const points = um.map((film, i) => [x(-fanMm / 2 + (i * fanMm) / (um.length - 1)), y(film)] as [number, number]);
+      const points = um.map(
+        (film, i) => [x(-fanMm / 2 + (i * fanMm) / (um.length - 1)), y(film)] as [number, number],
+      );
       return {
         path: line()(points) ?? '',
         fill: area<[number, number]>().y0(ys[0])(points) ?? '',
@@ -34,10 +54,17 @@ export function layOutProfile(profiles: { um: number[]; fanMm: number }[], write
 }
 
 /** Drop size on a line with its window. */
-export function layOutDrops(drops: { value: number; low: number; high: number }[], window: [number, number], box = BOX) {
+export function layOutDrops(
+  drops: { value: number; low: number; high: number }[],
+  window: [number, number],
+  box = BOX,
+) {
   const { x: xs } = inside(box);
   const x = scaleLinear(
-    [Math.min(10, window[0] * 0.6), Math.max(window[1] * 1.5, ...drops.map(({ high }) => Math.min(high, 140)))],
+    [
+      Math.min(10, window[0] * 0.6),
+      Math.max(window[1] * 1.5, ...drops.map(({ high }) => Math.min(high, 140))),
+    ],
     xs,
   ).clamp(true);
   return {
@@ -68,7 +95,10 @@ export function layOutTime(histories: History[], box = BOX) {
     histories: histories.map(({ left, readyMinutes, startsMinutes, bakeMinutes }) => ({
       coats: (left[0]?.byCoat ?? []).map((_, coat) => {
         const points = left
-          .filter(({ byCoat, minutes }) => byCoat[coat]! > 0 && minutes >= (startsMinutes[coat] ?? 0) - 0.01)
+          .filter(
+            ({ byCoat, minutes }) =>
+              byCoat[coat]! > 0 && minutes >= (startsMinutes[coat] ?? 0) - 0.01,
+          )
           .map(({ minutes, byCoat }) => [x(minutes), y(byCoat[coat]! * 100)] as [number, number]);
         return { path: line()(points) ?? '', startPx: x(startsMinutes[coat] ?? 0) };
       }),
@@ -85,13 +115,18 @@ export function layOutTime(histories: History[], box = BOX) {
   };
 }
 
-/** How the surface lies: a wave whose height is what is left of the ripple; many times exaggerated. */
+/**
+ * How the surface lies: a wave whose height is what is left of the ripple; many times exaggerated.
+ */
 export function wavePath(peelIndex: number, box: Box, phase = 0): string {
   const height = ((10 - peelIndex) / 10) ** 1.6 * (box.heightPx * 0.3);
   const middle = box.heightPx / 2;
   const points = Array.from({ length: 121 }, (_, i) => {
     const x = (i / 120) * box.widthPx;
-    const wave = Math.sin(i * 0.33 + phase) + 0.55 * Math.sin(i * 0.71 + 2 * phase + 1) + 0.3 * Math.sin(i * 1.43 + 0.4);
+    const wave =
+      Math.sin(i * 0.33 + phase) +
+      0.55 * Math.sin(i * 0.71 + 2 * phase + 1) +
+      0.3 * Math.sin(i * 1.43 + 0.4);
     return [x, middle - (wave / 1.85) * height] as [number, number];
   });
   return line()(points) ?? '';

@@ -38,7 +38,9 @@ export const startSetup = (gun: Gun): LabSetup => ({
 export function withDefaults(setup: LabSetup): LabSetup {
   const usual = startSetup(setup.gun);
   const climate =
-    setup.climate.airMovement === undefined && setup.climate.airSpeedMPerS === undefined ? { airSpeedMPerS: 0.3 } : {};
+    setup.climate.airMovement === undefined && setup.climate.airSpeedMPerS === undefined
+      ? { airSpeedMPerS: 0.3 }
+      : {};
   return {
     ...setup,
     climate: {
@@ -52,19 +54,28 @@ export function withDefaults(setup: LabSetup): LabSetup {
   };
 }
 
-export const gradeC = ({ material }: LabSetup): number => (material.grade ? designTemperatureC(material.grade) : 21.5);
+export const gradeC = ({ material }: LabSetup): number =>
+  material.grade ? designTemperatureC(material.grade) : 21.5;
 export const hasReducer = ({ material }: LabSetup): boolean =>
   MATERIALS[material.class].mix[2] > 0 && MATERIALS[material.class].waterFraction === undefined;
-export const hasHardener = ({ material }: LabSetup): boolean => MATERIALS[material.class].mix[1] > 0;
+export const hasHardener = ({ material }: LabSetup): boolean =>
+  MATERIALS[material.class].mix[1] > 0;
 
 export const withGrade = (setup: LabSetup, designC: number): LabSetup => ({
   ...setup,
   material: {
     ...setup.material,
-    grade: { name: `grade for ${designC.toFixed(0)} °C`, minC: designC - GRADE_HALF_BAND_C, maxC: designC + GRADE_HALF_BAND_C },
+    grade: {
+      name: `grade for ${designC.toFixed(0)} °C`,
+      minC: designC - GRADE_HALF_BAND_C,
+      maxC: designC + GRADE_HALF_BAND_C,
+    },
   },
 });
-export const withSettings = (setup: LabSetup, settings: Partial<LabSetup['settings']>): LabSetup => ({
+export const withSettings = (
+  setup: LabSetup,
+  settings: Partial<LabSetup['settings']>,
+): LabSetup => ({
   ...setup,
   settings: { ...setup.settings, ...settings },
 });
@@ -95,14 +106,20 @@ export function withGun(setup: LabSetup, gun: Gun): LabSetup {
   };
 }
 
-/** A ranked change, made, with what goes with it: then the lab foresees what the change promised. */
+/**
+ * A ranked change, made, with what goes with it: then the lab foresees what the change promised.
+ */
 export function changed(
   setup: LabSetup,
   {
     knob,
     to,
     along = {},
-  }: { knob: string; to: number; along?: { stepMm?: number | undefined; gunSpeedMPerS?: number | undefined } | undefined },
+  }: {
+    knob: string;
+    to: number;
+    along?: { stepMm?: number | undefined; gunSpeedMPerS?: number | undefined } | undefined;
+  },
 ): LabSetup {
   switch (knob as ChangeKnob) {
     case 'flashMinutes':
@@ -114,13 +131,19 @@ export function changed(
     case 'gradeC':
       return withGrade(setup, to);
     case 'hardenerC':
-      return { ...setup, material: { ...setup.material, hardenerSpeed: speedOf({ name: '', minC: to, maxC: to }) } };
+      return {
+        ...setup,
+        material: { ...setup.material, hardenerSpeed: speedOf({ name: '', minC: to, maxC: to }) },
+      };
     case 'airSpeedMPerS':
       return withClimate(setup, { airSpeedMPerS: to });
     default: {
       const given = { [knob]: to, ...along };
       const { overlapPercent: _, ...settings } = setup.settings;
-      return { ...setup, settings: { ...('stepMm' in given ? settings : setup.settings), ...given } };
+      return {
+        ...setup,
+        settings: { ...('stepMm' in given ? settings : setup.settings), ...given },
+      };
     }
   }
 }

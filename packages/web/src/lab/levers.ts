@@ -1,10 +1,18 @@
-/** Which of the four levers did what between two set-ups: each moved by itself, in the order in which they are taught. Pure. */
+/**
+ * Which of the four levers did what between two set-ups: each moved by itself, in the order in
+ * which they are taught. Pure.
+ */
 import { AS_KNOWN } from '@orthochrom/core/coat/simulateCoat.ts';
 import { planOf } from '@orthochrom/core/coat/plan.ts';
 import { sprayedBy } from '@orthochrom/core/coat/sprayedCoat.ts';
 import { LEVERS, withSettings, type LabSetup } from './labSetup.ts';
 
-export type LeverDid = { lever: (typeof LEVERS)[number]; filmShare: number; dropShare: number; wetShare: number };
+export type LeverDid = {
+  lever: (typeof LEVERS)[number];
+  filmShare: number;
+  dropShare: number;
+  wetShare: number;
+};
 
 function sprayed(setup: LabSetup) {
   const { plan } = planOf(setup as Parameters<typeof planOf>[0]);
@@ -16,7 +24,10 @@ function sprayed(setup: LabSetup) {
 export function leversBetween(a: LabSetup, b: LabSetup): LeverDid[] {
   let here = {
     ...b,
-    settings: { ...b.settings, ...Object.fromEntries(LEVERS.map((lever) => [lever, a.settings[lever]])) },
+    settings: {
+      ...b.settings,
+      ...Object.fromEntries(LEVERS.map((lever) => [lever, a.settings[lever]])),
+    },
   } as LabSetup;
   let was = sprayed(here);
   return LEVERS.flatMap((lever) => {

@@ -1,9 +1,16 @@
-/** One coat whole: the air it had, what was planned, what was overridden and why, what was done, how it came out. */
+/**
+ * One coat whole: the air it had, what was planned, what was overridden and why, what was done, how
+ * it came out.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { Button } from '@mantine/core';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import { settingNames, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import {
+  settingNames,
+  type SettingName,
+  type TicketWhole,
+} from '@orthochrom/contract/shop/ticket.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useParams } from 'react-router';
 import useSWR from 'swr';
@@ -15,15 +22,28 @@ import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { SETTING_NAME, STAGE_NAME, WORK_NAME, panelName } from '../words/tradeNames.ts';
-import { takenMix, takenRecoat, takenReducer, takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
-import { formatFor, minutesText, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
+import {
+  takenMix,
+  takenRecoat,
+  takenReducer,
+  takenSetup,
+} from '@orthochrom/contract/plan/takenPlan.ts';
+import {
+  formatFor,
+  minutesText,
+  turnsText,
+  type Format,
+} from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK, whenText } from './recordWords.ts';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();
   const { data: row, error, mutate } = useSWR<RecordRow, Error>(`/api/records/${id}`, getJson);
-  const { data: whole } = useSWR<TicketWhole, Error>(row ? `/api/tickets/${row.coat.ticketId}` : null, getJson);
+  const { data: whole } = useSWR<TicketWhole, Error>(
+    row ? `/api/tickets/${row.coat.ticketId}` : null,
+    getJson,
+  );
   const { painter } = usePainter();
   if (error) return <PageError message={error.message} retry={() => void mutate()} />;
   if (!row) return <p className="page">Opening the record …</p>;
@@ -33,7 +53,10 @@ export function CoatRecordPage() {
   const works = whole?.works.filter(({ coatId }) => coatId === coat.id) ?? [];
   const reducer = takenReducer(coat);
   const gate = whole?.gates
-    .filter(({ stageId, answeredAt }) => stageId === coat.stageId && (!coat.startedAt || answeredAt <= coat.startedAt))
+    .filter(
+      ({ stageId, answeredAt }) =>
+        stageId === coat.stageId && (!coat.startedAt || answeredAt <= coat.startedAt),
+    )
     .at(-1);
   const verdicts = [takenReducer(coat), takenMix(coat), takenSetup(coat)].flatMap(
     (answer) => (answer as AnswerOf<'mix'> | undefined)?.verdicts ?? [],
@@ -51,7 +74,9 @@ export function CoatRecordPage() {
           <Fact
             label="Result"
             value={coat.rating ? RATING_MARK[coat.rating] : 'not logged'}
-            note={[coat.seen.map((s) => SEEN_NAME[s]).join(', '), coat.note].filter(Boolean).join('. ')}
+            note={[coat.seen.map((s) => SEEN_NAME[s]).join(', '), coat.note]
+              .filter(Boolean)
+              .join('. ')}
           />
           {row.airC !== undefined && (
             <Fact
@@ -64,7 +89,11 @@ export function CoatRecordPage() {
             <Fact
               label="Panel"
               value={format.joined(format.temperature(row.panelC))}
-              note={row.materialC === undefined ? '' : `paint ${format.joined(format.temperature(row.materialC))}`}
+              note={
+                row.materialC === undefined
+                  ? ''
+                  : `paint ${format.joined(format.temperature(row.materialC))}`
+              }
             />
           )}
           {reducer?.choice && (
@@ -73,7 +102,9 @@ export function CoatRecordPage() {
               value={blendText(reducer.choice.parts) || 'no reducer'}
               note={[
                 reducer.choice.hardener,
-                coat.overrides.reducer ? `overridden: ${coat.overrides.reducer.chosen}, ${coat.overrides.reducer.why}` : '',
+                coat.overrides.reducer
+                  ? `overridden: ${coat.overrides.reducer.chosen}, ${coat.overrides.reducer.why}`
+                  : '',
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -86,8 +117,9 @@ export function CoatRecordPage() {
           </h2>
           {row.found.map(({ findingId, fault, cause, confirmed }) => (
             <p key={findingId}>
-              <Link to={`/faults/${findingId}`}>{faultName(fault)}</Link>, {confirmed ? 'from' : 'perhaps from'}{' '}
-              {causeName(cause).toLowerCase()} <span className="quiet">{confirmed ? 'confirmed' : 'not confirmed yet'}</span>
+              <Link to={`/faults/${findingId}`}>{faultName(fault)}</Link>,{' '}
+              {confirmed ? 'from' : 'perhaps from'} {causeName(cause).toLowerCase()}{' '}
+              <span className="quiet">{confirmed ? 'confirmed' : 'not confirmed yet'}</span>
             </p>
           ))}
           {coat.overrides.stop && (
@@ -107,7 +139,9 @@ export function CoatRecordPage() {
               What is wrong? Find the cause
             </Button>
             {row.found.length > 0 && (
-              <a href={`/api/tickets/${coat.ticketId}/findings-file`}>All findings of this ticket as a file</a>
+              <a href={`/api/tickets/${coat.ticketId}/findings-file`}>
+                All findings of this ticket as a file
+              </a>
             )}
           </div>
         </section>
@@ -132,7 +166,9 @@ export function CoatRecordPage() {
         <FlowingRecord
           coat={coat}
           format={format}
-          nameOf={(panelId) => whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel'}
+          nameOf={(panelId) =>
+            whole?.ticket.panels.find((panel) => panel.id === panelId)?.name ?? 'panel'
+          }
         />
         {mix && (
           <div className="card stack">
@@ -141,7 +177,10 @@ export function CoatRecordPage() {
             </h2>
             <p>
               {mix.poured
-                .map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`)
+                .map(
+                  (part) =>
+                    `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`,
+                )
                 .join(' · ')}
               ; mixed {whenText(mix.mixedAt)}
               {mix.potLifeEndsAt ? `, pot life to ${whenText(mix.potLifeEndsAt)}` : ''}
@@ -154,7 +193,10 @@ export function CoatRecordPage() {
           </h2>
           <p>
             Begun {whenText(coat.startedAt)}, on {whenText(coat.endedAt)}
-            {takenRecoat(coat) ? `; planned wait ${minutesText(takenRecoat(coat)!.earliestMinutes.value)}` : ''}.{' '}
+            {takenRecoat(coat)
+              ? `; planned wait ${minutesText(takenRecoat(coat)!.earliestMinutes.value)}`
+              : ''}
+            .{' '}
             {coat.panelsSprayed
               .map(
                 ({ panelId, sprayedAt }) =>
@@ -169,7 +211,8 @@ export function CoatRecordPage() {
               Safety gate
             </h2>
             <p>
-              {gate.passed ? 'Passed' : 'Stopped'} {whenText(gate.answeredAt)}: {gateText(gate.answers)}
+              {gate.passed ? 'Passed' : 'Stopped'} {whenText(gate.answeredAt)}:{' '}
+              {gateText(gate.answers)}
             </p>
           </div>
         )}
@@ -220,7 +263,15 @@ function Fact({ label, value, note }: { label: string; value: string; note: stri
   );
 }
 
-function SettingRow({ name, row: { coat }, format }: { name: SettingName; row: RecordRow; format: Format }) {
+function SettingRow({
+  name,
+  row: { coat },
+  format,
+}: {
+  name: SettingName;
+  row: RecordRow;
+  format: Format;
+}) {
   const write = (value: number | undefined): string => {
     if (value === undefined) return '';
     if (name === 'inletKPa') return format.joined(format.pressure(value));

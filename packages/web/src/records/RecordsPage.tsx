@@ -26,7 +26,9 @@ export function RecordsPage() {
   const format = formatFor(painter.units);
   const navigate = useNavigate();
   const [asked] = useDebouncedValue(query.toString(), 250);
-  const { data, error, mutate } = useSWR<RecordRow[], Error>(`/api/records?${asked}`, getJson, { keepPreviousData: true });
+  const { data, error, mutate } = useSWR<RecordRow[], Error>(`/api/records?${asked}`, getJson, {
+    keepPreviousData: true,
+  });
   const set = (key: string, value: string | null) => {
     const next = new URLSearchParams(query);
     if (value) next.set(key, value);
@@ -64,9 +66,16 @@ export function RecordsPage() {
           {pick(
             'stage',
             'Stage',
-            (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({ value: stage, label: STAGE_NAME[stage] })),
+            (Object.keys(STAGE_NAME) as Stage[]).map((stage) => ({
+              value: stage,
+              label: STAGE_NAME[stage],
+            })),
           )}
-          {pick('gunId', 'Gun', setup?.guns.map(({ id, name }) => ({ value: id, label: name })) ?? [])}
+          {pick(
+            'gunId',
+            'Gun',
+            setup?.guns.map(({ id, name }) => ({ value: id, label: name })) ?? [],
+          )}
           {pick(
             'fault',
             'Fault found',
@@ -105,7 +114,11 @@ export function RecordsPage() {
                 const show = (value: number | undefined, write: (v: number) => string) =>
                   value === undefined ? '' : write(value);
                 return (
-                  <tr key={row.coat.id} onClick={() => void navigate(`/records/${row.coat.id}`)} style={{ cursor: 'pointer' }}>
+                  <tr
+                    key={row.coat.id}
+                    onClick={() => void navigate(`/records/${row.coat.id}`)}
+                    style={{ cursor: 'pointer' }}
+                  >
                     <td>
                       <Link to={`/records/${row.coat.id}`}>{whenText(row.coat.endedAt)}</Link>
                     </td>

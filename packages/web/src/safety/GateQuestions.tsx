@@ -1,4 +1,7 @@
-/** The questions of the safety gate, for the product and the place at hand; what does not bear on them is not asked. */
+/**
+ * The questions of the safety gate, for the product and the place at hand; what does not bear on
+ * them is not asked.
+ */
 import { Checkbox } from '@mantine/core';
 import { isTwoPackHazard, needsCover } from '@orthochrom/core/safety/hazard.ts';
 import type { Place } from '@orthochrom/core/trade/vocabulary.ts';
@@ -54,10 +57,18 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
         {needsCover({ product }) && (
           <>
             <Question label="Skin covered: gloves, suit, hood?">
-              <YesNo label="Skin covered" value={answers.protection?.skin} onChange={(skin) => protect({ skin })} />
+              <YesNo
+                label="Skin covered"
+                value={answers.protection?.skin}
+                onChange={(skin) => protect({ skin })}
+              />
             </Question>
             <Question label="Eyes covered: full face or goggles?">
-              <YesNo label="Eyes covered" value={answers.protection?.eyes} onChange={(eyes) => protect({ eyes })} />
+              <YesNo
+                label="Eyes covered"
+                value={answers.protection?.eyes}
+                onChange={(eyes) => protect({ eyes })}
+              />
             </Question>
           </>
         )}
@@ -72,7 +83,10 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
               ['householdFan', 'House fan'],
             ]}
             onChange={(extraction) =>
-              setAnswers({ ...answers, extraction: extraction as NonNullable<GateAnswersGiven['extraction']> })
+              setAnswers({
+                ...answers,
+                extraction: extraction as NonNullable<GateAnswersGiven['extraction']>,
+              })
             }
           />
         </Question>
@@ -92,7 +106,9 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
               ['cluttered', 'Hoses, parts'],
               ['wetted', 'Wetted'],
             ]}
-            onChange={(floor) => setAnswers({ ...answers, floor: floor as NonNullable<GateAnswersGiven['floor']> })}
+            onChange={(floor) =>
+              setAnswers({ ...answers, floor: floor as NonNullable<GateAnswersGiven['floor']> })
+            }
           />
         </Question>
         {isTwoPackHazard({ product }) && place !== 'booth' && (
@@ -106,7 +122,13 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
                 ['permitted', 'Allowed'],
               ]}
               onChange={(twoPackAtHome) =>
-                setAnswers({ ...answers, regionRules: { ...answers.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })
+                setAnswers({
+                  ...answers,
+                  regionRules: {
+                    ...answers.regionRules,
+                    twoPackAtHome: twoPackAtHome as 'unknown',
+                  },
+                })
               }
             />
           </Question>
@@ -130,7 +152,10 @@ function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 
             label={source}
             checked={ignition?.includes(source) ?? false}
             onChange={(event) =>
-              setAnswers({ ...answers, ignition: toggled(ignition ?? [], source, event.currentTarget.checked) })
+              setAnswers({
+                ...answers,
+                ignition: toggled(ignition ?? [], source, event.currentTarget.checked),
+              })
             }
           />
         ))}
@@ -138,7 +163,9 @@ function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 
           size="md"
           label="I looked: none"
           checked={ignition?.length === 0}
-          onChange={(event) => setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : rest)}
+          onChange={(event) =>
+            setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : rest)
+          }
         />
       </div>
     </fieldset>

@@ -1,4 +1,7 @@
-/** The safety that stands on every step: one small line, opened by a touch; first aid for hardener is in it (WORK G07, G09). */
+/**
+ * The safety that stands on every step: one small line, opened by a touch; first aid for hardener
+ * is in it (WORK G07, G09).
+ */
 import { Button, Modal } from '@mantine/core';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { isTwoPackHazard } from '@orthochrom/core/safety/hazard.ts';
@@ -11,7 +14,9 @@ const TWO_PACK = ['X01', 'X02', 'X10', 'X12'];
 const SOLVENT = ['X05', 'X06', 'X12'];
 
 const linesOf = (ids: readonly string[]): string[] =>
-  ids.flatMap((id) => theKnowledge().files.safety.safety.find((line) => line.id === id)?.text ?? []);
+  ids.flatMap(
+    (id) => theKnowledge().files.safety.safety.find((line) => line.id === id)?.text ?? [],
+  );
 
 export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   const [isAidOpen, setAidOpen] = useState(false);
@@ -19,18 +24,33 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   return (
     <div className={styles['standing']}>
       <details>
-        <summary>{isTwoPack ? 'Two-pack: air-fed breathing, skin and eyes covered' : 'Vapour, sparks, rags, waste'}</summary>
+        <summary>
+          {isTwoPack
+            ? 'Two-pack: air-fed breathing, skin and eyes covered'
+            : 'Vapour, sparks, rags, waste'}
+        </summary>
         {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (
           <p key={text}>{text}</p>
         ))}
         <p>{theKnowledge().files.safety.wording}</p>
       </details>
       {isTwoPack && (
-        <Button variant="default" color="red" className={styles['aid']!} onClick={() => setAidOpen(true)}>
+        <Button
+          variant="default"
+          color="red"
+          className={styles['aid']!}
+          onClick={() => setAidOpen(true)}
+        >
           First aid
         </Button>
       )}
-      <Modal opened={isAidOpen} onClose={() => setAidOpen(false)} title="First aid: hardener" size="lg" centered>
+      <Modal
+        opened={isAidOpen}
+        onClose={() => setAidOpen(false)}
+        title="First aid: hardener"
+        size="lg"
+        centered
+      >
         {theKnowledge()
           .files.safety.safety.find(({ id }) => id === AID)!
           .text.split(/(?<=\.) (?=[A-Z][a-z ]+:)/)

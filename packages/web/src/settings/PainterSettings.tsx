@@ -115,7 +115,10 @@ export function PainterSettings({ painter }: { painter: Painter }) {
   const { id, version, ...body } = draft;
   const save = () =>
     write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(`/api/painters/${id}`, { ...body, version: over ?? version });
+      const setup = await putJson<ShopSetup>(`/api/painters/${id}`, {
+        ...body,
+        version: over ?? version,
+      });
       settle(setup.painters.find((saved) => saved.id === id)!);
       await mutate('/api/setup', setup, { revalidate: false });
     });
@@ -131,11 +134,15 @@ export function PainterSettings({ painter }: { painter: Painter }) {
             label={label}
             value={draft.units[key as keyof Units]}
             data={options.map(([value, word]) => ({ value, label: word }))}
-            onChange={(value) => value && setDraft({ ...draft, units: { ...draft.units, [key]: value } })}
+            onChange={(value) =>
+              value && setDraft({ ...draft, units: { ...draft.units, [key]: value } })
+            }
           />
         ))}
       </div>
-      <p className="quiet">Any unit may be typed in any field: “26 psi”, “1,8 bar”, “75 F”, “2¾”.</p>
+      <p className="quiet">
+        Any unit may be typed in any field: “26 psi”, “1,8 bar”, “75 F”, “2¾”.
+      </p>
       <div className="grid2">
         <Select
           label="Hand"
@@ -154,7 +161,9 @@ export function PainterSettings({ painter }: { painter: Painter }) {
             value={(draft.way[key as keyof typeof WAY] as string | undefined) ?? null}
             placeholder="as the sheet says"
             data={options.map(([value, word]) => ({ value, label: word }))}
-            onChange={(value) => value && setDraft({ ...draft, way: { ...draft.way, [key]: value } })}
+            onChange={(value) =>
+              value && setDraft({ ...draft, way: { ...draft.way, [key]: value } })
+            }
           />
         ))}
       </div>

@@ -52,7 +52,10 @@ export function RoomSettings({ room }: { room: Room }) {
   const { id, version, ...body } = draft;
   const save = () =>
     write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(`/api/rooms/${id}`, { ...body, version: over ?? version });
+      const setup = await putJson<ShopSetup>(`/api/rooms/${id}`, {
+        ...body,
+        version: over ?? version,
+      });
       settle(setup.rooms.find((saved) => saved.id === id)!);
       await mutate('/api/setup', setup, { revalidate: false });
     });
@@ -60,10 +63,15 @@ export function RoomSettings({ room }: { room: Room }) {
   const { vocLimitGPerL } = draft.regionRules;
   const limitSolvent = (limit: number | undefined) => {
     const { vocLimitGPerL: _, ...rules } = draft.regionRules;
-    setDraft({ ...draft, regionRules: limit === undefined ? rules : { ...rules, vocLimitGPerL: limit } });
+    setDraft({
+      ...draft,
+      regionRules: limit === undefined ? rules : { ...rules, vocLimitGPerL: limit },
+    });
   };
-  const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room =>
-    capLimitKPa === undefined ? rest : { ...rest, capLimitKPa };
+  const withCapLimit = (
+    { capLimitKPa: _, ...rest }: Room,
+    capLimitKPa: number | undefined,
+  ): Room => (capLimitKPa === undefined ? rest : { ...rest, capLimitKPa });
   return (
     <section className="card stack" aria-label={room.name}>
       <h2 className="tape" style={{ alignSelf: 'start' }}>
@@ -89,7 +97,10 @@ export function RoomSettings({ room }: { room: Room }) {
           ]}
           onChange={(twoPackAtHome) =>
             twoPackAtHome &&
-            setDraft({ ...draft, regionRules: { ...draft.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' } })
+            setDraft({
+              ...draft,
+              regionRules: { ...draft.regionRules, twoPackAtHome: twoPackAtHome as 'unknown' },
+            })
           }
         />
         <FigureInput

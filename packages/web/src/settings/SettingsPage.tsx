@@ -10,7 +10,10 @@ export function SettingsPage() {
   const { data: setup } = useSetup();
   return (
     <>
-      <PageHead title="Settings" line={`For ${painter.name}; another painter is picked at the foot of the rail`} />
+      <PageHead
+        title="Settings"
+        line={`For ${painter.name}; another painter is picked at the foot of the rail`}
+      />
       <div className="page stack">
         <PainterSettings key={painter.id} painter={painter} />
         {setup?.rooms.map((room) => (

@@ -24,9 +24,12 @@ export function SheetPage() {
   if (!sheet) return <p className="page">There is no such sheet.</p>;
   const products = new Map(sheets.map((version) => [version.sheet.id, version.sheet]));
   const names = (ids: string[] | undefined) =>
-    (ids ?? []).map((other) => products.get(other)?.grade?.name ?? products.get(other)?.name ?? other).join(', ');
+    (ids ?? [])
+      .map((other) => products.get(other)?.grade?.name ?? products.get(other)?.name ?? other)
+      .join(', ');
   const uncovered = uncoveredRange(sheet, products);
-  const temperature = (c: number | undefined) => (c === undefined ? undefined : format.joined(format.temperature(c)));
+  const temperature = (c: number | undefined) =>
+    c === undefined ? undefined : format.joined(format.temperature(c));
   const facts: [string, string | undefined][] = [
     ['Kind', `${sheet.kind}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`],
     ['Reducers it takes', names(sheet.grades) || undefined],
@@ -34,7 +37,10 @@ export function SheetPage() {
     [
       'Made for',
       sheet.grade
-        ? [temperature(sheet.grade.minC) ?? 'anything', temperature(sheet.grade.maxC) ?? 'over'].join(' to ')
+        ? [
+            temperature(sheet.grade.minC) ?? 'anything',
+            temperature(sheet.grade.maxC) ?? 'over',
+          ].join(' to ')
         : undefined,
     ],
     [
@@ -47,9 +53,14 @@ export function SheetPage() {
     ],
     [
       'Panel',
-      sheet.limits ? `${temperature(sheet.limits.minPanelC) ?? ''} to ${temperature(sheet.limits.maxPanelC) ?? ''}` : undefined,
+      sheet.limits
+        ? `${temperature(sheet.limits.minPanelC) ?? ''} to ${temperature(sheet.limits.maxPanelC) ?? ''}`
+        : undefined,
     ],
-    ['Humidity at most', sheet.limits?.maxHumidityPercent ? `${sheet.limits.maxHumidityPercent} %` : undefined],
+    [
+      'Humidity at most',
+      sheet.limits?.maxHumidityPercent ? `${sheet.limits.maxHumidityPercent} %` : undefined,
+    ],
     ['Over', sheet.overWhat?.map(({ layer, grit }) => `${layer} (${grit})`).join('; ')],
     ['Strainer', sheet.strainerUm ? `${sheet.strainerUm} µm` : undefined],
     ['Notes', sheet.notes?.join(' ')],
@@ -63,7 +74,14 @@ export function SheetPage() {
       <div className="page stack">
         {uncovered && <p className="card">{uncovered}</p>}
         <div className="card">
-          <dl style={{ display: 'grid', gridTemplateColumns: 'minmax(120px, 220px) 1fr', gap: '0.5rem 1rem', margin: 0 }}>
+          <dl
+            style={{
+              display: 'grid',
+              gridTemplateColumns: 'minmax(120px, 220px) 1fr',
+              gap: '0.5rem 1rem',
+              margin: 0,
+            }}
+          >
             {facts
               .filter(([, value]) => value)
               .map(([label, value]) => (
@@ -95,7 +113,10 @@ function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; 
   const [flash, heat] = [before.coat, before.bake];
   const cells: [string, string | undefined][] = [
     ['Coats', recipe.coats.join(' to ')],
-    ['Wet film', `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`],
+    [
+      'Wet film',
+      `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`,
+    ],
     ['Nozzle', `${recipe.nozzleMm.join(' to ')} mm`],
     [
       'Pot life',
@@ -107,9 +128,18 @@ function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; 
       'Flash',
       `${minutesText(flash.value.minutes)}, at least ${minutesText(flash.value.floorMinutes)}${flash.source === 'sheet' ? '' : ': usual, not the sheet’s'}`,
     ],
-    ['To the next product', times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes)],
-    ['Before heat', `${minutesText(heat.value.minutes)}${heat.source === 'sheet' ? '' : ': usual, not the sheet’s'}`],
-    ['Sand first after', times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes)],
+    [
+      'To the next product',
+      times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes),
+    ],
+    [
+      'Before heat',
+      `${minutesText(heat.value.minutes)}${heat.source === 'sheet' ? '' : ': usual, not the sheet’s'}`,
+    ],
+    [
+      'Sand first after',
+      times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes),
+    ],
     [
       'Bake',
       times.bakeC === undefined
@@ -123,7 +153,8 @@ function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; 
         {recipe.name}
       </h2>
       <p>
-        {recipe.use}: {recipe.parts.map(({ parts, role }) => `${parts} ${role}`).join(' to ')} by volume
+        {recipe.use}: {recipe.parts.map(({ parts, role }) => `${parts} ${role}`).join(' to ')} by
+        volume
         {recipe.additions?.map(({ percent, of, role }) => `, ${role} ${percent} % of ${of}`)}
       </p>
       <div className="grid2">
@@ -143,7 +174,11 @@ function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; 
 /** The next issue, written in the open form; everything is checked before it is saved. */
 function NewIssue({ sheet }: { sheet: Sheet }) {
   const [text, setText] = useState(() =>
-    JSON.stringify({ ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) }, null, 2),
+    JSON.stringify(
+      { ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) },
+      null,
+      2,
+    ),
   );
   const [busy, write] = useWrite();
   const read = readSheet(text);
@@ -154,7 +189,9 @@ function NewIssue({ sheet }: { sheet: Sheet }) {
     });
   return (
     <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Write the next issue of this sheet</summary>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Write the next issue of this sheet
+      </summary>
       <div className="stack" style={{ marginTop: '0.7rem' }}>
         <p>Tickets keep the issue they were planned with.</p>
         <JsonInput

@@ -56,7 +56,10 @@ export function SheetsPage() {
         </div>
       </PageHead>
       <div className="page stack">
-        {KINDS.map((kind) => ({ kind, list: data?.filter(({ sheet }) => sheet.kind === kind) ?? [] }))
+        {KINDS.map((kind) => ({
+          kind,
+          list: data?.filter(({ sheet }) => sheet.kind === kind) ?? [],
+        }))
           .filter(({ list }) => list.length > 0)
           .map(({ kind, list }) => (
             <section key={kind} className="card scrollx">
@@ -73,7 +76,9 @@ export function SheetsPage() {
                       <td>{sheet.carrier}</td>
                       <td>
                         {sheet.recipes?.map(({ name }) => name).join(', ') ??
-                          (sheet.grade ? `${sheet.grade.minC ?? 'under'} to ${sheet.grade.maxC ?? 'over'} °C` : '')}
+                          (sheet.grade
+                            ? `${sheet.grade.minC ?? 'under'} to ${sheet.grade.maxC ?? 'over'} °C`
+                            : '')}
                       </td>
                       <td className="quiet">
                         issue {sheet.number}, {sheet.issuedOn}

@@ -1,4 +1,7 @@
-/** The spine of a ticket: the layers to scale, planned in outline, laid in colour; touching one opens its coat. */
+/**
+ * The spine of a ticket: the layers to scale, planned in outline, laid in colour; touching one
+ * opens its coat.
+ */
 import { Select } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
@@ -8,11 +11,20 @@ import styles from './FilmStack.module.css';
 import { panelName } from '../words/tradeNames.ts';
 import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stackLayout.ts';
 
-/** A triangle in the layer: filled while the fault is open, hollow once it was left with a word why. */
+/**
+ * A triangle in the layer: filled while the fault is open, hollow once it was left with a word why.
+ */
 const faultSaid = (fault: LayerMark | undefined): string =>
   fault ? `, ${fault.names} ${fault.isOpen ? 'not settled' : 'left in it'}` : '';
 
-const BOX: StackBox = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
+const BOX: StackBox = {
+  widthPx: 290,
+  heightPx: 470,
+  leftPx: 40,
+  barPx: 100,
+  topPx: 10,
+  bottomPx: 46,
+};
 
 export function FilmStack({
   whole,
@@ -52,7 +64,11 @@ export function FilmStack({
           }))}
         />
       )}
-      <svg viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`} className={styles['stack']} aria-label="Film stack">
+      <svg
+        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        className={styles['stack']}
+        aria-label="Film stack"
+      >
         {layout.ticks.map(({ um, yPx }) => (
           <g key={um} className={styles['tick']}>
             <line x1={BOX.leftPx - 6} x2={BOX.leftPx} y1={yPx} y2={yPx} />
@@ -61,7 +77,13 @@ export function FilmStack({
             </text>
           </g>
         ))}
-        <rect x={BOX.leftPx} y={layout.floorPx} width={BOX.barPx} height={22} className={styles['substrate']} />
+        <rect
+          x={BOX.leftPx}
+          y={layout.floorPx}
+          width={BOX.barPx}
+          height={22}
+          className={styles['substrate']}
+        />
         <text x={BOX.leftPx + BOX.barPx + 14} y={layout.floorPx + 16} className={styles['quiet']}>
           {panel.substrate}
         </text>
@@ -80,7 +102,13 @@ export function FilmStack({
                 if (event.key === 'Enter' || event.key === ' ') onSelect(bar.coatId);
               }}
             >
-              <rect x={0} y={bar.labelPx - 10} width={BOX.widthPx} height={20} className={styles['touch']} />
+              <rect
+                x={0}
+                y={bar.labelPx - 10}
+                width={BOX.widthPx}
+                height={20}
+                className={styles['touch']}
+              />
               <rect
                 x={BOX.leftPx}
                 y={bar.yPx}

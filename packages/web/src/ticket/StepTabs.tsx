@@ -29,10 +29,15 @@ export function StepTabs({
   const at = STEPS.indexOf(current);
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
-    // On a phone the tabs are wider than the screen: the shown one is brought into view, sideways only.
+    // On a phone the tabs are wider than the screen: the shown one is brought into view, sideways
+    // only.
     const tab = list.current?.querySelector<HTMLElement>('[aria-current]');
     if (tab && list.current)
-      list.current.scrollLeft = tab.offsetLeft - list.current.offsetLeft - list.current.clientWidth / 2 + tab.clientWidth / 2;
+      list.current.scrollLeft =
+        tab.offsetLeft -
+        list.current.offsetLeft -
+        list.current.clientWidth / 2 +
+        tab.clientWidth / 2;
   }, [shown]);
   return (
     <ol className={styles['tabs']} ref={list}>

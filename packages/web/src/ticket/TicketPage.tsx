@@ -15,7 +15,14 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { AirCard } from './air/AirCard.tsx';
-import { currentStep, flashTimer, liveMix, newestMix, wishesOfCup, type Step } from './coatSteps.ts';
+import {
+  currentStep,
+  flashTimer,
+  liveMix,
+  newestMix,
+  wishesOfCup,
+  type Step,
+} from './coatSteps.ts';
 import { CleanCard } from './clean/CleanCard.tsx';
 import { FilmStack } from './FilmStack.tsx';
 import { FlashCard } from './flash/FlashCard.tsx';
@@ -53,7 +60,10 @@ export function TicketPage() {
   );
 }
 
-/** Where hardener or solvent is open: what stands always is one line there, and first aid is one touch away. */
+/**
+ * Where hardener or solvent is open: what stands always is one line there, and first aid is one
+ * touch away.
+ */
 const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'gun', 'spray', 'flash', 'clean'];
 
 type OpenTicketProps = {
@@ -74,7 +84,8 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const [ownWishes, setWishes] = useState<Wishes>();
   const [deltaC, setDeltaC] = useState(0);
   const top = useRef<HTMLDivElement>(null);
-  const coat = coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
+  const coat =
+    coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
   const mix = liveMix(whole.mixes, coat.stageId, nowMs);
   const inCup = useMemo(() => wishesOfCup(whole, mix), [whole, mix]);
@@ -84,10 +95,19 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
   if (!context || !plan)
-    return <PageError message="The data sheet or the gun of this stage is missing." retry={() => location.reload()} />;
+    return (
+      <PageError
+        message="The data sheet or the gun of this stage is missing."
+        retry={() => location.reload()}
+      />
+    );
 
   const asked = { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone };
-  const gate = gateStateOf(whole.gates, { ...asked, stageId: stage.id, about: gateAbout(room, stage, context.sheet) });
+  const gate = gateStateOf(whole.gates, {
+    ...asked,
+    stageId: stage.id,
+    about: gateAbout(room, stage, context.sheet),
+  });
   const gatePassed = gate.state === 'passed';
   const earlier = gateToday(whole.gates, asked);
   const step = currentStep(whole, coat, {
@@ -138,15 +158,26 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
           </div>
           <ScrollToTop key={`${coat.id}${shown}`} of={top} />
           <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gatePassed} />
-          {SAFETY_STEPS.includes(shown) && <Standing product={gateProduct(context.sheet, stage.recipeName)} />}
+          {SAFETY_STEPS.includes(shown) && (
+            <Standing product={gateProduct(context.sheet, stage.recipeName)} />
+          )}
           {isBlocked && step !== 'gate' && (
             <p className={styles['blocked']}>
-              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]} {isBlocked.ordinal} comes first: it is{' '}
-              {STATE_NAME[isBlocked.state]}.
+              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]}{' '}
+              {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
             </p>
           )}
-          {shown === 'gate' && <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />}
-          {shown === 'air' && <AirCard {...shared} room={room} air={air} onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))} />}
+          {shown === 'gate' && (
+            <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
+          )}
+          {shown === 'air' && (
+            <AirCard
+              {...shared}
+              room={room}
+              air={air}
+              onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))}
+            />
+          )}
           {shown === 'mix' && (
             <MixCard
               {...shared}
@@ -180,12 +211,27 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
               askGate={() => pickStep('gate')}
             />
           )}
-          {shown === 'flash' && <FlashCard {...shared} timer={flashTimer(whole.timers, coat.id)} gate={gate.gate ?? earlier} />}
+          {shown === 'flash' && (
+            <FlashCard
+              {...shared}
+              timer={flashTimer(whole.timers, coat.id)}
+              gate={gate.gate ?? earlier}
+            />
+          )}
           {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
-          {shown === 'clean' && <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />}
+          {shown === 'clean' && (
+            <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />
+          )}
         </section>
         <aside className={styles['why']}>
-          <WhyPanel plan={plan} warmer={warmer} deltaC={deltaC} setDeltaC={setDeltaC} step={shown} gatePassed={gatePassed} />
+          <WhyPanel
+            plan={plan}
+            warmer={warmer}
+            deltaC={deltaC}
+            setDeltaC={setDeltaC}
+            step={shown}
+            gatePassed={gatePassed}
+          />
         </aside>
       </div>
       <TimeRibbon whole={whole} context={context} plan={plan} coatId={coat.id} nowMs={nowMs} />

@@ -51,7 +51,11 @@ export function TicketsPage() {
                 const coat = nextCoat(ticket.stages, coats);
                 const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
                 return (
-                  <tr key={ticket.id} onClick={() => void navigate(`/tickets/${ticket.id}`)} style={{ cursor: 'pointer' }}>
+                  <tr
+                    key={ticket.id}
+                    onClick={() => void navigate(`/tickets/${ticket.id}`)}
+                    style={{ cursor: 'pointer' }}
+                  >
                     <td>
                       <Link to={`/tickets/${ticket.id}`}>{ticket.number}</Link>
                     </td>

@@ -12,7 +12,13 @@ import styles from './TimeRibbon.module.css';
 const FALLBACK = { spray: 5, flash: 12 };
 
 /** What was done when, and what is left, at today's waits. */
-type TimeRibbonProps = { whole: TicketWhole; context: PlanContext; plan: CoatPlan; coatId: string; nowMs: number };
+type TimeRibbonProps = {
+  whole: TicketWhole;
+  context: PlanContext;
+  plan: CoatPlan;
+  coatId: string;
+  nowMs: number;
+};
 
 export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonProps) {
   const { ref, width } = useElementSize();
@@ -23,12 +29,21 @@ export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonPr
     [whole, nowMs, minutesOf, widthPx],
   );
   const potLife = liveMix(whole.mixes, context.stage.id, nowMs)?.potLifeEndsAt;
-  const clock = (ms: number) => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const clock = (ms: number) =>
+    new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <section className={styles['ribbon']} aria-label="Clock of this ticket" ref={ref}>
-      <svg width={widthPx} height={80} role="img" aria-label={`All coats dry to touch by about ${clock(layout.endMs)}`}>
+      <svg
+        width={widthPx}
+        height={80}
+        role="img"
+        aria-label={`All coats dry to touch by about ${clock(layout.endMs)}`}
+      >
         {layout.blocks.map((block) => (
-          <g key={block.key} className={`${styles[block.kind]} ${block.isDone ? styles['done'] : ''}`}>
+          <g
+            key={block.key}
+            className={`${styles[block.kind]} ${block.isDone ? styles['done'] : ''}`}
+          >
             <rect
               x={block.xPx}
               y={22}
@@ -58,7 +73,10 @@ export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonPr
   );
 }
 
-/** Waits of each stage in the air as it is; of the coat at hand as it is planned, the painter's picks in it. */
+/**
+ * Waits of each stage in the air as it is; of the coat at hand as it is planned, the painter's
+ * picks in it.
+ */
 function useStageMinutes(
   whole: TicketWhole,
   context: PlanContext,
@@ -66,14 +84,23 @@ function useStageMinutes(
 ): StageMinutes {
   return useMemo(() => {
     const { stages } = whole.ticket;
-    const sheetOf = (stage: StagePlan | undefined) => whole.sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
+    const sheetOf = (stage: StagePlan | undefined) =>
+      whole.sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
     const worked = new Map(
       stages.map((stage, i) => {
         const sheet = sheetOf(stage);
         const over = sheetOf(stages[i + 1]);
         const flashOf = (coatsLeft: number): number => {
           if (!sheet) return FALLBACK.flash;
-          const { own: _o, mist: _m, part: _p, wantedParts: _w, hardenerId: _h, over: _v, ...shared } = context;
+          const {
+            own: _o,
+            mist: _m,
+            part: _p,
+            wantedParts: _w,
+            hardenerId: _h,
+            over: _v,
+            ...shared
+          } = context;
           const of = {
             ...shared,
             stage,
@@ -104,7 +131,12 @@ function useStageMinutes(
     return ({ id, stageId }, isLastCoat) => {
       const minutes = worked.get(stageId);
       if (!minutes) return FALLBACK;
-      const flash = id === coatId ? plan.recoat.earliestMinutes.value : isLastCoat ? minutes.last : minutes.between;
+      const flash =
+        id === coatId
+          ? plan.recoat.earliestMinutes.value
+          : isLastCoat
+            ? minutes.last
+            : minutes.between;
       return { spray: minutes.spray, flash };
     };
   }, [whole, context, plan, coatId]);

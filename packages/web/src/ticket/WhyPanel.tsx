@@ -23,7 +23,14 @@ const FIELD: Record<PlanDifference['field'], string> = {
   inlet: 'At the gun',
 };
 /** Shown only once the gate has passed: they are recipe or setting. */
-const GATED: PlanDifference['field'][] = ['reducer', 'hardener', 'adjuster', 'potLife', 'openTime', 'inlet'];
+const GATED: PlanDifference['field'][] = [
+  'reducer',
+  'hardener',
+  'adjuster',
+  'potLife',
+  'openTime',
+  'inlet',
+];
 
 export function WhyPanel({
   plan,
@@ -42,7 +49,9 @@ export function WhyPanel({
 }) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const changes = (warmer ? planDifferences(plan, warmer) : []).filter(({ field }) => gatePassed || !GATED.includes(field));
+  const changes = (warmer ? planDifferences(plan, warmer) : []).filter(
+    ({ field }) => gatePassed || !GATED.includes(field),
+  );
   const reasons =
     step === 'flash' || step === 'spray'
       ? plan.recoat.reasons
@@ -57,7 +66,9 @@ export function WhyPanel({
       </h2>
       <div>
         <div className={styles['delta']}>
-          {deltaC === 0 ? 'The air as it is' : `${delta.text} ${delta.unit} ${deltaC > 0 ? 'warmer' : 'cooler'}`}
+          {deltaC === 0
+            ? 'The air as it is'
+            : `${delta.text} ${delta.unit} ${deltaC > 0 ? 'warmer' : 'cooler'}`}
         </div>
         <Slider
           min={-12}
@@ -96,11 +107,13 @@ export function WhyPanel({
       {gatePassed || step === 'air' ? (
         <ReasonList reasons={reasons} />
       ) : (
-        <p className="quiet">Reasons for recipe and settings stand here once the gate has passed.</p>
+        <p className="quiet">
+          Reasons for recipe and settings stand here once the gate has passed.
+        </p>
       )}
       <p className="quiet">
-        How sure: times ±35 %, rates of drying ±30 %, until this shop’s own tests narrow them. The sheet goes first; your override
-        goes before both, never before a stop.
+        How sure: times ±35 %, rates of drying ±30 %, until this shop’s own tests narrow them. The
+        sheet goes first; your override goes before both, never before a stop.
       </p>
     </div>
   );

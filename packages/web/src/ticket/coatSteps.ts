@@ -1,6 +1,12 @@
 /** Where a coat stands in the ruled order: gate, air, mix, gun, spray, flash, look, clean. Pure. */
 import { takenWishes } from '@orthochrom/contract/plan/takenPlan.ts';
-import type { Coat, Mix, PlanWishes, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type {
+  Coat,
+  Mix,
+  PlanWishes,
+  TicketWhole,
+  Timer,
+} from '@orthochrom/contract/shop/ticket.ts';
 
 export const STEPS = ['gate', 'air', 'mix', 'gun', 'spray', 'flash', 'look', 'clean'] as const;
 export type Step = (typeof STEPS)[number];
@@ -11,11 +17,24 @@ export const newestMix = (mixes: Mix[], stageId: string): Mix | undefined =>
 
 /** The newest mix of the stage that has not outlived its pot life. */
 export const liveMix = (mixes: Mix[], stageId: string, nowMs: number): Mix | undefined =>
-  mixes.filter((mix) => mix.stageId === stageId && (!mix.potLifeEndsAt || Date.parse(mix.potLifeEndsAt) > nowMs)).at(-1);
+  mixes
+    .filter(
+      (mix) =>
+        mix.stageId === stageId && (!mix.potLifeEndsAt || Date.parse(mix.potLifeEndsAt) > nowMs),
+    )
+    .at(-1);
 
-/** What is in the cup was picked for a coat of this stage before: the next coat out of it starts from that. */
-export function wishesOfCup({ coats }: Pick<TicketWhole, 'coats'>, mix: Mix | undefined): PlanWishes {
-  const mixedFor = coats.findLast(({ stageId, planned }) => stageId === mix?.stageId && planned !== undefined);
+/**
+ * What is in the cup was picked for a coat of this stage before: the next coat out of it starts
+ * from that.
+ */
+export function wishesOfCup(
+  { coats }: Pick<TicketWhole, 'coats'>,
+  mix: Mix | undefined,
+): PlanWishes {
+  const mixedFor = coats.findLast(
+    ({ stageId, planned }) => stageId === mix?.stageId && planned !== undefined,
+  );
   if (!mixedFor) return {};
   const { wantedParts, hardenerId } = takenWishes(mixedFor);
   return { ...(wantedParts ? { wantedParts } : {}), ...(hardenerId ? { hardenerId } : {}) };

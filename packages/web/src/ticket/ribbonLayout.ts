@@ -1,4 +1,6 @@
-/** The clock of a ticket as a ribbon: what was done when, and what is left at today's waits. Pure. */
+/**
+ * The clock of a ticket as a ribbon: what was done when, and what is left at today's waits. Pure.
+ */
 import type { Coat, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -13,7 +15,10 @@ export type RibbonBlock = {
   toMs: number;
 };
 /** Minutes that a coat takes to spray and then to flash. */
-export type StageMinutes = (coat: Pick<Coat, 'id' | 'stageId'>, isLastCoat: boolean) => { spray: number; flash: number };
+export type StageMinutes = (
+  coat: Pick<Coat, 'id' | 'stageId'>,
+  isLastCoat: boolean,
+) => { spray: number; flash: number };
 
 const MINUTE_MS = 60_000;
 /** Half of a clock text: nearer to the end it would be cut. */
@@ -32,14 +37,17 @@ export function ribbonBlocks(
     const { spray, flash } = minutesOf(coat, coat.ordinal === stage.coats);
     const timer = timers.find((t: Timer) => t.coatId === coat.id && t.kind === 'flash');
     const startedMs = coat.startedAt ? Date.parse(coat.startedAt) : cursorMs;
-    const endedMs = coat.endedAt ? Date.parse(coat.endedAt) : Math.max(startedMs + spray * MINUTE_MS, coat.startedAt ? nowMs : 0);
+    const endedMs = coat.endedAt
+      ? Date.parse(coat.endedAt)
+      : Math.max(startedMs + spray * MINUTE_MS, coat.startedAt ? nowMs : 0);
     const flashEndMs = timer?.confirmedAt
       ? Date.parse(timer.confirmedAt)
       : timer
         ? Math.max(Date.parse(timer.dueAt), endedMs)
         : endedMs + flash * MINUTE_MS;
     cursorMs = Math.max(nowMs, flashEndMs);
-    const name = stage.coats > 1 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}` : STAGE_NAME[stage.kind];
+    const name =
+      stage.coats > 1 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}` : STAGE_NAME[stage.kind];
     const isDone = (state: Coat['state'][]) => state.includes(coat.state);
     return [
       {
@@ -64,19 +72,28 @@ export function ribbonBlocks(
   });
 }
 
-export function layOutRibbon(blocks: readonly RibbonBlock[], nowMs: number, box: { widthPx: number; padPx: number }) {
+export function layOutRibbon(
+  blocks: readonly RibbonBlock[],
+  nowMs: number,
+  box: { widthPx: number; padPx: number },
+) {
   const fromMs = Math.min(nowMs, ...blocks.map((block) => block.fromMs));
   const toMs = Math.max(nowMs + MINUTE_MS, ...blocks.map((block) => block.toMs));
   const x = scaleLinear([fromMs, toMs], [box.padPx, box.widthPx - box.padPx]);
   const spanMinutes = (toMs - fromMs) / MINUTE_MS;
-  const everyMinutes = [10, 15, 30, 60, 120, 240, 720, 1440].find((step) => spanMinutes / step <= 9) ?? 2880;
+  const everyMinutes =
+    [10, 15, 30, 60, 120, 240, 720, 1440].find((step) => spanMinutes / step <= 9) ?? 2880;
   const first = Math.ceil(fromMs / (everyMinutes * MINUTE_MS)) * everyMinutes * MINUTE_MS;
   const ticks = Array.from(
     { length: Math.max(0, Math.floor((toMs - first) / (everyMinutes * MINUTE_MS)) + 1) },
     (_, i) => first + i * everyMinutes * MINUTE_MS,
   );
   return {
-    blocks: blocks.map((block) => ({ ...block, xPx: x(block.fromMs), widthPx: Math.max(2, x(block.toMs) - x(block.fromMs)) })),
+    blocks: blocks.map((block) => ({
+      ...block,
+      xPx: x(block.fromMs),
+      widthPx: Math.max(2, x(block.toMs) - x(block.fromMs)),
+    })),
     nowPx: x(nowMs),
     ticks: ticks
       .map((atMs) => ({ atMs, xPx: x(atMs) }))

@@ -1,4 +1,7 @@
-/** The film stack in pixels: substrate and coats to scale in micrometres, planned as outline, laid as fill. Pure. */
+/**
+ * The film stack in pixels: substrate and coats to scale in micrometres, planned as outline, laid
+ * as fill. Pure.
+ */
 import { leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -7,16 +10,38 @@ import { STAGE_NAME } from '../words/tradeNames.ts';
 
 /** A fault in the layer: still open, or left with a word why. */
 export type LayerMark = { isOpen: boolean; names: string };
-export type StackLayer = { coatId: string; name: string; dryUm: number; isLaid: boolean; colour: string; fault?: LayerMark };
-export type StackBox = { widthPx: number; heightPx: number; leftPx: number; barPx: number; topPx: number; bottomPx: number };
+export type StackLayer = {
+  coatId: string;
+  name: string;
+  dryUm: number;
+  isLaid: boolean;
+  colour: string;
+  fault?: LayerMark;
+};
+export type StackBox = {
+  widthPx: number;
+  heightPx: number;
+  leftPx: number;
+  barPx: number;
+  topPx: number;
+  bottomPx: number;
+};
 
 const LABEL_PX = 20;
 const DEFAULT_COLOUR = '#a9a79f';
 const LAID: Coat['state'][] = ['sprayed', 'flashed', 'looked'];
 
-/** Dry film of every coat on this panel, lowest first: what was logged, else what is planned, by the sheet's solids. */
+/**
+ * Dry film of every coat on this panel, lowest first: what was logged, else what is planned, by the
+ * sheet's solids.
+ */
 export function stackLayers(
-  { ticket, coats, sheets, ...laid }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets' | 'works' | 'found'>,
+  {
+    ticket,
+    coats,
+    sheets,
+    ...laid
+  }: Pick<TicketWhole, 'ticket' | 'coats' | 'sheets' | 'works' | 'found'>,
   panelId: string,
 ): StackLayer[] {
   return ticket.stages
@@ -31,7 +56,10 @@ export function stackLayers(
           const wetUm = coat.done['wetFilmUm']?.value ?? (wetFilmUm[0] + wetFilmUm[1]) / 2;
           return {
             coatId: coat.id,
-            name: stage.coats > 1 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}` : STAGE_NAME[stage.kind],
+            name:
+              stage.coats > 1
+                ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}`
+                : STAGE_NAME[stage.kind],
             dryUm: (wetUm * volumeSolidsPercent) / 100,
             isLaid: LAID.includes(coat.state),
             colour: stage.colourHex ?? DEFAULT_COLOUR,
@@ -44,7 +72,9 @@ export function stackLayers(
 function markOf(laid: Pick<TicketWhole, 'works' | 'found'>, coat: Coat): { fault?: LayerMark } {
   const open = unsettledOf(laid, coat);
   const shown = open.length > 0 ? open : leftOf(laid, coat);
-  return shown.length > 0 ? { fault: { isOpen: open.length > 0, names: shown.map(({ name }) => name).join(', ') } } : {};
+  return shown.length > 0
+    ? { fault: { isOpen: open.length > 0, names: shown.map(({ name }) => name).join(', ') } }
+    : {};
 }
 
 export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
@@ -55,7 +85,12 @@ export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
   const bars = layers.map((layer) => {
     const [fromUm, toUm] = [baseUm, baseUm + layer.dryUm];
     baseUm = toUm;
-    return { ...layer, yPx: y(toUm), heightPx: y(fromUm) - y(toUm), middlePx: (y(fromUm) + y(toUm)) / 2 };
+    return {
+      ...layer,
+      yPx: y(toUm),
+      heightPx: y(fromUm) - y(toUm),
+      middlePx: (y(fromUm) + y(toUm)) / 2,
+    };
   });
   const places = spread(
     bars.map(({ middlePx }) => middlePx),
@@ -73,7 +108,12 @@ export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
 }
 
 /** Labels, lowest first, moved up and down just enough that none covers another. */
-export function spread(wantedPx: readonly number[], apartPx: number, topPx: number, bottomPx: number): number[] {
+export function spread(
+  wantedPx: readonly number[],
+  apartPx: number,
+  topPx: number,
+  bottomPx: number,
+): number[] {
   const places = [...wantedPx];
   for (let i = 0; i < places.length; i++) {
     const below = i === 0 ? bottomPx + apartPx : places[i - 1]!;

@@ -1,4 +1,7 @@
-/** The judge of every tap, asked in the browser with the same words as on the server; the clock ticks, so it is asked again. */
+/**
+ * The judge of every tap, asked in the browser with the same words as on the server; the clock
+ * ticks, so it is asked again.
+ */
 import { standingFor, stopsIn, type Tap } from '@orthochrom/contract/plan/standing.ts';
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { useMemo } from 'react';

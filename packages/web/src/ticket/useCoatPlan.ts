@@ -1,5 +1,13 @@
-/** The live plan of the selected coat, worked out here as anything changes; the same module works it out on the server. */
-import { contextOf, isMissing, type Sources, type Wishes } from '@orthochrom/contract/plan/contextOf.ts';
+/**
+ * The live plan of the selected coat, worked out here as anything changes; the same module works it
+ * out on the server.
+ */
+import {
+  contextOf,
+  isMissing,
+  type Sources,
+  type Wishes,
+} from '@orthochrom/contract/plan/contextOf.ts';
 import { planCoat, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
@@ -8,7 +16,11 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 
 /** @returns undefined while a sheet or a gun of the coat's stage is missing */
-export function usePlanContext(sources: Sources, coat: Coat | undefined, wishes: Wishes): PlanContext | undefined {
+export function usePlanContext(
+  sources: Sources,
+  coat: Coat | undefined,
+  wishes: Wishes,
+): PlanContext | undefined {
   const { painter } = usePainter();
   const { whole, setup, latest, air } = sources;
   return useMemo(() => {
@@ -21,7 +33,10 @@ export function usePlanContext(sources: Sources, coat: Coat | undefined, wishes:
 /** The same context in air that is warmer (or cooler) by so much: for asking what would change. */
 export function inWarmerAir(context: PlanContext, deltaC: number): PlanContext {
   const { air } = context;
-  const warm = warmedAir({ airTemperatureC: air.air.value, relativeHumidityPercent: air.humidity.value }, deltaC);
+  const warm = warmedAir(
+    { airTemperatureC: air.air.value, relativeHumidityPercent: air.humidity.value },
+    deltaC,
+  );
   return {
     ...context,
     air: {
@@ -29,7 +44,9 @@ export function inWarmerAir(context: PlanContext, deltaC: number): PlanContext {
       air: { ...air.air, value: warm.airTemperatureC },
       humidity: { ...air.humidity, value: warm.relativeHumidityPercent },
       ...(air.panel ? { panel: { ...air.panel, value: air.panel.value + deltaC } } : {}),
-      ...(air.material ? { material: { ...air.material, value: air.material.value + deltaC } } : {}),
+      ...(air.material
+        ? { material: { ...air.material, value: air.material.value + deltaC } }
+        : {}),
     },
   };
 }

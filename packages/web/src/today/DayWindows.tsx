@@ -5,25 +5,43 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor, type Format } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
-import { clockText, dayWindows, type DayRoom, type DayWindow, type GradeBand } from './dayLayout.ts';
+import {
+  clockText,
+  dayWindows,
+  type DayRoom,
+  type DayWindow,
+  type GradeBand,
+} from './dayLayout.ts';
 import styles from './DayWindows.module.css';
 
 function wordsOf({ level, why, grade }: DayWindow, { inWords }: Format): string {
   const said = why.map(({ code, params }) =>
-    [verdictMessage(code, params, inWords), leadOf(code, params, inWords).instead?.text].filter(Boolean).join(' '),
+    [verdictMessage(code, params, inWords), leadOf(code, params, inWords).instead?.text]
+      .filter(Boolean)
+      .join(' '),
   );
   if (level === 'stop') return said.join(' ');
   const fits = `A panel job wants about ${grade}.`;
-  return level === 'caution' ? [...said, fits].join(' ') : `${fits} Within the usual limits; each sheet may ask for more.`;
+  return level === 'caution'
+    ? [...said, fits].join(' ')
+    : `${fits} Within the usual limits; each sheet may ask for more.`;
 }
 const TITLE = { stop: 'Do not spray', caution: 'With care', go: 'Good to spray' };
 const SHOWN = 3;
 
-type DayWindowsProps = { forecast: ForecastPoint[]; nowMinute: number; bands: GradeBand[]; room: DayRoom };
+type DayWindowsProps = {
+  forecast: ForecastPoint[];
+  nowMinute: number;
+  bands: GradeBand[];
+  room: DayRoom;
+};
 
 export function DayWindows({ forecast, nowMinute, bands, room }: DayWindowsProps) {
   const format = formatFor(usePainter().painter.units);
-  const windows = useMemo(() => dayWindows(forecast, bands, nowMinute, room), [forecast, bands, nowMinute, room]);
+  const windows = useMemo(
+    () => dayWindows(forecast, bands, nowMinute, room),
+    [forecast, bands, nowMinute, room],
+  );
   const later = windows.length - SHOWN;
   return (
     <div className={styles['windows']}>
@@ -40,7 +58,8 @@ export function DayWindows({ forecast, nowMinute, bands, room }: DayWindowsProps
       ))}
       {later > 0 && (
         <p className="quiet">
-          {later} more {later === 1 ? 'change' : 'changes'} after {clockText(windows[SHOWN]!.fromMinute)}: see the chart.
+          {later} more {later === 1 ? 'change' : 'changes'} after{' '}
+          {clockText(windows[SHOWN]!.fromMinute)}: see the chart.
         </p>
       )}
     </div>

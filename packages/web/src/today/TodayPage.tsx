@@ -10,7 +10,15 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
-import { useAir, useNowMs, useSetup, useSheets, useTickets, useWrite, type AirState } from '../api/hooks.ts';
+import {
+  useAir,
+  useNowMs,
+  useSetup,
+  useSheets,
+  useTickets,
+  useWrite,
+  type AirState,
+} from '../api/hooks.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { GunsWaiting } from '../guns/GunsWaiting.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
@@ -26,10 +34,19 @@ export function TodayPage() {
   const { data: setup } = useSetup();
   const { data: sheets } = useSheets();
   const bands = useMemo(
-    () => gradeBands((sheets ?? []).flatMap(({ sheet }) => (sheet.kind === 'reducer' && sheet.grade ? [sheet.grade] : []))),
+    () =>
+      gradeBands(
+        (sheets ?? []).flatMap(({ sheet }) =>
+          sheet.kind === 'reducer' && sheet.grade ? [sheet.grade] : [],
+        ),
+      ),
     [sheets],
   );
-  const [pickedRoom, pickRoom] = useLocalStorage({ key: 'orthochrom-room', defaultValue: '', getInitialValueInEffect: false });
+  const [pickedRoom, pickRoom] = useLocalStorage({
+    key: 'orthochrom-room',
+    defaultValue: '',
+    getInitialValueInEffect: false,
+  });
   if (!air || !setup || !sheets) return <p className="page">Reading the air …</p>;
   const room = setup.rooms.find(({ id }) => id === pickedRoom) ?? setup.rooms[0]!;
   const now = air.rooms.find(({ roomId }) => roomId === room.id)!;
@@ -81,9 +98,14 @@ const minuteOfDay = (timeZone: string): number => {
 };
 
 const steer = (change: object) =>
-  postJson<AirState>('/api/probe', change).then((state) => mutate('/api/air', state, { revalidate: false }));
+  postJson<AirState>('/api/probe', change).then((state) =>
+    mutate('/api/air', state, { revalidate: false }),
+  );
 
-/** The room probe is a stand-in here: it plays a scripted day, and can be moved along it or made warmer. */
+/**
+ * The room probe is a stand-in here: it plays a scripted day, and can be moved along it or made
+ * warmer.
+ */
 function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shiftC: number }) {
   const [, write] = useWrite();
   const [first, last] = [day.forecast[0]!.minute, day.forecast.at(-1)!.minute];
@@ -113,7 +135,9 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
         >
           −2 °C
         </Button>
-        <span>{shiftC === 0 ? 'as scripted' : `${shiftC > 0 ? '+' : '−'}${Math.abs(shiftC)} °C`}</span>
+        <span>
+          {shiftC === 0 ? 'as scripted' : `${shiftC > 0 ? '+' : '−'}${Math.abs(shiftC)} °C`}
+        </span>
         <Button
           size="compact-md"
           variant="default"
@@ -129,7 +153,9 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
 
 function OpenTickets() {
   const { data } = useTickets();
-  const open = (data?.tickets.filter(({ state }) => state === 'open') ?? []).sort((a, b) => a.number.localeCompare(b.number));
+  const open = (data?.tickets.filter(({ state }) => state === 'open') ?? []).sort((a, b) =>
+    a.number.localeCompare(b.number),
+  );
   return (
     <aside className={`stack ${styles['aside']}`} aria-labelledby="open-tickets">
       <h2 className="tape" id="open-tickets" style={{ alignSelf: 'start' }}>
@@ -140,7 +166,9 @@ function OpenTickets() {
           key={ticket.id}
           ticket={ticket}
           coats={data!.coats.filter(({ ticketId }) => ticketId === ticket.id)}
-          timer={data!.timers.find(({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash')}
+          timer={data!.timers.find(
+            ({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash',
+          )}
         />
       ))}
       {data && open.length === 0 && <p>Nothing open.</p>}
@@ -152,15 +180,28 @@ function OpenTickets() {
   );
 }
 
-function OpenTicket({ ticket, coats, timer }: { ticket: Ticket; coats: Coat[]; timer: Timer | undefined }) {
+function OpenTicket({
+  ticket,
+  coats,
+  timer,
+}: {
+  ticket: Ticket;
+  coats: Coat[];
+  timer: Timer | undefined;
+}) {
   const now = useNowMs();
   const next = [...coats].sort(coatOrder(ticket.stages)).find((coat) => !isOn(coat));
   const stage = ticket.stages.find(({ id }) => id === next?.stageId);
   const left = timer && Date.parse(timer.dueAt) - now;
   return (
-    <Link to={`/tickets/${ticket.id}`} className={`card ${styles['ticket']} ${timer ? styles['running'] : ''}`}>
+    <Link
+      to={`/tickets/${ticket.id}`}
+      className={`card ${styles['ticket']} ${timer ? styles['running'] : ''}`}
+    >
       <span className={styles['vehicle']}>{ticket.vehicle}</span>
-      {left !== undefined && <span className={styles['timer']}>{left > 0 ? countdownText(left) : 'touch it'}</span>}
+      {left !== undefined && (
+        <span className={styles['timer']}>{left > 0 ? countdownText(left) : 'touch it'}</span>
+      )}
       <span className="quiet">
         {ticket.number} ·{' '}
         {stage && next

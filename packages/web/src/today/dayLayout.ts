@@ -1,4 +1,7 @@
-/** The day in pixels: air, panel and dew point against the grades' bands, and where it is too cold or too damp to spray. Pure. */
+/**
+ * The day in pixels: air, panel and dew point against the grades' bands, and where it is too cold
+ * or too damp to spray. Pure.
+ */
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { limitsInForce } from '@orthochrom/core/air/limits.ts';
@@ -10,9 +13,25 @@ import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { curveMonotoneX, line, scaleLinear } from 'd3';
 
 export type GradeBand = { name: string; speed: Speed; fromC: number; toC: number };
-export type ChartBox = { widthPx: number; heightPx: number; leftPx: number; rightPx: number; topPx: number; bottomPx: number };
-/** A stretch of one level by the rule of every card; `grade` is the speed whose band the film's temperature lies in. */
-export type DayWindow = { fromMinute: number; toMinute: number; level: Level; why: Verdict[]; grade: string };
+export type ChartBox = {
+  widthPx: number;
+  heightPx: number;
+  leftPx: number;
+  rightPx: number;
+  topPx: number;
+  bottomPx: number;
+};
+/**
+ * A stretch of one level by the rule of every card; `grade` is the speed whose band the film's
+ * temperature lies in.
+ */
+export type DayWindow = {
+  fromMinute: number;
+  toMinute: number;
+  level: Level;
+  why: Verdict[];
+  grade: string;
+};
 /** What of the room counts for the day: an unheated one has a dawn. */
 export type DayRoom = { sunriseMinute?: number; heated?: boolean };
 
@@ -47,7 +66,9 @@ function stateAt(
   room: DayRoom,
 ): Pick<DayWindow, 'level' | 'why' | 'grade'> {
   const air = airAt(forecast, minute);
-  const all = [...airVerdictsOf(air), ...dawnVerdicts(minute, room)].filter(({ code }) => code !== 'panel-unread');
+  const all = [...airVerdictsOf(air), ...dawnVerdicts(minute, room)].filter(
+    ({ code }) => code !== 'panel-unread',
+  );
   const level = worstLevel(all);
   const effectiveC = effectiveTemperatureC(air);
   const grade = (bands.find(({ toC }) => effectiveC < toC) ?? bands.at(-1)!).name;
@@ -56,7 +77,10 @@ function stateAt(
 
 const codesOf = (why: readonly Verdict[]): string => why.map(({ code }) => code).join();
 
-/** The day from a minute on, cut into stretches of one level each; the reasons are those that still lie ahead. */
+/**
+ * The day from a minute on, cut into stretches of one level each; the reasons are those that still
+ * lie ahead.
+ */
 export function dayWindows(
   forecast: readonly ForecastPoint[],
   bands: readonly GradeBand[] = USUAL_BANDS,
@@ -64,7 +88,10 @@ export function dayWindows(
   room: DayRoom = {},
 ): DayWindow[] {
   const last = forecast.at(-1)!.minute;
-  const first = Math.min(last, Math.max(forecast[0]!.minute, Math.floor(fromMinute / STEP_MINUTES) * STEP_MINUTES));
+  const first = Math.min(
+    last,
+    Math.max(forecast[0]!.minute, Math.floor(fromMinute / STEP_MINUTES) * STEP_MINUTES),
+  );
   const windows: DayWindow[] = [];
   for (let minute = first; minute < last; minute += STEP_MINUTES) {
     const state = stateAt(forecast, minute, bands, room);
@@ -73,10 +100,14 @@ export function dayWindows(
     const isSame =
       open &&
       open.level === state.level &&
-      (state.level === 'stop' || (open.grade === state.grade && codesOf(open.why) === codesOf(state.why)));
+      (state.level === 'stop' ||
+        (open.grade === state.grade && codesOf(open.why) === codesOf(state.why)));
     if (isSame) {
       open.toMinute = toMinute;
-      open.why = [...open.why, ...state.why.filter(({ code }) => !open.why.some((known) => known.code === code))];
+      open.why = [
+        ...open.why,
+        ...state.why.filter(({ code }) => !open.why.some((known) => known.code === code)),
+      ];
     } else windows.push({ fromMinute: minute, toMinute, ...state });
   }
   return windows;
@@ -89,14 +120,20 @@ export function layOutDay(
   room: DayRoom = {},
 ) {
   const [first, last] = [forecast[0]!.minute, forecast.at(-1)!.minute];
-  const minutes = Array.from({ length: Math.floor((last - first) / STEP_MINUTES) + 1 }, (_, i) => first + i * STEP_MINUTES);
+  const minutes = Array.from(
+    { length: Math.floor((last - first) / STEP_MINUTES) + 1 },
+    (_, i) => first + i * STEP_MINUTES,
+  );
   const points = minutes.map((minute) => ({ minute, ...airAt(forecast, minute) }));
   const dew = points.map((point) => dewPointC(point));
   const panel = points.map((point) => point.panelTemperatureC ?? point.airTemperatureC);
   const air = points.map((point) => point.airTemperatureC);
   const x = scaleLinear([first, last], [box.leftPx, box.widthPx - box.rightPx]);
   const [low, high] = [Math.min(...dew, ...panel), Math.max(...air, ...panel)];
-  const y = scaleLinear([Math.floor(low - 1), Math.ceil(high + 2)], [box.heightPx - box.bottomPx, box.topPx]);
+  const y = scaleLinear(
+    [Math.floor(low - 1), Math.ceil(high + 2)],
+    [box.heightPx - box.bottomPx, box.topPx],
+  );
   const draw = (values: number[]) =>
     line<number>()
       .x((_, i) => x(minutes[i]!))
@@ -104,9 +141,18 @@ export function layOutDay(
       .curve(curveMonotoneX)(values) ?? '';
   const [bottomC, topC] = y.domain() as [number, number];
   const bands = grades
-    .map((band) => ({ ...band, fromC: Math.max(band.fromC, bottomC), toC: Math.min(band.toC, topC) }))
+    .map((band) => ({
+      ...band,
+      fromC: Math.max(band.fromC, bottomC),
+      toC: Math.min(band.toC, topC),
+    }))
     .filter((band) => band.toC > band.fromC)
-    .map((band) => ({ name: band.name, speed: band.speed, yPx: y(band.toC), heightPx: y(band.fromC) - y(band.toC) }));
+    .map((band) => ({
+      name: band.name,
+      speed: band.speed,
+      yPx: y(band.toC),
+      heightPx: y(band.fromC) - y(band.toC),
+    }));
   const { minMarginC } = limitsInForce();
   return {
     x,

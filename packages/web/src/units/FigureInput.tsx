@@ -1,4 +1,7 @@
-/** A field for one figure: any unit may be typed; what is out of range or doubtful is said beside it, and what was typed stays. */
+/**
+ * A field for one figure: any unit may be typed; what is out of range or doubtful is said beside
+ * it, and what was typed stays.
+ */
 import { Button, TextInput } from '@mantine/core';
 import type { UnitName } from '@orthochrom/core/units/convert.ts';
 import { rangeOf } from '@orthochrom/contract/quantity/ranges.ts';
@@ -7,7 +10,11 @@ import { usePainter } from '../frame/painter.ts';
 import { formatFor, type Figure } from '@orthochrom/contract/words/format.ts';
 import { readTyped, unitOf, type Kind } from './typed.ts';
 
-export type Entered = { canonical: number; enteredValue: number; enteredUnit: UnitName | undefined };
+export type Entered = {
+  canonical: number;
+  enteredValue: number;
+  enteredUnit: UnitName | undefined;
+};
 type FigureInputProps = {
   label: string;
   kind: Kind;
@@ -44,11 +51,22 @@ const PLAIN_UNIT: Partial<Record<Kind, string>> = {
   solvent: 'g/L',
 };
 
-export function FigureInput({ label, kind, field, value, placeholder, description, least, onChange }: FigureInputProps) {
+export function FigureInput({
+  label,
+  kind,
+  field,
+  value,
+  placeholder,
+  description,
+  least,
+  onChange,
+}: FigureInputProps) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const own = unitOf(kind, painter.units);
-  const [text, setText] = useState(() => (value === undefined ? '' : shown(format, kind, value).text));
+  const [text, setText] = useState(() =>
+    value === undefined ? '' : shown(format, kind, value).text,
+  );
   const [isSure, setIsSure] = useState(false);
   const typed = readTyped(text, kind, painter.units);
   const range = rangeOf(field);
@@ -65,7 +83,11 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
     const read = readTyped(next, kind, painter.units);
     if (read.kind === 'figure' && !complaint(read.canonical)) onChange(read);
     else if (read.kind === 'doubtful' && sure && !complaint(read.canonicalOwn))
-      onChange({ canonical: read.canonicalOwn, enteredValue: read.enteredValue, enteredUnit: read.ownUnit });
+      onChange({
+        canonical: read.canonicalOwn,
+        enteredValue: read.enteredValue,
+        enteredUnit: read.ownUnit,
+      });
     else onChange(undefined);
   };
 
@@ -88,7 +110,9 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
         inputMode="decimal"
         autoComplete="off"
         onChange={(event) => change(event.currentTarget.value)}
-        rightSection={<span className="quiet">{own ? (SYMBOL[own] ?? own) : PLAIN_UNIT[kind]}</span>}
+        rightSection={
+          <span className="quiet">{own ? (SYMBOL[own] ?? own) : PLAIN_UNIT[kind]}</span>
+        }
         rightSectionWidth={64}
       />
       {typed.kind === 'doubtful' && !isSure && (
@@ -96,7 +120,10 @@ export function FigureInput({ label, kind, field, value, placeholder, descriptio
           <span>
             {typed.enteredValue} {SYMBOL[typed.ownUnit] ?? typed.ownUnit}? Unusual here.
           </span>
-          <Button size="compact-md" onClick={() => change(`${typed.enteredValue} ${typed.otherUnit}`)}>
+          <Button
+            size="compact-md"
+            onClick={() => change(`${typed.enteredValue} ${typed.otherUnit}`)}
+          >
             No, {typed.enteredValue} {SYMBOL[typed.otherUnit] ?? typed.otherUnit} (
             {format.joined(shown(format, kind, typed.canonicalOther))})
           </Button>

@@ -1,4 +1,7 @@
-/** What a painter types: any unit of the kind, commas, fractions; and a question where the figure fits another unit better. */
+/**
+ * What a painter types: any unit of the kind, commas, fractions; and a question where the figure
+ * fits another unit better.
+ */
 import { convert, type UnitName } from '@orthochrom/core/units/convert.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 
@@ -90,7 +93,10 @@ const CANONICAL: Partial<Record<Kind, UnitName>> = {
   area: 'm2',
   solvent: 'gPerL',
 };
-/** What a shop usually sees, canonical: outside it, and inside it in another unit, the figure is asked about. */
+/**
+ * What a shop usually sees, canonical: outside it, and inside it in another unit, the figure is
+ * asked about.
+ */
 const USUAL: Partial<Record<Kind, [number, number]>> = {
   temperature: [-10, 45],
   pressure: [30, 450],
@@ -135,18 +141,24 @@ function numberIn(text: string): number | undefined {
   const vulgar = /^(-?\d+)?\s*([¼½¾])$/.exec(text);
   if (vulgar) return Number(vulgar[1] ?? 0) + VULGAR[vulgar[2]!]!;
   const mixed = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text);
-  if (mixed && Number(mixed[3]) !== 0) return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]);
+  if (mixed && Number(mixed[3]) !== 0)
+    return Number(mixed[1] ?? 0) + Number(mixed[2]) / Number(mixed[3]);
   return /^-?\d*[.,]?\d+$/.test(text) ? Number(text.replace(',', '.')) : undefined;
 }
 
-/** Reads what was typed in a field of this kind, with the painter's own unit where none is named. */
+/**
+ * Reads what was typed in a field of this kind, with the painter's own unit where none is named.
+ */
 export function readTyped(raw: string, kind: Kind, units: Units): Typed {
   const text = raw.trim().toLowerCase().replaceAll('−', '-');
   if (text === '') return { kind: 'empty' };
   const parts = /^(-?[\d.,/ ]*[¼½¾]?\d*)\s*(.*)$/.exec(text);
   const value = parts ? numberIn(parts[1]!.trim()) : undefined;
   if (!parts || value === undefined)
-    return { kind: 'unreadable', message: `"${raw}" is not a figure. Type a number, with a unit if you like.` };
+    return {
+      kind: 'unreadable',
+      message: `"${raw}" is not a figure. Type a number, with a unit if you like.`,
+    };
   const named = parts[2]!.trim().replace(/\.$/, '');
   const canonicalUnit = CANONICAL[kind];
   if (!canonicalUnit) {
@@ -175,8 +187,16 @@ export function readTyped(raw: string, kind: Kind, units: Units): Typed {
   return { kind: 'figure', canonical, enteredValue: value, enteredUnit: spelled ?? own };
 }
 
-/** Another unit of the kind in which this figure would be usual, where in the painter's own it is not. */
-function likelierUnit(value: number, kind: Kind, own: UnitName, canonicalUnit: UnitName): UnitName | undefined {
+/**
+ * Another unit of the kind in which this figure would be usual, where in the painter's own it is
+ * not.
+ */
+function likelierUnit(
+  value: number,
+  kind: Kind,
+  own: UnitName,
+  canonicalUnit: UnitName,
+): UnitName | undefined {
   const usual = USUAL[kind];
   if (!usual) return undefined;
   const isUsual = (unit: UnitName) => {
@@ -184,5 +204,7 @@ function likelierUnit(value: number, kind: Kind, own: UnitName, canonicalUnit: U
     return canonical >= usual[0] && canonical <= usual[1];
   };
   if (isUsual(own)) return undefined;
-  return SPELLINGS[kind]!.map(([, unit]) => unit).find((unit) => unit !== own && unit !== 'K' && unit !== 'm' && isUsual(unit));
+  return SPELLINGS[kind]!.map(([, unit]) => unit).find(
+    (unit) => unit !== own && unit !== 'K' && unit !== 'm' && isUsual(unit),
+  );
 }

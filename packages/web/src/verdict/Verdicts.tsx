@@ -1,4 +1,7 @@
-/** Verdicts and reasons as a painter reads them: a word and a shape with each, never colour alone, figures in their own units. */
+/**
+ * Verdicts and reasons as a painter reads them: a word and a shape with each, never colour alone,
+ * figures in their own units.
+ */
 import type { Level } from '@orthochrom/core/outcome/verdicts.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/worded.ts';
@@ -28,7 +31,10 @@ export function LevelBadge({ level, word }: { level: Level; word?: string }) {
   );
 }
 
-/** Said once on every screen where it belongs (safety/Standing.tsx): a caution that always fires is no caution. */
+/**
+ * Said once on every screen where it belongs (safety/Standing.tsx): a caution that always fires is
+ * no caution.
+ */
 const STANDING: ReadonlySet<string> = new Set(['two-pack-breathing']);
 
 /** Which fault or harm would follow, and what to do instead. */
@@ -47,7 +53,13 @@ function Leads({ verdict: { code, params } }: { verdict: WordedVerdict }) {
 const ORDER: Level[] = ['stop', 'caution', 'go'];
 
 /** The worst first, each code once. */
-export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerdict[]; hideGo?: boolean }) {
+export function VerdictList({
+  verdicts,
+  hideGo = false,
+}: {
+  verdicts: WordedVerdict[];
+  hideGo?: boolean;
+}) {
   const { painter } = usePainter();
   const { inWords } = formatFor(painter.units);
   const shown = verdicts
@@ -55,7 +67,9 @@ export function VerdictList({ verdicts, hideGo = false }: { verdicts: WordedVerd
     .filter(
       (verdict, i) =>
         verdicts.findIndex(
-          (other) => other.code === verdict.code && JSON.stringify(other.params) === JSON.stringify(verdict.params),
+          (other) =>
+            other.code === verdict.code &&
+            JSON.stringify(other.params) === JSON.stringify(verdict.params),
         ) === i,
     )
     .sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
@@ -94,7 +108,8 @@ export function ReasonList({ reasons }: { reasons: WordedReason[] }) {
     <ul className={styles['reasons']}>
       {reasons.map((reason, i) => (
         <li key={`${reason.code}${i}`}>
-          <span className={styles['source']}>{SOURCE[reason.source]}</span> {reasonText(reason.code, reason.params, inWords)}
+          <span className={styles['source']}>{SOURCE[reason.source]}</span>{' '}
+          {reasonText(reason.code, reason.params, inWords)}
         </li>
       ))}
     </ul>

@@ -55,7 +55,8 @@ const PANEL_WORDS: Record<string, string> = {
 };
 
 /** "leftFrontDoor" → "left front door"; free names stay as they are. */
-export const panelName = (name: string): string => PANEL_WORDS[name] ?? name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+export const panelName = (name: string): string =>
+  PANEL_WORDS[name] ?? name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
 export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 /** What a per cent is of. */
 export const BASIS_NAME: Record<Basis, string> = {
@@ -63,7 +64,12 @@ export const BASIS_NAME: Record<Basis, string> = {
   mixSoFar: 'the mix so far',
   finalMix: 'the finished mix',
 };
-export const WETNESS_NAME = { light: 'light', medium: 'medium, not glassy', mediumWet: 'medium wet', wet: 'full wet' } as const;
+export const WETNESS_NAME = {
+  light: 'light',
+  medium: 'medium, not glassy',
+  mediumWet: 'medium wet',
+  wet: 'full wet',
+} as const;
 /** What matters while this coat goes on. */
 export const SPRAY_WORDS: Record<Stage, string> = {
   primer: 'Build by coats, not by one heavy one; let each go matt.',
@@ -74,10 +80,15 @@ export const SPRAY_WORDS: Record<Stage, string> = {
   clear: 'Wet enough to flow, the same on every panel; look along the light for a closed film.',
   singleStage: 'The first coat sets the texture; gloss comes with the last.',
 };
-/** Where to begin, by the way the room's air goes: fog should drift over what is still to come, not over what is wet. */
+/**
+ * Where to begin, by the way the room's air goes: fog should drift over what is still to come, not
+ * over what is wet.
+ */
 export const AIRFLOW_WORDS: Record<Airflow, string> = {
-  rearToFront: 'The air goes from the rear to the front: begin at the rear, so that the fog drifts over what is still to come.',
-  frontToRear: 'The air goes from the front to the rear: begin at the front, so that the fog drifts over what is still to come.',
+  rearToFront:
+    'The air goes from the rear to the front: begin at the rear, so that the fog drifts over what is still to come.',
+  frontToRear:
+    'The air goes from the front to the rear: begin at the front, so that the fog drifts over what is still to come.',
   downdraft: 'The air goes down: what lies flat and high first, then the sides.',
   fanAtDoor: 'The air goes to the fan at the door: begin at the far end, and work towards the fan.',
   still: 'No air carries the fog away: smaller sections, and wait until it has settled.',

@@ -17,7 +17,12 @@ export const buildPrimer: MaterialFacts = {
   dryPaS: 1e9,
   flowEnergyJPerMol: { solvent: 10_000, solids: 60_000 },
   shearAtGun: 0.45,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 32e-6, rippleLimit: 0.15, dropWindowUm: [32, 75] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 32e-6,
+    rippleLimit: 0.15,
+    dropWindowUm: [32, 75],
+  },
   film: {
     wetFilmUm: 85,
     wetFilmBandUm: [70, 105],

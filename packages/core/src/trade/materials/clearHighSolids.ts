@@ -17,7 +17,12 @@ export const clearHighSolids: MaterialFacts = {
   dryPaS: 6e4,
   flowEnergyJPerMol: { solvent: 10_000, solids: 60_000 },
   shearAtGun: 0.85,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 27e-6, rippleLimit: 0.12, dropWindowUm: [25, 45] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 27e-6,
+    rippleLimit: 0.12,
+    dropWindowUm: [25, 45],
+  },
   film: {
     wetFilmUm: 50,
     wetFilmBandUm: [42, 58],

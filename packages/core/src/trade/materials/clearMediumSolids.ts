@@ -17,7 +17,12 @@ export const clearMediumSolids: MaterialFacts = {
   dryPaS: 1e6,
   flowEnergyJPerMol: { solvent: 10_000, solids: 60_000 },
   shearAtGun: 0.85,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 25e-6, rippleLimit: 0.12, dropWindowUm: [25, 45] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 25e-6,
+    rippleLimit: 0.12,
+    dropWindowUm: [25, 45],
+  },
   film: {
     wetFilmUm: 55,
     wetFilmBandUm: [45, 62],

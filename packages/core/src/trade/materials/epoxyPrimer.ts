@@ -17,7 +17,12 @@ export const epoxyPrimer: MaterialFacts = {
   dryPaS: 1e9,
   flowEnergyJPerMol: { solvent: 10_000, solids: 60_000 },
   shearAtGun: 0.5,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 26e-6, rippleLimit: 0.15, dropWindowUm: [28, 60] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 26e-6,
+    rippleLimit: 0.15,
+    dropWindowUm: [28, 60],
+  },
   film: {
     wetFilmUm: 55,
     wetFilmBandUm: [40, 65],

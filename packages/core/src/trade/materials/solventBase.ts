@@ -17,7 +17,12 @@ export const solventBase: MaterialFacts = {
   dryPaS: 3e9,
   flowEnergyJPerMol: { solvent: 10_000, solids: 65_000 },
   shearAtGun: 0.7,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 19e-6, rippleLimit: 0.07, dropWindowUm: [22, 40] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 19e-6,
+    rippleLimit: 0.07,
+    dropWindowUm: [22, 40],
+  },
   film: {
     wetFilmUm: 34,
     wetFilmBandUm: [30, 40],

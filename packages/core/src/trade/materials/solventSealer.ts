@@ -17,7 +17,12 @@ export const solventSealer: MaterialFacts = {
   dryPaS: 3e7,
   flowEnergyJPerMol: { solvent: 10_000, solids: 60_000 },
   shearAtGun: 0.65,
-  spray: { surfaceTensionNPerM: 0.028, joinFilmM: 15e-6, rippleLimit: 0.12, dropWindowUm: [26, 48] },
+  spray: {
+    surfaceTensionNPerM: 0.028,
+    joinFilmM: 15e-6,
+    rippleLimit: 0.12,
+    dropWindowUm: [26, 48],
+  },
   film: {
     wetFilmUm: 32,
     wetFilmBandUm: [26, 38],

@@ -18,7 +18,12 @@ export const waterborneBase: MaterialFacts = {
   dryPaS: 3e8,
   flowEnergyJPerMol: { solvent: 14_000, solids: 40_000 },
   shearAtGun: 0.33,
-  spray: { surfaceTensionNPerM: 0.034, joinFilmM: 21e-6, rippleLimit: 0.07, dropWindowUm: [20, 38] },
+  spray: {
+    surfaceTensionNPerM: 0.034,
+    joinFilmM: 21e-6,
+    rippleLimit: 0.07,
+    dropWindowUm: [20, 38],
+  },
   film: {
     wetFilmUm: 30,
     wetFilmBandUm: [25, 36],

@@ -19,7 +19,12 @@ export const waterborneSealer: MaterialFacts = {
   dryPaS: 3e8,
   flowEnergyJPerMol: { solvent: 14_000, solids: 40_000 },
   shearAtGun: 0.35,
-  spray: { surfaceTensionNPerM: 0.034, joinFilmM: 17e-6, rippleLimit: 0.12, dropWindowUm: [26, 48] },
+  spray: {
+    surfaceTensionNPerM: 0.034,
+    joinFilmM: 17e-6,
+    rippleLimit: 0.12,
+    dropWindowUm: [26, 48],
+  },
   film: {
     wetFilmUm: 35,
     wetFilmBandUm: [28, 42],

@@ -1,4 +1,6 @@
-/** A film seen from the side, cut through: clear over colour over primer, and what is wrong in it. */
+/**
+ * A film seen from the side, cut through: clear over colour over primer, and what is wrong in it.
+ */
 import type { ReactNode } from 'react';
 import { HEIGHT, WIDTH, wavePath } from './scatter.ts';
 
@@ -21,7 +23,13 @@ function Section({
   return (
     <>
       <rect width={WIDTH} height={HEIGHT} fill="#f3efe4" />
-      <path d={closed(top)} fill="#cfdde4" stroke="#2c3940" strokeWidth="2.2" strokeLinejoin="round" />
+      <path
+        d={closed(top)}
+        fill="#cfdde4"
+        stroke="#2c3940"
+        strokeWidth="2.2"
+        strokeLinejoin="round"
+      />
       <path d={closed(colourTop)} fill="#a8472f" />
       <path d={closed(primerTop)} fill="#a39d8f" />
       <rect y={METAL} width={WIDTH} height={HEIGHT - METAL} fill="#55595c" />
@@ -45,7 +53,9 @@ export const SECTIONS: Record<string, ReactNode> = {
   ),
   narrowHole: <Section top={`M0 ${TOP}H76L77 ${COLOUR + 7}H83L84 ${TOP}H${WIDTH}`} />,
   saucer: (
-    <Section top={`M0 ${TOP}H26C34 ${TOP} 38 27 48 27S60 ${COLOUR} 80 ${COLOUR}S102 27 112 27S126 ${TOP} 134 ${TOP}H${WIDTH}`} />
+    <Section
+      top={`M0 ${TOP}H26C34 ${TOP} 38 27 48 27S60 ${COLOUR} 80 ${COLOUR}S102 27 112 27S126 ${TOP} 134 ${TOP}H${WIDTH}`}
+    />
   ),
   bubbles: (
     <Section top={`M0 ${TOP}H28Q36 29 44 ${TOP}H88Q96 29 104 ${TOP}H${WIDTH}`}>
@@ -63,7 +73,11 @@ export const SECTIONS: Record<string, ReactNode> = {
   flat: <Section />,
   standsUp: <Section top={`M0 ${TOP}H46C58 ${TOP} 60 16 80 16S102 ${TOP} 114 ${TOP}H${WIDTH}`} />,
   dipsIn: <Section top={`M0 ${TOP}H50C60 ${TOP} 66 56 80 56S100 ${TOP} 110 ${TOP}H${WIDTH}`} />,
-  upAndDown: <Section top={`M0 ${TOP}H30C42 ${TOP} 44 18 56 18S72 54 86 54S100 20 110 20S124 ${TOP} 132 ${TOP}H${WIDTH}`} />,
+  upAndDown: (
+    <Section
+      top={`M0 ${TOP}H30C42 ${TOP} 44 18 56 18S72 54 86 54S100 20 110 20S124 ${TOP} 132 ${TOP}H${WIDTH}`}
+    />
+  ),
   tight: <Section top={wavePath(10, 3, TOP)} />,
   wide: <Section top={wavePath(36, 7, TOP)} />,
   rolling: <Section top={wavePath(90, 7, TOP)} />,
@@ -79,11 +93,17 @@ export const SECTIONS: Record<string, ReactNode> = {
   ),
   intoPrimer: <Section top={`M0 ${TOP}H66L72 ${METAL - 2}H92L98 ${TOP}H${WIDTH}`} />,
   moreOpen: (
-    <Section top={`M0 ${TOP + 8}H20L24 54H34L38 ${TOP + 8}H66L70 56H82L86 ${TOP + 8}H114L118 52H128L132 ${TOP + 8}H${WIDTH}`}>
+    <Section
+      top={`M0 ${TOP + 8}H20L24 54H34L38 ${TOP + 8}H66L70 56H82L86 ${TOP + 8}H114L118 52H128L132 ${TOP + 8}H${WIDTH}`}
+    >
       {bubble(54, 54, 4)}
       {bubble(102, 53, 5)}
     </Section>
   ),
-  smaller: <Section top={`M0 ${TOP + 10}H44L46 56H52L54 ${TOP + 10}H104L106 56H112L114 ${TOP + 10}H${WIDTH}`} />,
+  smaller: (
+    <Section
+      top={`M0 ${TOP + 10}H44L46 56H52L54 ${TOP + 10}H104L106 56H112L114 ${TOP + 10}H${WIDTH}`}
+    />
+  ),
   sandedFlat: <Section top={`M0 ${TOP + 10}H${WIDTH}`} />,
 };

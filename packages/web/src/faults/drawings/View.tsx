@@ -1,6 +1,18 @@
 /** A panel seen from the front, by torch: what is meant by each word. */
 import type { ReactNode } from 'react';
-import { BAND, blob, DARK, dots, DRIP, LIGHT, LINES, PAINT, Panel, ring, SILVER } from './marks.tsx';
+import {
+  BAND,
+  blob,
+  DARK,
+  dots,
+  DRIP,
+  LIGHT,
+  LINES,
+  PAINT,
+  Panel,
+  ring,
+  SILVER,
+} from './marks.tsx';
 import { HEIGHT, scattered, WIDTH } from './scatter.ts';
 
 export const VIEWS: Record<string, ReactNode> = {
@@ -59,14 +71,22 @@ export const VIEWS: Record<string, ReactNode> = {
   wrinkles: (
     <Panel>
       {LINES(
-        Array.from({ length: 9 }, (_, i) => `M0 ${8 + i * 11}q12 -9 22 0t24 1t20 -4t26 5t22 -3t24 4t22 -2`),
+        Array.from(
+          { length: 9 },
+          (_, i) => `M0 ${8 + i * 11}q12 -9 22 0t24 1t20 -4t26 5t22 -3t24 4t22 -2`,
+        ),
         2.2,
       )}
     </Panel>
   ),
   flakes: (
     <Panel>
-      <path d="M34 20l40 -6 18 24 -12 30 -40 6 -20 -28z" fill="#a39d8f" stroke={LIGHT} strokeWidth="2.4" />
+      <path
+        d="M34 20l40 -6 18 24 -12 30 -40 6 -20 -28z"
+        fill="#a39d8f"
+        stroke={LIGHT}
+        strokeWidth="2.4"
+      />
       {LINES(['M92 38l26 -12 14 8', 'M80 68l22 16 30 -4', 'M40 74l-12 18'], 2)}
     </Panel>
   ),
@@ -75,7 +95,10 @@ export const VIEWS: Record<string, ReactNode> = {
       {dots(15, 12, [2.4, 4.2], 24, (x, y, r) => (
         <>
           <ellipse cx={x} cy={y} rx={r * 2.2} ry={r * 1.7} fill={LIGHT} opacity="0.6" />
-          <path d={`M${x - r} ${y}l${r} ${-r * 1.2} ${r} ${r * 0.8} ${-r * 0.6} ${r}z`} fill="#14100e" />
+          <path
+            d={`M${x - r} ${y}l${r} ${-r * 1.2} ${r} ${r * 0.8} ${-r * 0.6} ${r}z`}
+            fill="#14100e"
+          />
         </>
       ))}
       {LINES(['M100 70q12 -10 22 2'], 1.8, '#14100e')}
@@ -122,7 +145,16 @@ export const VIEWS: Record<string, ReactNode> = {
   ),
   repair: (
     <Panel fill={SILVER}>
-      <ellipse cx="84" cy="52" rx="46" ry="32" fill="#5d666b" opacity="0.4" stroke="#fff" strokeWidth="1.6" />
+      <ellipse
+        cx="84"
+        cy="52"
+        rx="46"
+        ry="32"
+        fill="#5d666b"
+        opacity="0.4"
+        stroke="#fff"
+        strokeWidth="1.6"
+      />
     </Panel>
   ),
   edges: (
@@ -148,7 +180,12 @@ export const VIEWS: Record<string, ReactNode> = {
   ),
   contour: (
     <Panel>
-      <path d="M24 54C28 24 66 14 96 22S142 60 118 78S20 88 24 54Z" fill="none" stroke={LIGHT} strokeWidth="3" />
+      <path
+        d="M24 54C28 24 66 14 96 22S142 60 118 78S20 88 24 54Z"
+        fill="none"
+        stroke={LIGHT}
+        strokeWidth="3"
+      />
     </Panel>
   ),
   cracks: (
@@ -183,7 +220,13 @@ export const VIEWS: Record<string, ReactNode> = {
     <Panel>
       {[24, 50, 76].flatMap((y) =>
         Array.from({ length: 11 }, (_, i) => (
-          <circle key={`${y} ${i}`} cx={12 + i * 13.5} cy={y + ((i * 7) % 5) - 2} r={1.6 + (i % 3) * 0.8} fill={LIGHT} />
+          <circle
+            key={`${y} ${i}`}
+            cx={12 + i * 13.5}
+            cy={y + ((i * 7) % 5) - 2}
+            r={1.6 + (i % 3) * 0.8}
+            fill={LIGHT}
+          />
         )),
       )}
     </Panel>

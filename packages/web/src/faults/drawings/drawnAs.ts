@@ -27,7 +27,12 @@ export const DRAWN_AS: Record<string, Record<string, string>> = {
     no_hole: 'flat',
   },
   q_relief: { stands_up: 'standsUp', dips_in: 'dipsIn', both: 'upAndDown', flat: 'flat' },
-  q_cell: { under_2mm: 'tight', '2_to_6mm': 'wide', over_6mm_rolling: 'rolling', no_texture: 'flat' },
+  q_cell: {
+    under_2mm: 'tight',
+    '2_to_6mm': 'wide',
+    over_6mm_rolling: 'rolling',
+    no_texture: 'flat',
+  },
   q_level_sand: { flat_below: 'flatBelow', wave_below: 'waveBelow' },
   q_where_hole_ends: {
     gone: 'sandedFlat',
@@ -44,7 +49,13 @@ export const DRAWN_AS: Record<string, Record<string, string>> = {
     spots_edges: 'edges',
     none: 'plain',
   },
-  q_lines: { scratches: 'scratches', one_contour: 'contour', cracks: 'cracks', folds: 'wrinkles', none: 'plain' },
+  q_lines: {
+    scratches: 'scratches',
+    one_contour: 'contour',
+    cracks: 'cracks',
+    folds: 'wrinkles',
+    none: 'plain',
+  },
   q_spread: { wipe_shape: 'wipe', gun_path: 'path', random: 'random', thick_zones: 'thickZones' },
   c_wipe_path: { wipe_shape: 'wipe', gun_path: 'path', random: 'random' },
   q_orient: { upright: 'upright', flat_lying: 'lying', edges_lines: 'edges' },

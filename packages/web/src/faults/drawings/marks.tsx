@@ -23,17 +23,32 @@ export const dots = (
   sizes: readonly [number, number],
   apart: number,
   draw: (x: number, y: number, r: number) => ReactNode,
-) => scattered(seed, count, sizes, apart).map(({ x, y, size }) => <g key={`${x} ${y}`}>{draw(x, y, size)}</g>);
+) =>
+  scattered(seed, count, sizes, apart).map(({ x, y, size }) => (
+    <g key={`${x} ${y}`}>{draw(x, y, size)}</g>
+  ));
 export const ring = (x: number, y: number, r: number) => (
   <>
     <circle cx={x} cy={y} r={r} fill={DARK} />
-    <path d={`M${x - r} ${y}A${r} ${r} 0 0 1 ${x} ${y - r}`} stroke={LIGHT} strokeWidth="1.4" fill="none" />
+    <path
+      d={`M${x - r} ${y}A${r} ${r} 0 0 1 ${x} ${y - r}`}
+      stroke={LIGHT}
+      strokeWidth="1.4"
+      fill="none"
+    />
   </>
 );
 export const blob = (x: number, y: number, r: number) => (
   <>
     <ellipse cx={x} cy={y} rx={r} ry={r * 0.8} fill={DARK} opacity="0.55" />
-    <ellipse cx={x - r * 0.18} cy={y - r * 0.2} rx={r * 0.72} ry={r * 0.5} fill={LIGHT} opacity="0.75" />
+    <ellipse
+      cx={x - r * 0.18}
+      cy={y - r * 0.2}
+      rx={r * 0.72}
+      ry={r * 0.5}
+      fill={LIGHT}
+      opacity="0.75"
+    />
   </>
 );
 export const DRIP = (x: number, y: number, long: number) => (

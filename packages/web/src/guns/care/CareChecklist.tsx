@@ -1,4 +1,7 @@
-/** A round of care, item by item: done, or skipped with a word why. The drawing follows the item that is next. */
+/**
+ * A round of care, item by item: done, or skipped with a word why. The drawing follows the item
+ * that is next.
+ */
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
 import type { CareKind } from '@orthochrom/core/gun/care.ts';
 import { useState } from 'react';
@@ -26,7 +29,10 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
   const [note, setNote] = useState('');
   const items = itemsOf(kind);
   const next = items.find(({ key }) => !answers[key]);
-  const isOpen = items.some(({ key }) => !answers[key] || (answers[key].answer === 'skipped' && !answers[key].reason?.trim()));
+  const isOpen = items.some(
+    ({ key }) =>
+      !answers[key] || (answers[key].answer === 'skipped' && !answers[key].reason?.trim()),
+  );
   const set = (key: string, answer: Answer | undefined) =>
     setAnswers((now) => {
       const { [key]: _, ...rest } = now;
@@ -55,21 +61,34 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
           const answer = answers[key];
           return (
             <li key={key} style={{ padding: '0.55rem 0', borderBottom: '1px solid var(--rule)' }}>
-              <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start' }}>
+              <div
+                className="row"
+                style={{
+                  justifyContent: 'space-between',
+                  flexWrap: 'nowrap',
+                  alignItems: 'flex-start',
+                }}
+              >
                 <Checkbox
                   size="lg"
                   checked={answer?.answer === 'done'}
-                  onChange={(event) => set(key, event.currentTarget.checked ? { answer: 'done' } : undefined)}
+                  onChange={(event) =>
+                    set(key, event.currentTarget.checked ? { answer: 'done' } : undefined)
+                  }
                   label={text}
                   description={why}
-                  styles={{ label: { fontWeight: key === next?.key ? 700 : 400, fontSize: '1.05rem' } }}
+                  styles={{
+                    label: { fontWeight: key === next?.key ? 700 : 400, fontSize: '1.05rem' },
+                  }}
                 />
                 <Button
                   size="compact-md"
                   variant={answer?.answer === 'skipped' ? 'light' : 'subtle'}
                   aria-pressed={answer?.answer === 'skipped'}
                   aria-label={`Skip: ${text}`}
-                  onClick={() => set(key, answer?.answer === 'skipped' ? undefined : { answer: 'skipped' })}
+                  onClick={() =>
+                    set(key, answer?.answer === 'skipped' ? undefined : { answer: 'skipped' })
+                  }
                 >
                   Skip
                 </Button>
@@ -79,7 +98,9 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
                   label="Skipped, because"
                   maxLength={200}
                   value={answer.reason ?? ''}
-                  onChange={(event) => set(key, { answer: 'skipped', reason: event.currentTarget.value })}
+                  onChange={(event) =>
+                    set(key, { answer: 'skipped', reason: event.currentTarget.value })
+                  }
                 />
               )}
             </li>
@@ -102,7 +123,11 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
         </Button>
         <Button
           variant="default"
-          onClick={() => setAnswers(Object.fromEntries(items.map(({ key }) => [key, answers[key] ?? { answer: 'done' }])))}
+          onClick={() =>
+            setAnswers(
+              Object.fromEntries(items.map(({ key }) => [key, answers[key] ?? { answer: 'done' }])),
+            )
+          }
         >
           All done as listed
         </Button>

@@ -18,7 +18,10 @@ export function CarePage() {
   if (!gun) return <p className="page">There is no such gun.</p>;
   return (
     <>
-      <PageHead title={`${gun.name}: ${ROUND_NAME[kind].title.toLowerCase()}`} line={ROUND_NAME[kind].line}>
+      <PageHead
+        title={`${gun.name}: ${ROUND_NAME[kind].title.toLowerCase()}`}
+        line={ROUND_NAME[kind].line}
+      >
         <Button component={Link} to={`/guns/${gun.id}`} variant="default">
           Back to the gun
         </Button>

@@ -1,4 +1,7 @@
-/** A gravity gun taken apart along its axis, our own drawing; the parts that are spoken of stand out. */
+/**
+ * A gravity gun taken apart along its axis, our own drawing; the parts that are spoken of stand
+ * out.
+ */
 import type { Part } from './careWords.ts';
 import styles from './GunDrawing.module.css';
 
@@ -24,7 +27,11 @@ export function GunDrawing({ lit = [] }: { lit?: readonly Part[] }) {
       viewBox="0 0 810 410"
       className={styles['drawing']}
       role="img"
-      aria-label={lit.length > 0 ? `The gun taken apart: ${lit.map((part) => NAME[part][0]).join(', ')}` : 'The gun taken apart'}
+      aria-label={
+        lit.length > 0
+          ? `The gun taken apart: ${lit.map((part) => NAME[part][0]).join(', ')}`
+          : 'The gun taken apart'
+      }
     >
       <line x1="20" x2="800" y1="210" y2="210" className={styles['axis']} />
       <g className={of('lid')}>
@@ -71,7 +78,12 @@ export function GunDrawing({ lit = [] }: { lit?: readonly Part[] }) {
         <path d="M450 132v36M460 132v36M470 132v36" className={styles['knurl']} />
       </g>
       {(Object.keys(NAME) as Part[]).map((part) => (
-        <text key={part} x={NAME[part][1]} y={NAME[part][2]} className={lit.includes(part) ? styles['litName'] : styles['name']}>
+        <text
+          key={part}
+          x={NAME[part][1]}
+          y={NAME[part][2]}
+          className={lit.includes(part) ? styles['litName'] : styles['name']}
+        >
           {NAME[part][0]}
         </text>
       ))}

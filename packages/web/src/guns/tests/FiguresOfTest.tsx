@@ -43,7 +43,15 @@ const ASKED: Record<TestKindHere, FigureName[]> = {
   catch: ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut'],
   fan: ['inletKPa', 'fanTurnsOut', 'distanceMm', 'fanWidthMm'],
   cap: ['inletKPa', 'capKPa', 'fanTurnsOut'],
-  comb: ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'secondsPerM', 'wetUm'],
+  comb: [
+    'inletKPa',
+    'fluidTurnsOut',
+    'fanTurnsOut',
+    'distanceMm',
+    'overlapPercent',
+    'secondsPerM',
+    'wetUm',
+  ],
 };
 /** Long enough that a late finger does not matter. */
 const CATCH_SECONDS = 30;
@@ -60,26 +68,36 @@ export function FiguresOfTest({ gun, kind, draft, setDraft }: FiguresProps) {
     fluidTurnsOut: fullFluidTurnsOf(gun.gun),
     fanTurnsOut: fullFanTurnsOf(gun.gun),
   };
-  const beyond = (['fluidTurnsOut', 'fanTurnsOut'] as const).find((knob) => (draft[knob] ?? 0) > travel[knob]);
+  const beyond = (['fluidTurnsOut', 'fanTurnsOut'] as const).find(
+    (knob) => (draft[knob] ?? 0) > travel[knob],
+  );
   const input = (name: FigureName) => (
     <FigureInput
       key={name}
       label={FIELD[name].label}
       kind={FIELD[name].kind}
       field={name === 'secondsPerM' ? 'seconds' : name}
-      {...(name === 'fluidTurnsOut' || name === 'fanTurnsOut' ? { description: `its travel is ${turnsText(travel[name])}` } : {})}
+      {...(name === 'fluidTurnsOut' || name === 'fanTurnsOut'
+        ? { description: `its travel is ${turnsText(travel[name])}` }
+        : {})}
       onChange={(entered) => setDraft((now) => ({ ...now, [name]: entered?.canonical }))}
     />
   );
   return (
     <div className="stack">
-      {kind === 'pattern' && <PatternPicker value={draft.seen} onPick={(seen) => setDraft((now) => ({ ...now, seen }))} />}
+      {kind === 'pattern' && (
+        <PatternPicker
+          value={draft.seen}
+          onPick={(seen) => setDraft((now) => ({ ...now, seen }))}
+        />
+      )}
       {ASKED[kind].map(input)}
       {kind === 'catch' && <CatchClock setDraft={setDraft} />}
       {kind === 'catch' && input('ml')}
       {beyond && (
         <p role="alert">
-          That is further out than the knob goes: {turnsText(travel[beyond])} turns is its travel. Counted from open, perhaps?
+          That is further out than the knob goes: {turnsText(travel[beyond])} turns is its travel.
+          Counted from open, perhaps?
         </p>
       )}
     </div>
@@ -101,14 +119,18 @@ function CatchClock({ setDraft }: Pick<FiguresProps, 'setDraft'>) {
           {watch.isRunning ? 'Trigger let go: stop' : 'Trigger pulled: start the clock'}
         </Button>
         <span className="figure">{secondsText(watch.seconds)}</span>
-        {watch.isRunning && <span>{isLongEnough ? 'long enough' : `until ${CATCH_SECONDS} s`}</span>}
+        {watch.isRunning && (
+          <span>{isLongEnough ? 'long enough' : `until ${CATCH_SECONDS} s`}</span>
+        )}
       </div>
       <FigureInput
         key={watch.isRunning ? 'running' : watch.seconds}
         label="Seconds caught"
         kind="seconds"
         field="seconds"
-        {...(!watch.isRunning && watch.seconds > 0 ? { value: Number(watch.seconds.toFixed(1)) } : {})}
+        {...(!watch.isRunning && watch.seconds > 0
+          ? { value: Number(watch.seconds.toFixed(1)) }
+          : {})}
         onChange={(entered) => setDraft((now) => ({ ...now, seconds: entered?.canonical }))}
       />
     </div>

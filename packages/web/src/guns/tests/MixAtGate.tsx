@@ -1,6 +1,13 @@
-/** The real mix goes through the gun: what is in the cup, where it is shot, and the same gate as before a coat. */
+/**
+ * The real mix goes through the gun: what is in the cup, where it is shot, and the same gate as
+ * before a coat.
+ */
 import { Select } from '@mantine/core';
-import { askGate, gateProduct, type GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts';
+import {
+  askGate,
+  gateProduct,
+  type GateAnswersGiven,
+} from '@orthochrom/contract/plan/gateProduct.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
@@ -11,7 +18,11 @@ import { GateQuestions } from '../../safety/GateQuestions.tsx';
 import { Standing } from '../../safety/Standing.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 
-type MixAtGateProps = { rooms: Room[]; sheets: SheetVersion[]; onGate: (gate: TestGate | undefined) => void };
+type MixAtGateProps = {
+  rooms: Room[];
+  sheets: SheetVersion[];
+  onGate: (gate: TestGate | undefined) => void;
+};
 
 /** Sprayed by itself: has a recipe, and is neither reducer nor hardener. */
 const isSprayed = ({ sheet }: SheetVersion): boolean => (sheet.recipes?.length ?? 0) > 0;
@@ -24,15 +35,32 @@ export function MixAtGate({ rooms, sheets, onGate }: MixAtGateProps) {
   const room = rooms.find(({ id }) => id === roomId);
   const version = sprayed.find(({ id }) => id === versionId);
   const recipeName = version?.sheet.recipes?.[0]?.name ?? '';
-  const tell = (next: { room?: Room | undefined; version?: SheetVersion | undefined; answers: GateAnswersGiven }) => {
+  const tell = (next: {
+    room?: Room | undefined;
+    version?: SheetVersion | undefined;
+    answers: GateAnswersGiven;
+  }) => {
     if (!next.room || !next.version) return onGate(undefined);
     const recipe = next.version.sheet.recipes![0]!.name;
-    const judged = askGate({ room: next.room, sheet: next.version.sheet, recipeName: recipe, step: 'spray' }, next.answers);
+    const judged = askGate(
+      { room: next.room, sheet: next.version.sheet, recipeName: recipe, step: 'spray' },
+      next.answers,
+    );
     const isOpen = openQuestions(judged.asks, next.answers) > 0 || isStopped(judged.verdicts);
-    onGate(isOpen ? undefined : { roomId: next.room.id, sheetVersionId: next.version.id, recipeName: recipe, ...next.answers });
+    onGate(
+      isOpen
+        ? undefined
+        : {
+            roomId: next.room.id,
+            sheetVersionId: next.version.id,
+            recipeName: recipe,
+            ...next.answers,
+          },
+    );
   };
   const product = version && gateProduct(version.sheet, recipeName);
-  const judged = room && version && askGate({ room, sheet: version.sheet, recipeName, step: 'spray' }, answers);
+  const judged =
+    room && version && askGate({ room, sheet: version.sheet, recipeName, step: 'spray' }, answers);
   return (
     <section className="card stack" aria-label="Safety gate">
       <strong>The real mix goes through the gun: the gate first, as before a coat.</strong>

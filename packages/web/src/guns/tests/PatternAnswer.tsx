@@ -1,4 +1,7 @@
-/** A pattern's one next change, in this gun's own turns and pressure; or the fault that no knob mends. */
+/**
+ * A pattern's one next change, in this gun's own turns and pressure; or the fault that no knob
+ * mends.
+ */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
@@ -20,22 +23,46 @@ const KNOB_NAME: Record<string, string> = {
   nozzleMm: 'Nozzle',
 };
 
-/** A knob's place as the painter holds it: turns in quarters, pressure in their unit, the hand as seconds over this panel. */
-export function knobText(knob: string, value: number, { joined, pressure, length }: Format, panelLengthM = 1): string {
+/**
+ * A knob's place as the painter holds it: turns in quarters, pressure in their unit, the hand as
+ * seconds over this panel.
+ */
+export function knobText(
+  knob: string,
+  value: number,
+  { joined, pressure, length }: Format,
+  panelLengthM = 1,
+): string {
   if (knob === 'inletKPa') return joined(pressure(value));
   if (knob === 'fluidTurnsOut' || knob === 'fanTurnsOut') return `${turnsText(value)} turns out`;
-  if (knob === 'gunSpeedMPerS') return `${(panelLengthM / value).toFixed(1)} s ${panelLengthM === 1 ? 'a metre' : 'a pass'}`;
+  if (knob === 'gunSpeedMPerS')
+    return `${(panelLengthM / value).toFixed(1)} s ${panelLengthM === 1 ? 'a metre' : 'a pass'}`;
   if (knob === 'overlapPercent') return `${value.toFixed(0)} %`;
   return knob === 'nozzleMm' ? `${value} mm` : joined(length(value));
 }
 
-export function StepCard({ step, isFirst, panelLengthM }: { step: TuneStep; isFirst: boolean; panelLengthM?: number }) {
+export function StepCard({
+  step,
+  isFirst,
+  panelLengthM,
+}: {
+  step: TuneStep;
+  isFirst: boolean;
+  panelLengthM?: number;
+}) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   return (
-    <div className="card" style={isFirst ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}} data-knob={step.knob}>
+    <div
+      className="card"
+      style={isFirst ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}}
+      data-knob={step.knob}
+    >
       <div className="label">{isFirst ? 'The one next change' : 'If that is not enough'}</div>
-      <div className={isFirst ? 'figure mid' : ''} style={{ whiteSpace: 'normal', ...(isFirst ? {} : { fontWeight: 600 }) }}>
+      <div
+        className={isFirst ? 'figure mid' : ''}
+        style={{ whiteSpace: 'normal', ...(isFirst ? {} : { fontWeight: 600 }) }}
+      >
         {KNOB_NAME[step.knob]}: {knobText(step.knob, step.from, format, panelLengthM)} →{' '}
         {knobText(step.knob, step.to, format, panelLengthM)}
       </div>
@@ -45,7 +72,13 @@ export function StepCard({ step, isFirst, panelLengthM }: { step: TuneStep; isFi
   );
 }
 
-export function TuneAnswer({ answer, panelLengthM }: { answer: AnswerOf<'tune'>; panelLengthM?: number }) {
+export function TuneAnswer({
+  answer,
+  panelLengthM,
+}: {
+  answer: AnswerOf<'tune'>;
+  panelLengthM?: number;
+}) {
   return (
     <div className="stack">
       {answer.fault && (
@@ -56,7 +89,12 @@ export function TuneAnswer({ answer, panelLengthM }: { answer: AnswerOf<'tune'>;
         </div>
       )}
       {answer.steps.slice(0, 3).map((step, i) => (
-        <StepCard key={step.knob + i} step={step} isFirst={i === 0} {...(panelLengthM === undefined ? {} : { panelLengthM })} />
+        <StepCard
+          key={step.knob + i}
+          step={step}
+          isFirst={i === 0}
+          {...(panelLengthM === undefined ? {} : { panelLengthM })}
+        />
       ))}
       <VerdictList verdicts={answer.verdicts.filter(({ code }) => code !== 'gun-fault')} />
       <ReasonList reasons={answer.reasons} />

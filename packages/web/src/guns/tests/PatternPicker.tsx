@@ -13,7 +13,9 @@ export const PATTERN_NAME: Record<Pattern, string> = {
   flutter: 'Broken, fluttering',
   narrow: 'Narrow, a spot',
 };
-const DRAWN = Object.fromEntries(PATTERNS.map((pattern) => [pattern, dotsPath(patternDots(pattern))])) as Record<Pattern, string>;
+const DRAWN = Object.fromEntries(
+  PATTERNS.map((pattern) => [pattern, dotsPath(patternDots(pattern))]),
+) as Record<Pattern, string>;
 
 export function PatternPicture({ pattern }: { pattern: Pattern }) {
   return (
@@ -23,7 +25,13 @@ export function PatternPicture({ pattern }: { pattern: Pattern }) {
   );
 }
 
-export function PatternPicker({ value, onPick }: { value: Pattern | undefined; onPick: (pattern: Pattern) => void }) {
+export function PatternPicker({
+  value,
+  onPick,
+}: {
+  value: Pattern | undefined;
+  onPick: (pattern: Pattern) => void;
+}) {
   return (
     <div className={styles['patterns']} role="group" aria-label="Pattern on paper">
       {PATTERNS.map((pattern) => (

@@ -1,4 +1,6 @@
-/** A guided test of a gun: what to do, what was seen or measured, and what that did to its figures. */
+/**
+ * A guided test of a gun: what to do, what was seen or measured, and what that did to its figures.
+ */
 import { Button, Select } from '@mantine/core';
 import type { ShopSetup, StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
 import { shootsMix, ShopTest, type TestGate } from '@orthochrom/contract/shop/test.ts';
@@ -26,10 +28,23 @@ export function TestPage() {
   if (!setup || !sheets) return <p className="page">Opening the gun …</p>;
   if (!gun || !(kind in TEST_STEPS)) return <p className="page">There is no such test.</p>;
   const wantedSetId = search.get('set') ?? undefined;
-  return <Test key={kind} gun={gun} kind={kind as TestKindHere} wantedSetId={wantedSetId} setup={setup} sheets={sheets} />;
+  return (
+    <Test
+      key={kind}
+      gun={gun}
+      kind={kind as TestKindHere}
+      wantedSetId={wantedSetId}
+      setup={setup}
+      sheets={sheets}
+    />
+  );
 }
 
-export const setName = ({ nozzleMm, needle, cap }: Pick<StoredSet, 'nozzleMm' | 'needle' | 'cap'>): string =>
+export const setName = ({
+  nozzleMm,
+  needle,
+  cap,
+}: Pick<StoredSet, 'nozzleMm' | 'needle' | 'cap'>): string =>
   [`${nozzleMm} mm`, needle && `needle ${needle}`, cap && `cap ${cap}`].filter(Boolean).join(', ');
 
 type TestProps = {
@@ -58,7 +73,11 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
         ? { kind, wetUm: draft.wetUm, settings: { nozzleMm: set.nozzleMm, ...settingsIn(draft) } }
         : { kind, ...without(draft) };
   const parsed = ShopTest.safeParse(candidate);
-  const fault = parsed.success ? undefined : hasAll(draft, kind) ? parsed.error.issues[0]!.message : undefined;
+  const fault = parsed.success
+    ? undefined
+    : hasAll(draft, kind)
+      ? parsed.error.issues[0]!.message
+      : undefined;
   const save = () =>
     write(async () => {
       const next = await postJson<ShopSetup>('/api/tests', {
@@ -96,7 +115,10 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
         {!isShut && (
           <div
             className="grid2"
-            style={{ alignItems: 'start', gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 380px), 1fr))' }}
+            style={{
+              alignItems: 'start',
+              gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 380px), 1fr))',
+            }}
           >
             <section className="card stack" aria-label="What to do">
               <ol style={{ margin: 0, paddingLeft: '1.4rem', lineHeight: 1.6, fontSize: '1.1rem' }}>
@@ -117,17 +139,28 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
                   <p>Nothing yet: touch a drawing.</p>
                 )
               ) : parsed.success && parsed.data.kind !== 'pattern' ? (
-                <WhatItDid gun={gun} nozzleMm={set.nozzleMm} test={parsed.data as Parameters<typeof WhatItDid>[0]['test']} />
+                <WhatItDid
+                  gun={gun}
+                  nozzleMm={set.nozzleMm}
+                  test={parsed.data as Parameters<typeof WhatItDid>[0]['test']}
+                />
               ) : (
                 <p>Nothing yet: the figures are still missing.</p>
               )}
               {fault && <p role="alert">{fault}</p>}
               <div className="row">
-                <Button size="lg" loading={busy} disabled={!parsed.success || isShut} onClick={() => void save()}>
+                <Button
+                  size="lg"
+                  loading={busy}
+                  disabled={!parsed.success || isShut}
+                  onClick={() => void save()}
+                >
                   Keep this test
                 </Button>
               </div>
-              <p className="quiet">It belongs to {setName(set)} and is history as soon as another set is fitted.</p>
+              <p className="quiet">
+                It belongs to {setName(set)} and is history as soon as another set is fitted.
+              </p>
             </section>
           </div>
         )}
@@ -136,7 +169,14 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
   );
 }
 
-const settingsIn = ({ inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, secondsPerM }: TestDraft) => ({
+const settingsIn = ({
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  secondsPerM,
+}: TestDraft) => ({
   inletKPa,
   fluidTurnsOut,
   fanTurnsOut,
@@ -151,6 +191,15 @@ const NEEDED: Record<TestKindHere, (keyof TestDraft)[]> = {
   catch: ['ml', 'seconds', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut'],
   fan: ['fanWidthMm', 'distanceMm', 'inletKPa', 'fanTurnsOut'],
   cap: ['capKPa', 'inletKPa', 'fanTurnsOut'],
-  comb: ['wetUm', 'inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent', 'secondsPerM'],
+  comb: [
+    'wetUm',
+    'inletKPa',
+    'fluidTurnsOut',
+    'fanTurnsOut',
+    'distanceMm',
+    'overlapPercent',
+    'secondsPerM',
+  ],
 };
-const hasAll = (draft: TestDraft, kind: TestKindHere): boolean => NEEDED[kind].every((field) => draft[field] !== undefined);
+const hasAll = (draft: TestDraft, kind: TestKindHere): boolean =>
+  NEEDED[kind].every((field) => draft[field] !== undefined);

@@ -1,4 +1,7 @@
-/** Patterns on paper as a cloud of dots: where paint lands along the fan (s, −1 to 1) and across it (t). Pure and repeatable. */
+/**
+ * Patterns on paper as a cloud of dots: where paint lands along the fan (s, −1 to 1) and across it
+ * (t). Pure and repeatable.
+ */
 import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 
 export type Dot = { x: number; y: number; r: number };
@@ -15,19 +18,32 @@ type Shape = {
 const oval = (s: number): number => Math.sqrt(Math.max(0, 1 - s * s));
 const SHAPES: Record<Pattern, Shape> = {
   even: { density: (s) => (Math.abs(s) < 0.97 ? 0.8 : 0.3), width: (s) => 0.36 * oval(s) },
-  heavyCentre: { density: (s) => 0.06 + 0.94 * Math.exp(-((s / 0.3) ** 2)), width: (s) => 0.34 * oval(s) },
+  heavyCentre: {
+    density: (s) => 0.06 + 0.94 * Math.exp(-((s / 0.3) ** 2)),
+    width: (s) => 0.34 * oval(s),
+  },
   split: {
     density: (s) => 0.1 + 0.9 * Math.exp(-(((Math.abs(s) - 0.68) / 0.24) ** 2)),
     width: (s) => 0.12 * oval(s) + 0.28 * Math.exp(-(((Math.abs(s) - 0.66) / 0.28) ** 2)),
   },
-  oneEndHeavy: { density: (s) => 0.12 + 0.88 * ((s + 1) / 2) ** 2.2, width: (s) => (0.16 + 0.16 * (s + 1)) * oval(s) },
-  crescent: { density: () => 0.8, width: (s) => 0.24 * oval(s), bend: (s) => 0.34 * (1 - s * s) - 0.2 },
+  oneEndHeavy: {
+    density: (s) => 0.12 + 0.88 * ((s + 1) / 2) ** 2.2,
+    width: (s) => (0.16 + 0.16 * (s + 1)) * oval(s),
+  },
+  crescent: {
+    density: () => 0.8,
+    width: (s) => 0.24 * oval(s),
+    bend: (s) => 0.34 * (1 - s * s) - 0.2,
+  },
   tilted: { density: () => 0.8, width: (s) => 0.3 * oval(s), turnDeg: 24 },
   flutter: {
     density: (s) => (Math.sin(s * 9.5 + 0.6) > -0.15 ? 0.85 : 0.04),
     width: (s) => (0.3 + 0.07 * Math.sin(s * 19)) * oval(s),
   },
-  narrow: { density: (s) => (Math.abs(s) < 0.5 ? 1 : 0), width: (s) => 0.3 * Math.sqrt(Math.max(0, 1 - (s / 0.5) ** 2)) },
+  narrow: {
+    density: (s) => (Math.abs(s) < 0.5 ? 1 : 0),
+    width: (s) => 0.3 * Math.sqrt(Math.max(0, 1 - (s / 0.5) ** 2)),
+  },
 };
 
 /** Dots in a box 100 wide and 160 high. */

@@ -1,4 +1,7 @@
-/** Three readings, each with its age, and whether to go: the panel and the paint count, not the street. */
+/**
+ * Three readings, each with its age, and whether to go: the panel and the paint count, not the
+ * street.
+ */
 import { Button } from '@mantine/core';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
@@ -15,16 +18,29 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 
-export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
+export function AirCard({
+  plan,
+  painter,
+  room,
+  air,
+  onGo,
+}: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
   const format = formatFor(painter.units);
   const { climate, reducer } = plan;
-  const verdicts = [...climate.verdicts, ...reducer.verdicts.filter(({ level }) => level === 'stop')];
+  const verdicts = [
+    ...climate.verdicts,
+    ...reducer.verdicts.filter(({ level }) => level === 'stop'),
+  ];
   const isShut = isStopped(verdicts);
   const dew = format.temperature(climate.dewPointC);
-  const margin = climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
+  const margin =
+    climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
   return (
     <>
-      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(128px, 1fr))' }}>
+      <div
+        className="grid2"
+        style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(128px, 1fr))' }}
+      >
         <div className="card">
           <div className="label">Panel over dew</div>
           <div className="figure mid">
@@ -41,8 +57,8 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
       <VerdictList verdicts={verdicts} />
       {isShut && air.standIn && (
         <p className="quiet">
-          The probe here is a stand-in that plays “{air.standIn.day}”, now {clockText(air.standIn.minute)}: move it along its day
-          on <Link to="/">Today</Link>.
+          The probe here is a stand-in that plays “{air.standIn.day}”, now{' '}
+          {clockText(air.standIn.minute)}: move it along its day on <Link to="/">Today</Link>.
         </p>
       )}
       <HandReadings air={air} room={room} painterId={painter.id} />
@@ -56,10 +72,21 @@ export function AirCard({ plan, painter, room, air, onGo }: CardProps & { room: 
 }
 
 /** Panel, paint and air are three readings, each with its age, in both scales. */
-function ReadingCard({ label, reading, painter }: { label: string; reading: AirNow['panel']; painter: Painter }) {
+function ReadingCard({
+  label,
+  reading,
+  painter,
+}: {
+  label: string;
+  reading: AirNow['panel'];
+  painter: Painter;
+}) {
   const nowMs = useNowMs(15_000);
   const shown = reading && formatFor(painter.units).temperature(reading.value);
-  const other = formatFor({ ...painter.units, temperature: painter.units.temperature === 'C' ? 'F' : 'C' });
+  const other = formatFor({
+    ...painter.units,
+    temperature: painter.units.temperature === 'C' ? 'F' : 'C',
+  });
   return (
     <div className="card">
       <div className="label">{label}</div>
@@ -67,7 +94,9 @@ function ReadingCard({ label, reading, painter }: { label: string; reading: AirN
         {shown ? shown.text : '?'} <small>{shown?.unit}</small>
       </div>
       <div className="quiet">
-        {reading ? `${other.joined(other.temperature(reading.value))} · ${ageText(reading, nowMs)}` : 'not read: measure it'}
+        {reading
+          ? `${other.joined(other.temperature(reading.value))} · ${ageText(reading, nowMs)}`
+          : 'not read: measure it'}
       </div>
     </div>
   );
@@ -112,7 +141,12 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
     setTyped({});
     setRound(round + 1);
   };
-  const placed = { panelC: air.panel, materialC: air.material, airC: air.air, rhPercent: air.humidity };
+  const placed = {
+    panelC: air.panel,
+    materialC: air.material,
+    airC: air.air,
+    rhPercent: air.humidity,
+  };
   return (
     <details className="card">
       <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
@@ -129,13 +163,20 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
               kind={kind}
               {...(placed[quantity] ? { description: ageText(placed[quantity], nowMs) } : {})}
               onChange={(entered) =>
-                setTyped(({ [quantity]: _, ...rest }) => (entered ? { ...rest, [quantity]: entered } : rest))
+                setTyped(({ [quantity]: _, ...rest }) =>
+                  entered ? { ...rest, [quantity]: entered } : rest,
+                )
               }
             />
           );
         })}
       </div>
-      <Button variant="default" disabled={entries.length === 0} loading={busy} onClick={() => void save()}>
+      <Button
+        variant="default"
+        disabled={entries.length === 0}
+        loading={busy}
+        onClick={() => void save()}
+      >
         Keep {entries.length > 1 ? 'these readings' : 'this reading'}
       </Button>
     </details>

@@ -26,16 +26,28 @@ export function CleanCard({
   keep,
   follow,
   gate,
-}: CardProps & { mix: Mix | undefined; follow: (next: Coat | undefined) => void; gate: GateRecord | undefined }) {
+}: CardProps & {
+  mix: Mix | undefined;
+  follow: (next: Coat | undefined) => void;
+  gate: GateRecord | undefined;
+}) {
   const now = useNowMs();
   const [busy, write] = useWrite();
   const mixIds = whole.mixes.filter(({ stageId }) => stageId === stage.id).map(({ id }) => id);
   const running = whole.timers.filter(
-    ({ kind, mixId, confirmedAt }) => kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt,
+    ({ kind, mixId, confirmedAt }) =>
+      kind === 'potLife' && mixId && mixIds.includes(mixId) && !confirmedAt,
   );
-  const cleaning = { room: context.room, sheet: context.sheet, recipeName: stage.recipeName, step: 'clean' } as const;
+  const cleaning = {
+    room: context.room,
+    sheet: context.sheet,
+    recipeName: stage.recipeName,
+    step: 'clean',
+  } as const;
   // Answers of today's gate: what they do not hold is asked on the card, not told as missing here.
-  const verdicts = askGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(({ code }) => code !== 'answers-missing');
+  const verdicts = askGate(cleaning, answersAgain(gate?.answers)).verdicts.filter(
+    ({ code }) => code !== 'answers-missing',
+  );
   const { data: care } = useCare();
   const gunId = coat.gunId ?? context.gun.id;
   const isClean = care !== undefined && !care.find((gun) => gun.gunId === gunId)?.dirty;
@@ -56,13 +68,17 @@ export function CleanCard({
     <div className="card stack">
       {running.length > 0 && (
         <div>
-          <div className="label">{dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}</div>
+          <div className="label">
+            {dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}
+          </div>
           <div className="figure huge">{countdownText(Math.abs(dueMs - now))}</div>
         </div>
       )}
       <VerdictList verdicts={verdicts} hideGo />
       <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
-      {coat.endedAt && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
+      {coat.endedAt && isLastOfStage(whole, coat) && (
+        <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
+      )}
       {isClean && running.length === 0 ? (
         <p>
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
@@ -78,7 +94,11 @@ export function CleanCard({
       )}
       <div className="row">
         {coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
-          <Button variant={running.length > 0 ? 'default' : 'filled'} disabled={busy} onClick={() => follow(upcoming)}>
+          <Button
+            variant={running.length > 0 ? 'default' : 'filled'}
+            disabled={busy}
+            onClick={() => follow(upcoming)}
+          >
             On to the next coat
           </Button>
         )}

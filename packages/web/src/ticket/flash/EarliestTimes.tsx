@@ -1,4 +1,7 @@
-/** What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later in the cold; and what was done. */
+/**
+ * What may not be done to this layer yet, and from when it may: by the sheet, never sooner, later
+ * in the cold; and what was done.
+ */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
 import type { LayerWork, WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
@@ -17,13 +20,28 @@ const WORD: Record<Later, string> = {
   polish: 'Polish',
 };
 /** What is noted at the layer with a touch; heat has questions of its own. */
-const NOTED: Partial<Record<Later, WorkKind>> = { sandDry: 'sandedDry', sandWet: 'sandedWet', polish: 'polished' };
+const NOTED: Partial<Record<Later, WorkKind>> = {
+  sandDry: 'sandedDry',
+  sandWet: 'sandedWet',
+  polish: 'polished',
+};
 /** A fault that was left is no work on the layer. */
 const isDone = ({ kind }: LayerWork): boolean => kind !== 'left' && kind !== 'recoated';
 
-type NotBeforeProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'plan' | 'painter' | 'keep'> & { nowMs: number };
+type NotBeforeProps = Pick<
+  CardProps,
+  'whole' | 'coat' | 'context' | 'plan' | 'painter' | 'keep'
+> & { nowMs: number };
 
-export function EarliestTimes({ whole, coat, context, plan, painter, keep, nowMs }: NotBeforeProps) {
+export function EarliestTimes({
+  whole,
+  coat,
+  context,
+  plan,
+  painter,
+  keep,
+  nowMs,
+}: NotBeforeProps) {
   if (!coat.endedAt) return null;
   const endedMs = Date.parse(coat.endedAt);
   const minutesSince = Math.max(0, (nowMs - endedMs) / 60_000);
@@ -43,7 +61,9 @@ export function EarliestTimes({ whole, coat, context, plan, painter, keep, nowMs
       answer: ask('recoat', { ...plan.inputs.recoat, minutesSince, next }),
     }));
   if (rows.length === 0) return null;
-  const ready = rows.flatMap(({ next, answer }) => (answer.ready && NOTED[next] ? [NOTED[next]] : []));
+  const ready = rows.flatMap(({ next, answer }) =>
+    answer.ready && NOTED[next] ? [NOTED[next]] : [],
+  );
   const done = whole.works.filter((work) => work.coatId === coat.id && isDone(work));
   return (
     <details className="card">
@@ -67,7 +87,9 @@ export function EarliestTimes({ whole, coat, context, plan, painter, keep, nowMs
                       : 'time served; try it first'}
                 </td>
                 <td className="quiet">
-                  {forbidden ? `${forbidden.message} ${forbidden.instead?.text ?? ''}` : answer.test.text}
+                  {forbidden
+                    ? `${forbidden.message} ${forbidden.instead?.text ?? ''}`
+                    : answer.test.text}
                 </td>
               </tr>
             );
@@ -75,7 +97,13 @@ export function EarliestTimes({ whole, coat, context, plan, painter, keep, nowMs
         </tbody>
       </table>
       {done.length > 0 && (
-        <p>Done to this layer: {done.map(({ kind, at }) => `${WORK_NAME[kind].toLowerCase()} ${dayAndHour(at)}`).join(', ')}.</p>
+        <p>
+          Done to this layer:{' '}
+          {done
+            .map(({ kind, at }) => `${WORK_NAME[kind].toLowerCase()} ${dayAndHour(at)}`)
+            .join(', ')}
+          .
+        </p>
       )}
       {ready.length > 0 && coat.state !== 'sprayed' && (
         <LayerWorkButtons {...{ whole, context, painter, keep }} of={coat} kinds={ready} />

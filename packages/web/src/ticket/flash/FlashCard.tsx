@@ -27,7 +27,17 @@ type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
 
 type FlashCardProps = CardProps & { timer: Timer | undefined; gate: GateRecord | undefined };
 
-export function FlashCard({ whole, coat, stage, context, plan, painter, keep, timer, gate }: FlashCardProps) {
+export function FlashCard({
+  whole,
+  coat,
+  stage,
+  context,
+  plan,
+  painter,
+  keep,
+  timer,
+  gate,
+}: FlashCardProps) {
   const now = useNowMs();
   const [touch, setTouch] = useState<Touch>();
   const [edge, setEdge] = useState<Touch>();
@@ -43,9 +53,18 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
     ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),
   });
   const { room, sheet } = context;
-  const after = { room, sheet, recipeName: stage.recipeName, step: 'after', minutesSinceSpray: minutesSince } as const;
+  const after = {
+    room,
+    sheet,
+    recipeName: stage.recipeName,
+    step: 'after',
+    minutesSinceSpray: minutesSince,
+  } as const;
   const runOn = askGate(after, answersAgain(gate?.answers));
-  const share = Math.min(1, Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))));
+  const share = Math.min(
+    1,
+    Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))),
+  );
   const confirm = () =>
     write(async () =>
       keep(
@@ -56,7 +75,8 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
         }),
       ),
     );
-  // What the timer kept when the coat went on is the wait; the air may have moved since, and is shown beside it.
+  // What the timer kept when the coat went on is the wait; the air may have moved since, and is
+  // shown beside it.
   const verdicts = recoat.verdicts.filter(
     ({ code }) => code !== 'too-early' && code !== 'bake-too-early' && code !== 'touch-first',
   );
@@ -66,7 +86,11 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
       <div className={styles['clock']}>
         <div>
           <div className="label">
-            {isConfirmed ? 'Confirmed by touch' : isUp ? 'Time is up: now touch it' : 'Flash, still to wait'}
+            {isConfirmed
+              ? 'Confirmed by touch'
+              : isUp
+                ? 'Time is up: now touch it'
+                : 'Flash, still to wait'}
           </div>
           <div className="figure huge" role="timer" aria-live="off">
             {isUp ? `+${countdownText(-leftMs)}` : countdownText(leftMs)}
@@ -75,8 +99,8 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
         <div className="quiet">
           <PanelTimes {...{ whole, coat, stage, now }} />
           <p>
-            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min in this air, never under{' '}
-            {Math.round(recoat.floorMinutes)}
+            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)}{' '}
+            min in this air, never under {Math.round(recoat.floorMinutes)}
             {timer.latestAt
               ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
               : ''}
@@ -87,9 +111,14 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
       <div className={styles['bar']} aria-hidden="true">
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
-      <VerdictList verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]} hideGo />
+      <VerdictList
+        verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]}
+        hideGo
+      />
       <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
-      {isConfirmed && isLastOfStage(whole, coat) && <HeatCard {...{ whole, coat, context, painter, keep, gate }} />}
+      {isConfirmed && isLastOfStage(whole, coat) && (
+        <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
+      )}
       {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
       {!isConfirmed && (
         <>
@@ -101,7 +130,12 @@ export function FlashCard({ whole, coat, stage, context, plan, painter, keep, ti
             <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
           </div>
           <div className="row">
-            <Button size="lg" loading={busy} disabled={!isUp || touch !== 'dry' || edge !== 'dry'} onClick={() => void confirm()}>
+            <Button
+              size="lg"
+              loading={busy}
+              disabled={!isUp || touch !== 'dry' || edge !== 'dry'}
+              onClick={() => void confirm()}
+            >
               {isUp ? 'Dry, edges too: confirmed' : 'Not before the time is up'}
             </Button>
           </div>
@@ -131,14 +165,21 @@ function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'painter'
     <div className="row" style={{ alignItems: 'end' }}>
       <FigureInput
         label={
-          read?.source === 'instrument' ? 'Wet film by the comb: the clock goes by it' : 'Wet film by the comb, if you read one'
+          read?.source === 'instrument'
+            ? 'Wet film by the comb: the clock goes by it'
+            : 'Wet film by the comb, if you read one'
         }
         kind="film"
         field="wetFilmUm"
         {...(read?.source === 'instrument' ? { value: read.value } : {})}
         onChange={(entered) => setWetFilmUm(entered?.canonical)}
       />
-      <Button variant="default" loading={busy} disabled={wetFilmUm === undefined} onClick={() => void note()}>
+      <Button
+        variant="default"
+        loading={busy}
+        disabled={wetFilmUm === undefined}
+        onClick={() => void note()}
+      >
         Let the clock go by it
       </Button>
     </div>
@@ -146,21 +187,35 @@ function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'painter'
 }
 
 /** Flash runs per panel from its own time: the first and the last are shown. */
-function PanelTimes({ whole, coat, now }: Pick<CardProps, 'whole' | 'coat' | 'stage'> & { now: number }) {
+function PanelTimes({
+  whole,
+  coat,
+  now,
+}: Pick<CardProps, 'whole' | 'coat' | 'stage'> & { now: number }) {
   const [first, last] = [coat.panelsSprayed[0], coat.panelsSprayed.at(-1)];
   if (!first || !last) return null;
-  const name = (panelId: string) => panelName(whole.ticket.panels.find(({ id }) => id === panelId)?.name ?? 'panel');
+  const name = (panelId: string) =>
+    panelName(whole.ticket.panels.find(({ id }) => id === panelId)?.name ?? 'panel');
   const since = (at: string) => `${Math.floor((now - Date.parse(at)) / 60_000)} min`;
-  if (first.panelId === last.panelId || first.sprayedAt === last.sprayedAt) return <p>On for {since(last.sprayedAt)}.</p>;
+  if (first.panelId === last.panelId || first.sprayedAt === last.sprayedAt)
+    return <p>On for {since(last.sprayedAt)}.</p>;
   return (
     <p>
-      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}: {since(last.sprayedAt)}; the clock goes
-      by the last.
+      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}:{' '}
+      {since(last.sprayedAt)}; the clock goes by the last.
     </p>
   );
 }
 
-function TouchChoice({ label, value, onChange }: { label: string; value: Touch | undefined; onChange: (touch: Touch) => void }) {
+function TouchChoice({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: Touch | undefined;
+  onChange: (touch: Touch) => void;
+}) {
   return (
     <div>
       <div className="label">{label}</div>
@@ -180,7 +235,11 @@ function TouchChoice({ label, value, onChange }: { label: string; value: Touch |
 }
 
 /** A hand-held blower has limits, and no place on a base with hardener in it. */
-function Blower({ context, plan, minutesSince }: Pick<CardProps, 'context' | 'plan'> & { minutesSince: number }) {
+function Blower({
+  context,
+  plan,
+  minutesSince,
+}: Pick<CardProps, 'context' | 'plan'> & { minutesSince: number }) {
   const [inletKPa, setInletKPa] = useState<number>();
   const [distanceMm, setDistanceMm] = useState<number>();
   const [angled, setAngled] = useState(true);
@@ -188,13 +247,19 @@ function Blower({ context, plan, minutesSince }: Pick<CardProps, 'context' | 'pl
   const verdicts =
     inletKPa === undefined || distanceMm === undefined
       ? []
-      : ask('recoat', { ...plan.inputs.recoat, minutesSince, blower: { inletKPa, distanceMm, angled } }).verdicts.filter(
-          ({ code }) => code.startsWith('blower'),
-        );
+      : ask('recoat', {
+          ...plan.inputs.recoat,
+          minutesSince,
+          blower: { inletKPa, distanceMm, angled },
+        }).verdicts.filter(({ code }) => code.startsWith('blower'));
   return (
     <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Blowing it dry?</summary>
-      <p style={{ margin: '0.4rem 0' }}>From a metre away or more, at most 2 bar, across the panel and never straight at it.</p>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Blowing it dry?
+      </summary>
+      <p style={{ margin: '0.4rem 0' }}>
+        From a metre away or more, at most 2 bar, across the panel and never straight at it.
+      </p>
       <div className="grid2">
         <FigureInput
           label="Blower pressure"

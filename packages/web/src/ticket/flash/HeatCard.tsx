@@ -1,4 +1,7 @@
-/** Heat: after its wait, with the vapour out and the extraction running; what was answered is kept with the layer. */
+/**
+ * Heat: after its wait, with the vapour out and the extraction running; what was answered is kept
+ * with the layer.
+ */
 import { Button } from '@mantine/core';
 import { heatGate, standingForWork } from '@orthochrom/contract/plan/layerWork.ts';
 import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
@@ -14,7 +17,9 @@ import { Choice, Question, YesNo } from '../../safety/Choice.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 
-type HeatCardProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & { gate: GateRecord | undefined };
+type HeatCardProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & {
+  gate: GateRecord | undefined;
+};
 
 export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCardProps) {
   const nowMs = useNowMs(5000);
@@ -27,7 +32,9 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
     ...(extraction === undefined ? {} : { extraction }),
     ...(vapourCleared === undefined ? {} : { vapourCleared }),
   };
-  const heated = whole.works.findLast(({ coatId, kind }) => coatId === coat.id && kind === 'heated');
+  const heated = whole.works.findLast(
+    ({ coatId, kind }) => coatId === coat.id && kind === 'heated',
+  );
   if (heated) return <p className="card">Heat was begun at {clock(heated.at)}.</p>;
   const minutesSince = Math.max(0, (nowMs - Date.parse(coat.endedAt ?? '')) / 60_000);
   const isOpen = heatGate(context, minutesSince, answers).asks.length > 0;
@@ -59,7 +66,9 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
               ['off', 'Off'],
               ['ratedFan', 'Rated fan'],
             ]}
-            onChange={(value) => setExtraction(value as NonNullable<GateAnswersGiven['extraction']>)}
+            onChange={(value) =>
+              setExtraction(value as NonNullable<GateAnswersGiven['extraction']>)
+            }
           />
         </Question>
         <Question label="Fog and smell out of the room?">
@@ -67,7 +76,11 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
         </Question>
         <VerdictList verdicts={standing} hideGo />
         <div>
-          <Button loading={busy} disabled={isOpen || stopsIn(standing).length > 0} onClick={() => void begin()}>
+          <Button
+            loading={busy}
+            disabled={isOpen || stopsIn(standing).length > 0}
+            onClick={() => void begin()}
+          >
             Begin heat
           </Button>
         </div>
@@ -76,4 +89,5 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   );
 }
 
-const clock = (at: string): string => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+const clock = (at: string): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

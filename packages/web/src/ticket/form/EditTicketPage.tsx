@@ -13,7 +13,11 @@ import { draftFaults, withPanelsInStages, type TicketDraft } from './ticketDraft
 export function EditTicketPage() {
   const { id = '' } = useParams();
   const { data: whole } = useTicket(id);
-  return whole ? <EditTicket key={id} whole={whole} /> : <p className="page">Opening the ticket …</p>;
+  return whole ? (
+    <EditTicket key={id} whole={whole} />
+  ) : (
+    <p className="page">Opening the ticket …</p>
+  );
 }
 
 function EditTicket({ whole }: { whole: TicketWhole }) {
@@ -25,7 +29,10 @@ function EditTicket({ whole }: { whole: TicketWhole }) {
   const [draft, setDraft] = useState<TicketDraft>(ticket);
   const [busy, write] = useWrite();
   if (!setup || !latest) return <p className="page">Opening …</p>;
-  const sheets = [...whole.sheets, ...latest.filter((version_) => !whole.sheets.some(({ id }) => id === version_.id))];
+  const sheets = [
+    ...whole.sheets,
+    ...latest.filter((version_) => !whole.sheets.some(({ id }) => id === version_.id)),
+  ];
   const faults = draftFaults(draft, painterId);
   const save = () =>
     write(async (over?: number) => {
@@ -38,7 +45,13 @@ function EditTicket({ whole }: { whole: TicketWhole }) {
     <>
       <PageHead title={`Change ${number}`} line="Coats already begun stay as they are" />
       <div className="page stack">
-        <TicketForm draft={draft} faults={faults} setup={setup} sheets={sheets} onChange={setDraft} />
+        <TicketForm
+          draft={draft}
+          faults={faults}
+          setup={setup}
+          sheets={sheets}
+          onChange={setDraft}
+        />
         <div className="row">
           <Button loading={busy} disabled={faults.length > 0} onClick={() => void save()}>
             Save this ticket

@@ -1,4 +1,7 @@
-/** Take in a job: vehicle, panels with areas, stages from data sheets. Kept in the browser until the server has it. */
+/**
+ * Take in a job: vehicle, panels with areas, stages from data sheets. Kept in the browser until the
+ * server has it.
+ */
 import { Button } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -27,16 +30,28 @@ export function NewTicketPage() {
   const faults = draftFaults(draft, painter.id);
   const open = () =>
     write(async () => {
-      const whole = await postJson<TicketWhole>('/api/tickets', { ...withPanelsInStages(draft), painterId: painter.id });
+      const whole = await postJson<TicketWhole>('/api/tickets', {
+        ...withPanelsInStages(draft),
+        painterId: painter.id,
+      });
       clearDraft();
       void mutate(isOf('/api/tickets'));
       await navigate(`/tickets/${whole.ticket.id}`);
     });
   return (
     <>
-      <PageHead title="New ticket" line={`${painter.name} · kept in this browser until it is opened`} />
+      <PageHead
+        title="New ticket"
+        line={`${painter.name} · kept in this browser until it is opened`}
+      />
       <div className="page stack">
-        <TicketForm draft={draft} faults={kept ? faults : []} setup={setup} sheets={sheets} onChange={keepDraft} />
+        <TicketForm
+          draft={draft}
+          faults={kept ? faults : []}
+          setup={setup}
+          sheets={sheets}
+          onChange={keepDraft}
+        />
         <div className="row">
           <Button onClick={() => void open()} loading={busy} disabled={faults.length > 0}>
             Open this ticket

@@ -37,7 +37,13 @@ export function PanelPicker({
             size="compact-lg"
             variant={has(name) ? 'filled' : 'default'}
             aria-pressed={has(name)}
-            onClick={() => onChange(has(name) ? panels.filter((panel) => panel.name !== name) : [...panels, newPanel(name)])}
+            onClick={() =>
+              onChange(
+                has(name)
+                  ? panels.filter((panel) => panel.name !== name)
+                  : [...panels, newPanel(name)],
+              )
+            }
           >
             {panelName(name)}
           </Button>
@@ -83,13 +89,17 @@ export function PanelPicker({
             label="Lies"
             value={panel.orientation}
             data={['upright', 'flat', 'slope']}
-            onChange={(orientation) => orientation && change(panel.id, { orientation: orientation as Panel['orientation'] })}
+            onChange={(orientation) =>
+              orientation && change(panel.id, { orientation: orientation as Panel['orientation'] })
+            }
           />
           <Select
             label="Of"
             value={panel.substrate}
             data={['metal', 'plastic', 'composite']}
-            onChange={(substrate) => substrate && change(panel.id, { substrate: substrate as Panel['substrate'] })}
+            onChange={(substrate) =>
+              substrate && change(panel.id, { substrate: substrate as Panel['substrate'] })
+            }
           />
           <CloseButton
             size="xl"

@@ -102,7 +102,9 @@ function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
           label="Finish"
           value={stage.finish ?? null}
           data={sheet.finishes}
-          onChange={(finish) => finish && onChange({ finish: finish as NonNullable<StagePlan['finish']> })}
+          onChange={(finish) =>
+            finish && onChange({ finish: finish as NonNullable<StagePlan['finish']> })
+          }
         />
       )}
       {sheet.shades ? (
@@ -111,7 +113,11 @@ function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
           value={stage.colourName}
           data={sheet.shades.map(({ name }) => name)}
           onChange={(name) =>
-            name && onChange({ colourName: name, colourHex: sheet.shades!.find((shade) => shade.name === name)!.colour })
+            name &&
+            onChange({
+              colourName: name,
+              colourHex: sheet.shades!.find((shade) => shade.name === name)!.colour,
+            })
           }
         />
       ) : stage.kind === 'clear' ? null : (

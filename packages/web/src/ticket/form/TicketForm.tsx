@@ -23,7 +23,8 @@ type TicketFormProps = {
 };
 
 export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFormProps) {
-  const change = (changes: Partial<TicketDraft>) => onChange(withPanelsInStages({ ...draft, ...changes }));
+  const change = (changes: Partial<TicketDraft>) =>
+    onChange(withPanelsInStages({ ...draft, ...changes }));
   const faultAt = (path: string) => faults.find((fault) => fault.path === path)?.message;
   return (
     <>
@@ -39,7 +40,9 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
           label="Body"
           value={draft.bodyKind}
           data={[...BODIES]}
-          onChange={(bodyKind) => bodyKind && change({ bodyKind: bodyKind as TicketDraft['bodyKind'] })}
+          onChange={(bodyKind) =>
+            bodyKind && change({ bodyKind: bodyKind as TicketDraft['bodyKind'] })
+          }
         />
         <Select
           label="Room"
@@ -54,7 +57,11 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
           onChange={(jobSize) => jobSize && change({ jobSize: jobSize as TicketDraft['jobSize'] })}
         />
       </div>
-      <PanelPicker panels={draft.panels} onChange={(panels) => change({ panels })} error={faultAt('panels')} />
+      <PanelPicker
+        panels={draft.panels}
+        onChange={(panels) => change({ panels })}
+        error={faultAt('panels')}
+      />
       <StagePicker
         draft={draft}
         setup={setup}

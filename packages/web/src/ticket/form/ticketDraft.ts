@@ -1,6 +1,14 @@
-/** A ticket as it is being written: kept in the browser until the server has it, so that a reload loses nothing. */
+/**
+ * A ticket as it is being written: kept in the browser until the server has it, so that a reload
+ * loses nothing.
+ */
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
-import { TicketCreate, type Panel, type SheetVersion, type StagePlan } from '@orthochrom/contract/shop/ticket.ts';
+import {
+  TicketCreate,
+  type Panel,
+  type SheetVersion,
+  type StagePlan,
+} from '@orthochrom/contract/shop/ticket.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { v7 as newId } from 'uuid';
 
@@ -52,8 +60,15 @@ export function newPanel(name: string): Panel {
   };
 }
 
-/** A stage from its sheet: the first stage it is made for, its usual recipe, the middle of its coats. */
-export function newStage({ id: sheetVersionId, sheet }: SheetVersion, draft: TicketDraft, setup: ShopSetup): StagePlan {
+/**
+ * A stage from its sheet: the first stage it is made for, its usual recipe, the middle of its
+ * coats.
+ */
+export function newStage(
+  { id: sheetVersionId, sheet }: SheetVersion,
+  draft: TicketDraft,
+  setup: ShopSetup,
+): StagePlan {
   const kind = sheet.stages?.[0] ?? 'base';
   const finish = sheet.finishes?.[0];
   const gun = setup.guns.find(({ usedFor }) => usedFor.includes(kind));
@@ -64,7 +79,9 @@ export function newStage({ id: sheetVersionId, sheet }: SheetVersion, draft: Tic
     recipeName: sheet.recipes![0]!.name,
     ...(finish ? { finish } : {}),
     colourName: '',
-    ...(sheet.shades?.[0] ? { colourName: sheet.shades[0].name, colourHex: sheet.shades[0].colour } : {}),
+    ...(sheet.shades?.[0]
+      ? { colourName: sheet.shades[0].name, colourHex: sheet.shades[0].colour }
+      : {}),
     coats: Math.max(1, sheet.recipes![0]!.coats[0]),
     ...(gun ? { gunId: gun.id } : {}),
     part: 'largePanel',
@@ -72,7 +89,10 @@ export function newStage({ id: sheetVersionId, sheet }: SheetVersion, draft: Tic
   };
 }
 
-/** Panels on a ticket are covered by every stage, save that a clear-only panel gets the clear and a panel left alone nothing. */
+/**
+ * Panels on a ticket are covered by every stage, save that a clear-only panel gets the clear and a
+ * panel left alone nothing.
+ */
 export const withPanelsInStages = (draft: TicketDraft): TicketDraft => ({
   ...draft,
   stages: draft.stages.map((stage) => ({
@@ -88,9 +108,11 @@ export type DraftFault = { path: string; message: string };
 /** What is still missing, in a painter's words, each with its place. */
 export function draftFaults(draft: TicketDraft, painterId: string): DraftFault[] {
   const faults: DraftFault[] = [];
-  if (draft.vehicle.trim() === '') faults.push({ path: 'vehicle', message: 'Which vehicle or part?' });
+  if (draft.vehicle.trim() === '')
+    faults.push({ path: 'vehicle', message: 'Which vehicle or part?' });
   if (draft.panels.length === 0) faults.push({ path: 'panels', message: 'At least one panel.' });
-  if (draft.stages.length === 0) faults.push({ path: 'stages', message: 'At least one stage, from a data sheet.' });
+  if (draft.stages.length === 0)
+    faults.push({ path: 'stages', message: 'At least one stage, from a data sheet.' });
   if (faults.length > 0) return faults;
   const parsed = TicketCreate.safeParse({ ...withPanelsInStages(draft), painterId });
   return parsed.success
@@ -102,4 +124,7 @@ export function draftFaults(draft: TicketDraft, painterId: string): DraftFault[]
 }
 
 export const paintSheets = (sheets: SheetVersion[]): SheetVersion[] =>
-  sheets.filter(({ sheet }: { sheet: Sheet }) => (sheet.recipes?.length ?? 0) > 0 && (sheet.stages?.length ?? 0) > 0);
+  sheets.filter(
+    ({ sheet }: { sheet: Sheet }) =>
+      (sheet.recipes?.length ?? 0) > 0 && (sheet.stages?.length ?? 0) > 0,
+  );

@@ -1,4 +1,7 @@
-/** The safety gate: the first card of every stage, before any recipe or setting. A stop cannot be typed away. */
+/**
+ * The safety gate: the first card of every stage, before any recipe or setting. A stop cannot be
+ * typed away.
+ */
 import { Button } from '@mantine/core';
 import { askGate, gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateState } from '@orthochrom/contract/plan/gateToday.ts';
@@ -25,13 +28,26 @@ const PLACE_NAME = {
 
 type GateCardProps = CardProps & { room: Room; latest: GateRecord | undefined; gate: GateState };
 
-export function GateCard({ whole, coat, stage, context, room, latest, gate, painter, keep }: GateCardProps) {
+export function GateCard({
+  whole,
+  coat,
+  stage,
+  context,
+  room,
+  latest,
+  gate,
+  painter,
+  keep,
+}: GateCardProps) {
   const [answers, setAnswers] = useState(() => answersAgain(latest?.answers));
   const [busy, write] = useWrite();
   // Asked again once the mix is at hand, because something changed, it is asked for spraying.
   const step = coat.state === 'planned' ? 'mix' : 'spray';
   const product = gateProduct(context.sheet, stage.recipeName);
-  const outcome = askGate({ room, sheet: context.sheet, recipeName: stage.recipeName, step }, answers);
+  const outcome = askGate(
+    { room, sheet: context.sheet, recipeName: stage.recipeName, step },
+    answers,
+  );
   const open = openQuestions(outcome.asks, answers);
   const send = () =>
     write(async () =>
@@ -49,18 +65,23 @@ export function GateCard({ whole, coat, stage, context, room, latest, gate, pain
     <div className={`card stack ${styles['gate']}`}>
       {gate.state === 'changed' && (
         <p role="alert">
-          <strong>Asked again:</strong> {gate.changed.join(', ')} changed since it was answered. Nothing is poured or sprayed
-          before it is answered anew.
+          <strong>Asked again:</strong> {gate.changed.join(', ')} changed since it was answered.
+          Nothing is poured or sprayed before it is answered anew.
         </p>
       )}
       <p>
         <strong>
           {context.sheet.name}: {CHEMISTRY_NAME[product.hardener]}, {product.carrier}.
         </strong>{' '}
-        In {PLACE_NAME[room.place]}. The product’s safety sheet, your local code and licensed practice come first; this asks, it
-        does not clear anyone.
+        In {PLACE_NAME[room.place]}. The product’s safety sheet, your local code and licensed
+        practice come first; this asks, it does not clear anyone.
       </p>
-      <GateQuestions product={product} place={room.place} answers={answers} setAnswers={setAnswers} />
+      <GateQuestions
+        product={product}
+        place={room.place}
+        answers={answers}
+        setAnswers={setAnswers}
+      />
       <VerdictList verdicts={outcome.verdicts} />
       {outcome.alternatives.length > 0 && (
         <ul>
@@ -70,11 +91,21 @@ export function GateCard({ whole, coat, stage, context, room, latest, gate, pain
         </ul>
       )}
       <div className="row">
-        <Button onClick={() => void send()} loading={busy} disabled={open > 0} color={outcome.passed ? undefined : 'red'}>
-          {open > 0 ? `${open} still to answer` : outcome.passed ? 'Passed: on to the air' : 'Keep this answer: it is a stop'}
+        <Button
+          onClick={() => void send()}
+          loading={busy}
+          disabled={open > 0}
+          color={outcome.passed ? undefined : 'red'}
+        >
+          {open > 0
+            ? `${open} still to answer`
+            : outcome.passed
+              ? 'Passed: on to the air'
+              : 'Keep this answer: it is a stop'}
         </Button>
         <span className="quiet">
-          Kept with the coat. Asked again for each stage, room and painter, every day, and when the room or the product changes.
+          Kept with the coat. Asked again for each stage, room and painter, every day, and when the
+          room or the product changes.
         </span>
       </div>
     </div>

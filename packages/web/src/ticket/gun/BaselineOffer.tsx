@@ -17,7 +17,14 @@ type BaselineOfferProps = {
   onUse?: (chosen: Overrides) => void;
 };
 
-export function BaselineOffer({ tests, nozzleSetId, product, stage, setup, onUse }: BaselineOfferProps) {
+export function BaselineOffer({
+  tests,
+  nozzleSetId,
+  product,
+  stage,
+  setup,
+  onUse,
+}: BaselineOfferProps) {
   const found = tests.findLast(
     (stored) =>
       stored.nozzleSetId === nozzleSetId &&
@@ -32,14 +39,24 @@ export function BaselineOffer({ tests, nozzleSetId, product, stage, setup, onUse
       const value = settings[name as keyof typeof settings];
       return value === undefined || Math.abs(value - setup[name]) < 1e-9
         ? []
-        : [[name, { recommended: setup[name], chosen: value, why: byEar ? 'my baseline, by ear' : 'my baseline' }] as const];
+        : [
+            [
+              name,
+              {
+                recommended: setup[name],
+                chosen: value,
+                why: byEar ? 'my baseline, by ear' : 'my baseline',
+              },
+            ] as const,
+          ];
     }),
   ) as Overrides;
   return (
     <div className="card row" style={{ justifyContent: 'space-between' }}>
       <span>
         <strong>Your baseline</strong> for this product and set{byEar ? ', by ear' : ''}: needle{' '}
-        {turnsText(settings.fluidTurnsOut ?? setup.fluidTurnsOut)}, fan {turnsText(settings.fanTurnsOut ?? setup.fanTurnsOut)}.
+        {turnsText(settings.fluidTurnsOut ?? setup.fluidTurnsOut)}, fan{' '}
+        {turnsText(settings.fanTurnsOut ?? setup.fanTurnsOut)}.
       </span>
       {onUse && Object.keys(chosen).length > 0 && (
         <Button variant="default" onClick={() => onUse(chosen)}>

@@ -1,4 +1,6 @@
-/** No gauge: by ear and eye, from low air upwards; the end is kept as this painter's own baseline. */
+/**
+ * No gauge: by ear and eye, from low air upwards; the end is kept as this painter's own baseline.
+ */
 import { Button } from '@mantine/core';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
@@ -16,7 +18,10 @@ const SIGHTS: [Sight, string][] = [
   ['bounces', 'The mist bounces back at me'],
 ];
 
-type ByEarCardProps = Pick<CardProps, 'context' | 'stage' | 'painter'> & { settings: Settings; nozzleSetId: string | undefined };
+type ByEarCardProps = Pick<CardProps, 'context' | 'stage' | 'painter'> & {
+  settings: Settings;
+  nozzleSetId: string | undefined;
+};
 
 export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: ByEarCardProps) {
   const [shot, setShot] = useState<ByEar>(START);
@@ -29,7 +34,13 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
         id: newId(),
         painterId: painter.id,
         nozzleSetId,
-        test: { kind: 'baseline', stage: stage.kind, product: context.sheet.name, byEar: true, settings: withoutPressure },
+        test: {
+          kind: 'baseline',
+          stage: stage.kind,
+          product: context.sheet.name,
+          byEar: true,
+          settings: withoutPressure,
+        },
         note: `${shot.ups} eighths of a turn up from the first hiss`,
       });
       await mutate('/api/setup', setup, { revalidate: false });
@@ -49,7 +60,12 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
           </p>
           <div className="row">
             {SIGHTS.map(([sight, word]) => (
-              <Button key={sight} size="lg" variant="default" onClick={() => setShot(afterShot(shot, sight))}>
+              <Button
+                key={sight}
+                size="lg"
+                variant="default"
+                onClick={() => setShot(afterShot(shot, sight))}
+              >
                 {word}
               </Button>
             ))}
@@ -63,11 +79,16 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
             {shot.ups === 1 ? 'eighth' : 'eighths'} of a turn up from the hiss.
           </p>
           <p>
-            Mark the knob with a pencil. No figure is kept for the pressure: by ear it is not known, and nothing later will treat
-            it as a reading.
+            Mark the knob with a pencil. No figure is kept for the pressure: by ear it is not known,
+            and nothing later will treat it as a reading.
           </p>
           <div className="row">
-            <Button size="lg" loading={busy} disabled={isKept || nozzleSetId === undefined} onClick={() => void keep()}>
+            <Button
+              size="lg"
+              loading={busy}
+              disabled={isKept || nozzleSetId === undefined}
+              onClick={() => void keep()}
+            >
               {isKept ? 'Kept as your baseline' : 'Keep this as my baseline'}
             </Button>
             <Button variant="default" onClick={() => setShot(START)}>
@@ -81,7 +102,10 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
           <p style={{ fontSize: '1.15rem', fontWeight: 600 }}>
             Back by an eighth. It bounces before it is fine: no more air will help.
           </p>
-          <p>Needle in by a quarter turn, or the mix warmer and to the sheet’s ratio, then once more from little air.</p>
+          <p>
+            Needle in by a quarter turn, or the mix warmer and to the sheet’s ratio, then once more
+            from little air.
+          </p>
           <div>
             <Button size="lg" onClick={() => setShot(START)}>
               Start again from the hiss

@@ -1,4 +1,7 @@
-/** What to expect of the coats still to come at the settings as they stand; it moves with the air and with every knob. */
+/**
+ * What to expect of the coats still to come at the settings as they stand; it moves with the air
+ * and with every knob.
+ */
 import { Button } from '@mantine/core';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { coatInput, layersBelow } from '@orthochrom/contract/plan/coatInput.ts';
@@ -34,7 +37,9 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
   );
   const { answer, error, isStale } = useHeavy('coat', input);
   const toLab = () =>
-    void navigate('/lab', { state: { setup: input, coatId, ticketId: whole.ticket.id, title } satisfies LabVisit });
+    void navigate('/lab', {
+      state: { setup: input, coatId, ticketId: whole.ticket.id, title } satisfies LabVisit,
+    });
   const helps = answer?.changes?.[0];
   const late = answer?.verdicts.find(({ code }) => code === 'film-closes-before-lap');
   const ready = answer?.flashReadyMinutes[0];
@@ -76,13 +81,15 @@ export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardPr
           {late && <p>{verdictSaid(late.code, late.params, inWords)}</p>}
           {helps && (
             <p>
-              <strong>Would help most:</strong> {changeText(helps as Parameters<typeof changeText>[0], inWords)} (
-              {RISK_NAME[helps.helps].toLowerCase()} {(helps.before * 100).toFixed(0)} % to {(helps.after * 100).toFixed(0)} %).
+              <strong>Would help most:</strong>{' '}
+              {changeText(helps as Parameters<typeof changeText>[0], inWords)} (
+              {RISK_NAME[helps.helps].toLowerCase()} {(helps.before * 100).toFixed(0)} % to{' '}
+              {(helps.after * 100).toFixed(0)} %).
             </p>
           )}
           <p className="quiet">
-            The model’s word, four times in five within the ranges; the sheet and your test panel go before it. Aimed at{' '}
-            {joined(film((plan.setup.own ?? plan.setup).wetFilmUm))} wet.
+            The model’s word, four times in five within the ranges; the sheet and your test panel go
+            before it. Aimed at {joined(film((plan.setup.own ?? plan.setup).wetFilmUm))} wet.
           </p>
         </>
       )}
@@ -101,7 +108,8 @@ function ClockFigure({ plan }: { plan: CoatPlan }) {
         {earliestMinutes.value.toFixed(0)} <small>min</small>
       </div>
       <div className="quiet">
-        {isSheet ? 'sheet' : 'usual'} {sheetMinutes.toFixed(0)}, never under {floorMinutes.toFixed(0)}
+        {isSheet ? 'sheet' : 'usual'} {sheetMinutes.toFixed(0)}, never under{' '}
+        {floorMinutes.toFixed(0)}
       </div>
     </div>
   );

@@ -1,4 +1,7 @@
-/** The gun for this coat: what the gauge in the shop must show, knobs from closed, the hand, and what comes out of it. */
+/**
+ * The gun for this coat: what the gauge in the shop must show, knobs from closed, the hand, and
+ * what comes out of it.
+ */
 import { Button, Select } from '@mantine/core';
 import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
 import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
@@ -36,7 +39,11 @@ const TEST_PANEL = [
   'Stop where the film lies wet without drifting, and count the turns from closed.',
   'One short shot on paper at the same distance: an even oval. Anything else: touch it under “It looks …”.',
 ];
-const GAUGE_NOTE = { good: '', doubtful: ' · this gauge is doubtful', none: ' · no gauge of its own' } as const;
+const GAUGE_NOTE = {
+  good: '',
+  doubtful: ' · this gauge is doubtful',
+  none: ' · no gauge of its own',
+} as const;
 
 /** The same pressure in the other units, so that none is mistaken for another. */
 const inOtherUnits = (inletKPa: number, own: Units['pressure']): string =>
@@ -56,7 +63,11 @@ type GunCardProps = CardProps & {
 
 export function GunCard(props: GunCardProps) {
   if (!props.gatePassed)
-    return <p className="card">The safety gate of this stage comes first: no settings are shown before it has passed.</p>;
+    return (
+      <p className="card">
+        The safety gate of this stage comes first: no settings are shown before it has passed.
+      </p>
+    );
   return <OpenGunCard {...props} />;
 }
 
@@ -109,9 +120,12 @@ function OpenGunCard({
   const { nozzleMm } = now;
   const nozzleSet = context.gun.sets.find((set) => set.nozzleMm === nozzleMm && !set.retiredAt);
   const isByEar = painter.way.gauge === 'byEar';
-  const isByWall = painter.way.gauge === 'atWall' || (!isByEar && context.gun.gaugeTrust === 'none');
+  const isByWall =
+    painter.way.gauge === 'atWall' || (!isByEar && context.gun.gaugeTrust === 'none');
   const { panelLengthM, capLimitKPa } = plan.inputs.setup;
-  const wall = <WallCard figures={now} airLine={context.airLine} units={painter.units} isMain={isByWall} />;
+  const wall = (
+    <WallCard figures={now} airLine={context.airLine} units={painter.units} isMain={isByWall} />
+  );
   return (
     <>
       <div className="row">
@@ -127,26 +141,43 @@ function OpenGunCard({
           onChange={(id) => id && pickGun(id)}
         />
         <span className="quiet">
-          {nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
-          {format.joined(format.film(now.wetFilmUm))} wet
+          {nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'},{' '}
+          {WETNESS_NAME[setup.wetness]}, {format.joined(format.film(now.wetFilmUm))} wet
         </span>
       </div>
-      {coat.state === 'planned' && <PresetPicker usual={stage.part} wishes={wishes} setWishes={setWishes} />}
+      {coat.state === 'planned' && (
+        <PresetPicker usual={stage.part} wishes={wishes} setWishes={setWishes} />
+      )}
       {!context.gun.usedFor.includes(stage.kind) && (
         <p className="card">
-          {context.gun.name} is kept for {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}.{' '}
+          {context.gun.name} is kept for{' '}
+          {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}.{' '}
           {context.gun.note}
         </p>
       )}
-      <VerdictList verdicts={now.verdicts.filter(({ code }) => code !== 'test-panel-first')} hideGo />
-      <div className="grid2" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}>
+      <VerdictList
+        verdicts={now.verdicts.filter(({ code }) => code !== 'test-panel-first')}
+        hideGo
+      />
+      <div
+        className="grid2"
+        style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}
+      >
         {isByWall && wall}
         <Setting
           label="At the gun, trigger pulled"
           kind="pressure"
           {...setting('inletKPa', format.pressure)}
-          check={(valueKPa, at) => ownPressure(context, { valueKPa, at, fanTurnsOut: now.fanTurnsOut, nozzleMm })}
-          picture={<GaugePicture inletKPa={now.inletKPa} bandKPa={plan.setup.inletBandKPa} units={painter.units} />}
+          check={(valueKPa, at) =>
+            ownPressure(context, { valueKPa, at, fanTurnsOut: now.fanTurnsOut, nozzleMm })
+          }
+          picture={
+            <GaugePicture
+              inletKPa={now.inletKPa}
+              bandKPa={plan.setup.inletBandKPa}
+              units={painter.units}
+            />
+          }
           note={`${inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
         />
         {!isByWall && wall}
@@ -166,7 +197,12 @@ function OpenGunCard({
           picture={<KnobPicture turnsOut={now.fanTurnsOut} fullTurns={fullFan} />}
           note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - now.fanTurnsOut))} from open`}
         />
-        <Setting label="Distance" kind="length" {...setting('distanceMm', format.length)} note="gun square to the panel" />
+        <Setting
+          label="Distance"
+          kind="length"
+          {...setting('distanceMm', format.length)}
+          note="gun square to the panel"
+        />
         <Setting
           label="Overlap"
           kind="percent"
@@ -189,7 +225,9 @@ function OpenGunCard({
         gunId={context.gun.id}
         format={format}
         valueOf={(name) => chosenValue(setup, coat.overrides, name)}
-        {...(canOverride ? { onUse: (chosen: Overrides) => overrideAll({ ...coat.overrides, ...chosen }) } : {})}
+        {...(canOverride
+          ? { onUse: (chosen: Overrides) => overrideAll({ ...coat.overrides, ...chosen }) }
+          : {})}
       />
       <ExpectCard
         context={context}
@@ -203,7 +241,9 @@ function OpenGunCard({
         lapSeconds={lapSecondsOf(context, setup)}
         setup={setup}
         isOurs={Object.keys(coat.overrides).length === 0}
-        {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}
+        {...(canOverride
+          ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) }
+          : {})}
       />
       <BaselineOffer
         tests={tests ?? []}
@@ -211,11 +251,15 @@ function OpenGunCard({
         product={context.sheet.name}
         stage={stage.kind}
         setup={setup}
-        {...(canOverride ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) } : {})}
+        {...(canOverride
+          ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) }
+          : {})}
       />
       <VerdictList verdicts={now.verdicts.filter(({ code }) => code === 'test-panel-first')} />
       <details className="card">
-        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Find it on a test panel, step by step</summary>
+        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+          Find it on a test panel, step by step
+        </summary>
         <ol style={{ margin: '0.5rem 0 0', paddingLeft: '1.3rem', lineHeight: 1.6 }}>
           {TEST_PANEL.map((text) => (
             <li key={text}>{text}</li>
@@ -224,11 +268,19 @@ function OpenGunCard({
       </details>
       <div className="row">
         <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
-          {coat.state === 'planned' ? 'Take the plan on the mix card first' : 'Pattern even, test panel good: spray'}
+          {coat.state === 'planned'
+            ? 'Take the plan on the mix card first'
+            : 'Pattern even, test panel good: spray'}
         </Button>
       </div>
       {isByEar && (
-        <ByEarCard context={context} stage={stage} painter={painter} settings={baselineOf(now)} nozzleSetId={nozzleSet?.id} />
+        <ByEarCard
+          context={context}
+          stage={stage}
+          painter={painter}
+          settings={baselineOf(now)}
+          nozzleSetId={nozzleSet?.id}
+        />
       )}
       <TunePanel
         context={context}
@@ -239,7 +291,11 @@ function OpenGunCard({
         panelLengthM={panelLengthM}
         {...(canOverride
           ? {
-              onApply: (name, next) => override(name)({ ...next, recommended: coat.overrides[name]?.recommended ?? setup[name] }),
+              onApply: (name, next) =>
+                override(name)({
+                  ...next,
+                  recommended: coat.overrides[name]?.recommended ?? setup[name],
+                }),
             }
           : {})}
       />
@@ -258,7 +314,17 @@ const settingsOf = ({
   fanWidthMm,
   stepMm,
   gunSpeedMPerS,
-}: Now) => ({ nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, fanWidthMm, stepMm, gunSpeedMPerS });
+}: Now) => ({
+  nozzleMm,
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  fanWidthMm,
+  stepMm,
+  gunSpeedMPerS,
+});
 
 const baselineOf = ({ nozzleMm, fluidTurnsOut, fanTurnsOut, distanceMm, inletKPa }: Now) => ({
   nozzleMm,

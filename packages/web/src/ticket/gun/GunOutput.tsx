@@ -1,4 +1,7 @@
-/** What comes out as it is set: at the cap, paint a minute, the fan, the step, the hand; each with how sure. */
+/**
+ * What comes out as it is set: at the cap, paint a minute, the fan, the step, the hand; each with
+ * how sure.
+ */
 import type { OperatingPoint } from '@orthochrom/core/gun/operatingPoint.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { Link } from 'react-router';
@@ -14,7 +17,14 @@ type GunOutputProps = {
   overlapPercent: number;
 };
 
-export function GunOutput({ figures, units, capLimitKPa, gunId, panelLengthM, overlapPercent }: GunOutputProps) {
+export function GunOutput({
+  figures,
+  units,
+  capLimitKPa,
+  gunId,
+  panelLengthM,
+  overlapPercent,
+}: GunOutputProps) {
   const { pressure, length, metres, joined } = formatFor(units);
   const { ranges } = figures;
   const fan = length(figures.fanWidthMm);
@@ -59,7 +69,8 @@ export function GunOutput({ figures, units, capLimitKPa, gunId, panelLengthM, ov
         {figures.dropletUm && figures.transferEfficiencyPercent && (
           <div className="quiet">
             drops {figures.dropletUm.low.toFixed(0)} to {figures.dropletUm.high.toFixed(0)} µm;{' '}
-            {figures.transferEfficiencyPercent.low.toFixed(0)} to {figures.transferEfficiencyPercent.high.toFixed(0)} % lands
+            {figures.transferEfficiencyPercent.low.toFixed(0)} to{' '}
+            {figures.transferEfficiencyPercent.high.toFixed(0)} % lands
           </div>
         )}
       </div>

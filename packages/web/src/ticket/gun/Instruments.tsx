@@ -3,7 +3,11 @@ import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { layOutGauge, layOutKnob } from './instrumentLayout.ts';
 import styles from './Instruments.module.css';
 
-const DIAL = { psi: { full: 60, stepEvery: 10 }, bar: { full: 4, stepEvery: 1 }, kPa: { full: 400, stepEvery: 100 } } as const;
+const DIAL = {
+  psi: { full: 60, stepEvery: 10 },
+  bar: { full: 4, stepEvery: 1 },
+  kPa: { full: 400, stepEvery: 100 },
+} as const;
 
 /** The gauge at the gun as it should look with the trigger pulled. */
 export function GaugePicture({
@@ -17,7 +21,10 @@ export function GaugePicture({
 }) {
   const unit = units.pressure;
   const own = (kPa: number) => convert(kPa, 'kPa', unit);
-  const layout = layOutGauge({ value: own(inletKPa), band: [own(bandKPa[0]), own(bandKPa[1])], ...DIAL[unit] }, 84);
+  const layout = layOutGauge(
+    { value: own(inletKPa), band: [own(bandKPa[0]), own(bandKPa[1])], ...DIAL[unit] },
+    84,
+  );
   return (
     <svg viewBox="-96 -92 192 160" className={styles['gauge']} aria-hidden="true">
       <path d={layout.rimPath} className={styles['rim']} />
@@ -30,7 +37,13 @@ export function GaugePicture({
           </text>
         </g>
       ))}
-      <line x1="0" y1="0" x2={layout.needle.xPx} y2={layout.needle.yPx} className={styles['needle']} />
+      <line
+        x1="0"
+        y1="0"
+        x2={layout.needle.xPx}
+        y2={layout.needle.yPx}
+        className={styles['needle']}
+      />
       <circle r="8" className={styles['hub']} />
     </svg>
   );

@@ -1,4 +1,7 @@
-/** Other good ways to set this gun for this coat, and what each trades against the plan as it stands. */
+/**
+ * Other good ways to set this gun for this coat, and what each trades against the plan as it
+ * stands.
+ */
 import { Button } from '@mantine/core';
 import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
@@ -43,13 +46,18 @@ export function OtherPlans({ input, lapSeconds, setup, isOurs, onUse }: OtherPla
             Better than ours here
           </h2>
           <p>
-            Ours is likely to fail: {highOf(found!.risks ?? {}, LIKELY)}. <strong>{named(better.settings)}</strong>
-            {highOf(better.risks, LIKELY) ? ` leaves ${highOf(better.risks, LIKELY)}` : ' makes all of it less likely'}. It costs:{' '}
-            {better.trades}.
+            Ours is likely to fail: {highOf(found!.risks ?? {}, LIKELY)}.{' '}
+            <strong>{named(better.settings)}</strong>
+            {highOf(better.risks, LIKELY)
+              ? ` leaves ${highOf(better.risks, LIKELY)}`
+              : ' makes all of it less likely'}
+            . It costs: {better.trades}.
           </p>
           <div className="row">
             {onUse ? (
-              <Button onClick={() => onUse(overridesOf(better.settings, setup))}>Use the better one</Button>
+              <Button onClick={() => onUse(overridesOf(better.settings, setup))}>
+                Use the better one
+              </Button>
             ) : (
               <span className="quiet">Take the plan on the mix card, then it can be used.</span>
             )}
@@ -61,7 +69,15 @@ export function OtherPlans({ input, lapSeconds, setup, isOurs, onUse }: OtherPla
           Other good ways to set it{plans ? ` (${plans.length})` : ''}
         </summary>
         {!plans && <p className="quiet">Searching …</p>}
-        <ol style={{ listStyle: 'none', margin: '0.5rem 0 0', padding: 0, display: 'grid', gap: '0.6rem' }}>
+        <ol
+          style={{
+            listStyle: 'none',
+            margin: '0.5rem 0 0',
+            padding: 0,
+            display: 'grid',
+            gap: '0.6rem',
+          }}
+        >
           {plans?.map(({ settings, trades, risks }, i) => (
             <li
               key={i}
@@ -110,6 +126,15 @@ const overridesOf = (settings: Settings, setup: AnswerOf<'setup'>): Overrides =>
       const chosen = settings[name];
       return chosen === undefined || Math.abs(chosen - setup[name]) < 1e-6
         ? []
-        : [[name, { recommended: setup[name], chosen: Number(chosen.toFixed(2)), why: 'another good plan' }] as const];
+        : [
+            [
+              name,
+              {
+                recommended: setup[name],
+                chosen: Number(chosen.toFixed(2)),
+                why: 'another good plan',
+              },
+            ] as const,
+          ];
     }),
   ) as Overrides;

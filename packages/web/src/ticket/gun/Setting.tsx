@@ -51,7 +51,15 @@ export function Setting({
       data-setting={name}
       style={{ lineHeight: 1.3, ...(isOpen && onOverride ? { gridColumn: '1 / -1' } : {}) }}
     >
-      <div className="row" style={{ justifyContent: 'space-between', flexWrap: 'nowrap', alignItems: 'flex-start', gap: 0 }}>
+      <div
+        className="row"
+        style={{
+          justifyContent: 'space-between',
+          flexWrap: 'nowrap',
+          alignItems: 'flex-start',
+          gap: 0,
+        }}
+      >
         <span className="label">{label}</span>
         {onOverride && (
           <ActionIcon
@@ -92,12 +100,24 @@ export function Setting({
   );
 }
 
-type OwnValueProps = Pick<SettingProps, 'label' | 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'> & {
+type OwnValueProps = Pick<
+  SettingProps,
+  'label' | 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'
+> & {
   onOverride: NonNullable<SettingProps['onOverride']>;
   close: () => void;
 };
 
-function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride, close }: OwnValueProps) {
+function OwnValue({
+  label,
+  name,
+  kind,
+  recommended,
+  fullTurns,
+  check,
+  onOverride,
+  close,
+}: OwnValueProps) {
   const [at, setAt] = useState<GaugeAt>('inlet');
   const [entered, setEntered] = useState<Entered>();
   const [countedFrom, setCountedFrom] = useState<'closed' | 'open'>('closed');
@@ -116,7 +136,12 @@ function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride
   const isStopped = reading?.verdicts.some(({ level }) => level === 'stop') ?? false;
   return (
     <div className="stack" style={{ marginTop: 8 }}>
-      <FigureInput label={`Yours: ${label.toLowerCase()}`} kind={kind} field={name} onChange={setEntered} />
+      <FigureInput
+        label={`Yours: ${label.toLowerCase()}`}
+        kind={kind}
+        field={name}
+        onChange={setEntered}
+      />
       {isTurns && (
         <SegmentedControl
           aria-label="Counted from"
@@ -128,7 +153,9 @@ function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride
           ]}
         />
       )}
-      {isTurns && countedFrom === 'open' && chosen !== undefined && <p>That is {turnsText(chosen)} from closed.</p>}
+      {isTurns && countedFrom === 'open' && chosen !== undefined && (
+        <p>That is {turnsText(chosen)} from closed.</p>
+      )}
       {kind === 'pressure' && (
         <SegmentedControl
           aria-label="Read at"
@@ -143,7 +170,12 @@ function OwnValue({ label, name, kind, recommended, fullTurns, check, onOverride
       )}
       {kind === 'pressure' && <TriggerPulled value={flowing} onChange={setFlowing} />}
       {reading && <ReadingWorth reading={reading} at={at} />}
-      <TextInput label="A word why" value={why} maxLength={200} onChange={(event) => setWhy(event.currentTarget.value)} />
+      <TextInput
+        label="A word why"
+        value={why}
+        maxLength={200}
+        onChange={(event) => setWhy(event.currentTarget.value)}
+      />
       <div className="row">
         <Button
           disabled={chosen === undefined || why.trim() === '' || isAtRest || isStopped}
@@ -174,7 +206,9 @@ function ReadingWorth({ reading, at }: { reading: AnswerOf<'pressure'>; at: Gaug
   const { pressure, joined } = formatFor(painter.units);
   return (
     <div className="stack" style={{ gap: '0.4rem' }}>
-      {reading.inletKPa && at !== 'inlet' && <p>That is {joined(pressure(reading.inletKPa.value))} at the gun.</p>}
+      {reading.inletKPa && at !== 'inlet' && (
+        <p>That is {joined(pressure(reading.inletKPa.value))} at the gun.</p>
+      )}
       {!reading.inletKPa && <p role="alert">{reading.reasons[0]?.text}</p>}
       {reading.asks.map(({ question }) => (
         <p key={question} role="alert">
@@ -187,7 +221,11 @@ function ReadingWorth({ reading, at }: { reading: AnswerOf<'pressure'>; at: Gaug
 }
 
 /** Turns beyond the travel give nothing to use. */
-function turnsFromClosed(value: number, countedFrom: 'closed' | 'open', fullTurns: number): number | undefined {
+function turnsFromClosed(
+  value: number,
+  countedFrom: 'closed' | 'open',
+  fullTurns: number,
+): number | undefined {
   const outcome = answerOrRefuse('turns', { value, countedFrom, fullTurns });
   return 'answer' in outcome ? (outcome.answer as AnswerOf<'turns'>).turnsOut : undefined;
 }

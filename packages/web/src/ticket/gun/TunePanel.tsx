@@ -1,9 +1,17 @@
-/** "It looks …": what is seen on paper or panel, and the one change that answers it, in this gun's own turns and pressure. */
+/**
+ * "It looks …": what is seen on paper or panel, and the one change that answers it, in this gun's
+ * own turns and pressure.
+ */
 import { Button } from '@mantine/core';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
-import { PATTERNS, BURST_SYMPTOMS, type Pattern, type PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
+import {
+  PATTERNS,
+  BURST_SYMPTOMS,
+  type Pattern,
+  type PatternSymptom,
+} from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { TuneAnswer } from '../../guns/tests/PatternAnswer.tsx';
@@ -21,7 +29,8 @@ const SIGHT_NAME: Record<(typeof BURST_SYMPTOMS)[number], string> = {
   pullingApart: 'Pulling apart',
   starved: 'Fades out, starved',
 };
-const isSetting = (knob: string): knob is SettingName => (settingNames as readonly string[]).includes(knob);
+const isSetting = (knob: string): knob is SettingName =>
+  (settingNames as readonly string[]).includes(knob);
 
 type TunePanelProps = Pick<CardProps, 'context' | 'stage' | 'plan'> & {
   settings: Settings;
@@ -30,11 +39,21 @@ type TunePanelProps = Pick<CardProps, 'context' | 'stage' | 'plan'> & {
   onApply?: (name: SettingName, override: NonNullable<Overrides[SettingName]>) => void;
 };
 
-export function TunePanel({ context, stage, plan, settings, overrides, panelLengthM, onApply }: TunePanelProps) {
+export function TunePanel({
+  context,
+  stage,
+  plan,
+  settings,
+  overrides,
+  panelLengthM,
+  onApply,
+}: TunePanelProps) {
   const [seen, setSeen] = useState<PatternSymptom[]>([]);
   const { sheet, capLimitKPa } = plan.inputs.setup;
   const toggle = (sight: PatternSymptom) =>
-    setSeen(seen.includes(sight) ? seen.filter((other) => other !== sight) : [...seen, sight].slice(-3));
+    setSeen(
+      seen.includes(sight) ? seen.filter((other) => other !== sight) : [...seen, sight].slice(-3),
+    );
   const answer =
     seen.length === 0
       ? undefined
@@ -108,4 +127,6 @@ export function TunePanel({ context, stage, plan, settings, overrides, panelLeng
 }
 
 const wordOf = (sight: PatternSymptom): string =>
-  sight in PATTERN_NAME ? PATTERN_NAME[sight as Pattern] : SIGHT_NAME[sight as (typeof BURST_SYMPTOMS)[number]];
+  sight in PATTERN_NAME
+    ? PATTERN_NAME[sight as Pattern]
+    : SIGHT_NAME[sight as (typeof BURST_SYMPTOMS)[number]];

@@ -1,4 +1,7 @@
-/** What the gauge at the wall must show for the pressure at the gun: flowing large, at rest beside it. */
+/**
+ * What the gauge at the wall must show for the pressure at the gun: flowing large, at rest beside
+ * it.
+ */
 import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { OperatingPoint } from '@orthochrom/core/gun/operatingPoint.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
@@ -32,7 +35,11 @@ export function WallCard({
   const range = ranges.regulatorFlowingKPa;
   const isWide = range !== undefined && pressure(range.low).text !== pressure(range.high).text;
   return (
-    <div className="card" data-setting="wall" style={isMain ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}}>
+    <div
+      className="card"
+      data-setting="wall"
+      style={isMain ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}}
+    >
       <div className="label">At the wall, trigger pulled</div>
       <div className="figure" style={isMain ? { fontSize: 'clamp(2.75rem, 5vw, 4.2rem)' } : {}}>
         {flowing.text} <small>{flowing.unit}</small>

@@ -1,4 +1,7 @@
-/** Finding the air by ear: from little air upwards until the spots are gone, and no further than before the mist bounces back. Pure. */
+/**
+ * Finding the air by ear: from little air upwards until the spots are gone, and no further than
+ * before the mist bounces back. Pure.
+ */
 export type Sight = 'spots' | 'fine' | 'bounces';
 export type ByEar = { ups: number; state: 'looking' | 'found' | 'noRoom' };
 

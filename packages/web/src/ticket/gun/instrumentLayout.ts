@@ -5,11 +5,19 @@ const SWEEP = Math.PI * 0.75;
 
 /** A dial from 0 to `full`, its needle at `value`, the band that is right as an arc. */
 export function layOutGauge(
-  { value, band, full, stepEvery }: { value: number; band: readonly [number, number]; full: number; stepEvery: number },
+  {
+    value,
+    band,
+    full,
+    stepEvery,
+  }: { value: number; band: readonly [number, number]; full: number; stepEvery: number },
   radiusPx: number,
 ) {
   const angle = scaleLinear([0, full], [-SWEEP, SWEEP]).clamp(true);
-  const point = (v: number, r: number) => ({ xPx: Math.sin(angle(v)) * r, yPx: -Math.cos(angle(v)) * r });
+  const point = (v: number, r: number) => ({
+    xPx: Math.sin(angle(v)) * r,
+    yPx: -Math.cos(angle(v)) * r,
+  });
   const drawArc = arc<null>();
   return {
     needle: point(value, radiusPx * 0.74),
@@ -25,7 +33,10 @@ export function layOutGauge(
         .outerRadius(radiusPx)
         .startAngle(-SWEEP)
         .endAngle(SWEEP)(null) ?? '',
-    ticks: Array.from({ length: Math.floor(full / stepEvery + 1e-9) + 1 }, (_, i) => i * stepEvery).map((v) => ({
+    ticks: Array.from(
+      { length: Math.floor(full / stepEvery + 1e-9) + 1 },
+      (_, i) => i * stepEvery,
+    ).map((v) => ({
       v,
       from: point(v, radiusPx * 0.86),
       to: point(v, radiusPx * 0.97),
@@ -47,6 +58,9 @@ export function layOutKnob(turnsOut: number, fullTurns: number, radiusPx: number
         .outerRadius(outer)
         .startAngle(0)
         .endAngle(share * 2 * Math.PI)(null) ?? '';
-    return { travelPath: ring(Math.min(1, fullTurns - i)), openPath: ring(Math.max(0, Math.min(1, turnsOut - i))) };
+    return {
+      travelPath: ring(Math.min(1, fullTurns - i)),
+      openPath: ring(Math.max(0, Math.min(1, turnsOut - i))),
+    };
   });
 }

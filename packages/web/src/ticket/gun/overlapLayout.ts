@@ -15,7 +15,10 @@ export function layOutOverlap(overlapPercent: number, widthPx: number, heightPx:
   const x = scaleLinear([from, to], [0, widthPx]);
   const at = (y: number, centre: number) => EVEN(2 * (y - centre));
   const samples = Array.from({ length: SAMPLES + 1 }, (_, i) => from + ((to - from) * i) / SAMPLES);
-  const total = samples.map((y) => ({ y, film: passes.reduce((sum, centre) => sum + at(y, centre), 0) }));
+  const total = samples.map((y) => ({
+    y,
+    film: passes.reduce((sum, centre) => sum + at(y, centre), 0),
+  }));
   const h = scaleLinear([0, Math.max(...total.map(({ film }) => film)) * 1.08], [heightPx, 0]);
   const hump = area<number>()
     .x((y) => x(y))
@@ -26,6 +29,7 @@ export function layOutOverlap(overlapPercent: number, widthPx: number, heightPx:
       line<{ y: number; film: number }>()
         .x(({ y }) => x(y))
         .y(({ film }) => h(film))(total) ?? '',
-    ripplePercent: rippleOf(EVEN, { fanWidthM: 0.22, stepM: Math.max(0.02, 0.22 * step) }).total * 100,
+    ripplePercent:
+      rippleOf(EVEN, { fanWidthM: 0.22, stepM: Math.max(0.02, 0.22 * step) }).total * 100,
   };
 }

@@ -13,7 +13,10 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { WORK_NAME } from '../../words/tradeNames.ts';
 
-type LayerWorkButtonsProps = Pick<CardProps, 'whole' | 'context' | 'painter' | 'keep'> & { of: Coat; kinds: WorkKind[] };
+type LayerWorkButtonsProps = Pick<CardProps, 'whole' | 'context' | 'painter' | 'keep'> & {
+  of: Coat;
+  kinds: WorkKind[];
+};
 
 /** The layer's own sheet and stage rule its waits, not those of what comes over it. */
 export function contextOfLayer(
@@ -26,20 +29,43 @@ export function contextOfLayer(
   return stage && sheet ? { ...context, stage, sheet } : context;
 }
 
-export function LayerWorkButtons({ whole, context, painter, keep, of, kinds }: LayerWorkButtonsProps) {
+export function LayerWorkButtons({
+  whole,
+  context,
+  painter,
+  keep,
+  of,
+  kinds,
+}: LayerWorkButtonsProps) {
   const nowMs = useNowMs(5000);
   const [busy, write] = useWrite();
   const layer = contextOfLayer(context, whole, of);
-  const judged = kinds.map((kind) => ({ kind, stops: stopsIn(standingForWork(kind, whole, of, layer, nowMs)) }));
+  const judged = kinds.map((kind) => ({
+    kind,
+    stops: stopsIn(standingForWork(kind, whole, of, layer, nowMs)),
+  }));
   const post = (kind: WorkKind) =>
     write(async () =>
-      keep(await postJson<TicketWhole>(`/api/coats/${of.id}/works`, { id: newId(), painterId: painter.id, kind, why: '' })),
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${of.id}/works`, {
+          id: newId(),
+          painterId: painter.id,
+          kind,
+          why: '',
+        }),
+      ),
     );
   return (
     <>
       <div className="row">
         {judged.map(({ kind, stops }) => (
-          <Button key={kind} variant="default" loading={busy} disabled={stops.length > 0} onClick={() => void post(kind)}>
+          <Button
+            key={kind}
+            variant="default"
+            loading={busy}
+            disabled={stops.length > 0}
+            onClick={() => void post(kind)}
+          >
             {WORK_NAME[kind]}
           </Button>
         ))}

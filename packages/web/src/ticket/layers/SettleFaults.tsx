@@ -9,14 +9,22 @@ import { postJson } from '../../api/client.ts';
 import { useWrite } from '../../api/hooks.ts';
 import type { CardProps } from '../cardProps.ts';
 
-export function SettleFaults({ whole, of, painter, keep }: Pick<CardProps, 'whole' | 'painter' | 'keep'> & { of: Coat }) {
+export function SettleFaults({
+  whole,
+  of,
+  painter,
+  keep,
+}: Pick<CardProps, 'whole' | 'painter' | 'keep'> & { of: Coat }) {
   const [why, setWhy] = useState('');
   const [busy, write] = useWrite();
   const open = unsettledOf(whole, of);
   const left = leftOf(whole, of);
   if (open.length === 0)
     return left.length === 0 ? null : (
-      <p className="quiet">Left as it is: {left.map(({ name, why: word }) => `${name.toLowerCase()} (${word})`).join(', ')}.</p>
+      <p className="quiet">
+        Left as it is:{' '}
+        {left.map(({ name, why: word }) => `${name.toLowerCase()} (${word})`).join(', ')}.
+      </p>
     );
   const settle = (kind: WorkKind) =>
     write(async () =>
@@ -51,7 +59,12 @@ export function SettleFaults({ whole, of, painter, keep }: Pick<CardProps, 'whol
           style={{ flex: '1 1 220px' }}
           onChange={(event) => setWhy(event.currentTarget.value)}
         />
-        <Button variant="default" loading={busy} disabled={why.trim() === ''} onClick={() => void settle('left')}>
+        <Button
+          variant="default"
+          loading={busy}
+          disabled={why.trim() === ''}
+          onClick={() => void settle('left')}
+        >
           Leave it
         </Button>
       </div>

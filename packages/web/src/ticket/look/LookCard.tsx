@@ -1,7 +1,16 @@
-/** Log what was done where it differed, and what is to be seen. What was planned is already there. */
+/**
+ * Log what was done where it differed, and what is to be seen. What was planned is already there.
+ */
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
-import { Rating, Seen, settingNames, type Coat, type SettingName, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import {
+  Rating,
+  Seen,
+  settingNames,
+  type Coat,
+  type SettingName,
+  type TicketWhole,
+} from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../../api/client.ts';
@@ -28,7 +37,13 @@ const KIND: Record<SettingName, Kind> = {
   wetFilmUm: 'film',
 };
 
-export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { follow: (next: Coat | undefined) => void }) {
+export function LookCard({
+  coat,
+  painter,
+  keep,
+  whole,
+  follow,
+}: CardProps & { follow: (next: Coat | undefined) => void }) {
   const setup = takenSetup(coat);
   const format = formatFor(painter.units);
   const [done, setDone] = useState<Partial<Record<SettingName, number>>>({});
@@ -61,7 +76,9 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
     const value = coat.done[name]?.value ?? coat.overrides[name]?.chosen ?? setup?.[name];
     if (typeof value !== 'number') return '';
     const kind = KIND[name];
-    return kind === 'pressure' || kind === 'length' || kind === 'film' ? format[kind](value).text : String(value);
+    return kind === 'pressure' || kind === 'length' || kind === 'film'
+      ? format[kind](value).text
+      : String(value);
   };
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   return (
@@ -98,7 +115,8 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
         />
       </div>
       <div>
-        <strong>Done otherwise than planned?</strong> <span className="quiet">Leave it empty where it was as shown.</span>
+        <strong>Done otherwise than planned?</strong>{' '}
+        <span className="quiet">Leave it empty where it was as shown.</span>
         <div className="grid2" style={{ marginTop: '0.5rem' }}>
           {settingNames.map((name) => (
             <FigureInput
@@ -108,7 +126,9 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
               field={name}
               placeholder={shown(name)}
               onChange={(entered) =>
-                setDone(({ [name]: _, ...rest }) => (entered ? { ...rest, [name]: entered.canonical } : rest))
+                setDone(({ [name]: _, ...rest }) =>
+                  entered ? { ...rest, [name]: entered.canonical } : rest,
+                )
               }
             />
           ))}
@@ -126,7 +146,9 @@ export function LookCard({ coat, painter, keep, whole, follow }: CardProps & { f
       <div className="row">
         <Button
           loading={busy}
-          disabled={seen.length === 0 || !rating || (done.inletKPa !== undefined && flowing !== 'yes')}
+          disabled={
+            seen.length === 0 || !rating || (done.inletKPa !== undefined && flowing !== 'yes')
+          }
           onClick={() => void save()}
         >
           {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}

@@ -23,7 +23,13 @@ export function CupPicture({ cup, components, units }: CupPictureProps) {
     >
       {layout.layers.map((layer) => (
         <g key={layer.name}>
-          <rect x={BOX.leftPx} y={layer.yPx} width={BOX.cupPx} height={layer.heightPx} className={styles[layer.role]} />
+          <rect
+            x={BOX.leftPx}
+            y={layer.yPx}
+            width={BOX.cupPx}
+            height={layer.heightPx}
+            className={styles[layer.role]}
+          />
           <path d={`M${right} ${layer.yPx} h8`} className={styles['level']} />
           <text x={right + 11} y={layer.yPx + 5}>
             {volume(layer.fillToMl).text}
@@ -40,7 +46,10 @@ export function CupPicture({ cup, components, units }: CupPictureProps) {
           )}
         </g>
       ))}
-      <path d={`M${BOX.leftPx} ${layout.rimPx} V${layout.floorPx} H${right} V${layout.rimPx}`} className={styles['wall']} />
+      <path
+        d={`M${BOX.leftPx} ${layout.rimPx} V${layout.floorPx} H${right} V${layout.rimPx}`}
+        className={styles['wall']}
+      />
     </svg>
   );
 }

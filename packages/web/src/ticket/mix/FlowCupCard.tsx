@@ -1,4 +1,7 @@
-/** The mix through a flow cup: how thick it is now, at the temperature it will be sprayed at, and what would thin it. */
+/**
+ * The mix through a flow cup: how thick it is now, at the temperature it will be sprayed at, and
+ * what would thin it.
+ */
 import { Button, Select } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { FlowCup, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -12,14 +15,21 @@ import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 
-export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'context' | 'painter' | 'keep'> & { mix: Mix }) {
+export function FlowCupCard({
+  mix,
+  context,
+  painter,
+  keep,
+}: Pick<CardProps, 'context' | 'painter' | 'keep'> & { mix: Mix }) {
   const [busy, write] = useWrite();
   const watch = useStopwatch();
   const known = mix.flowCup;
   const materialC = context.air.material?.value ?? context.air.air.value;
   const [cup, setCup] = useState<FlowCup['cup']>(known?.cup ?? 'din4');
   const [seconds, setSeconds] = useState<number | undefined>(known?.seconds);
-  const [measuredAtC, setMeasuredAtC] = useState<number | undefined>(known?.measuredAtC ?? Number(materialC.toFixed(1)));
+  const [measuredAtC, setMeasuredAtC] = useState<number | undefined>(
+    known?.measuredAtC ?? Number(materialC.toFixed(1)),
+  );
   const format = formatFor(painter.units);
   const { materialClass } = context.sheet;
   const outcome =
@@ -32,8 +42,10 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
           wantedAtC: materialC,
           ...(materialClass ? { class: materialClass } : {}),
         });
-  const answer = outcome && 'answer' in outcome ? (outcome.answer as AnswerOf<'viscosity'>) : undefined;
-  const isKept = known?.cup === cup && known.seconds === seconds && known.measuredAtC === measuredAtC;
+  const answer =
+    outcome && 'answer' in outcome ? (outcome.answer as AnswerOf<'viscosity'>) : undefined;
+  const isKept =
+    known?.cup === cup && known.seconds === seconds && known.measuredAtC === measuredAtC;
   const save = () =>
     write(async (over?: number) =>
       keep(
@@ -46,7 +58,9 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
     );
   return (
     <details className="card" open={known !== undefined}>
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Time it through a flow cup</summary>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Time it through a flow cup
+      </summary>
       <div className="stack" style={{ marginTop: 8 }}>
         <div className="grid2" style={{ alignItems: 'end' }}>
           <Select
@@ -72,7 +86,9 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
           />
           <Button
             variant="default"
-            onClick={() => (watch.isRunning ? setSeconds(Number(watch.stop().toFixed(1))) : watch.start())}
+            onClick={() =>
+              watch.isRunning ? setSeconds(Number(watch.stop().toFixed(1))) : watch.start()
+            }
           >
             {watch.isRunning ? `Stream breaks: ${secondsText(watch.seconds)}` : 'Stopwatch'}
           </Button>
@@ -96,7 +112,12 @@ export function FlowCupCard({ mix, context, painter, keep }: Pick<CardProps, 'co
           </>
         )}
         <div>
-          <Button variant="default" loading={busy} disabled={!answer || isKept} onClick={() => void save()}>
+          <Button
+            variant="default"
+            loading={busy}
+            disabled={!answer || isKept}
+            onClick={() => void save()}
+          >
             {isKept ? 'Kept with this mix' : 'Keep it with this mix'}
           </Button>
         </div>

@@ -37,7 +37,11 @@ type MixCardProps = CardProps & {
 export function MixCard(props: MixCardProps) {
   const { gatePassed, mix, coat } = props;
   if (!gatePassed)
-    return <p className="card">The safety gate of this stage comes first: no recipe is shown before it has passed.</p>;
+    return (
+      <p className="card">
+        The safety gate of this stage comes first: no recipe is shown before it has passed.
+      </p>
+    );
   if (coat.state === 'planned') return <LiveMix {...props} />;
   return mix ? <ReadyMix {...props} mix={mix} /> : <PourEntry {...props} />;
 }
@@ -59,7 +63,9 @@ function LiveMix(props: MixCardProps) {
         gunId: context.gun.id,
         overrides: {
           ...overridesOf(plan, wishes),
-          ...(beyond ? { coats: { recommended: beyond.most, chosen: beyond.coats, why: whyCoats.trim() } } : {}),
+          ...(beyond
+            ? { coats: { recommended: beyond.most, chosen: beyond.coats, why: whyCoats.trim() } }
+            : {}),
         },
         ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}),
         ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
@@ -85,7 +91,13 @@ function LiveMix(props: MixCardProps) {
       />
       <SettleBelow {...props} standing={standing} />
       {plan.mix?.components && context.cup && (
-        <PourList sheet={context.sheet} mix={plan.mix} cup={context.cup} blend={plan.inUse?.parts ?? []} units={painter.units} />
+        <PourList
+          sheet={context.sheet}
+          mix={plan.mix}
+          cup={context.cup}
+          blend={plan.inUse?.parts ?? []}
+          units={painter.units}
+        />
       )}
       {reducer.choice && (
         <div className="grid2">
@@ -111,7 +123,11 @@ function LiveMix(props: MixCardProps) {
           />
         </div>
       )}
-      <YieldFromStock plan={plan} units={painter.units} onTake={(readyMl) => setWishes({ ...wishes, readyMl })} />
+      <YieldFromStock
+        plan={plan}
+        units={painter.units}
+        onTake={(readyMl) => setWishes({ ...wishes, readyMl })}
+      />
       <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
       {beyond && (
         <TextInput
@@ -125,18 +141,35 @@ function LiveMix(props: MixCardProps) {
         <Button
           onClick={() => void take()}
           loading={busy}
-          disabled={standing.isStopped || blocked || !reducer.choice || (beyond !== undefined && whyCoats.trim() === '')}
+          disabled={
+            standing.isStopped ||
+            blocked ||
+            !reducer.choice ||
+            (beyond !== undefined && whyCoats.trim() === '')
+          }
         >
-          {standing.isStopped ? 'Stopped: see above' : mix ? 'Take this plan, with the mix at hand' : 'Take this plan and pour'}
+          {standing.isStopped
+            ? 'Stopped: see above'
+            : mix
+              ? 'Take this plan, with the mix at hand'
+              : 'Take this plan and pour'}
         </Button>
-        <span className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</span>
+        <span className="quiet">
+          Taking it keeps the plan as it is now, with its air and its sheet.
+        </span>
       </div>
     </>
   );
 }
 
-/** What the authority asks about: the solvent in a litre of this mix, and the limit entered for the room. */
-function Solvent({ context: { sheet, stage, room }, plan }: Pick<MixCardProps, 'context' | 'plan'>) {
+/**
+ * What the authority asks about: the solvent in a litre of this mix, and the limit entered for the
+ * room.
+ */
+function Solvent({
+  context: { sheet, stage, room },
+  plan,
+}: Pick<MixCardProps, 'context' | 'plan'>) {
   const vocGPerL = gateProduct(sheet, stage.recipeName).vocGPerL ?? plan.mix?.vocGPerL;
   const { vocLimitGPerL } = room.regionRules;
   if (vocGPerL === undefined) return null;
@@ -156,9 +189,18 @@ function overridesOf({ reducer: { choice }, inUse }: MixCardProps['plan'], wishe
   const why = 'painter’s own pick';
   return {
     ...(wishes.wantedParts && choice && choice.parts.length > 0
-      ? { reducer: { recommended: blendText(choice.parts), chosen: blendText(wishes.wantedParts), why } }
+      ? {
+          reducer: {
+            recommended: blendText(choice.parts),
+            chosen: blendText(wishes.wantedParts),
+            why,
+          },
+        }
       : {}),
-    ...(wishes.hardenerId && choice?.hardener && inUse?.hardener && inUse.hardener !== choice.hardener
+    ...(wishes.hardenerId &&
+    choice?.hardener &&
+    inUse?.hardener &&
+    inUse.hardener !== choice.hardener
       ? { hardener: { recommended: choice.hardener, chosen: inUse.hardener, why } }
       : {}),
   };
@@ -180,11 +222,15 @@ function ReadyMix(props: MixCardProps & { mix: Mix }) {
         <div>
           <div className="label">Mix {mix.batchNo} of this stage</div>
           <div className="figure">
-            {format.volume(mix.readyMl).text} <small>{format.volume(mix.readyMl).unit} poured</small>
+            {format.volume(mix.readyMl).text}{' '}
+            <small>{format.volume(mix.readyMl).unit} poured</small>
           </div>
           <div className="quiet">
             {mix.poured
-              .map((part) => `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`)
+              .map(
+                (part) =>
+                  `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`,
+              )
               .join(' · ')}
           </div>
         </div>

@@ -1,11 +1,15 @@
-/** What goes into the cup, large: the painter's pick with ours beside it, and the recipe's ratio. */
+/**
+ * What goes into the cup, large: the painter's pick with ours beside it, and the recipe's ratio.
+ */
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
 import { Blend } from './Blend.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { BASIS_NAME, capital } from '../../words/tradeNames.ts';
 
-const THREE_ACROSS = { gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))' } as const;
+const THREE_ACROSS = {
+  gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))',
+} as const;
 
 export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>) {
   const { choice, wanted } = plan.reducer;
@@ -13,14 +17,20 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
   const ours = plan.reducer.openTimeMinutes;
   const isOwn = wanted !== undefined && parts !== choice!.parts;
   const life = plan.mix?.potLifeMinutes;
-  const ratio = plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe ? plan.inputs.mix.recipe.parts : [];
+  const ratio =
+    plan.mix?.components && plan.inputs.mix && 'parts' in plan.inputs.mix.recipe
+      ? plan.inputs.mix.recipe.parts
+      : [];
   const additions = plan.parts?.recipe.additions ?? [];
   return (
     <div className="grid2" style={THREE_ACROSS}>
       {parts.length > 0 && (
         <div className="card">
           <div className="label">{isOwn ? 'Reducer, your pick' : 'Reducer for now'}</div>
-          <div className={parts.length > 1 ? 'figure mid' : 'figure'} style={{ whiteSpace: 'normal' }}>
+          <div
+            className={parts.length > 1 ? 'figure mid' : 'figure'}
+            style={{ whiteSpace: 'normal' }}
+          >
             <Blend text={blendText(parts)} />
           </div>
           {openTimeMinutes && (
@@ -52,14 +62,17 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
           </div>
           {role === 'adjuster' && (
             <div className="quiet">
-              {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent reducer
+              {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent
+              reducer
             </div>
           )}
         </div>
       ))}
       {hardener && (
         <div className="card">
-          <div className="label">{hardener === choice!.hardener ? 'Hardener' : 'Hardener, your pick'}</div>
+          <div className="label">
+            {hardener === choice!.hardener ? 'Hardener' : 'Hardener, your pick'}
+          </div>
           <div className="figure">{hardener}</div>
           {life && (
             <div className="quiet">
@@ -71,7 +84,9 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
       )}
       <div className="card">
         <div className="label">Ratio by volume</div>
-        <div className="figure">{ratio.map(({ parts }) => (parts === 0.5 ? '½' : parts)).join(' : ')}</div>
+        <div className="figure">
+          {ratio.map(({ parts }) => (parts === 0.5 ? '½' : parts)).join(' : ')}
+        </div>
         <div className="quiet">{ratio.map(({ role }) => role).join(' : ')}</div>
       </div>
     </div>

@@ -13,25 +13,35 @@ export function OwnGrade({
   setWishes,
 }: Pick<CardProps, 'context' | 'plan'> & { wishes: Wishes; setWishes: (wishes: Wishes) => void }) {
   const { grades = [], hardeners = [] } = plan.inputs.reducer;
-  const productId = (name: string) => context.sheet.hardeners?.find((id) => context.products.get(id)?.grade?.name === name);
+  const productId = (name: string) =>
+    context.sheet.hardeners?.find((id) => context.products.get(id)?.grade?.name === name);
   if (grades.length === 0 && hardeners.length < 2 && !wishes.hardenerId) return null;
-  const hardenerNames = (context.sheet.hardeners ?? []).flatMap((id) => context.products.get(id)?.grade?.name ?? []);
+  const hardenerNames = (context.sheet.hardeners ?? []).flatMap(
+    (id) => context.products.get(id)?.grade?.name ?? [],
+  );
   const { wanted } = plan.reducer;
   return (
     <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Take another grade than ours</summary>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Take another grade than ours
+      </summary>
       <div className="grid2" style={{ marginTop: '0.7rem' }}>
         {grades.length > 0 && (
           <Select
             label="Reducer"
             value={wishes.wantedParts ? wishes.wantedParts[0]!.name : OURS}
             data={[
-              { value: OURS, label: `As recommended${plan.reducer.choice ? `: ${blendText(plan.reducer.choice.parts)}` : ''}` },
+              {
+                value: OURS,
+                label: `As recommended${plan.reducer.choice ? `: ${blendText(plan.reducer.choice.parts)}` : ''}`,
+              },
               ...grades.map(({ name }) => ({ value: name, label: name })),
             ]}
             onChange={(name) =>
               setWishes(
-                name && name !== OURS ? { ...wishes, wantedParts: [{ name, fraction: 1 }] } : without(wishes, 'wantedParts'),
+                name && name !== OURS
+                  ? { ...wishes, wantedParts: [{ name, fraction: 1 }] }
+                  : without(wishes, 'wantedParts'),
               )
             }
             description={
@@ -46,7 +56,10 @@ export function OwnGrade({
             label="Hardener"
             value={hardenerNames.find((name) => productId(name) === wishes.hardenerId) ?? OURS}
             data={[
-              { value: OURS, label: `As recommended${plan.reducer.choice?.hardener ? `: ${plan.reducer.choice.hardener}` : ''}` },
+              {
+                value: OURS,
+                label: `As recommended${plan.reducer.choice?.hardener ? `: ${plan.reducer.choice.hardener}` : ''}`,
+              },
               ...hardenerNames.map((name) => ({ value: name, label: name })),
             ]}
             description={

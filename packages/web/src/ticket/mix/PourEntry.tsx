@@ -33,12 +33,15 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
     setFilledRound(filledRound + 1);
   };
   const format = formatFor(painter.units);
-  if (!mix || !asked || !batch || !cup) return <p className="card">This plan holds no pour list. Take it again.</p>;
+  if (!mix || !asked || !batch || !cup)
+    return <p className="card">This plan holds no pour list. Take it again.</p>;
 
   const names = batch.components.map(({ name }) => name);
   const poured = names
     .filter((name) => amounts[name] !== undefined)
-    .map((name) => (measure === 'volume' ? { name, ml: amounts[name]! } : { name, grams: amounts[name]! }));
+    .map((name) =>
+      measure === 'volume' ? { name, ml: amounts[name]! } : { name, grams: amounts[name]! },
+    );
   const isComplete = poured.length === names.length;
   const check = isComplete
     ? checkOf({
@@ -76,7 +79,9 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
       />
       <div className="card stack">
         <div className="row">
-          <strong>What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?</strong>
+          <strong>
+            What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?
+          </strong>
           <SegmentedControl
             aria-label="Measured by"
             value={measure}
@@ -110,10 +115,14 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
               kind={measure === 'volume' ? 'volume' : 'grams'}
               field={measure === 'volume' ? 'ml' : 'grams'}
               {...(amounts[part.name] === undefined ? {} : { value: amounts[part.name]! })}
-              placeholder={measure === 'volume' ? format.volume(part.ml).text : (part.grams?.toFixed(0) ?? '')}
+              placeholder={
+                measure === 'volume' ? format.volume(part.ml).text : (part.grams?.toFixed(0) ?? '')
+              }
               description={part.role}
               onChange={(entered) =>
-                setAmounts(({ [part.name]: _, ...rest }) => (entered ? { ...rest, [part.name]: entered.canonical } : rest))
+                setAmounts(({ [part.name]: _, ...rest }) =>
+                  entered ? { ...rest, [part.name]: entered.canonical } : rest,
+                )
               }
             />
           ))}
@@ -121,7 +130,10 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
         {check && <VerdictList verdicts={check.verdicts} />}
         {check?.correct && (
           <div className="card" role="status">
-            <strong>{check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take any out:</strong>
+            <strong>
+              {check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take
+              any out:
+            </strong>
             <ul style={{ margin: '0.3rem 0 0' }}>
               {check.correct.map(({ name, addMl, addGrams }) => (
                 <li key={name} className="figure mid">
@@ -132,7 +144,11 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
                 </li>
               ))}
             </ul>
-            <Button mt="sm" variant="default" onClick={() => fill(mended(amounts, check.correct!, measure))}>
+            <Button
+              mt="sm"
+              variant="default"
+              onClick={() => fill(mended(amounts, check.correct!, measure))}
+            >
               Added: now it is right
             </Button>
           </div>
@@ -141,10 +157,16 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
         <VerdictList verdicts={standing.verdicts} hideGo />
         <SettleBelow {...props} standing={standing} />
         <div className="row">
-          <Button onClick={() => void keepMix()} loading={busy} disabled={isShut || standing.isStopped}>
+          <Button
+            onClick={() => void keepMix()}
+            loading={busy}
+            disabled={isShut || standing.isStopped}
+          >
             {isOff ? 'Spray it as it is' : 'Mixed: the pot life runs'}
           </Button>
-          {!isComplete && <span className="quiet">Every part, please: {names.length - poured.length} to go.</span>}
+          {!isComplete && (
+            <span className="quiet">Every part, please: {names.length - poured.length} to go.</span>
+          )}
         </div>
       </div>
     </>

@@ -1,4 +1,6 @@
-/** What to pour, in order: millilitres, the level in the cup, grams on a scale, and how many cups. */
+/**
+ * What to pour, in order: millilitres, the level in the cup, grams on a scale, and how many cups.
+ */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
@@ -26,7 +28,9 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
     <div className={`card ${styles['pour']}`}>
       <div className={styles['list']}>
         <div className="label">
-          {cups > 1 ? `${cups} equal cups, each ${ml(batch.readyMl)}` : `One cup, ${ml(batch.readyMl)}`}
+          {cups > 1
+            ? `${cups} equal cups, each ${ml(batch.readyMl)}`
+            : `One cup, ${ml(batch.readyMl)}`}
           {cups > 1 ? ` · ${ml(mix.readyMl ?? 0)} in all` : ''}
         </div>
         <table className="plain">
@@ -42,11 +46,16 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
             {batch.components.map((part) => (
               <tr key={part.name}>
                 <td>
-                  <span className={`${styles['role']} ${styles[part.role ?? 'paint']}`} aria-hidden="true" />
+                  <span
+                    className={`${styles['role']} ${styles[part.role ?? 'paint']}`}
+                    aria-hidden="true"
+                  />
                   <strong>{part.name}</strong> <span className="quiet">{part.role}</span>
                   {part.name === BLEND_NAME && blend.length > 1 && (
                     <div className="quiet">
-                      {blend.map(({ name, fraction }) => `${ml(fraction * part.ml)} ${name}`).join(' + ')}
+                      {blend
+                        .map(({ name, fraction }) => `${ml(fraction * part.ml)} ${name}`)
+                        .join(' + ')}
                     </div>
                   )}
                 </td>

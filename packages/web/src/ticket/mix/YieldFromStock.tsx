@@ -7,16 +7,29 @@ import { useState } from 'react';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 
-export function YieldFromStock({ plan, units, onTake }: { plan: CoatPlan; units: Units; onTake: (readyMl: number) => void }) {
+export function YieldFromStock({
+  plan,
+  units,
+  onTake,
+}: {
+  plan: CoatPlan;
+  units: Units;
+  onTake: (readyMl: number) => void;
+}) {
   const [tins, setTins] = useState<Record<string, number>>({});
   const format = formatFor(units);
   const components = plan.mix?.components ?? [];
   const have = Object.entries(tins).map(([name, ml]) => ({ name, ml }));
-  const answer = have.length > 0 && plan.parts ? yieldOf({ recipe: plan.parts.recipe, have, hardener: 'none' }) : undefined;
+  const answer =
+    have.length > 0 && plan.parts
+      ? yieldOf({ recipe: plan.parts.recipe, have, hardener: 'none' })
+      : undefined;
   if (components.length === 0) return null;
   return (
     <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>Mix what is left in the tins</summary>
+      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+        Mix what is left in the tins
+      </summary>
       <div className="grid2" style={{ margin: '0.7rem 0' }}>
         {components.map(({ name }) => (
           <FigureInput
@@ -25,7 +38,11 @@ export function YieldFromStock({ plan, units, onTake }: { plan: CoatPlan; units:
             kind="volume"
             field="ml"
             least={1}
-            onChange={(entered) => setTins(({ [name]: _, ...rest }) => (entered ? { ...rest, [name]: entered.canonical } : rest))}
+            onChange={(entered) =>
+              setTins(({ [name]: _, ...rest }) =>
+                entered ? { ...rest, [name]: entered.canonical } : rest,
+              )
+            }
           />
         ))}
       </div>

@@ -2,7 +2,14 @@
 import type { Component } from '@orthochrom/core/mix/cup.ts';
 import { scaleLinear } from 'd3';
 
-export type CupBox = { widthPx: number; heightPx: number; topPx: number; bottomPx: number; leftPx: number; cupPx: number };
+export type CupBox = {
+  widthPx: number;
+  heightPx: number;
+  topPx: number;
+  bottomPx: number;
+  leftPx: number;
+  cupPx: number;
+};
 
 export function layOutCup(
   cup: { capacityMl: number; marksMl: readonly number[] },
@@ -21,6 +28,10 @@ export function layOutCup(
       heightPx: y(cumulativeMl - ml) - y(cumulativeMl),
       fillToMl: cumulativeMl,
     })),
-    marks: cup.marksMl.map((atMl, i) => ({ atMl, yPx: y(atMl), isLabelled: (i + 1) % everyNth === 0 })),
+    marks: cup.marksMl.map((atMl, i) => ({
+      atMl,
+      yPx: y(atMl),
+      isLabelled: (i + 1) % everyNth === 0,
+    })),
   };
 }

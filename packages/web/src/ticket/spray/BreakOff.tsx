@@ -1,4 +1,7 @@
-/** Broken off under a stop: what is on stays on, panel by panel, with a word; the rest was not sprayed. */
+/**
+ * Broken off under a stop: what is on stays on, panel by panel, with a word; the rest was not
+ * sprayed.
+ */
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
@@ -25,7 +28,9 @@ export function BreakOff({ panels, hasAny, busy, onKeep }: BreakOffProps) {
             size="lg"
             label={panelName(name)}
             checked={on.includes(id)}
-            onChange={(event) => setOn(event.currentTarget.checked ? [...on, id] : on.filter((other) => other !== id))}
+            onChange={(event) =>
+              setOn(event.currentTarget.checked ? [...on, id] : on.filter((other) => other !== id))
+            }
           />
         ))}
       </div>

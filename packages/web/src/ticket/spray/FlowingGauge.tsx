@@ -21,14 +21,21 @@ export function FlowingGauge({
   bandKPa: readonly [number, number];
   units: Units;
 }) {
-  const { data } = useSWR<FlowingNow, Error>(`/api/coats/${coatId}/flowing`, getJson, { refreshInterval: EVERY_MS });
+  const { data } = useSWR<FlowingNow, Error>(`/api/coats/${coatId}/flowing`, getJson, {
+    refreshInterval: EVERY_MS,
+  });
   const { pressure, joined } = formatFor(units);
   const flowing = data?.flowing;
   if (!flowing) return null;
   const now = pressure(flowing.nowKPa);
   const isSagging = flowing.nowKPa < setInletKPa - SAG_KPA;
   return (
-    <div className="row" style={{ gap: '1.5rem', alignItems: 'center' }} aria-label="Pressure at the gun" role="group">
+    <div
+      className="row"
+      style={{ gap: '1.5rem', alignItems: 'center' }}
+      aria-label="Pressure at the gun"
+      role="group"
+    >
       <div style={{ width: 150 }}>
         <GaugePicture inletKPa={flowing.nowKPa} bandKPa={bandKPa} units={units} />
       </div>
@@ -38,12 +45,13 @@ export function FlowingGauge({
           {now.text} <small>{now.unit}</small>
         </div>
         <div className="quiet">
-          lowest {pressure(flowing.lowestKPa).text}, highest {joined(pressure(flowing.highestKPa))} on this coat; set to{' '}
-          {joined(pressure(setInletKPa))}
+          lowest {pressure(flowing.lowestKPa).text}, highest {joined(pressure(flowing.highestKPa))}{' '}
+          on this coat; set to {joined(pressure(setInletKPa))}
         </div>
         {isSagging && (
           <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
-            The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on in smaller sections.
+            The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on
+            in smaller sections.
           </p>
         )}
       </div>

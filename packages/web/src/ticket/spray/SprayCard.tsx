@@ -12,7 +12,11 @@ import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { Spraying } from './Spraying.tsx';
 import { useStanding } from '../standing.ts';
 
-type SprayCardProps = CardProps & { mix: Mix | undefined; gatePassed: boolean; askGate: () => void };
+type SprayCardProps = CardProps & {
+  mix: Mix | undefined;
+  gatePassed: boolean;
+  askGate: () => void;
+};
 
 export function SprayCard(props: SprayCardProps) {
   const { coat, gatePassed, askGate } = props;
@@ -27,7 +31,11 @@ export function SprayCard(props: SprayCardProps) {
       </div>
     );
   if (coat.state === 'taken') return <ReadyToSpray {...props} />;
-  return <p className="card">{coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}</p>;
+  return (
+    <p className="card">
+      {coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}
+    </p>
+  );
 }
 
 function ReadyToSpray(props: SprayCardProps) {
@@ -55,9 +63,11 @@ function ReadyToSpray(props: SprayCardProps) {
   return (
     <div className="card stack">
       <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
-        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}</strong>, {format.joined(format.film(now.wetFilmUm))} wet.{' '}
-        {SPRAY_WORDS[stage.kind]} {format.joined(format.pressure(now.inletKPa))} at the gun, needle {turnsText(now.fluidTurnsOut)}{' '}
-        out, {format.joined(format.length(now.distanceMm))} away. Trigger to air at the turns.
+        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}</strong>,{' '}
+        {format.joined(format.film(now.wetFilmUm))} wet. {SPRAY_WORDS[stage.kind]}{' '}
+        {format.joined(format.pressure(now.inletKPa))} at the gun, needle{' '}
+        {turnsText(now.fluidTurnsOut)} out, {format.joined(format.length(now.distanceMm))} away.
+        Trigger to air at the turns.
       </p>
       {stage.panelIds.length > 1 && <p>{AIRFLOW_WORDS[context.room.airflow]}</p>}
       <VerdictList verdicts={[...standing.verdicts, ...plan.climate.verdicts]} hideGo />
@@ -71,8 +81,9 @@ function ReadyToSpray(props: SprayCardProps) {
       {isOld && (
         <>
           <p role="alert">
-            This mix is past its pot life since {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens,
-            lies rough and may not cure as it should. Better: clean the gun and mix again.
+            This mix is past its pot life since{' '}
+            {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens, lies
+            rough and may not cure as it should. Better: clean the gun and mix again.
           </p>
           <TextInput
             label="Spray it all the same: a word why"

@@ -1,4 +1,7 @@
-/** While paint goes on: panel by panel; a stop that comes up shuts both taps and says what to do with what is wet. */
+/**
+ * While paint goes on: panel by panel; a stop that comes up shuts both taps and says what to do
+ * with what is wet.
+ */
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
@@ -30,9 +33,17 @@ export function Spraying(props: SprayingProps) {
   const standing = useStanding('panel', props);
   const isStopped = standing.isStopped || !gatePassed;
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
-  const isDone = (panelId: string) => coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
+  const isDone = (panelId: string) =>
+    coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
   const post = (path: string, body: object) =>
-    write(async () => keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, { painterId: painter.id, ...body })));
+    write(async () =>
+      keep(
+        await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, {
+          painterId: painter.id,
+          ...body,
+        }),
+      ),
+    );
   const gauge = {
     ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
     ...(highest === undefined ? {} : { highestInletKPa: highest }),
@@ -43,14 +54,18 @@ export function Spraying(props: SprayingProps) {
         <>
           {!gatePassed && (
             <p role="alert">
-              <strong>The safety gate is open again.</strong> Gun down, extraction on; answer it before another panel.{' '}
+              <strong>The safety gate is open again.</strong> Gun down, extraction on; answer it
+              before another panel.{' '}
               <Button variant="default" onClick={askGate}>
                 To the gate
               </Button>
             </p>
           )}
           <VerdictList verdicts={standing.verdicts.filter(isAboutPanel)} />
-          <VerdictList verdicts={standing.verdicts.filter((verdict) => !isAboutPanel(verdict))} hideGo />
+          <VerdictList
+            verdicts={standing.verdicts.filter((verdict) => !isAboutPanel(verdict))}
+            hideGo
+          />
           <BreakOff
             panels={panels.filter(({ id }) => !isDone(id))}
             hasAny={coat.panelsSprayed.length > 0}
@@ -64,7 +79,8 @@ export function Spraying(props: SprayingProps) {
       <div className="label">Spraying for</div>
       <div className="figure">{countdownText(now - Date.parse(coat.startedAt ?? ''))}</div>
       <p className="quiet">
-        Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first; this can wait.
+        Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first;
+        this can wait.
       </p>
       <FlowingGauge
         coatId={coat.id}
