@@ -137,7 +137,7 @@ function tell(title: string, asksOn: boolean): void {
   );
 }
 
-/** Brier (1950), over all faults. */
+/** brier-1950, over all faults. */
 const brierOf = (ended: readonly Ended[]): number =>
   ended.reduce((sum, { fault, diagnosis }) => {
     const told = new Map(diagnosis.faults.map(({ id, probability }) => [id, probability]));

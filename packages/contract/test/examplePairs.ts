@@ -1,5 +1,5 @@
 /**
- * Reads the example pairs of the contract and holds an outcome against one, as CALCULATIONS.md says
+ * Reads the example pairs of the contract and holds an outcome against one, as its pairs say
  * how.
  */
 import { readFileSync } from 'node:fs';

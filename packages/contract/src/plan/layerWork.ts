@@ -49,7 +49,7 @@ function timeStops(kind: WorkKind, context: PlanContext, minutesSince: number): 
   return verdicts.filter(({ level }) => level === 'stop');
 }
 
-/** Heat waits for the vapour to be out, with the extraction running (WORK F20). */
+/** Heat waits for the vapour to be out, with the extraction running. */
 export const heatGate = (
   { room, sheet, stage }: PlanContext,
   minutesSinceSpray: number,
@@ -58,8 +58,7 @@ export const heatGate = (
   askGate({ room, sheet, recipeName: stage.recipeName, step: 'bake', minutesSinceSpray }, answers);
 
 /**
- * Polishing levels what lies in this coat; a crater stays, and nothing under it is reached (WORK
- * C215–C221).
+ * Polishing levels what lies in this coat; a crater stays, and nothing under it is reached.
  */
 function polishStops(
   whole: Laid,

@@ -1,7 +1,7 @@
 /**
  * The one judge of every tap that goes on: what stands against it in the air and at the clock of
  * this moment. The server asks it before anything moves, the browser before it offers the button;
- * an answer with a stop in it goes nowhere (design ruling 1).
+ * an answer with a stop in it goes nowhere (decision 14).
  */
 import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
 import { ask, type InputOf } from '../registry.ts';
@@ -59,8 +59,7 @@ export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] =>
   verdicts.filter(({ level }) => level === 'stop');
 
 /**
- * A limit of the region that was entered for the room is a law: over it nothing is poured (WORK
- * F06).
+ * A limit of the region that was entered for the room is a law: over it nothing is poured.
  */
 function solventStop({ mix }: CoatPlan, { room, sheet, stage }: PlanContext): WordedVerdict[] {
   const limitGPerL = room.regionRules.vocLimitGPerL;
@@ -71,8 +70,7 @@ function solventStop({ mix }: CoatPlan, { room, sheet, stage }: PlanContext): Wo
 }
 
 /**
- * The layer directly below keeps its window open only so long; past it, sanding is recorded first
- * (WORK G05, C177).
+ * The layer directly below keeps its window open only so long; past it, sanding is recorded first.
  */
 function windowStop(
   whole: OnTicket,

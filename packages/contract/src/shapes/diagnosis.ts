@@ -1,4 +1,4 @@
-/** What goes into a diagnosis and what comes out (CALCULATIONS, diagnose). */
+/** What goes into a diagnosis and what comes out. */
 import { CupName, Finish, StageName, Trust } from './trade.ts';
 import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
 import { z } from 'zod';

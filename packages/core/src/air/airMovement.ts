@@ -1,7 +1,7 @@
 import type { AirMovement } from '../trade/vocabulary.ts';
 
 /**
- * Air over the panel. Words stand for speeds; a measured speed beats the word (MODEL 2, ruling 9).
+ * Air over the panel. Words stand for speeds; a measured speed beats the word (MODEL 2).
  */
 
 export const AIR_SPEED_M_PER_S: Record<AirMovement, number> = {

@@ -1,5 +1,5 @@
 /**
- * Where no sheet speaks (design ruling 9). A sheet's own limit replaces the stop; a caution stays
+ * Where no sheet speaks (MODEL 2). A sheet's own limit replaces the stop; a caution stays
  * where it still lies inside.
  */
 export type Limits = {
@@ -20,7 +20,7 @@ export const DEFAULT_LIMITS: Required<Limits> = {
   maxAirC: 40,
 };
 
-/** About where paint flows as its sheet means it to (MODEL 4; WORK C058). */
+/** About where paint flows as its sheet means it to (MODEL 4). */
 export const FLOWS_WELL_C = 22;
 
 export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 18 } as const;

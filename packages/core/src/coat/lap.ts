@@ -5,7 +5,7 @@
  *     20 s + (width/2/step)(length/v + 0.6 s)
  *                                                                                           [lap-1]
  *
- * Source  ours (MODEL-2, 4): out and home again; of a roof the far half is laid from the other
+ * Source  ours (MODEL 3.2): out and home again; of a roof the far half is laid from the other
  *         side, after the walk round
  */
 const TURN_SECONDS = 0.6;

@@ -7,7 +7,7 @@
  *   measured elsewhere: (p1² − p2²)/Q², absolute, is kept                                  [line-3]
  *   at rest = flowing + k Q + lock-up                                                      [line-4]
  *
- * Source  MODEL 6: isothermal line with ISO 6358 couplers; regulator droop as a straight line
+ * Source  MODEL 6: isothermal line with iso-6358 couplers; regulator droop as a straight line
  */
 import {
   because,

@@ -1,12 +1,12 @@
 /**
- * A coupler as ISO 6358 describes any short restriction: sonic conductance C and critical pressure
+ * A coupler as iso-6358 describes any short restriction: sonic conductance C and critical pressure
  * ratio b.
  *
  *   Q = C p1                                         p2/p1 ≤ b (choked:
  *     only the absolute pressure before it counts)
  *   Q = C p1 √(1 − ((p2/p1 − b)/(1 − b))²)           above                              [coupler-1]
  *
- * Source  ISO 6358-1; C and b of the two kinds are typical, not any maker's
+ * Source  iso-6358; C and b of the two kinds are typical, not any maker's
  */
 export const COUPLER_KINDS = ['standard', 'highFlow'] as const;
 export type CouplerKind = (typeof COUPLER_KINDS)[number];

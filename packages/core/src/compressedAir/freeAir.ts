@@ -1,8 +1,10 @@
 /**
  * Air as a gas on its way to the gun. Flow is always free air: litres a minute at 20 °C and one
- * atmosphere (ISO 8778, ANR).
+ * atmosphere.
  *
- *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)         [air-1]  Sutherland 1893
+ *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)                                    [freeair-1]
+ *
+ * Source  iso-8778 (ANR); sutherland-1893
  */
 import { REFERENCE_K, STANDARD_ATMOSPHERE_PA, CELSIUS_OFFSET } from '../units/physical.ts';
 export const AIR_GAS_CONSTANT_J_PER_KG_K = 287.05;
@@ -14,6 +16,6 @@ export const gaugeKPa = (absolute: number): number => (absolute - STANDARD_ATMOS
 export const m3PerS = (litresPerMinute: number): number => litresPerMinute / 60_000;
 export const litresPerMinute = (flowM3PerS: number): number => flowM3PerS * 60_000;
 
-/** Dynamic viscosity of air, Pa s. [air-1] */
+/** Dynamic viscosity of air, Pa s. [freeair-1] */
 export const airViscosityPaS = (temperatureK: number): number =>
   (1.716e-5 * (temperatureK / CELSIUS_OFFSET) ** 1.5 * 383.55) / (temperatureK + 110.4);

@@ -1,6 +1,5 @@
 /**
- * What one better piece of a line would give back: each alone, against the line as it is (WORK
- * C011).
+ * What one better piece of a line would give back: each alone, against the line as it is.
  */
 import { airlineOf, type AirlineInput, type Line } from './airline.ts';
 

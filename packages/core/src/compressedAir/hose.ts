@@ -4,7 +4,7 @@
  *   p1² = p2² + G² R T [ f L/d + K + 2 ln(p1/p2) ],  G = Q ρ_n/A, Re = G d/μ            [hose-1]
  *   f = 8 [ (8/Re)^12 + (A+B)^−1.5 ]^(1/12)                                              [hose-2]
  *
- * Source  Darcy–Weisbach for isothermal gas; Churchill 1977 for the friction factor, laminar to
+ * Source  Darcy–Weisbach for isothermal gas; churchill-1977 for the friction factor, laminar to
  *         rough
  * Holds   outlet speed well under that of sound; inside wall as smooth as a clean rubber hose
  */

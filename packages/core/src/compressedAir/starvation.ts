@@ -1,6 +1,6 @@
 /**
  * Does the air give out? A single low reading says little; a pressure that falls from panel to
- * panel, or every Tuesday, does (WORK C016, FAULTS air_starved).
+ * panel, or every Tuesday, does.
  *
  *   trend: least-squares slope of the lowest flowing pressure, panel by panel        [starvation-1]
  *

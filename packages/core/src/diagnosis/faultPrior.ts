@@ -1,5 +1,5 @@
 /**
- * How likely each fault is by the log alone: noisy-OR over its causes (Pearl, 1988; here with leak
+ * How likely each fault is by the log alone: noisy-OR over its causes (pearl-1988; here with leak
  * and with pairs).
  */
 import { type Belief } from './evidence.ts';

@@ -1,5 +1,5 @@
 /**
- * What to ask next: expected information about the fault per effort (Lindley, 1956), and, once it
+ * What to ask next: expected information about the fault per effort (lindley-1956), and, once it
  * is known, about its cause.
  */
 import { answerEvidence, posteriorOf, type Observation, type Tables } from './answers.ts';

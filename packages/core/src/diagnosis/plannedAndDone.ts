@@ -37,7 +37,7 @@ export type CoatRecord = {
 };
 export type Derived = { readings: Record<string, ReadingValue>; verdicts: Verdict[] };
 
-/** Where no sheet speaks: the panel window of FAULTS 0.4 and of ruling 9. */
+/** Where no sheet speaks: the panel window of MODEL 2. */
 const PANEL_WINDOW_C = { from: 15.6, to: 30 };
 /**
  * Two cups timed further apart than this cannot be compared without knowing how the paint thins.

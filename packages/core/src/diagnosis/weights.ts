@@ -1,6 +1,6 @@
 /**
  * Which answer pushed a fault, and how far: its weight of evidence against the rivals that are left
- * (Good, 1950).
+ * (good-1950).
  */
 import { because, type Reason } from '../outcome/verdicts.ts';
 import type { AnswerEvidence } from './answers.ts';

@@ -6,7 +6,7 @@
  *                                                                                      [transfer-2]
  *   k   = (k_f³ + k_n³)^⅓                                                              [transfer-3]
  *
- * Source  Pohlhausen 1921 plate solution as in incropera-2007 ch. 7; gain and k_n fitted
+ * Source  pohlhausen-1921 plate solution as in incropera-2007 ch. 7; gain and k_n fitted
  *         (docs/MODEL.md)
  */
 const PLATE_LENGTH_M = 0.3;

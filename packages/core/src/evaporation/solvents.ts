@@ -11,7 +11,7 @@
  * The middle's pressure is the geometric mean of the other two, so that x = M/2 + T keeps p̄
  * however a blend is cut.
  *
- * Source  Clausius–Clapeyron; the figures are fitted to practice, not measured (docs/MODEL.md)
+ * Source  clausius-clapeyron; the figures are fitted to practice, not measured (docs/MODEL.md)
  * Ignores non-ideal mixtures; nothing quicker than RER 2.67 can be represented
  */
 import { quickExp } from '../numerics/quickExp.ts';

@@ -11,7 +11,7 @@
  *
  * Scheme  finite volume, backward Euler, two Picard rounds, elimination per volatile; step by the
  *         greatest change
- * Source  mass balance in solids-fixed coordinates (Hartley & Crank 1949); Flory–Huggins activity;
+ * Source  mass balance in solids-fixed coordinates (hartley-crank-1949); Flory–Huggins activity;
  *         MODEL 12
  */
 import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
@@ -212,7 +212,7 @@ function mobilityRoots(
 
 /**
  * One volatile through all cells: the rows of the implicit step are set up and eliminated in one
- * sweep (Thomas 1949), which the diagonal, always the largest, keeps safe. What all of them take
+ * sweep (thomas-1949), which the diagonal, always the largest, keeps safe. What all of them take
  * per solids is summed on the way back.
  * @returns what the uppermost cell holds then
  */

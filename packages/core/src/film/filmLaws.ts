@@ -9,9 +9,9 @@
  *   η = η(φ,T) · (0.6/(0.6−α))²,  the exponent of cure at most 23                          [film-3]
  *   dα/dt = k Q10^((t−20)/10) φ^1.5 (1−α)²                                                 [film-4]
  *
- * Source  free-volume shape after Vrentas & Duda 1977 in a fitted form; Flory 1942 and Huggins
- *         1942; Castro & Macosko 1980
- *         the late turn to glass after DiBenedetto 1987, from memory
+ * Source  free-volume shape after vrentas-duda-1977 in a fitted form; flory-1942 and huggins-1942;
+ *         castro-macosko-1980
+ *         the late turn to glass after dibenedetto-1987, from memory
  * Ignores strike-in, partition by activity between unlike layers
  */
 import type { MaterialFacts, FilmFacts } from '../trade/materialFacts.ts';

@@ -9,7 +9,7 @@
  *                                                                                         [level-3]
  *   peel index = max(0, 10 − 5 log10(1 + s/1.6e−4) − 1.8 max(0, ln(E/1.6)))               [level-4]
  *
- * Source  Orchard 1962 (from memory, check against the paper); start and scale fitted (MODEL 12)
+ * Source  orchard-1962 (from memory, check against the paper); start and scale fitted (MODEL 12)
  * Ignores yield stress, surface-tension gradients, and the shrinking of the ripple with its film:
  *         the card's own figures
  *         were fitted without it (docs/MODEL.md)

@@ -7,7 +7,7 @@
  *   η at rest = η [1 + S (1−e^(−t/t_rec))]                                            [mechanics-2]
  *   v* = (V_top + 0.1 V_below)/(h_top + 0.1 h_below)                                  [mechanics-3]
  *
- * Source  lubrication flow of a film with a yield stress (Bingham 1922); structure and the tenth
+ * Source  lubrication flow of a film with a yield stress (bingham-1922); structure and the tenth
  *         are fitted (MODEL 12)
  */
 import { MATERIALS } from '../trade/materialClasses.ts';

@@ -1,6 +1,5 @@
 /**
- * May the next thing happen yet? A timer alone never confirms; the touch test does, edges too (WORK
- * C165–C173).
+ * May the next thing happen yet? A timer alone never confirms; the touch test does, edges too.
  */
 import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';

@@ -7,7 +7,7 @@
  *                                                                                           [cap-2]
  *   U = √(2 c_p T (1 − (p_a/p_cap)^((γ−1)/γ)))                                              [cap-3]
  *
- * Source  isentropic nozzle flow (Saint-Venant & Wantzel 1839); areas fitted to a rating (MODEL 7)
+ * Source  isentropic nozzle flow (saint-venant-1839); areas fitted to a rating (MODEL 7)
  * Ignores wear, and that closing the fan raises the cap's pressure a little less at the shut end
  *         than here
  */

@@ -1,6 +1,6 @@
 /**
- * What a gun is due for, by days and by coats, and the items of each round of care in their order
- * (WORK C129, C130, C222–C230). Rule of thumb; the shop sets its own intervals.
+ * What a gun is due for, by days and by coats, and the items of each round of care in their order.
+ * Rule of thumb; the shop sets its own intervals.
  */
 export type Interval = { days: number; coats: number };
 export type CareIntervals = { pattern: Interval; service: Interval };
@@ -12,7 +12,7 @@ export const USUAL_INTERVALS: CareIntervals = {
 export type CareKind = 'cleaned' | 'serviced' | 'firstUse' | 'reassembled';
 /**
  * Item keys of a round, in the order of the work. Nothing is opened under pressure: what needs air
- * comes before air off, or after the gun is together (WORK C228, F13).
+ * comes before air off, or after the gun is together.
  */
 export const CARE_ITEMS: Record<CareKind, readonly string[]> = {
   cleaned: [

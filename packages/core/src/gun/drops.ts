@@ -9,10 +9,10 @@
  *     V_c = exp(−(95 µm/X)^q)
  *                                                                                         [drops-4]
  *
- * Source  Kim & Marshall 1971, made continuous at ALR 3 (MODEL 9, from memory: check against the
+ * Source  kim-marshall-1971, made continuous at ALR 3 (MODEL 9, from memory: check against the
  *         paper); C fitted;
- *         spectra after Rosin & Rammler 1933,
- *     their width by the work on the paint fitted (MODEL-2, 2)
+ *         spectra after rosin-rammler-1933,
+ *     their width by the work on the paint fitted (MODEL 9)
  * Holds   5–120 mPa s, ALR 0.3–15, air 180–460 m/s; ±30 % on an unmeasured gun
  */
 import { AIR_GAS_CONSTANT_J_PER_KG_K } from '../compressedAir/freeAir.ts';

@@ -11,7 +11,7 @@
  *     split w = clamp(0.7(−l − 0.45), 0, 0.85)
  *                                                                                           [fan-4]
  *
- * Source  beta profile: Balkan & Arikan 1999; width and load fitted (MODEL 10)
+ * Source  beta profile: balkan-1999; width and load fitted (MODEL 10)
  */
 import type { GunFacts } from '../trade/gunFacts.ts';
 import { clamp } from '../numerics/rounding.ts';

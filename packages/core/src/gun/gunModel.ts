@@ -36,7 +36,7 @@ type TestOf<K extends GunTest['kind']> = Extract<GunTest, { kind: K }>;
 /** Thinning at the tip of what is usually caught, where nobody says which paint it was. */
 const SHEAR_OF_A_CATCH = 0.8;
 /**
- * A gun that breaks paint up less well makes larger drops with the same air: judgement (WORK C002).
+ * A gun that breaks paint up less well makes larger drops with the same air: judgement.
  */
 const ABILITY_DROPS = { basic: 1.15, good: 1, fine: 0.95 } as const;
 const FLOW_FACTOR: [number, number] = [0.2, 5];

@@ -6,7 +6,7 @@
  *   P(high kind) = σ((inlet − 169 kPa)/12 kPa): who sets so much has the one that wants it
  *                                                                                          [kind-1]
  *
- * Source  judgement (MODEL-2, 7)
+ * Source  judgement (MODEL 7)
  */
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';
 import { caution, type Ask, type Verdict } from '../outcome/verdicts.ts';

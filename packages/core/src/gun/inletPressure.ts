@@ -1,7 +1,7 @@
 /**
  * Which pressure at the gun, trigger pulled: within the band in force, bound by what is set for the
- * cap, with the fan and the work of this coat (ruling 1; MODEL 17.1). Whatever comes out is judged
- * by the rule that judges the painter's own.
+ * cap, with the fan and the work of this coat (decision 13; MODEL 17.1). Whatever comes out is
+ * judged by the rule that judges the painter's own.
  */
 import { meantAtCapOf } from '../inForce/capLimitOf.ts';
 import type { InForce } from '../inForce/inForce.ts';

@@ -12,7 +12,7 @@
  *
  * π is the pace of the grade in the mix: not the water's.
  *
- * Source  impaction of jets with C and 560 W fitted; Ranz & Marshall 1952 for the drops' drying, k
+ * Source  impaction of jets with C and 560 W fitted; ranz-marshall-1952 for the drops' drying, k
  *         = 3 fitted (MODEL 11)
  * Holds   large flat panels; true loss may lie between a tenth and four tenths
  */

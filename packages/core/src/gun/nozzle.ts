@@ -1,4 +1,4 @@
-/** Which of the gun's own nozzles suits this coat best (WORK C003–C006). */
+/** Which of the gun's own nozzles suits this coat best. */
 import { nozzleBandOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import { because, caution, type Reason, type Verdict } from '../outcome/verdicts.ts';

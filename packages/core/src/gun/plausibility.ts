@@ -1,6 +1,5 @@
 /**
- * Figures of a gun that are possible but unlike its kind: asked about, never refused (WORK C001,
- * C110, C114).
+ * Figures of a gun that are possible but unlike its kind: asked about, never refused.
  */
 import { GUNS } from '../trade/gunClasses.ts';
 import type { Gun } from './gun.ts';

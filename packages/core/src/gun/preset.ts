@@ -1,6 +1,6 @@
 /**
  * Settings that go together: fan and fluid are one pair by the work and by the paint, never one
- * alone (WORK C127, C138, C140). A spot wants all three down; a jamb a narrower fan still; a mist
+ * alone. A spot wants all three down; a jamb a narrower fan still; a mist
  * coat a wide fan and little paint.
  */
 import type { PartKind } from '../trade/vocabulary.ts';

@@ -1,7 +1,7 @@
 /**
  * What a pressure reading is worth, and the same pressure at the other places. Five pressures share
  * one word: wall and gun, at rest and flowing, and the cap; only a flowing one at a known place
- * says anything (WORK C106–C110, C013–C016).
+ * says anything.
  */
 import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
 import { airlineOf, type Line } from '../compressedAir/airline.ts';
@@ -67,7 +67,7 @@ const LEAVE_IT_KPA = 3.5;
 const DROP_TOO_MUCH_KPA = 21;
 /**
  * Without a line to hold it against: up to 5 psi is healthy, from 10 psi the gun starves, wherever
- * it was read (WORK C107).
+ * it was read.
  */
 const HEALTHY_DROP_KPA = 35;
 const STARVING_DROP_KPA = 69;

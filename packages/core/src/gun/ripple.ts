@@ -6,7 +6,8 @@
  *   cv_hand = σ_y √(P I2), I2 = ∫ (d(2f/W)/dy)² dy;   σ_y = 4 mm √(W/0.22);   total = hypot
  *                                                                                        [ripple-2]
  *
- * Source  superposition; Campbell's theorem for the hand's shot noise; σ_y is judgement (MODEL 10)
+ * Source  superposition; Campbell's theorem (campbell-1909) for the hand's shot noise; σ_y is
+ *         judgement (MODEL 10)
  */
 const POINTS = 200;
 const DIFFERENCES = 400;

@@ -1,6 +1,5 @@
 /**
- * Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first
- * (WORK C119–C128, C146–C148, S01–S04).
+ * Knobs and hand for a coat, as practice and the painter's own way have them; the sheet goes first.
  */
 import { practiceOf, type CoatOfGun } from '../inForce/nozzleBandOf.ts';
 import { clamp, toStep } from '../numerics/rounding.ts';

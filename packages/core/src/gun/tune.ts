@@ -1,7 +1,6 @@
 /**
  * From what is seen on paper or panel to one change at a time, the likeliest first; or to the fault
- * of the gun that no knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4;
- * WORK C122, C129, C132, C133).
+ * of the gun that no knob mends. Sizes are solved on the gun's own drops and landing (MODEL 17.4).
  */
 import type { Carrier, Finish, Place, Stage } from '../trade/vocabulary.ts';
 import {
@@ -38,7 +37,7 @@ export type TuneInput = {
   place?: Place;
   capLimitKPa?: number;
 };
-/** Cause ids of FAULTS. */
+/** Cause ids of the fault knowledge. */
 export type GunFault = 'cap_blocked' | 'tip_worn' | 'air_in_fluid' | 'vent_blocked';
 export type TuneAnswer = Explained & {
   steps: TuneStep[];

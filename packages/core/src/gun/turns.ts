@@ -1,4 +1,4 @@
-/** A knob's place as turns from closed; painters count from either end (WORK C119, C120, C134). */
+/** A knob's place as turns from closed; painters count from either end. */
 import { clamp, toStep } from '../numerics/rounding.ts';
 import { caution, type Ask, type WithVerdicts } from '../outcome/verdicts.ts';
 import { GUNS, USUAL_GUN_CLASS } from '../trade/gunClasses.ts';

@@ -1,6 +1,6 @@
 /**
  * Go, caution or stop in this air: the booth's air and the panel decide, the street does not (MODEL
- * 2; WORK C057–C064).
+ * 2).
  */
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { dewPointC, humidityRatioGPerKg, wetBulbC } from '../air/humidAir.ts';

@@ -2,7 +2,7 @@
  * Two-pack chemistry by temperature and hardener:  rate(T)/rate(T_0) = Q10^((T − T_0)/10) · speed
  * [cure-1]
  *
- * Source  Arrhenius 1889 in its Q10 form; 2.1 and the speeds are the card's values for two-pack
+ * Source  arrhenius-1889 in its Q10 form; 2.1 and the speeds are the card's values for two-pack
  *         films (MODEL 4, 5)
  */
 import type { Speed } from '../trade/vocabulary.ts';

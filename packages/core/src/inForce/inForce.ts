@@ -1,7 +1,7 @@
 /**
  * Whose word rules a coat. Each quantity is decided once, in this room, and everyone else reads it:
  * a safety stop, then the law, then the data sheet, the gun maker's leaflet, the practice of the
- * trade, the model (ruling 1).
+ * trade, the model (decision 13).
  */
 import type { Reason } from '../outcome/verdicts.ts';
 

@@ -1,7 +1,7 @@
 /**
  * Where the pressure at the gun may lie, trigger pulled, before any limit: the sheet's word at the
- * inlet or at the cap, else the gun maker's leaflet, else the practice band (ruling 1; MODEL 17.1).
- * The gauge's green band is this one and no other.
+ * inlet or at the cap, else the gun maker's leaflet, else the practice band (decision 13; MODEL
+ * 17.1). The gauge's green band is this one and no other.
  */
 import type { Band } from '../outcome/spread.ts';
 import { because } from '../outcome/verdicts.ts';

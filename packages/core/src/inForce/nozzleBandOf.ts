@@ -1,5 +1,5 @@
 /**
- * Tips that suit a coat: the sheet's, else what able painters fit (WORK C003). Small guns have a
+ * Tips that suit a coat: the sheet's, else what able painters fit. Small guns have a
  * scale of their own.
  */
 import type { Band } from '../outcome/spread.ts';

@@ -1,7 +1,7 @@
 /**
  * The minutes in force for a layer, at what temperature they stand, and their floors: the sheet's,
  * else what is usual for its class. Today's air moves them elsewhere (film/wait.ts); here stands
- * what is moved (MODEL 12.1; WORK C165, C177–C183).
+ * what is moved (MODEL 12.1).
  */
 import { because } from '../outcome/verdicts.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';

@@ -1,4 +1,4 @@
-/** Until when a layer may still be coated without sanding (WORK G05, C177). */
+/** Until when a layer may still be coated without sanding. */
 import { because } from '../outcome/verdicts.ts';
 import { CURE_Q10, cureFactor } from './cure.ts';
 import type { InForce } from './inForce.ts';

@@ -4,7 +4,7 @@
  *   ν = a t − b/t           DIN 4, ISO 4                     [cup-1]
  *   ν = a (t − t0)          Ford 4, Zahn 2                   [cup-2]
  *
- * Source  DIN 53211, ISO 2431, ASTM D1200 and D4212 as quoted in MODEL 4 (from memory there: check
+ * Source  flow-cups as quoted in MODEL 4 (from memory there: check
  *         against the standard)
  * Holds   inside each cup's own seconds; outside them the figure is given with a flag
  */

@@ -4,7 +4,7 @@
  *   η(φ,T) = 1e−3 exp[ A φ/(1−B φ) + (E_s + E_r φ)/R (1/T − 1/293.15) ]        [rheology-1]
  *   B = (Y φ_v − y)/(φ_v (Y − y)), A = Y (1−B), y = ln(η_v/1e−3), Y = ln(η_dry/1e−3)   [rheology-2]
  *
- * Source  Mooney 1951 for the solids, Arrhenius for the temperature; constants fitted, not measured
+ * Source  mooney-1951 for the solids, Arrhenius for the temperature; constants fitted, not measured
  *         (MODEL 4, 5)
  */
 import type { MaterialFacts } from '../trade/materialFacts.ts';

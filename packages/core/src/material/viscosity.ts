@@ -1,6 +1,6 @@
 /**
  * Seconds through a cup as viscosity, in the other cups, at another temperature, and how much
- * reducer would thin it (WORK G02, C077–C081).
+ * reducer would thin it.
  */
 import { CAUTION_FROM } from '../air/limits.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';

@@ -1,6 +1,5 @@
 /**
- * Pouring into a cup: components with their levels, equal batches, and the printed scale's marks
- * (WORK C096–C097).
+ * Pouring into a cup: components with their levels, equal batches, and the printed scale's marks.
  */
 import type { Role } from '../trade/vocabulary.ts';
 import { paintShare, type Share } from './recipe.ts';

@@ -1,4 +1,4 @@
-/** What a set of packs makes and costs; the first to run out decides (WORK C017, C095). */
+/** What a set of packs makes and costs; the first to run out decides. */
 import type { WithVerdicts } from '../outcome/verdicts.ts';
 import { sharesOf, type Recipe } from './recipe.ts';
 

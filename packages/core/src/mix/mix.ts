@@ -1,6 +1,5 @@
 /**
- * What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix (WORK
- * C086–C105).
+ * What to pour: millilitres, levels, grams, batches, pot life and solvent content of one mix.
  */
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';

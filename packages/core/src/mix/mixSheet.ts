@@ -1,6 +1,5 @@
 /**
- * A recipe held against the product's own sheet: roles, shares, and what the sheet does not name
- * (WORK C080–C082, C105).
+ * A recipe held against the product's own sheet: roles, shares, and what the sheet does not name.
  */
 import { FLOWS_WELL_C } from '../air/limits.ts';
 import type { Role } from '../trade/vocabulary.ts';

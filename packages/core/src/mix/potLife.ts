@@ -4,7 +4,7 @@
  *
  * f: how many times quicker this hardener cures than the one the sheet has for this temperature. A
  * slower one is not taken to lengthen what the sheet prints.
- * Source  inForce/cure.ts
+ * Source  arrhenius-1889, as in inForce/cure.ts
  */
 import { cureFactor } from '../inForce/cure.ts';
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';

@@ -1,5 +1,5 @@
 /**
- * What was really poured against the recipe: mended by adding only, or said to be lost (WORK C098).
+ * What was really poured against the recipe: mended by adding only, or said to be lost.
  */
 import {
   because,

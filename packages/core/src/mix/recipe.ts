@@ -1,6 +1,6 @@
 /**
  * A recipe solved into shares. Every per cent says of what: of the paint, of all that is in the cup
- * so far, or of the finished mix (WORK C086–C088). Several per cents of the final mix are solved
+ * so far, or of the finished mix. Several per cents of the final mix are solved
  * together:
  *
  *   a_i = α_i + β_i T,  T = Σα / (1 − Σβ)                        [recipe-1]

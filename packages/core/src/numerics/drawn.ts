@@ -1,7 +1,4 @@
-/**
- * Numbers between 0 and 1 from a seed, the same every time. Source: mulberry32 (public domain,
- * Tommy Ettinger 2017).
- */
+/** Numbers between 0 and 1 from a seed, the same every time. Source: ettinger-2017 (mulberry32) */
 export function drawnFrom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

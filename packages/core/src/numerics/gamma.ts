@@ -3,7 +3,7 @@
  *
  *   Γ(x) = √(2π) t^(x−½) e^(−t) Σ cᵢ/(x−1+i),  t = x + 6.5                                [gamma-1]
  *
- * Source  Lanczos 1964, g = 7, nine coefficients: within 1e−14
+ * Source  lanczos-1964, g = 7, nine coefficients: within 1e−14
  * Holds   x > 0
  */
 const LANCZOS = [

@@ -1,5 +1,5 @@
-/** Links between a scale and a probability. Source: Abramowitz & Stegun 1964, 7.1.26, for Φ */
-/** Φ by Abramowitz & Stegun 7.1.26: within 1.5e−7. */
+/** Links between a scale and a probability. Source: abramowitz-stegun-1964, 7.1.26, for Φ */
+/** Φ by abramowitz-stegun-1964, 7.1.26: within 1.5e−7. */
 export function normalShare(x: number): number {
   const z = Math.abs(x) / Math.SQRT2;
   const t = 1 / (1 + 0.3275911 * z);

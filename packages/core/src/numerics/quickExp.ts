@@ -4,7 +4,7 @@
  *
  *   n = round(16 x/ln 2), r = x − n ln 2/16;  e^x = 2^(n/16) (1 + r + r²/2 + … + r⁶/720)    [exp-1]
  *
- * Source  Tang 1989, table-driven exponential; |r| ≤ 0.0217, so the series ends below 1e−15
+ * Source  tang-1989, table-driven exponential; |r| ≤ 0.0217, so the series ends below 1e−15
  * Holds   to 1e−13 of Math.exp everywhere; outside −100 to 20 it is Math.exp
  */
 const PER_DOUBLING = 16;

@@ -4,7 +4,7 @@
  *
  *   2n+1 points, ±√(n+κ) σ along each axis; weights κ/(n+κ) and ½/(n+κ)                   [sigma-1]
  *
- * Source  Julier & Uhlmann 1997, κ = 1.5; no chance in it, so the same input gives the same digits
+ * Source  julier-uhlmann-1997, κ = 1.5; no chance in it, so the same input gives the same digits
  */
 const KAPPA = 1.5;
 

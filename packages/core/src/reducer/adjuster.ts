@@ -1,6 +1,5 @@
 /**
- * Waterborne takes its own adjuster, in per cent of the paint, by temperature and humidity (WORK
- * C064, C085).
+ * Waterborne takes its own adjuster, in per cent of the paint, by temperature and humidity.
  */
 import { along } from '../numerics/interpolation.ts';
 

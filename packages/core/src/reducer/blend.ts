@@ -1,5 +1,5 @@
 /**
- * Which grade, or half and half of two neighbours, dries as the job wants (MODEL-2, 8): no new
+ * Which grade, or half and half of two neighbours, dries as the job wants (MODEL 3.2): no new
  * blend for one degree.
  */
 import { solventEvaporation } from '../evaporation/evaporationIndex.ts';

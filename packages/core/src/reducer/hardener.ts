@@ -1,5 +1,5 @@
 /**
- * Hardener speed is a choice of its own: by the temperature the film works at (WORK C079; MODEL
+ * Hardener speed is a choice of its own: by the temperature the film works at (MODEL
  * 3.2).
  */
 import { caution, type Verdict } from '../outcome/verdicts.ts';

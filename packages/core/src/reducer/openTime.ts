@@ -3,7 +3,7 @@
  *
  *   open = 240 s/E · √(h/h_ref);   waterborne 240 s/E_wb^1.5 · √(h/h_ref)                  [open-1]
  *
- * Source  ours (MODEL 3.2; MODEL-2, 4). The power 1.5: a surface that the film below feeds starves
+ * Source  ours (MODEL 3.2). The power 1.5: a surface that the film below feeds starves
  *         in a time as flux^−2
  */
 import { logNormalSpread, type Spread } from '../outcome/spread.ts';

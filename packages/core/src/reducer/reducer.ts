@@ -1,6 +1,6 @@
 /**
  * Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL
- * 3.2; WORK C073–C085).
+ * 3.2).
  */
 import { FLOWS_WELL_C } from '../air/limits.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';

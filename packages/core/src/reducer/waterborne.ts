@@ -1,6 +1,5 @@
 /**
- * Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer (WORK
- * C083–C085).
+ * Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer.
  */
 import { waterEvaporation } from '../evaporation/evaporationIndex.ts';
 import { because, caution, isStopped, stop, type Verdict } from '../outcome/verdicts.ts';

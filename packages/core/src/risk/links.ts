@@ -13,7 +13,7 @@
  *   blush = σ(0.8 (T_dew − (T_panel − 3.5 E^0.7) − 1) − 3.5 where it cures)                [link-5]
  *
  * Source  judgement, all of it, in the shape of probit and logit links (MODEL 13); Φ from
- *         Abramowitz & Stegun 7.1.26
+ *         abramowitz-stegun-1964, 7.1.26
  */
 import { clamp } from '../numerics/rounding.ts';
 

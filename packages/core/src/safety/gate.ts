@@ -1,7 +1,7 @@
 /**
  * Is it safe and allowed to go on? Asked before any recipe or setting. Nothing here is medical or
- * legal advice: the product's safety sheet, the local code and licensed practice come first (WORK
- * F01–F20, G07–G09; design ruling 2).
+ * legal advice: the product's safety sheet, the local code and licensed practice
+ * come first.
  */
 import {
   caution,

@@ -1,4 +1,4 @@
-/** What the gate is asked about, and what it is told (CALCULATIONS, gate). */
+/** What the gate is asked about, and what it is told. */
 import type { Carrier, Chemistry, Extraction, Place } from '../trade/vocabulary.ts';
 
 export const GATE_STEPS = ['mix', 'spray', 'after', 'bake', 'clean'] as const;
@@ -7,7 +7,7 @@ export const BREATHINGS = ['airFed', 'cartridge', 'dust', 'none'] as const;
 export type Breathing = (typeof BREATHINGS)[number];
 /** What the painter found out about two-pack in a place like this. */
 export const HOME_RULES = ['prohibited', 'permitted', 'unknown'] as const;
-/** What is underfoot: hoses and parts trip, and water near sockets is a shock (WORK F15, F16). */
+/** What is underfoot: hoses and parts trip, and water near sockets is a shock. */
 export const FLOORS = ['clear', 'cluttered', 'wetted'] as const;
 export type Floor = (typeof FLOORS)[number];
 export type GateInput = {
@@ -18,7 +18,7 @@ export type GateInput = {
   protection?: { breathing: Breathing; skin?: boolean; eyes?: boolean };
   /**
    * The supply of breathing air looked at today: its filter, monitor, hose, and an intake away from
-   * exhaust (WORK G08).
+   * exhaust.
    */
   breathingAirChecked?: boolean;
   extraction?: Extraction;
@@ -29,6 +29,6 @@ export type GateInput = {
   floor?: Floor;
   step: GateStep;
   minutesSinceSpray?: number;
-  /** Before heat: fog and smell are out of the room, with the extraction running (WORK F20). */
+  /** Before heat: fog and smell are out of the room, with the extraction running. */
   vapourCleared?: boolean;
 };

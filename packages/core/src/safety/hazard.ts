@@ -10,8 +10,7 @@ export const isTwoPackHazard = ({ product }: Of): boolean =>
   product.hardener === 'isocyanate' || product.hardener === 'unknown';
 
 /**
- * Hardener harms the skin, and solvent goes through it: both want gloves, suit and eyes covered
- * (WORK F10).
+ * Hardener harms the skin, and solvent goes through it: both want gloves, suit and eyes covered.
  */
 export const needsCover = ({ product }: Of): boolean =>
   product.hardener !== 'none' || product.carrier === 'solvent';

@@ -1,6 +1,6 @@
 /**
  * The day on a clock: what is sprayed when, what waits how long in the air of that minute, which
- * mix wants which grade (WORK C061, C162).
+ * mix wants which grade.
  */
 import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
 import { potLifeMinutes } from '../mix/potLife.ts';

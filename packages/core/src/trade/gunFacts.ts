@@ -51,7 +51,7 @@ export type GunFacts = {
   fullFluidTurns: number;
   /** Tips seen on such guns; another is asked about, not refused. */
   usualNozzlesMm: Band;
-  /** Gun to panel (WORK C146). */
+  /** Gun to panel. */
   distanceMm: number;
   /** Nearer than this nobody holds it. */
   nearestMm: number;

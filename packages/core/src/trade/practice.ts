@@ -1,5 +1,5 @@
 /**
- * Rows of the practice tables: what able painters set, by coat (MODEL 17.1; WORK C003, C111–C113).
+ * Rows of the practice tables: what able painters set, by coat (MODEL 17.1).
  */
 import type { Band } from '../outcome/spread.ts';
 import type { Carrier, Stage, Wetness } from './vocabulary.ts';
@@ -32,7 +32,7 @@ export function practiceRowOf(stage: Stage, carrier: Carrier, isBuild: boolean):
 }
 
 type StagePractice = { overlapPercent: number; coats: number; wetness: Wetness; isColour: boolean };
-/** By stage, whatever the gun: overlap, coats, how wet (WORK C147, C154, C155). */
+/** By stage, whatever the gun: overlap, coats, how wet. */
 export const STAGE_PRACTICE: Record<Stage, StagePractice> = {
   primer: { overlapPercent: 50, coats: 2, wetness: 'mediumWet', isColour: false },
   sealer: { overlapPercent: 60, coats: 1, wetness: 'mediumWet', isColour: false },

@@ -1,7 +1,7 @@
 /**
  * Units of the trade, each kind with one canonical unit. Exact by definition where a definition
  * exists:
- * Source  international yard and pound agreement 1959; NIST SP 811 (2008), appendix B.
+ * Source  yard-pound-1959; nist-sp811-2008.
  */
 import { CFM_L_PER_MIN, PSI_KPA, CELSIUS_OFFSET } from './physical.ts';
 /** canonical = value × factor + offset */

@@ -1,6 +1,6 @@
 /**
  * Constants of nature and of agreement: each stands here and nowhere else.
- * Source  BIPM 2019 (SI brochure, 9th ed.); NIST SP 811 (2008); ISO 2533 for the standard
+ * Source  bipm-2019; nist-sp811-2008; iso-2533 for the standard
  *         atmosphere
  */
 /** From Celsius to kelvin. */

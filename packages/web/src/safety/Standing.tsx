@@ -1,6 +1,6 @@
 /**
  * The safety that stands on every step: one small line, opened by a touch; first aid for hardener
- * is in it (WORK G07, G09).
+ * is in it.
  */
 import { Button, Modal } from '@mantine/core';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
