@@ -67,7 +67,7 @@ describe('equation tags', () => {
 
   it('come with a source', () =>
     expect(
-      core.filter((file) => TAG.test(read(file).split('*/')[0]!) && !/Source  /.test(read(file))),
+      core.filter((file) => TAG.test(read(file).split('*/')[0]!) && !/Source {2}/.test(read(file))),
     ).toEqual([]));
 });
 

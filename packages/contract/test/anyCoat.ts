@@ -102,7 +102,7 @@ export const anyGunSheet: fc.Arbitrary<InputOf<'setup'>['sheet']> = maybe(
 );
 
 /** Everything that the air can be blamed for, from the judge himself. */
-const AIR_CODES = new Set(
+const AIR_CODES = new Set<string>(
   [5, 16, 22, 33, 60].flatMap((airTemperatureC) =>
     [20, 78, 99].flatMap((relativeHumidityPercent) =>
       [undefined, -12, -4, 0, 20].flatMap((off) =>

@@ -165,11 +165,11 @@ describe('a day on a clock', () => {
     expect(told.endMinute).toBe(scheduleOf(DAY).endMinute);
     const after = told.steps
       .filter(({ kind }) => kind === 'cure')
-      .map(({ name, endMinute }) => [name, endMinute - told.endMinute]);
+      .map(({ until, stage, endMinute }) => [until, stage, endMinute - told.endMinute]);
     expect(after).toEqual([
-      ['Dry to tape Clear', 240],
-      ['Dry to polish Clear', 720],
-      ['Cure Clear', 1440],
+      ['tape', 'Clear', 240],
+      ['polish', 'Clear', 720],
+      ['cured', 'Clear', 1440],
     ]);
   });
 });

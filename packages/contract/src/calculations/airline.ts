@@ -1,4 +1,5 @@
-import { airlineOf } from '@orthochrom/core/compressedAir/airline.ts';
+import { TERMS } from '../words/termWords.ts';
+import { airlineOf, type AirlineInput } from '@orthochrom/core/compressedAir/airline.ts';
 import { z } from 'zod';
 import { optional, wanted } from '../quantity/fields.ts';
 import { lineShape, lossGiven } from '../shapes/gun.ts';
@@ -22,5 +23,8 @@ export const airline = defineCalculation('airline', {
     segments: z.array(z.strictObject({ name: z.string(), lossKPa: z.number() })),
     ...explained,
   }),
-  compute: airlineOf,
+  compute: (input: AirlineInput) => {
+    const { segments, ...answer } = airlineOf(input);
+    return { ...answer, segments: segments.map((one) => ({ ...one, name: TERMS[one.name] })) };
+  },
 });

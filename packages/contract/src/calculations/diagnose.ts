@@ -1,3 +1,4 @@
+import { plainText } from '../words/termWords.ts';
 import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { z } from 'zod';
@@ -83,21 +84,21 @@ function verdictNamed(verdict: Verdict, check: string): Verdict {
     return {
       ...verdict,
       params: {
-        first: faultName(String(params!['first'])),
-        second: faultName(String(params!['second'])),
+        first: faultName(plainText(params, 'first')),
+        second: faultName(plainText(params, 'second')),
       },
     };
   if (verdict.code === 'polish-will-not-cure')
     return {
       ...verdict,
-      params: { layer: LAYER_WORDS[String(params!['layer']) as keyof typeof LAYER_WORDS] },
+      params: { layer: LAYER_WORDS[plainText(params, 'layer') as keyof typeof LAYER_WORDS] },
     };
   return verdict;
 }
 
 function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
   const { params = {} } = reason;
-  const text = (key: string) => String(params[key] ?? '');
+  const text = (key: string) => plainText(params, key);
   if (reason.code === 'answer-points-to')
     return {
       ...reason,

@@ -1,6 +1,7 @@
 import { Limits } from '../shapes/climate.ts';
 import { Carrier, Finish, JobSize, MaterialClass, StageName } from '../shapes/trade.ts';
-import { STEP_KINDS } from '@orthochrom/core/schedule/job.ts';
+import { STEP_KINDS, type ScheduleInput } from '@orthochrom/core/schedule/job.ts';
+import { scheduleInWords } from '../words/scheduleWords.ts';
 import { scheduleOf } from '@orthochrom/core/schedule/schedule.ts';
 import { z } from 'zod';
 import { exactlyOneOf, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
@@ -84,6 +85,6 @@ export const schedule = defineCalculation('schedule', {
     bestStart: z.strictObject({ startMinute: z.number(), why: z.string() }).optional(),
     ...explained,
   }),
-  compute: scheduleOf,
+  compute: (input: ScheduleInput) => scheduleInWords(scheduleOf(input)),
   heavy: true,
 });

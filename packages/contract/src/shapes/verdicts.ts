@@ -1,5 +1,6 @@
 /** Shapes that every answer has. */
-import { LEVELS, REASON_SOURCES } from '@orthochrom/core/outcome/verdicts.ts';
+import { REASON_SOURCES } from '@orthochrom/core/outcome/verdicts.ts';
+import { LEVELS } from '@orthochrom/core/outcome/codes.ts';
 import { z } from 'zod';
 
 export const Params = z.record(z.string(), z.union([z.number(), z.string()]));

@@ -1,8 +1,10 @@
 /** Things to do, things to ask, and tests to make: their words. */
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
+import type { AdviceCode, AskCode, DoubtCode } from '@orthochrom/core/outcome/codes.ts';
+import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
-export const ADVICE: Record<string, string> = {
+export const ADVICE: Record<AdviceCode, string> = {
   'stir-paint-first': 'Turn the tin and stir from the bottom before pouring.',
   'hardener-before-reducer': 'Hardener next, reducer last, each to its own level.',
   'stir-and-rest':
@@ -30,7 +32,7 @@ export const ADVICE: Record<string, string> = {
 };
 
 /** Asked where a figure is possible but unlike the kind of gun. */
-export const DOUBTS: Record<string, string> = {
+export const DOUBTS: Record<DoubtCode, string> = {
   'rated-inlet-high':
     '{ratedInletKPa} is far over what such a gun is rated at ({usualInletKPa}). Is that the wall’s pressure, a pressure at rest, or another kind of gun?',
   'rated-inlet-like-cap':
@@ -42,7 +44,7 @@ export const DOUBTS: Record<string, string> = {
   'nozzle-unlike': 'A {nozzleMm} nozzle is unlike this kind of gun. Is the kind right?',
 };
 
-export const QUESTIONS: Record<string, string> = {
+export const QUESTIONS: Record<AskCode, string> = {
   'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',
   'is-it-the-cap':
     'That is low for the inlet and usual for the cap. Read at the cap with a test cap, or at the gun?',
@@ -64,13 +66,10 @@ export const QUESTIONS: Record<string, string> = {
 };
 
 const wordsFrom =
-  (catalogue: Record<string, string>, kind: string) =>
-  (code: string, params?: Params, figure?: FigureWriter): string => {
-    const words = catalogue[code];
-    if (words === undefined) throw new Error(`${kind} ${code} has no words`);
-    return say(words, params, figure);
-  };
+  <Code extends string>(catalogue: Record<Code, string>) =>
+  (code: Code, params: Params = {}, figure?: FigureWriter): string =>
+    say(catalogue[code], paramsInWords(params, figure), figure);
 
-export const adviceText = wordsFrom(ADVICE, 'advice');
-export const doubtText = wordsFrom(DOUBTS, 'doubt');
-export const questionText = wordsFrom(QUESTIONS, 'question');
+export const adviceText = wordsFrom(ADVICE);
+export const doubtText = wordsFrom(DOUBTS);
+export const questionText = wordsFrom(QUESTIONS);

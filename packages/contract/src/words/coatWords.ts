@@ -2,6 +2,7 @@
  * What a foreseen coat wants said: its risks, what drives them, and the change that helps, as
  * painters put it.
  */
+import { plainText } from './termWords.ts';
 import type { CoatChange } from '@orthochrom/core/coat/changes.ts';
 import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
 import type { Trade } from '@orthochrom/core/coat/setupWithRisks.ts';
@@ -100,7 +101,7 @@ export function riskText(params: Params = {}): Params {
       knob === 'none'
         ? 'no single small change; look at the whole set-up again.'
         : knob === 'plan'
-          ? `plan ${params['to']} of those below.`
+          ? `plan ${plainText(params, 'to')} of those below.`
           : `${changeText({ knob, from: Number(params['from']), to: Number(params['to']) }).toLowerCase()}.`,
   };
 }

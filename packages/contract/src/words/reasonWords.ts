@@ -1,8 +1,10 @@
 /** Why a figure is what it is: the words of every reason. */
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
+import type { ReasonCode } from '@orthochrom/core/outcome/codes.ts';
+import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
-export const REASONS: Record<string, string> = {
+export const REASONS: Record<ReasonCode, string> = {
   'clear-not-reduced':
     'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
   'grade-for-temperature':
@@ -166,8 +168,9 @@ export const REASONS: Record<string, string> = {
   'at-sheet-floor': "The sheet's least, {floorMinutes}, holds however quickly it dries.",
 };
 
-export function reasonText(code: string, params?: Params, figure?: FigureWriter): string {
-  const words = REASONS[code];
+/** A stored answer may hold an old code: one that has no words is a fault of ours. */
+export function reasonText(code: string, params: Params = {}, figure?: FigureWriter): string {
+  const words = (REASONS as Record<string, string>)[code];
   if (words === undefined) throw new Error(`reason ${code} has no words`);
-  return say(words, params, figure);
+  return say(words, paramsInWords(params, figure), figure);
 }

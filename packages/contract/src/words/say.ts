@@ -2,7 +2,9 @@
  * Turns a template and its figures into a sentence. The ending of a placeholder's name gives the
  * unit.
  */
-import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
+
+/** Figures and words, no codes: what a template is filled with. */
+export type PlainParams = Record<string, number | string>;
 
 /** Writes one figure with its unit. The screen gives its own, in the painter's units. */
 export type FigureWriter = (value: number, name: string) => string;
@@ -38,7 +40,7 @@ export const canonicalFigure: FigureWriter = (value, name) =>
  */
 export function say(
   template: string,
-  params: Params = {},
+  params: PlainParams = {},
   figure: FigureWriter = canonicalFigure,
 ): string {
   return template.replace(/\{(\w+)\}/g, (_, key: string) => {

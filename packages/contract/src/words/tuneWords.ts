@@ -2,6 +2,7 @@
  * What a pattern or a film tells, what a change of one knob does about it, and the faults that no
  * knob mends.
  */
+import { plainText } from './termWords.ts';
 import type { PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Effect } from '@orthochrom/core/gun/steps.ts';
 import type { GunFault } from '@orthochrom/core/gun/tune.ts';
@@ -22,20 +23,20 @@ export const SEEN_WORDS: Partial<Record<PatternSymptom, string>> = {
 };
 
 export const MOVE_WORDS: Record<Move, string> = {
-  'air up': 'More air breaks it finer.',
-  'air down': 'Less air: less fog, and the ends fill less.',
-  'fluid in': 'Needle in: less paint for the same air.',
-  'fluid out': 'Needle out: more paint for the same air.',
-  'fan open': 'Fan open: the paint spreads wider.',
-  'fan wide': 'Fan fully open first: a choked fan floods.',
-  'fan in': 'Fan in a little: less air pulls the middle apart.',
+  airUp: 'More air breaks it finer.',
+  airDown: 'Less air: less fog, and the ends fill less.',
+  fluidIn: 'Needle in: less paint for the same air.',
+  fluidOut: 'Needle out: more paint for the same air.',
+  fanOpen: 'Fan open: the paint spreads wider.',
+  fanWide: 'Fan fully open first: a choked fan floods.',
+  fanIn: 'Fan in a little: less air pulls the middle apart.',
   nearer: 'Nearer: more lands, and it lands wetter.',
   further: 'Further off, where such a gun is held: it lands thinner and more evenly.',
   slower: 'A slower hand lays more.',
   quicker: 'A quicker hand lays less.',
-  'much quicker': 'A much quicker hand, until it only just flows.',
-  'closer passes': 'Closer passes even it out.',
-  'next tip down': 'The next smaller tip, with its own needle and cap.',
+  muchQuicker: 'A much quicker hand, until it only just flows.',
+  closerPasses: 'Closer passes even it out.',
+  nextTipDown: 'The next smaller tip, with its own needle and cap.',
 };
 
 export const tuneWhy = ({ seen, move }: { seen: PatternSymptom; move: Move }): string =>
@@ -91,7 +92,7 @@ const KNOB_WORDS: Record<string, string> = {
 
 /** The fields of a list of settings as a painter calls them. */
 export const knobWords = (params?: Params): string =>
-  String(params?.['settings'] ?? '')
+  plainText(params, 'settings')
     .split(', ')
     .map((knob) => KNOB_WORDS[knob] ?? knob)
     .join(', ');

@@ -2,13 +2,16 @@
  * Every verdict with its level and words: one catalogue for the command line, the API and the
  * screen.
  */
-import type { Level, Params } from '@orthochrom/core/outcome/verdicts.ts';
+import { VERDICT_CODES, VERDICT_LEVEL, type VerdictCode } from '@orthochrom/core/outcome/codes.ts';
+import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
+import type { Level } from '@orthochrom/core/outcome/codes.ts';
 import catalogue from '../verdicts.json' with { type: 'json' };
 import { FOLLOWS, INSTEAD } from './leadWords.ts';
+import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export type CatalogueVerdict = {
-  code: string;
+  code: VerdictCode;
   level: Level;
   calculations: string[];
   words: string;
@@ -18,12 +21,15 @@ export type CatalogueVerdict = {
    */
   follows?: string;
   instead?: string;
-  rows: string[];
   when?: string;
 };
+type Entry = Omit<CatalogueVerdict, 'code' | 'level'>;
+
+/** Every code of core has its entry, or this does not compile. */
+const ENTRIES: Record<VerdictCode, Entry> = catalogue.verdicts;
 
 export const VERDICTS = new Map<string, CatalogueVerdict>(
-  (catalogue.verdicts as CatalogueVerdict[]).map((verdict) => [verdict.code, verdict]),
+  VERDICT_CODES.map((code) => [code, { code, level: VERDICT_LEVEL[code], ...ENTRIES[code] }]),
 );
 
 const entryOf = (code: string): CatalogueVerdict => {
@@ -32,17 +38,18 @@ const entryOf = (code: string): CatalogueVerdict => {
   return entry;
 };
 
-export const verdictMessage = (code: string, params?: Params, figure?: FigureWriter): string =>
-  say(entryOf(code).words, params, figure);
+export const verdictMessage = (code: string, params: Params = {}, figure?: FigureWriter): string =>
+  say(entryOf(code).words, paramsInWords(params, figure), figure);
 
 /** Which fault or harm would follow, and what to do instead, as codes with words. */
-export function leadOf(code: string, params?: Params, figure?: FigureWriter) {
+export function leadOf(code: string, params: Params = {}, figure?: FigureWriter) {
   const { follows, instead } = entryOf(code);
+  const inWords = paramsInWords(params, figure);
   const worded = (template: string, words: Record<string, string>) => {
-    const lead = say(template, params);
+    const lead = say(template, inWords);
     const text = words[lead];
     if (text === undefined) throw new Error(`${lead}, of verdict ${code}, has no words`);
-    return { code: lead, text: say(text, params, figure) };
+    return { code: lead, text: say(text, inWords, figure) };
   };
   return {
     ...(follows ? { follows: worded(follows, FOLLOWS) } : {}),
@@ -54,7 +61,7 @@ export function leadOf(code: string, params?: Params, figure?: FigureWriter) {
  * A verdict in one clause, what would follow and what to do instead: as it is said where there is
  * room for one line only.
  */
-export function verdictSaid(code: string, params?: Params, figure?: FigureWriter): string {
+export function verdictSaid(code: string, params: Params = {}, figure?: FigureWriter): string {
   const { follows, instead } = leadOf(code, params, figure);
   return [verdictMessage(code, params, figure), follows?.text, instead?.text]
     .filter(Boolean)

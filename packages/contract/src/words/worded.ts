@@ -3,6 +3,9 @@
  */
 import type { Advice, Ask, Reason, Verdict } from '@orthochrom/core/outcome/verdicts.ts';
 import { adviceText, questionText } from './adviceWords.ts';
+import type { RecoatAnswer } from '@orthochrom/core/film/recoat.ts';
+import { paramsInWords, TERMS } from './termWords.ts';
+import type { PlainParams } from './say.ts';
 import { reasonText } from './reasonWords.ts';
 import { leadOf, verdictMessage } from './verdictWords.ts';
 
@@ -11,8 +14,13 @@ export type Lead = { code: string; text: string };
  * `follows`: which fault or harm would come; `instead`: what to do. Both stand with every stop and
  * caution.
  */
-export type WordedVerdict = Verdict & { message: string; follows?: Lead; instead?: Lead };
-export type WordedReason = Reason & { text: string };
+export type WordedVerdict = Omit<Verdict, 'params'> & {
+  params?: PlainParams;
+  message: string;
+  follows?: Lead;
+  instead?: Lead;
+};
+export type WordedReason = Omit<Reason, 'params'> & { params?: PlainParams; text: string };
 export type WordedAsk = Omit<Ask, 'code'> & { question: string };
 export type WordedAdvice = { text: string; code: string };
 
@@ -28,15 +36,16 @@ type Worded<K, V> = K extends 'verdicts'
           : V
         : K extends 'test'
           ? V extends { code: string }
-            ? Omit<V, 'code'> & { text: string }
+            ? Omit<V, 'code' | 'where'> & { text: string; where: string[] }
             : V
           : V;
 export type WordedAnswer<A> = { [K in keyof A]: Worded<K, A[K]> };
 
-export const wordVerdict = (verdict: Verdict): WordedVerdict => ({
+export const wordVerdict = ({ params, ...verdict }: Verdict): WordedVerdict => ({
   ...verdict,
-  message: verdictMessage(verdict.code, verdict.params),
-  ...leadOf(verdict.code, verdict.params),
+  ...(params ? { params: paramsInWords(params) } : {}),
+  message: verdictMessage(verdict.code, params),
+  ...leadOf(verdict.code, params),
 });
 
 const isAdvice = (list: unknown): list is Advice[] =>
@@ -52,9 +61,10 @@ export function worded<A extends object>(answer: A): WordedAnswer<A> {
   if (verdicts) out['verdicts'] = (verdicts as Verdict[]).map(wordVerdict);
   for (const [key, list] of Object.entries({ reasons, effects }))
     if (list)
-      out[key] = (list as Reason[]).map((reason) => ({
+      out[key] = (list as Reason[]).map(({ params, ...reason }) => ({
         ...reason,
-        text: reasonText(reason.code, reason.params),
+        ...(params ? { params: paramsInWords(params) } : {}),
+        text: reasonText(reason.code, params),
       }));
   if (asks)
     out['asks'] = (asks as Ask[]).map(({ code, ...ask }) => ({
@@ -65,8 +75,8 @@ export function worded<A extends object>(answer: A): WordedAnswer<A> {
     if (isAdvice(list))
       out[key] = list.map(({ code, params }) => ({ code, text: adviceText(code, params) }));
   if (test && typeof test === 'object' && 'code' in test) {
-    const { code, ...rest } = test as { code: string };
-    out['test'] = { ...rest, text: adviceText(code) };
+    const { code, where, ...rest } = test as RecoatAnswer['test'];
+    out['test'] = { ...rest, where: where.map((place) => TERMS[place]), text: adviceText(code) };
   }
   return out as WordedAnswer<A>;
 }

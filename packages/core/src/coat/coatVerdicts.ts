@@ -9,7 +9,7 @@ import { filmOf } from '../inForce/filmOf.ts';
 import { Z_80 } from '../outcome/spread.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import { layerOfMaterial } from './coatInput.ts';
-import { because, caution, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import { because, caution, stop, type Reason, type Verdict, term } from '../outcome/verdicts.ts';
 import type { PopTerm } from '../risk/pop.ts';
 import { testsOf } from '../gun/gun.ts';
 import type { CoatPlan } from './coatPlan.ts';
@@ -30,8 +30,8 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   if (wetUm.value <= 0)
     verdicts.push(
       caution('beyond-formula', {
-        what: 'A needle shut or air too weak to draw paint',
-        range: 'paint flowing',
+        what: term('needleShut'),
+        range: term('paintFlowing'),
       }),
     );
   const film = filmOf({
@@ -64,8 +64,10 @@ export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswe
   if (viscosityPaS < DROPS_HOLD.leastPaS || viscosityPaS > DROPS_HOLD.mostPaS)
     verdicts.push(
       caution('beyond-formula', {
-        what: 'Drop size at this viscosity',
-        range: `${DROPS_HOLD.leastPaS * 1000} to ${DROPS_HOLD.mostPaS * 1000} mPa s at the tip`,
+        what: term('dropSize'),
+        range: term('dropSizeHolds'),
+        leastMPaS: DROPS_HOLD.leastPaS * 1000,
+        mostMPaS: DROPS_HOLD.mostPaS * 1000,
       }),
     );
   return verdicts;
@@ -101,8 +103,8 @@ function differs(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[
   if (sheetMinutes >= ready.low && sheetMinutes <= ready.high) return [];
   return [
     caution('model-and-sheet-differ', {
-      sheet: `${Math.round(sheetMinutes)} min`,
-      model: `${Math.round(ready.value)} min`,
+      sheet: { minutes: Math.round(sheetMinutes) },
+      model: { minutes: Math.round(ready.value) },
     }),
   ];
 }

@@ -16,6 +16,7 @@ import {
   type Explained,
   type Reason,
   type Verdict,
+  term,
 } from '../outcome/verdicts.ts';
 import { COUPLERS, restrictionInletPa, type CouplerKind } from './coupler.ts';
 import { absolutePa, gaugeKPa, m3PerS } from './freeAir.ts';
@@ -40,8 +41,7 @@ export type AirlineInput = Line & {
   airTemperatureC?: number | undefined;
 };
 export type Segment = { name: SegmentName; lossKPa: number };
-export type SegmentName =
-  'coupler at the wall' | 'hose' | 'coupler at the gun' | 'line as measured';
+export type SegmentName = 'couplerAtWall' | 'hose' | 'couplerAtGun' | 'lineAsMeasured';
 export type AirlineAnswer = Explained & {
   regulatorFlowingKPa: number;
   regulatorStaticKPa: number;
@@ -88,9 +88,9 @@ function piecesOf({
   );
   const atWall = Math.floor(each.length / 2);
   return [
-    ...each.slice(0, atWall).map((kind) => ({ name: 'coupler at the wall' as const, kind })),
+    ...each.slice(0, atWall).map((kind) => ({ name: 'couplerAtWall' as const, kind })),
     ...(hose ? [{ name: 'hose' as const, hose }] : []),
-    ...each.slice(atWall).map((kind) => ({ name: 'coupler at the gun' as const, kind })),
+    ...each.slice(atWall).map((kind) => ({ name: 'couplerAtGun' as const, kind })),
   ];
 }
 
@@ -176,8 +176,8 @@ export function airlineOf(input: AirlineInput): AirlineAnswer {
   )
     verdicts.push(
       caution('beyond-formula', {
-        what: 'The speed of the air in this hose',
-        range: 'up to 0.7 of the speed of sound',
+        what: term('airSpeedInHose'),
+        range: term('underSound'),
       }),
     );
   return {
@@ -195,7 +195,7 @@ export function airlineOf(input: AirlineInput): AirlineAnswer {
 /** The measured loss rules; the physics only says which piece has which share of it. */
 function scaledTo(segments: Segment[], lossKPa: number): Segment[] {
   const total = segments.reduce((sum, segment) => sum + segment.lossKPa, 0);
-  if (total <= 0) return [{ name: 'line as measured', lossKPa }];
+  if (total <= 0) return [{ name: 'lineAsMeasured', lossKPa }];
   return segments.map(({ name, lossKPa: own }) => ({ name, lossKPa: (own / total) * lossKPa }));
 }
 

@@ -9,7 +9,7 @@
  *         6)
  * Holds   piston compressors to about 11 bar; starts at cut-out with the motor off
  */
-import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
+import { caution, type WithVerdicts, type Verdict, term } from '../outcome/verdicts.ts';
 import { absolutePa, m3PerS } from './freeAir.ts';
 import { STANDARD_ATMOSPHERE_PA } from '../units/physical.ts';
 
@@ -156,15 +156,16 @@ function verdictsOf(
   if (input.cutOutKPa > PISTON_LIMIT_KPA)
     verdicts.push(
       caution('beyond-formula', {
-        what: 'This cut-out pressure',
-        range: 'piston pumps up to 1100 kPa',
+        what: term('cutOutPressure'),
+        range: term('pistonPumps'),
+        pistonKPa: PISTON_LIMIT_KPA,
       }),
     );
   if (input.runMinutes * 60 > LONGEST_RUN_SECONDS)
     verdicts.push(
       caution('beyond-formula', {
-        what: 'So long a run',
-        range: 'one day; the tank has settled long before',
+        what: term('longRun'),
+        range: term('oneDay'),
       }),
     );
   return verdicts;

@@ -2,7 +2,7 @@
  * Air as a gas on its way to the gun. Flow is always free air: litres a minute at 20 °C and one
  * atmosphere.
  *
- *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)                                    [freeair-1]
+ *   μ(T) = 1.716e−5 (T/273.15)^1.5 · 383.55/(T + 110.4)                              [freeair-1]
  *
  * Source  iso-8778 (ANR); sutherland-1893
  */

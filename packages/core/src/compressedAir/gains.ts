@@ -4,7 +4,7 @@
 import { airlineOf, type AirlineInput, type Line } from './airline.ts';
 
 export type Gain = {
-  piece: 'hose' | 'shorter hose' | 'couplers' | 'regulator';
+  piece: 'hose' | 'shorterHose' | 'couplers' | 'regulator';
   innerDiameterMm?: number;
   lengthM?: number;
   flowing: { fromKPa: number; toKPa: number };
@@ -70,7 +70,7 @@ function shorter(
   gainOf: (change: Line) => Pick<Gain, 'flowing' | 'atRest'>,
 ): Gain {
   const lengthM = Math.max(SHORTEST_M, hose.lengthM / 2);
-  return { piece: 'shorter hose', lengthM, ...gainOf({ hose: { ...hose, lengthM } }) };
+  return { piece: 'shorterHose', lengthM, ...gainOf({ hose: { ...hose, lengthM } }) };
 }
 
 const worth = ({ flowing, atRest }: Gain): number =>

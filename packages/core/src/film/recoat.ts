@@ -3,6 +3,7 @@
  */
 import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';
+import type { AdviceCode, ReasonCode, TermCode } from '../outcome/codes.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
@@ -17,6 +18,7 @@ import {
   type Explained,
   type Reason,
   type Verdict,
+  term,
 } from '../outcome/verdicts.ts';
 import type { Carrier, NextStep } from '../trade/vocabulary.ts';
 import type { FlashFactors } from './flashToday.ts';
@@ -56,16 +58,16 @@ export type RecoatAnswer = Explained & {
   sheetMinutes: number;
   floorMinutes: number;
   latestMinutes?: number;
-  test: { what: (typeof READY_TESTS)[number]; where: string[]; code: string };
+  test: { what: (typeof READY_TESTS)[number]; where: readonly TermCode[]; code: AdviceCode };
 };
 
 const BLOWER = { minMm: 1000, maxKPa: 200 } as const;
-const NEXT_NAME: Record<NextStep, string> = {
-  coat: 'the next coat',
-  clear: 'clear',
+const NEXT_NAME: Record<NextStep, TermCode> = {
+  coat: 'nextCoat',
+  clear: 'nextClear',
   tape: 'taping',
   sandDry: 'sanding',
-  sandWet: 'wet sanding',
+  sandWet: 'wetSanding',
   wipe: 'wiping',
   bake: 'heat',
   polish: 'polishing',
@@ -130,7 +132,7 @@ function timeVerdicts(
         ? stop('bake-too-early', { remainingMinutes: remaining })
         : stop('too-early', {
             remainingMinutes: remaining,
-            next: NEXT_NAME[next],
+            next: term(NEXT_NAME[next]),
             kind: isCoat(next) ? 'coat' : 'work',
           }),
     );
@@ -170,35 +172,41 @@ function surfaceVerdicts({
   if (reducer && reducer.stepsSlower > HALF_A_STEP && panelC < SLOW_ON_COLD_PANEL_C)
     verdicts.push(
       caution('grade-slow-for-cold', {
-        grade: 'This grade',
+        grade: term('thisGrade'),
         effectiveC: effectiveTemperatureC(climate),
       }),
     );
   return verdicts;
 }
 
-function testVerdicts({ tests }: RecoatInput, isServed: boolean, where: string[]): Verdict[] {
+function testVerdicts(
+  { tests }: RecoatInput,
+  isServed: boolean,
+  where: readonly TermCode[],
+): Verdict[] {
   const failed = (
     [
-      ['the face', tests?.touch],
-      ['the edges', tests?.edge],
+      ['theFace', tests?.touch],
+      ['theEdges', tests?.edge],
     ] as const
   ).flatMap(([place, touch]) =>
-    touch !== undefined && touch !== 'dry' ? [stop('still-wet', { where: place, touch })] : [],
+    touch !== undefined && touch !== 'dry'
+      ? [stop('still-wet', { where: term(place), touch })]
+      : [],
   );
   if (failed.length > 0 || !isServed) return failed;
-  if (tests?.touch === undefined) return [caution('touch-first', { where: where.join(', ') })];
-  return tests.edge === undefined ? [caution('touch-first', { where: 'the edges' })] : [];
+  if (tests?.touch === undefined) return [caution('touch-first', { where: where.map(term) })];
+  return tests.edge === undefined ? [caution('touch-first', { where: term('theEdges') })] : [];
 }
 
 function testFor(next: NextStep): RecoatAnswer['test'] {
-  const edges = ['masking beside the panel', 'panel edges', 'the thickest place'];
+  const edges = ['maskingBeside', 'panelEdges', 'thickestPlace'] as const;
   if (next === 'coat' || next === 'bake')
     return { what: 'touch', where: edges, code: 'test-touch' };
   if (next === 'clear') return { what: 'thumbTwist', where: edges, code: 'test-thumb-twist' };
   if (next === 'tape')
-    return { what: 'tape', where: ['a hidden edge', 'panel edges'], code: 'test-tape' };
-  return { what: 'nail', where: ['a hidden edge', 'the thickest place'], code: 'test-nail' };
+    return { what: 'tape', where: ['hiddenEdge', 'panelEdges'], code: 'test-tape' };
+  return { what: 'nail', where: ['hiddenEdge', 'thickestPlace'], code: 'test-nail' };
 }
 
 function reasonsOf(
@@ -213,7 +221,7 @@ function reasonsOf(
   if (wait.isCure) return [...reasons, because('never-under-sheet', 'rule')];
   if (mistCoat)
     return [...reasons, because('mist-coat-at-floor', 'rule', { floorMinutes: wait.floorMinutes })];
-  const moved: [keyof FlashFactors, string][] = [
+  const moved: [keyof FlashFactors, ReasonCode][] = [
     ['temperature', 'moved-by-climate'],
     ['air', 'moved-by-air'],
     ['film', 'moved-by-film'],
@@ -227,7 +235,7 @@ function reasonsOf(
     reasons.push(
       because(code, 'model', {
         factor,
-        way: factor > 1 ? 'Longer' : 'Shorter',
+        way: term(factor > 1 ? 'longer' : 'shorter'),
         airC: climate.airTemperatureC,
         rhPercent: climate.relativeHumidityPercent,
         side: factor > 1 ? 'slower' : 'quicker',

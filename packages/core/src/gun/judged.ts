@@ -4,7 +4,7 @@
  */
 import { filmOf } from '../inForce/filmOf.ts';
 import { nozzleBandOf } from '../inForce/nozzleBandOf.ts';
-import { because, caution, type Reason, type Verdict } from '../outcome/verdicts.ts';
+import { because, caution, type Reason, type Verdict, term } from '../outcome/verdicts.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { OperatingPoint, SetKnobs } from './operatingPoint.ts';
@@ -64,8 +64,8 @@ export function verdictsOfSet(
   if (figures.fluidMlPerMin <= 0)
     verdicts.push(
       caution('beyond-formula', {
-        what: 'A needle shut or air too weak to draw paint',
-        range: 'paint flowing',
+        what: term('needleShut'),
+        range: term('paintFlowing'),
       }),
     );
   return verdicts;

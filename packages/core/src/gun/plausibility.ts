@@ -3,9 +3,10 @@
  */
 import { GUNS } from '../trade/gunClasses.ts';
 import type { Gun } from './gun.ts';
+import type { DoubtCode } from '../outcome/codes.ts';
 import type { Params } from '../outcome/verdicts.ts';
 
-export type ImplausibleFigure = { code: string; params: Params };
+export type ImplausibleFigure = { code: DoubtCode; params: Params };
 
 const FAR_OVER = 1.6;
 const FAR_UNDER = 0.55;

@@ -24,11 +24,3 @@ export const presetFor = (part: PartKind, mist = false): Preset =>
     : mist
       ? { ...PART[part], fluid: Math.min(PART[part].fluid, MIST.fluid), film: MIST.film }
       : PART[part];
-
-export const PART_NAME: Record<PartKind, string> = {
-  largePanel: 'a large panel',
-  smallPart: 'a small part',
-  jamb: 'a jamb',
-  spot: 'a spot',
-};
-export const MIST_NAME = 'a mist coat';

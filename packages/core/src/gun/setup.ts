@@ -3,6 +3,7 @@
  * tests say it does there. A starting point that ends in a test panel. The painter's own settings
  * are judged beside it by the same rules.
  */
+import type { TermCode } from '../outcome/codes.ts';
 import { capLimitOf } from '../inForce/capLimitOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
 import type { Band } from '../outcome/spread.ts';
@@ -13,6 +14,7 @@ import {
   type Explained,
   type Reason,
   type Verdict,
+  term,
 } from '../outcome/verdicts.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
@@ -26,7 +28,7 @@ import { coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
 import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
 import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
-import { MIST_NAME, PART_NAME, presetFor } from './preset.ts';
+import { presetFor } from './preset.ts';
 import type { SetupInput } from './setupInput.ts';
 import { testedModelOf } from './testedModel.ts';
 import { KNOB_STEP_TURNS } from './limits.ts';
@@ -52,6 +54,12 @@ export type SetupAnswer = Explained &
     asks: Ask[];
     own?: OwnJudged;
   };
+
+const HARDENER_ASK: Ask = {
+  field: 'hardener',
+  code: 'which-hardener',
+  options: ['isocyanate', 'other', 'none'],
+};
 
 export function setupOf(input: SetupInput): SetupAnswer {
   const { gun, stage, part, mist, sheet } = input;
@@ -97,9 +105,7 @@ export function setupOf(input: SetupInput): SetupAnswer {
     mostWetFilmUm: film.value.mostUm,
     wetness: mist ? 'light' : STAGE_PRACTICE[stage].wetness,
     asks: [
-      ...(input.hardener === undefined
-        ? [{ field: 'hardener', code: 'which-hardener', options: ['isocyanate', 'other', 'none'] }]
-        : []),
+      ...(input.hardener === undefined ? [HARDENER_ASK] : []),
       ...(isKindUnknown(gun, nozzle.nozzleMm) ? [HVLP_KIND_ASK] : []),
     ],
     ...figures,
@@ -237,7 +243,7 @@ function circumstances(input: SetupInput, nozzleMm: number): Verdict[] {
   if (hardener === undefined || hardener === 'isocyanate' || hardener === 'unknown')
     verdicts.push(caution('two-pack-breathing'));
   const left = partLeft(input);
-  if (left) verdicts.push(caution('knobs-need-reset', { part: left }));
+  if (left) verdicts.push(caution('knobs-need-reset', { part: term(left) }));
   if (!sheet) verdicts.push(caution('no-sheet'));
   if (sheet?.coatsBand && coatsWanted !== undefined && coatsWanted > sheet.coatsBand[1])
     verdicts.push(caution('coats-over-sheet', { coats: coatsWanted, most: sheet.coatsBand[1] }));
@@ -248,10 +254,10 @@ function circumstances(input: SetupInput, nozzleMm: number): Verdict[] {
 }
 
 /** What the knobs still stand for, where it is not this work. */
-function partLeft({ knobsNow, part, mist = false }: SetupInput): string | undefined {
+function partLeft({ knobsNow, part, mist = false }: SetupInput): TermCode | undefined {
   if (!knobsNow?.part) return undefined;
-  if (knobsNow.mist && !mist) return MIST_NAME;
-  return knobsNow.part === part ? undefined : PART_NAME[knobsNow.part];
+  if (knobsNow.mist && !mist) return 'mistCoat';
+  return knobsNow.part === part ? undefined : knobsNow.part;
 }
 
 function presetReasons(part: PartKind, mist = false): Reason[] {
@@ -259,6 +265,6 @@ function presetReasons(part: PartKind, mist = false): Reason[] {
     ...(mist ? [because('mist-wide-and-little', 'rule')] : []),
     ...(part === 'largePanel'
       ? []
-      : [because('small-work-all-down', 'rule', { part: PART_NAME[part] })]),
+      : [because('small-work-all-down', 'rule', { part: term(part) })]),
   ];
 }

@@ -43,49 +43,49 @@ export type TuneBounds = {
 };
 
 export type Move =
-  | 'air up'
-  | 'air down'
-  | 'fluid in'
-  | 'fluid out'
-  | 'fan open'
-  | 'fan wide'
-  | 'fan in'
+  | 'airUp'
+  | 'airDown'
+  | 'fluidIn'
+  | 'fluidOut'
+  | 'fanOpen'
+  | 'fanWide'
+  | 'fanIn'
   | 'nearer'
   | 'further'
   | 'slower'
   | 'quicker'
-  | 'much quicker'
-  | 'closer passes'
-  | 'next tip down';
+  | 'muchQuicker'
+  | 'closerPasses'
+  | 'nextTipDown';
 
 const MOVES: Partial<Record<PatternSymptom, Move[]>> = {
-  coarseSpots: ['air up', 'fluid in', 'next tip down'],
-  heavyCentre: ['fan open', 'air up', 'fluid in'],
-  split: ['fluid out', 'air down', 'fan in'],
-  pullingApart: ['fluid out', 'air down', 'fan in'],
-  stripes: ['closer passes', 'air down'],
-  dry: ['nearer', 'slower', 'fluid out'],
-  tooWet: ['quicker', 'fluid in'],
-  runs: ['fan wide', 'much quicker', 'fluid in'],
-  blowBack: ['air down'],
-  narrow: ['fan open'],
+  coarseSpots: ['airUp', 'fluidIn', 'nextTipDown'],
+  heavyCentre: ['fanOpen', 'airUp', 'fluidIn'],
+  split: ['fluidOut', 'airDown', 'fanIn'],
+  pullingApart: ['fluidOut', 'airDown', 'fanIn'],
+  stripes: ['closerPasses', 'airDown'],
+  dry: ['nearer', 'slower', 'fluidOut'],
+  tooWet: ['quicker', 'fluidIn'],
+  runs: ['fanWide', 'muchQuicker', 'fluidIn'],
+  blowBack: ['airDown'],
+  narrow: ['fanOpen'],
 };
 /** Painters who keep the needle open dose with the hand: the knob is left alone. */
-const BY_HAND: Partial<Record<Move, Move>> = { 'fluid in': 'quicker', 'fluid out': 'slower' };
+const BY_HAND: Partial<Record<Move, Move>> = { fluidIn: 'quicker', fluidOut: 'slower' };
 /** How much lies on the panel answers to the hand; how the gun breaks it up does not. */
 const WETNESS_SIGHTS: PatternSymptom[] = ['dry', 'tooWet', 'runs'];
 const AGAINST: Partial<Record<Move, Move>> = {
-  'air up': 'air down',
-  'air down': 'air up',
-  'fluid in': 'fluid out',
-  'fluid out': 'fluid in',
-  'fan open': 'fan in',
-  'fan in': 'fan open',
+  airUp: 'airDown',
+  airDown: 'airUp',
+  fluidIn: 'fluidOut',
+  fluidOut: 'fluidIn',
+  fanOpen: 'fanIn',
+  fanIn: 'fanOpen',
   nearer: 'further',
   further: 'nearer',
   slower: 'quicker',
   quicker: 'slower',
-  'much quicker': 'slower',
+  muchQuicker: 'slower',
 };
 /** A fan this far open is open: then the middle is heavy for another reason. */
 const FAN_IS_OPEN = 0.95;
@@ -193,24 +193,24 @@ function changeBy(
 ): KnobMove | undefined {
   const { model } = bounds;
   switch (move) {
-    case 'air up':
+    case 'airUp':
       return inletBy(settings, bounds, seen, 1);
-    case 'air down':
+    case 'airDown':
       return inletBy(settings, bounds, seen, -1);
-    case 'fluid in':
+    case 'fluidIn':
       return fluidBy(settings, bounds, seen, -1);
-    case 'fluid out':
+    case 'fluidOut':
       return fluidBy(settings, bounds, seen, 1);
-    case 'fan open': {
+    case 'fanOpen': {
       const from = settings.fanTurnsOut;
       if (!model.data.hasFanKnob || from >= FAN_IS_OPEN * model.fullFanTurns) return undefined;
       return { knob: 'fanTurnsOut', from, to: Math.min(from + STEP.fanTurns, model.fullFanTurns) };
     }
-    case 'fan wide':
+    case 'fanWide':
       return model.data.hasFanKnob && settings.fanTurnsOut < FAN_RUNS_UNDER * model.fullFanTurns
         ? { knob: 'fanTurnsOut', from: settings.fanTurnsOut, to: model.fullFanTurns }
         : undefined;
-    case 'fan in':
+    case 'fanIn':
       return fanIn(settings, bounds);
     case 'nearer':
       return nearer(settings, model);
@@ -222,11 +222,11 @@ function changeBy(
       return handBy(settings, STEP.slowerShare);
     case 'quicker':
       return handBy(settings, STEP.quickerShare);
-    case 'much quicker':
+    case 'muchQuicker':
       return handBy(settings, STEP.muchQuickerShare);
-    case 'closer passes':
+    case 'closerPasses':
       return closerPasses(settings);
-    case 'next tip down': {
+    case 'nextTipDown': {
       const smaller = ownNozzlesMm.filter((mm) => mm < settings.nozzleMm - 1e-9);
       return smaller.length > 0
         ? { knob: 'nozzleMm', from: settings.nozzleMm, to: Math.max(...smaller) }

@@ -6,7 +6,7 @@ import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import { airSpeedMPerSOf, STILL_FOR_WATERBORNE_M_PER_S } from '../air/airMovement.ts';
 import { dewPointC } from '../air/humidAir.ts';
 import { CAUTION_FROM, limitsInForce, type Limits } from '../air/limits.ts';
-import { caution, stop, type Verdict } from '../outcome/verdicts.ts';
+import { caution, stop, type Verdict, term } from '../outcome/verdicts.ts';
 import type { Carrier } from '../trade/vocabulary.ts';
 
 /** What is to be sprayed in it: its sheet's limits replace the usual ones. */
@@ -48,13 +48,13 @@ function heatVerdicts(climate: Climate, sheetLimits?: Limits): Verdict[] {
   const verdicts: Verdict[] = [];
   if (airC > limits.maxAirC)
     verdicts.push(
-      stop('too-hot-to-spray', { what: 'Air', valueC: airC, maxC: limits.maxAirC }, [
+      stop('too-hot-to-spray', { what: term('air'), valueC: airC, maxC: limits.maxAirC }, [
         'airTemperatureC',
       ]),
     );
   if (panelC !== undefined && panelC > limits.maxPanelC)
     verdicts.push(
-      stop('too-hot-to-spray', { what: 'Panel', valueC: panelC, maxC: limits.maxPanelC }, [
+      stop('too-hot-to-spray', { what: term('panel'), valueC: panelC, maxC: limits.maxPanelC }, [
         'panelTemperatureC',
       ]),
     );

@@ -46,7 +46,7 @@ export function classOf(asked: ClassAsked): InForce<MaterialClass> {
   return { value, source: 'model', reason: because('class-stands-in', 'model', nameOf(value)) };
 }
 
-const nameOf = (value: MaterialClass) => ({ materialName: MATERIALS[value].name });
+const nameOf = (value: MaterialClass) => ({ materialName: value });
 const classesWith = (has: (facts: MaterialFacts) => boolean | undefined) =>
   MATERIAL_CLASSES.filter((materialClass) => has(MATERIALS[materialClass]));
 

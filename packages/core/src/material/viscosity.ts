@@ -5,7 +5,13 @@
 import { CAUTION_FROM } from '../air/limits.ts';
 import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import { logNormalSpread, mapSpread, type Spread } from '../outcome/spread.ts';
-import { caution, type WithVerdicts, type Verdict } from '../outcome/verdicts.ts';
+import {
+  caution,
+  type WithVerdicts,
+  type Verdict,
+  term,
+  type TimeRange,
+} from '../outcome/verdicts.ts';
 import {
   CUP_LABEL,
   CUP_NAMES,
@@ -125,12 +131,16 @@ function rangeVerdicts(inCups: Partial<Record<CupName, number>>): Verdict[] {
     (name) => inCups[name] !== undefined && !isInCupRange(name, inCups[name]),
   );
   if (outside.length === 0) return [];
-  const rangeOf = (name: CupName) =>
-    `${CUP_LABEL[name]} ${FLOW_CUPS[name].fromSeconds} to ${FLOW_CUPS[name].toSeconds} s`;
+  const rangeOf = (name: CupName): TimeRange => ({
+    of: CUP_LABEL[name],
+    fromSeconds: FLOW_CUPS[name].fromSeconds,
+    toSeconds: FLOW_CUPS[name].toSeconds,
+  });
   return [
     caution('beyond-formula', {
-      what: `The time in ${outside.map((name) => CUP_LABEL[name]).join(', ')}`,
-      range: outside.map(rangeOf).join('; '),
+      what: term('timeInCups'),
+      cups: outside.map((name) => CUP_LABEL[name]).join(', '),
+      range: outside.map(rangeOf),
     }),
   ];
 }

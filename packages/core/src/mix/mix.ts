@@ -92,7 +92,7 @@ export function mixOf(input: MixInput): MixAnswer {
     ...(readyGrams === undefined ? {} : { readyGrams }),
     ...(limitedBy ? { limitedBy } : {}),
     batches: batchesOf(shares, readyMl, mostMl, input.densitiesGPerMl, input.cup),
-    notes: [...notesOf(shares), ...(readyMl > mostMl ? [{ code: 'cups-together' }] : [])],
+    notes: [...notesOf(shares), ...(readyMl > mostMl ? [{ code: 'cups-together' } as const] : [])],
     ...facts,
   };
 }
@@ -186,8 +186,8 @@ function notesOf(shares: readonly Share[]): Advice[] {
   const isReduced = has('reducer') || has('adjuster');
   return [
     { code: 'stir-paint-first' },
-    ...(has('hardener') && isReduced ? [{ code: 'hardener-before-reducer' }] : []),
-    ...(has('hardener') ? [{ code: 'stir-and-rest' }] : []),
+    ...(has('hardener') && isReduced ? [{ code: 'hardener-before-reducer' } as const] : []),
+    ...(has('hardener') ? [{ code: 'stir-and-rest' } as const] : []),
     { code: 'strain-into-cup' },
   ];
 }

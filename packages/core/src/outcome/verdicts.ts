@@ -2,24 +2,40 @@
  * What every calculation tells beside its figures: codes and numbers, never sentences.
  * The contract turns them into words, once for the command line, the API and the screen.
  */
-export const LEVELS = ['go', 'caution', 'stop'] as const;
-export type Level = (typeof LEVELS)[number];
-export type Path = (string | number)[];
-export type Params = Record<string, number | string>;
+import type {
+  AdviceCode,
+  AskCode,
+  CodeOfLevel,
+  Level,
+  ReasonCode,
+  TermCode,
+  VerdictCode,
+} from './codes.ts';
 
-export type Verdict = { level: Level; code: string; path?: Path; params?: Params };
+export type Path = (string | number)[];
+/** A thing by its code: the contract has the words. */
+export type Term = { term: TermCode };
+/** A time told in words, whatever its parameter is called. */
+export type Duration = { minutes: number };
+/** From and to, of a thing that has a name of its own. */
+export type TimeRange = { of: string; fromSeconds: number; toSeconds: number };
+export const term = (code: TermCode): Term => ({ term: code });
+/** Figures with their unit in the name, names as they were given, and terms, alone or in a row. */
+export type Params = Record<string, number | string | Term | Term[] | Duration | TimeRange[]>;
+
+export type Verdict = { level: Level; code: VerdictCode; path?: Path; params?: Params };
 export const REASON_SOURCES = ['dataSheet', 'model', 'rule', 'record'] as const;
 export type ReasonSource = (typeof REASON_SOURCES)[number];
-export type Reason = { code: string; source: ReasonSource; params?: Params };
-export type Ask = { field: string; code: string; options?: string[] };
-export type Advice = { code: string; params?: Params };
+export type Reason = { code: ReasonCode; source: ReasonSource; params?: Params };
+export type Ask = { field: string; code: AskCode; options?: string[] };
+export type Advice = { code: AdviceCode; params?: Params };
 
 export type WithVerdicts = { verdicts: Verdict[] };
 export type Explained = WithVerdicts & { reasons: Reason[] };
 
 const verdict =
-  (level: Level) =>
-  (code: string, params?: Params, path?: Path): Verdict => ({
+  <L extends Level>(level: L) =>
+  (code: CodeOfLevel<L>, params?: Params, path?: Path): Verdict => ({
     level,
     code,
     ...(params ? { params } : {}),
@@ -30,7 +46,7 @@ export const go = verdict('go');
 export const caution = verdict('caution');
 export const stop = verdict('stop');
 
-export const because = (code: string, source: ReasonSource, params?: Params): Reason => ({
+export const because = (code: ReasonCode, source: ReasonSource, params?: Params): Reason => ({
   code,
   source,
   ...(params ? { params } : {}),

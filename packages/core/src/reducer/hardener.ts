@@ -2,7 +2,7 @@
  * Hardener speed is a choice of its own: by the temperature the film works at (MODEL
  * 3.2).
  */
-import { caution, type Verdict } from '../outcome/verdicts.ts';
+import { caution, type Verdict, term } from '../outcome/verdicts.ts';
 import { bySpeed } from './blend.ts';
 import { designTemperatureC, reaches, type Grade } from './grade.ts';
 
@@ -19,9 +19,11 @@ export function hardenerFor(hardeners: readonly Grade[], effectiveC: number): Ha
     distanceC(grade) <= distanceC(best) ? grade : best,
   );
   if (fitting.length > 0) return { hardener, verdicts: [] };
-  const better = effectiveC < designTemperatureC(hardener) ? 'a faster one' : 'a slower one';
+  const better = effectiveC < designTemperatureC(hardener) ? 'fasterOne' : 'slowerOne';
   return {
     hardener,
-    verdicts: [caution('hardener-speed-off', { hardener: hardener.name, effectiveC, better })],
+    verdicts: [
+      caution('hardener-speed-off', { hardener: hardener.name, effectiveC, better: term(better) }),
+    ],
   };
 }

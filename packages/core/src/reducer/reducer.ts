@@ -19,6 +19,8 @@ import {
   stop,
   type Reason,
   type Verdict,
+  term,
+  type Term,
 } from '../outcome/verdicts.ts';
 import {
   blendFor,
@@ -212,8 +214,8 @@ function judgeWanted(
 const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined =>
   hardeners?.find(({ name }) => name === wanted?.hardener);
 
-const named = (grades: readonly Grade[]): string =>
-  grades.map(({ name }) => name).join(' or ') || 'nothing else';
+const named = (grades: readonly Grade[]): string | Term =>
+  grades.map(({ name }) => name).join(' or ') || term('nothingElse');
 
 function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { wanted, reduction, finish } = job.input;

@@ -2,7 +2,7 @@
  * Waterborne: the sheet's adjuster by its grid, and moving air; never a solvent reducer.
  */
 import { waterEvaporation } from '../evaporation/evaporationIndex.ts';
-import { because, caution, isStopped, stop, type Verdict } from '../outcome/verdicts.ts';
+import { because, caution, isStopped, stop, type Verdict, term } from '../outcome/verdicts.ts';
 import { adjusterDose } from './adjuster.ts';
 import type { ReducerAnswer, ReducerInput } from './asked.ts';
 import type { Surroundings } from './blend.ts';
@@ -26,7 +26,7 @@ export function waterborneAnswer(
     );
   for (const part of input.wanted?.parts ?? [])
     verdicts.push(
-      stop('wrong-system', { name: part.name, right: dose?.name ?? 'the adjuster' }, [
+      stop('wrong-system', { name: part.name, right: dose?.name ?? term('theAdjuster') }, [
         'wanted',
         'parts',
       ]),

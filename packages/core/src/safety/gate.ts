@@ -3,6 +3,7 @@
  * legal advice: the product's safety sheet, the local code and licensed practice
  * come first.
  */
+import type { AdviceCode, TermCode, VerdictCode } from '../outcome/codes.ts';
 import {
   caution,
   go,
@@ -12,6 +13,7 @@ import {
   type Ask,
   type WithVerdicts,
   type Verdict,
+  term,
 } from '../outcome/verdicts.ts';
 import { asksOf, ASK_NAME } from './gateAsks.ts';
 import type { Breathing, GateInput } from './gateInput.ts';
@@ -26,11 +28,11 @@ export type GateAnswer = WithVerdicts & { passed: boolean; asks: Ask[]; alternat
 export const RUN_ON_MINUTES = 15;
 export const PURGE_MINUTES = 10;
 
-const BREATHING_NAME: Record<Breathing, string> = {
-  airFed: 'Air-fed breathing',
-  cartridge: 'A cartridge mask',
-  dust: 'A dust mask',
-  none: 'No protection',
+const BREATHING_NAME: Record<Breathing, TermCode> = {
+  airFed: 'airFed',
+  cartridge: 'cartridge',
+  dust: 'dust',
+  none: 'none',
 };
 
 export function gateOf(input: GateInput): GateAnswer {
@@ -39,7 +41,7 @@ export function gateOf(input: GateInput): GateAnswer {
     ...(asks.length > 0
       ? [
           stop('answers-missing', {
-            what: asks.map((ask) => ASK_NAME[ask.field] ?? ask.field).join(', '),
+            what: asks.map(({ field }) => term(ASK_NAME[field])),
           }),
         ]
       : []),
@@ -63,14 +65,10 @@ function placeVerdicts(input: GateInput): Verdict[] {
   const verdicts: Verdict[] = [];
   if (rule === 'prohibited')
     verdicts.push(
-      stop('place-unfit', { why: 'it is not allowed here' }, ['regionRules', 'twoPackAtHome']),
+      stop('place-unfit', { why: term('notAllowedHere') }, ['regionRules', 'twoPackAtHome']),
     );
   if (input.place === 'closedGarage')
-    verdicts.push(
-      stop('place-unfit', { why: 'a closed room without booth extraction holds the mist' }, [
-        'place',
-      ]),
-    );
+    verdicts.push(stop('place-unfit', { why: term('closedRoomHoldsMist') }, ['place']));
   return [...verdicts, caution('check-local-rules')];
 }
 
@@ -86,7 +84,7 @@ function protectionVerdicts(input: GateInput): Verdict[] {
  */
 function breathingVerdicts(input: GateInput, breathing: Breathing): Verdict[] {
   const at = ['protection', 'breathing'];
-  const params = { breathing: BREATHING_NAME[breathing] };
+  const params = { breathing: term(BREATHING_NAME[breathing]) };
   if (isTwoPackHazard(input) && breathing !== 'airFed')
     return [stop('breathing-not-enough', params, at)];
   if (breathing === 'dust' || breathing === 'none')
@@ -157,27 +155,33 @@ function stepVerdicts({ step, minutesSinceSpray, vapourCleared }: GateInput): Ve
     : [];
 }
 
-/** Ways on that are lawful and safe, for whatever stands against going on here. */
-function alternativesOf(verdicts: Verdict[]): Advice[] {
-  const codes = new Set(verdicts.filter((v) => v.level === 'stop').map((v) => v.code));
-  const has = (...wanted: string[]) => wanted.some((code) => codes.has(code));
-  return [
-    ...(has(
+/** Ways on that are lawful and safe, and the stops that each of them answers. */
+const OTHER_WAYS: readonly [AdviceCode, readonly VerdictCode[]][] = [
+  [
+    'hire-a-booth',
+    [
       'place-unfit',
       'breathing-not-enough',
       'fan-not-rated',
       'extraction-off',
       'extraction-not-there',
-    )
-      ? [{ code: 'hire-a-booth' }]
-      : []),
-    ...(has('place-unfit', 'breathing-not-enough')
-      ? [{ code: 'have-a-shop-spray-it' }, { code: 'product-without-isocyanate' }]
-      : []),
-    ...(has('vapour-not-filtered') ? [{ code: 'vapour-cartridge' }] : []),
-    ...(has('ignition-near') ? [{ code: 'move-the-source' }] : []),
-    ...(has('answers-missing') && verdicts.some((v) => v.code === 'check-local-rules')
-      ? [{ code: 'ask-the-authority' }]
-      : []),
+    ],
+  ],
+  ['have-a-shop-spray-it', ['place-unfit', 'breathing-not-enough']],
+  ['product-without-isocyanate', ['place-unfit', 'breathing-not-enough']],
+  ['vapour-cartridge', ['vapour-not-filtered']],
+  ['move-the-source', ['ignition-near']],
+];
+
+/** For whatever stands against going on here. */
+function alternativesOf(verdicts: readonly Verdict[]): Advice[] {
+  const stops = new Set(verdicts.filter(({ level }) => level === 'stop').map(({ code }) => code));
+  const asksForRule =
+    stops.has('answers-missing') && verdicts.some(({ code }) => code === 'check-local-rules');
+  return [
+    ...OTHER_WAYS.filter(([, answers]) => answers.some((code) => stops.has(code))).map(
+      ([code]) => ({ code }),
+    ),
+    ...(asksForRule ? [{ code: 'ask-the-authority' } as const] : []),
   ];
 }

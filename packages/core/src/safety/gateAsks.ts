@@ -1,23 +1,26 @@
 /** What the gate still has to be told before it can judge, by product, place and step. */
+import type { TermCode } from '../outcome/codes.ts';
 import type { Ask } from '../outcome/verdicts.ts';
 import type { GateInput } from './gateInput.ts';
 import { isTwoPackHazard, needsCover } from './hazard.ts';
 
-export const ASK_NAME: Record<string, string> = {
+export const ASK_NAME = {
   'protection.breathing': 'breathing',
-  'protection.skin': 'skin cover',
-  'protection.eyes': 'eye cover',
+  'protection.skin': 'skinCover',
+  'protection.eyes': 'eyeCover',
   extraction: 'extraction',
   bystanders: 'bystanders',
-  ignition: 'ignition sources',
-  'regionRules.twoPackAtHome': 'the local rule on two-pack',
-  minutesSinceSpray: 'minutes since spraying',
-  vapourCleared: 'whether the vapour is out',
-};
+  ignition: 'ignitionSources',
+  'regionRules.twoPackAtHome': 'ruleOnTwoPack',
+  minutesSinceSpray: 'minutesSinceSpraying',
+  vapourCleared: 'vapourOut',
+} as const satisfies Record<string, TermCode>;
+type AskField = keyof typeof ASK_NAME;
+export type GateAsk = Ask & { field: AskField };
 
-export function asksOf(input: GateInput): Ask[] {
-  const asks: Ask[] = [];
-  const ask = (isOpen: boolean, field: string, options?: string[]) => {
+export function asksOf(input: GateInput): GateAsk[] {
+  const asks: GateAsk[] = [];
+  const ask = (isOpen: boolean, field: AskField, options?: string[]) => {
     if (isOpen) asks.push({ field, code: `ask-${field}`, ...(options ? { options } : {}) });
   };
   const { protection, step } = input;

@@ -2,13 +2,13 @@
  * Coats, waits and heat on a clock of minutes, in air that moves over the day. Core knows no time
  * of day: nought is the caller's.
  */
-import { factorsOf, recoatTime } from '../film/recoatTimes.ts';
-import { heatOf, timesOf, type Layer, type Minutes } from '../inForce/timesOf.ts';
+import { heatOf, timesOf } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import type { ScheduleInput, ScheduleStage, ScheduleStep } from './job.ts';
 import { airAt, type ForecastPoint } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
+import { isPrepared, layerOf, servedAt, workedOverFrom } from './waits.ts';
 
 export type MixTime = {
   stage: ScheduleStage;
@@ -26,48 +26,8 @@ export type Laid = {
   endMinute: number;
 };
 
-const LEAST_PREP_MINUTES = 0;
-/** A day of waiting in minute steps is enough for any flash. */
-const LONGEST_MINUTES = 3000;
-
 export const airOf = ({ forecast, climate }: ScheduleInput): ((minute: number) => Climate) =>
   forecast ? (minute) => airAt(forecast as ForecastPoint[], minute) : () => climate!;
-
-const layerOf = ({
-  stage,
-  carrier,
-  class: materialClass,
-  activated,
-  sheet,
-}: ScheduleStage): Layer => ({
-  stage,
-  carrier,
-  class: materialClass,
-  sheet,
-  activated,
-});
-
-/**
- * When a wait that began now is served: each minute counts by what the air of that minute makes of
- * the minutes in force.
- */
-function servedAt(
-  layer: Layer,
-  { minutes, floorMinutes }: Minutes,
-  from: number,
-  air: (minute: number) => Climate,
-): number {
-  const factors = factorsOf(layer);
-  let served = 0;
-  for (let passed = 0; passed < LONGEST_MINUTES;) {
-    const { total } = factors({ climate: air(from + passed) });
-    const left = (minutes - served) * total;
-    if (left <= 1) return from + Math.max(floorMinutes, passed + left);
-    served += 1 / total;
-    passed += 1;
-  }
-  return from + LONGEST_MINUTES;
-}
 
 /**
  * Share of a coat's spraying that the largest panel takes: its own end is that much after its own
@@ -80,119 +40,104 @@ function largestShare(panels: ScheduleInput['panels']): number {
   return Math.max(...areas) / areas.reduce((sum, area) => sum + area, 0);
 }
 
+/** What is laid so far: the minute it is, and what the last coat left open. */
+type Day = Laid & {
+  input: ScheduleInput;
+  air: (minute: number) => Climate;
+  now: number;
+  coatedMinute: number;
+  closesMinute?: number | undefined;
+};
+
 export function layOut(input: ScheduleInput, startMinute: number): Laid {
-  const air = airOf(input);
-  const sprayMinutes = input.spraySeconds / 60;
-  const panelMinutes = sprayMinutes * largestShare(input.panels);
-  const laid: Laid = { steps: [], mixes: [], windows: [], closed: [], endMinute: startMinute };
-  let now = startMinute;
-  let closesMinute: number | undefined;
-  let coatedMinute = startMinute;
+  const day: Day = {
+    ...{ input, air: airOf(input), now: startMinute, coatedMinute: startMinute },
+    ...{ steps: [], mixes: [], windows: [], closed: [], endMinute: startMinute },
+  };
   input.stages.forEach((stage, s) => {
-    const { name } = stage;
-    const below = input.stages[s - 1];
-    if (below && !below.bake)
-      now = Math.max(now, workedOverFrom(below, stage, coatedMinute, air(coatedMinute)));
-    if ((stage.prepMinutes ?? 0) > LEAST_PREP_MINUTES) {
-      laid.steps.push({
-        name: `Prepare ${name}`,
-        stage: name,
-        startMinute: now,
-        endMinute: now + stage.prepMinutes!,
-        kind: 'prep',
-      });
-      now += stage.prepMinutes!;
-    }
-    if (closesMinute !== undefined && now > closesMinute + 1e-6)
-      laid.closed.push({
-        minutesSince: now - coatedMinute,
-        latestMinutes: closesMinute - coatedMinute,
-      });
-    const layer = layerOf(stage);
-    const { before } = timesOf(layer);
-    const mixes = Math.max(1, Math.ceil(stage.mixes ?? 1));
-    const coats = Math.ceil(stage.coats);
-    for (let coat = 1; coat <= coats; coat++) {
-      const mixHere = mixesBegunAt(coat, coats, mixes);
-      const end = now + sprayMinutes;
-      mixHere.forEach((mix, i) => {
-        const begins = now + (sprayMinutes * i) / mixHere.length;
-        const previous = laid.mixes.at(-1);
-        if (previous?.stage === stage) previous.lastMinute = begins;
-        laid.mixes.push({ stage, mix, startMinute: begins, lastMinute: end });
-      });
-      laid.mixes.at(-1)!.lastMinute = end;
-      laid.steps.push({
-        name: `${name}, coat ${coat}`,
-        stage: name,
-        coat,
-        startMinute: now,
-        endMinute: end,
-        kind: 'spray',
-      });
-      const isLast = coat === coats;
-      const next = input.stages[s + 1];
-      const then = isLast && stage.bake ? 'bake' : isLast && next ? 'clear' : 'coat';
-      // Each panel waits from its own end; the same order of panels makes that one panel's spraying
-      // longer than the wait. Heat takes all of them at once: there the last panel's end counts.
-      const ownEnd = then === 'bake' ? end : now + panelMinutes;
-      const ready = Math.max(end, servedAt(layer, before[then].value, ownEnd, air));
-      laid.steps.push({
-        name: `Flash ${name}, coat ${coat}`,
-        stage: name,
-        coat,
-        startMinute: end,
-        endMinute: ready,
-        kind: 'flash',
-      });
-      laid.steps.push({
-        name: `Test ${name}, coat ${coat}`,
-        stage: name,
-        coat,
-        startMinute: ready,
-        endMinute: ready,
-        kind: 'test',
-        readyTest:
-          isLast && stage.bake
-            ? 'touch the edges and the masking before heat'
-            : 'touch the masking at the edges: dry, no string',
-      });
-      coatedMinute = end;
-      now = ready;
-    }
-    const climate = air(coatedMinute);
-    const latest = windowOf(layer, effectiveTemperatureC(climate))?.value;
-    closesMinute = latest === undefined ? undefined : coatedMinute + latest;
-    laid.windows.push({
-      stage: name,
-      opensMinute: now,
-      ...(closesMinute === undefined ? {} : { closesMinute }),
-    });
-    if (stage.bake) now = bakeFrom(laid, stage, now, air(now));
+    prepare(day, stage, input.stages[s - 1]);
+    for (let coat = 1; coat <= Math.ceil(stage.coats); coat++)
+      sprayCoat(day, stage, coat, input.stages[s + 1]);
+    openWindow(day, stage);
+    if (stage.bake) day.now = bakeFrom(day, stage, day.now, day.air(day.now));
   });
-  laid.endMinute = now;
   const last = input.stages.at(-1);
-  if (last) laid.steps.push(...afterAll(last, { now, from: last.bake ? now : coatedMinute }));
-  return laid;
+  if (last)
+    day.steps.push(
+      ...afterAll(last, { now: day.now, from: last.bake ? day.now : day.coatedMinute }),
+    );
+  const { steps, mixes, windows, closed } = day;
+  return { steps, mixes, windows, closed, endMinute: day.now };
 }
 
-/**
- * When the next stage's work over this coat may begin: sanding under its preparation, wiping where
- * it has none; the sheet's word only.
- */
-function workedOverFrom(
-  below: ScheduleStage,
-  next: ScheduleStage,
-  coatedMinute: number,
-  climate: Climate,
-): number {
-  const isPrepared = (next.prepMinutes ?? 0) > LEAST_PREP_MINUTES;
-  const sheetMinutes = isPrepared ? below.sheet.sandMinutes : below.sheet.wipeMinutes;
-  if (sheetMinutes === undefined) return coatedMinute;
-  return (
-    coatedMinute +
-    recoatTime(isPrepared ? 'sandDry' : 'wipe', layerOf(below), { climate }).earliestMinutes.value
-  );
+/** The stage is reached: over the one below as soon as that may be worked on, and made ready. */
+function prepare(day: Day, stage: ScheduleStage, below: ScheduleStage | undefined): void {
+  const { air, coatedMinute, closesMinute } = day;
+  if (below && !below.bake)
+    day.now = Math.max(day.now, workedOverFrom(below, stage, coatedMinute, air(coatedMinute)));
+  if (isPrepared(stage)) {
+    const endMinute = day.now + stage.prepMinutes!;
+    day.steps.push({ stage: stage.name, startMinute: day.now, endMinute, kind: 'prep' });
+    day.now = endMinute;
+  }
+  if (closesMinute !== undefined && day.now > closesMinute + 1e-6)
+    day.closed.push({
+      minutesSince: day.now - coatedMinute,
+      latestMinutes: closesMinute - coatedMinute,
+    });
+}
+
+/** One coat: its mixes, its spraying, its flash and its test. */
+function sprayCoat(
+  day: Day,
+  stage: ScheduleStage,
+  coat: number,
+  next: ScheduleStage | undefined,
+): void {
+  const { input, steps, now } = day;
+  const sprayMinutes = input.spraySeconds / 60;
+  const end = now + sprayMinutes;
+  pourMixes(day, stage, coat, end);
+  steps.push({ stage: stage.name, coat, startMinute: now, endMinute: end, kind: 'spray' });
+  const isLast = coat === Math.ceil(stage.coats);
+  const then = isLast && stage.bake ? 'bake' : isLast && next ? 'clear' : 'coat';
+  // Each panel waits from its own end; the same order of panels makes that one panel's spraying
+  // longer than the wait. Heat takes all of them at once: there the last panel's end counts.
+  const ownEnd = then === 'bake' ? end : now + sprayMinutes * largestShare(input.panels);
+  const layer = layerOf(stage);
+  const wait = timesOf(layer).before[then].value;
+  const ready = Math.max(end, servedAt(layer, wait, ownEnd, day.air));
+  const of = { stage: stage.name, coat };
+  steps.push({ ...of, startMinute: end, endMinute: ready, kind: 'flash' });
+  const readyTest = isLast && stage.bake ? 'edgesBeforeHeat' : 'edgesDry';
+  steps.push({ ...of, startMinute: ready, endMinute: ready, kind: 'test', readyTest });
+  day.coatedMinute = end;
+  day.now = ready;
+}
+
+/** Mixes are begun evenly over the coats they are for. */
+function pourMixes({ mixes, now }: Day, stage: ScheduleStage, coat: number, end: number): void {
+  const count = Math.max(1, Math.ceil(stage.mixes ?? 1));
+  const begunHere = mixesBegunAt(coat, Math.ceil(stage.coats), count);
+  begunHere.forEach((mix, i) => {
+    const begins = now + ((end - now) * i) / begunHere.length;
+    const previous = mixes.at(-1);
+    if (previous?.stage === stage) previous.lastMinute = begins;
+    mixes.push({ stage, mix, startMinute: begins, lastMinute: end });
+  });
+  mixes.at(-1)!.lastMinute = end;
+}
+
+/** From the last coat's end, how long the next one may still be laid over it. */
+function openWindow(day: Day, stage: ScheduleStage): void {
+  const { air, coatedMinute } = day;
+  const latest = windowOf(layerOf(stage), effectiveTemperatureC(air(coatedMinute)))?.value;
+  day.closesMinute = latest === undefined ? undefined : coatedMinute + latest;
+  day.windows.push({
+    stage: stage.name,
+    opensMinute: day.now,
+    ...(day.closesMinute === undefined ? {} : { closesMinute: day.closesMinute }),
+  });
 }
 
 /** What the sheet has after the last coat or its heat; the job itself is over before. */
@@ -200,20 +145,20 @@ function afterAll(
   { name, sheet }: ScheduleStage,
   { now, from }: { now: number; from: number },
 ): ScheduleStep[] {
-  const waits: [string, number | undefined][] = [
-    ['Dry to tape', sheet.tapeMinutes],
-    ['Dry to polish', sheet.polishMinutes],
-    ['Cure', sheet.cureMinutes],
-  ];
-  return waits.flatMap(([what, minutes]) =>
+  const waits = [
+    ['tape', sheet.tapeMinutes],
+    ['polish', sheet.polishMinutes],
+    ['cured', sheet.cureMinutes],
+  ] as const;
+  return waits.flatMap(([until, minutes]) =>
     minutes
       ? [
           {
-            name: `${what} ${name}`,
             stage: name,
             startMinute: now,
             endMinute: Math.max(now, from + minutes),
             kind: 'cure' as const,
+            until,
           },
         ]
       : [],
@@ -232,7 +177,6 @@ function bakeFrom(laid: Laid, stage: ScheduleStage, from: number, climate: Clima
     Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
   const endMinute = from + warmMinutes + holdMinutes;
   laid.steps.push({
-    name: `Bake ${stage.name}`,
     stage: stage.name,
     startMinute: from,
     endMinute,

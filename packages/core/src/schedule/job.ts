@@ -37,12 +37,15 @@ export type ScheduleInput = {
   heated?: boolean;
 };
 export const STEP_KINDS = ['prep', 'spray', 'flash', 'test', 'bake', 'cure'] as const;
+/** What is touched before the next thing, and what a wait after the job is for. */
+export type ReadyTest = 'edgesDry' | 'edgesBeforeHeat';
+export type CuredUntil = 'tape' | 'polish' | 'cured';
 export type ScheduleStep = {
-  name: string;
   stage?: string;
   coat?: number;
   startMinute: number;
   endMinute: number;
   kind: (typeof STEP_KINDS)[number];
-  readyTest?: string;
+  readyTest?: ReadyTest;
+  until?: CuredUntil;
 };

@@ -25,8 +25,12 @@ export type ScheduleAnswer = Explained & {
   recoatWindows: RecoatWindow[];
   mixes: { stage: string; startMinute: number; airTemperatureC: number; choice?: ReducerChoice }[];
   endMinute: number;
-  bestStart?: { startMinute: number; why: string };
+  bestStart?: { startMinute: number; why: BetterStart };
 };
+
+/** Why that start: what the air holds against this one, or how much less waiting there is. */
+export type BetterStart =
+  'asGoodAsAny' | 'nothingStops' | 'lessAgainst' | { shorterByMinutes: number };
 
 const START_STEP_MINUTES = 15;
 
@@ -202,13 +206,13 @@ function bestStartOf(input: ScheduleInput, startMinute: number): ScheduleAnswer[
       candidate.minutes - best.minutes;
     if (score < -1e-6) best = candidate;
   }
-  if (best === now) return { startMinute, why: 'as good as any in this forecast' };
+  if (best === now) return { startMinute, why: 'asGoodAsAny' };
   const why =
     best.stops < now.stops
-      ? 'nothing in the air stops it then'
+      ? 'nothingStops'
       : best.cautions < now.cautions
-        ? 'less in the air speaks against it then'
-        : `the waits are ${Math.round(now.minutes - best.minutes)} min shorter then`;
+        ? 'lessAgainst'
+        : { shorterByMinutes: Math.round(now.minutes - best.minutes) };
   return { startMinute: best.start, why };
 }
 

@@ -7,8 +7,6 @@ import type { Band } from '../outcome/spread.ts';
 import type { PracticeOfRow, PracticeRow } from './practice.ts';
 
 export type GunFacts = {
-  /** The trade's own term. */
-  name: string;
   /** Nobody fitted it yet: a guess until a gun's own tests replace it. */
   isGuess: boolean;
   /** Meant to have 10 psi at most at its cap; a place may have that as a law. */

@@ -7,8 +7,6 @@ import type { Band } from '../outcome/spread.ts';
 import type { Carrier, Stage } from './vocabulary.ts';
 
 export type MaterialFacts = {
-  /** The trade's own term. */
-  name: string;
   /** Where it is used most, and what carries it. */
   stage: Stage;
   carrier: Carrier;

@@ -10,7 +10,7 @@ export function Gains({ input, hose }: { input: AirlineInput; hose: Line['hose']
   const gains = gainsOf(input);
   const wordOf = ({ piece, innerDiameterMm, lengthM }: Gain): string => {
     if (piece === 'hose') return `${format.joined(format.bore(innerDiameterMm!))} hose`;
-    if (piece === 'shorter hose')
+    if (piece === 'shorterHose')
       return `${format.joined(format.metres(lengthM!))} of hose for ${format.joined(format.metres(hose!.lengthM))}`;
     return piece === 'couplers' ? 'high-flow couplers' : 'a larger regulator';
   };

@@ -1,7 +1,7 @@
 /** The air, the humidity and the panel, large, each with its age, and the word for it all. */
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
-import type { Level } from '@orthochrom/core/outcome/verdicts.ts';
+import type { Level } from '@orthochrom/core/outcome/codes.ts';
 import { useNowMs } from '../api/hooks.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';

@@ -2,6 +2,7 @@
  * A gun and its nozzle sets; changing one part of a set asks about the others, for they belong
  * together.
  */
+import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import {
   Button,
@@ -29,7 +30,7 @@ import { STAGE_NAME } from '../words/tradeNames.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { Kind } from '../units/typed.ts';
-import { GUNS, USUAL_GUN_CLASS } from '@orthochrom/core/trade/gunClasses.ts';
+import { USUAL_GUN_CLASS } from '@orthochrom/core/trade/gunClasses.ts';
 import { isKindUnknown } from '@orthochrom/core/gun/hvlpKind.ts';
 import { MEANT_AT_CAP_KPA } from '@orthochrom/core/inForce/capLimitOf.ts';
 import { HvlpKind } from './HvlpKind.tsx';
@@ -97,7 +98,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
     });
   return (
     <>
-      <PageHead title={stored ? stored.name : 'New gun'} line={GUNS[draft.gun.class].name} />
+      <PageHead title={stored ? stored.name : 'New gun'} line={GUN_NAME[draft.gun.class]} />
       <div className="page stack">
         <div className="card grid2">
           <TextInput
@@ -109,7 +110,7 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           <Select
             label="Kind"
             value={draft.gun.class}
-            data={Object.entries(GUNS).map(([value, { name }]) => ({ value, label: name }))}
+            data={Object.entries(GUN_NAME).map(([value, label]) => ({ value, label }))}
             onChange={(next) => next && changeGun({ class: next as Draft['gun']['class'] })}
           />
           <Select

@@ -2,6 +2,7 @@
  * One gun: what it waits for, its nozzle sets and what their tests say, what was set for what, and
  * its year.
  */
+import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button } from '@mantine/core';
 import type { GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
@@ -19,7 +20,6 @@ import { ROUND_NAME } from './care/careWords.ts';
 import { agoText } from './dates.ts';
 import { DueBadges } from './DueBadges.tsx';
 import { FlowingOverTime, TestsOverTime } from './GunHistory.tsx';
-import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
 import { TRUST_NAME } from './names.ts';
 import { SetupCards } from './SetupCards.tsx';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
@@ -47,7 +47,7 @@ export function GunPage() {
     <>
       <PageHead
         title={gun.name}
-        line={`${GUNS[gun.gun.class].name} · for ${gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · ${TRUST_NAME[gun.gaugeTrust]}`}
+        line={`${GUN_NAME[gun.gun.class]} · for ${gun.usedFor.map((stage) => STAGE_NAME[stage].toLowerCase()).join(', ')} · ${TRUST_NAME[gun.gaugeTrust]}`}
       >
         <div className="row">
           <Button component={Link} to={`/guns/${gun.id}/care/cleaned`} variant="default">

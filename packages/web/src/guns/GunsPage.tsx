@@ -2,6 +2,7 @@
  * Guns and air: every gun with what it is due for, the lines that feed them, the compressors
  * behind.
  */
+import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button } from '@mantine/core';
 import {
   deliveryOf,
@@ -20,7 +21,6 @@ import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { DueBadges } from './DueBadges.tsx';
 import styles from './GunsPage.module.css';
-import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
 import { TRUST_NAME } from './names.ts';
 
 export function GunsPage() {
@@ -98,7 +98,7 @@ function GunTile({
     <Link to={`/guns/${gun.id}`} className={`card stack ${styles['tile']}`}>
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <span className="figure mid">{gun.name}</span>
-        <span className="quiet">{GUNS[gun.gun.class].name}</span>
+        <span className="quiet">{GUN_NAME[gun.gun.class]}</span>
       </div>
       {care && <DueBadges care={care} nowMs={nowMs} />}
       <div>

@@ -1,5 +1,6 @@
 /** Air and paint: what the day and the tin give. */
-import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
+import { MATERIAL_NAME } from '@orthochrom/contract/words/tradeWords.ts';
+import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { Select } from '@mantine/core';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -71,7 +72,7 @@ export function AirPaintControls({ setup, other, onChange }: GroupProps) {
           label="Kind"
           value={material.class}
           allowDeselect={false}
-          data={Object.entries(MATERIALS).map(([value, { name }]) => ({ value, label: name }))}
+          data={Object.entries(MATERIAL_NAME).map(([value, label]) => ({ value, label }))}
           onChange={(value) =>
             value &&
             onChange({

@@ -2,6 +2,7 @@
  * Where a set-up goes from the lab: to a gun as a baseline, to a ticket's coat, to a file, and from
  * a file back.
  */
+import { MATERIAL_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button, FileButton, Menu } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
@@ -55,7 +56,7 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
         test: {
           kind: 'baseline',
           stage,
-          product: MATERIALS[shown.material.class].name,
+          product: MATERIAL_NAME[shown.material.class],
           byEar: false,
           settings: keptSettings(shown),
         },
@@ -63,7 +64,7 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
       });
       await mutate('/api/tests');
       notifications.show({
-        message: `Kept with ${stored!.name} as a baseline for ${MATERIALS[shown.material.class].name.toLowerCase()}.`,
+        message: `Kept with ${stored!.name} as a baseline for ${MATERIAL_NAME[shown.material.class].toLowerCase()}.`,
       });
     });
   const sendTo = (coatId: string, ticketId: string) =>

@@ -2,7 +2,7 @@
  * Verdicts and reasons as a painter reads them: a word and a shape with each, never colour alone,
  * figures in their own units.
  */
-import type { Level } from '@orthochrom/core/outcome/verdicts.ts';
+import type { Level } from '@orthochrom/core/outcome/codes.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { leadOf, verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';

@@ -2,7 +2,6 @@ import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
 import type { GunFacts } from '../gunFacts.ts';
 
 export const airbrush: GunFacts = {
-  name: 'airbrush',
   isGuess: true,
   isBoundAtCap: false,
   inletKPa: 30 * PSI_KPA,

@@ -2,7 +2,6 @@ import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
 import type { GunFacts } from '../gunFacts.ts';
 
 export const conventional: GunFacts = {
-  name: 'conventional',
   isGuess: false,
   isBoundAtCap: false,
   inletKPa: 50 * PSI_KPA,

@@ -7,7 +7,6 @@ export const HVLP_KINDS = {
 } as const satisfies GunFacts['kinds'];
 
 export const hvlp: GunFacts = {
-  name: 'HVLP',
   isGuess: false,
   isBoundAtCap: true,
   inletKPa: 20 * PSI_KPA,

@@ -2,7 +2,6 @@ import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
 import type { GunFacts } from '../gunFacts.ts';
 
 export const lvlp: GunFacts = {
-  name: 'LVLP, low air',
   isGuess: false,
   isBoundAtCap: false,
   inletKPa: 25 * PSI_KPA,

@@ -2,7 +2,6 @@ import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
 import type { GunFacts } from '../gunFacts.ts';
 
 export const mini: GunFacts = {
-  name: 'mini',
   isGuess: true,
   isBoundAtCap: true,
   inletKPa: 20 * PSI_KPA,

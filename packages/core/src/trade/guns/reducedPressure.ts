@@ -2,7 +2,6 @@ import { CFM_L_PER_MIN, PSI_KPA } from '../../units/physical.ts';
 import type { GunFacts } from '../gunFacts.ts';
 
 export const reducedPressure: GunFacts = {
-  name: 'reduced pressure',
   isGuess: false,
   isBoundAtCap: false,
   inletKPa: 29 * PSI_KPA,

@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const buildPrimer: MaterialFacts = {
-  name: 'Filling primer',
   stage: 'primer',
   carrier: 'solvent',
   shows: 'covered',

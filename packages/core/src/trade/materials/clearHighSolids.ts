@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const clearHighSolids: MaterialFacts = {
-  name: 'Clear, high solids',
   stage: 'clear',
   carrier: 'solvent',
   shows: 'gloss',

@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const clearMediumSolids: MaterialFacts = {
-  name: 'Clear, medium solids',
   stage: 'clear',
   carrier: 'solvent',
   shows: 'gloss',

@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const epoxyPrimer: MaterialFacts = {
-  name: 'Epoxy primer',
   stage: 'primer',
   carrier: 'solvent',
   shows: 'covered',

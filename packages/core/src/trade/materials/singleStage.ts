@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const singleStage: MaterialFacts = {
-  name: 'Single stage',
   stage: 'singleStage',
   carrier: 'solvent',
   shows: 'gloss',

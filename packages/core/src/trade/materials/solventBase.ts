@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const solventBase: MaterialFacts = {
-  name: 'Base, solvent',
   stage: 'base',
   carrier: 'solvent',
   shows: 'colour',

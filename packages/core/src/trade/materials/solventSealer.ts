@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const solventSealer: MaterialFacts = {
-  name: 'Sealer, solvent',
   stage: 'sealer',
   carrier: 'solvent',
   shows: 'covered',

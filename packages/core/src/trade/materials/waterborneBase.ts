@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const waterborneBase: MaterialFacts = {
-  name: 'Base, waterborne',
   stage: 'base',
   carrier: 'waterborne',
   shows: 'colour',

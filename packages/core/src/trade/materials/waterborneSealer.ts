@@ -1,7 +1,6 @@
 import type { MaterialFacts } from '../materialFacts.ts';
 
 export const waterborneSealer: MaterialFacts = {
-  name: 'Sealer, waterborne',
   stage: 'sealer',
   carrier: 'waterborne',
   standsInFor: ['primer'],
