@@ -6,9 +6,12 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   outputDir: '../test-results',
   globalSetup: './shopServer.ts',
-  workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  // Patience, not a measure: a step goes on as soon as the page says so, and a busy machine is no
+  // fault. Speed is the bench's business.
+  timeout: 600_000,
+  expect: { timeout: 120_000 },
   reporter: [['list'], ['json']],
   use: {
     baseURL: ADDRESS,

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
-import { ADDRESS } from './shopServer.ts';
+import { ADDRESS, databaseUrl } from './shopServer.ts';
 
 export const COLD_MORNING = 440;
 export const TEN_O_CLOCK = 600;
@@ -19,7 +19,7 @@ export async function steerProbe(change: { minute?: number; shiftC?: number }): 
 
 /** Puts the running clocks back, as if so many minutes had gone by. */
 export async function letMinutesPass(minutes: number): Promise<void> {
-  const client = new pg.Client({ connectionString: process.env['DATABASE_URL'] });
+  const client = new pg.Client({ connectionString: databaseUrl() });
   await client.connect();
   await client.query(
     `update timer set started_at = started_at - $1::interval, due_at = due_at - $1::interval where confirmed_at is null and kind = 'flash'`,

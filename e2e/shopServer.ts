@@ -1,42 +1,64 @@
-/** The shop for the journeys: a throw-away database, and the very start script a newcomer runs. */
+/**
+ * Shops for the journeys: one for each worker, with a throw-away database of its own, opened by the
+ * very start script a newcomer runs. A worker has its shop to itself, so no journey sees what
+ * another one does at the same time.
+ */
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import type { FullConfig } from '@playwright/test';
 import { startCluster } from '../scripts/postgres.mjs';
 
-const PORT = 4390;
-export const ADDRESS = `http://127.0.0.1:${PORT}`;
+const FIRST_PORT = 4390;
 const root = path.dirname(import.meta.dirname);
+const addressOf = (shop: number): string => `http://127.0.0.1:${FIRST_PORT + shop}`;
+const databaseVariable = (shop: number): string => `SHOP_${shop}_DATABASE_URL`;
 
-export default async function openShop(): Promise<() => Promise<void>> {
+/** The shop of the worker that asks; Playwright numbers them. */
+const ownShop = Number(process.env['TEST_PARALLEL_INDEX'] ?? 0);
+export const ADDRESS = addressOf(ownShop);
+export const databaseUrl = (): string => process.env[databaseVariable(ownShop)]!;
+
+/** Resolves when the shop serves; gives the way to close it. */
+async function open(shop: number, folder: string, url: string): Promise<() => Promise<void>> {
+  const port = String(FIRST_PORT + shop);
+  const child = spawn(
+    process.execPath,
+    ['scripts/start.mjs', '--port', port, '--data', path.join(folder, `shop-${shop}`)],
+    { cwd: root, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: url } },
+  );
+  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  await new Promise<void>((resolve, reject) => {
+    child.stdout.on(
+      'data',
+      (chunk: Buffer) => String(chunk).includes('Orthochrom is open') && resolve(),
+    );
+    child.once('exit', (code) => reject(new Error(`the shop did not open (${code})`)));
+  });
+  return async () => {
+    child.kill('SIGINT');
+    await ended;
+  };
+}
+
+export default async function openShops({ workers }: FullConfig): Promise<() => Promise<void>> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-journey-'));
   const cluster = await startCluster({
     folder: path.join(folder, 'database'),
     say: () => undefined,
     durable: false,
   });
-  cluster.ensureDatabase('journey');
-  process.env['DATABASE_URL'] = cluster.url('journey');
-  const shop = spawn(
-    process.execPath,
-    ['scripts/start.mjs', '--port', String(PORT), '--data', path.join(folder, 'shop')],
-    {
-      cwd: root,
-      stdio: ['ignore', 'pipe', 'inherit'],
-    },
-  );
-  const ended = new Promise<void>((resolve) => shop.once('exit', () => resolve()));
-  await new Promise<void>((resolve, reject) => {
-    shop.stdout.on(
-      'data',
-      (chunk: Buffer) => String(chunk).includes('Orthochrom is open') && resolve(),
-    );
-    shop.once('exit', (code) => reject(new Error(`the shop did not open (${code})`)));
-  });
+  const closing: (() => Promise<void>)[] = [];
+  // One after the other: the first one builds, the others find it built.
+  for (let shop = 0; shop < workers; shop++) {
+    cluster.ensureDatabase(`journey_${shop}`);
+    const url = cluster.url(`journey_${shop}`);
+    process.env[databaseVariable(shop)] = url;
+    closing.push(await open(shop, folder, url));
+  }
   return async () => {
-    shop.kill('SIGINT');
-    await ended;
+    await Promise.all(closing.map((close) => close()));
     cluster.stop('immediate');
     rmSync(folder, { recursive: true, force: true });
   };

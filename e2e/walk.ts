@@ -9,7 +9,7 @@ import { expect } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
 import { letMinutesPass } from './shop.ts';
-import { ADDRESS } from './shopServer.ts';
+import { ADDRESS, databaseUrl } from './shopServer.ts';
 
 async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: object): Promise<T> {
   const reply = await fetch(`${ADDRESS}/api${path}`, {
@@ -70,7 +70,7 @@ export async function layCoat(ticketId: string, nth: number, seen: string[]): Pr
 
 /** The coats of this ticket are so many days old. */
 export async function letDaysPass(ticketId: string, days: number): Promise<void> {
-  const client = new pg.Client({ connectionString: process.env['DATABASE_URL'] });
+  const client = new pg.Client({ connectionString: databaseUrl() });
   await client.connect();
   await client.query(
     `update coat set started_at = started_at - $1::interval, ended_at = ended_at - $1::interval where ticket_id = $2`,

@@ -1,6 +1,7 @@
 /**
  * npm test: all of it. Types, lint, units and laws, the API against a real throw-away database, the
- * start script, and the journeys in headless Chromium. One closing line counts everything.
+ * start script, and the journeys in headless Chromium. One closing line counts everything, and a
+ * table says what each part took.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
@@ -15,21 +16,31 @@ const CHROMIUM = '/usr/bin/chromium';
 const reports = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-reports-'));
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const tally = { passed: 0, failed: 0 };
+const took = [];
 
-const run = (title, command, args, env = {}) =>
+/** Runs to its end; what it says is shown at once, or kept together where others run beside it. */
+const run = (title, [command, ...args], { env = {}, isKept = false } = {}) =>
   new Promise((resolve) => {
-    console.log(`\n— ${title}`);
-    const child = spawn(command, args, {
+    const began = Date.now();
+    const kept = [];
+    if (!isKept) console.log(`\n— ${title}`);
+    const child = spawn(bin(command), args, {
       cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['ignore', isKept ? 'pipe' : 'inherit', isKept ? 'pipe' : 'inherit'],
       env: { ...process.env, ...env },
     });
-    child.once('exit', (code) => resolve(code === 0));
+    child.stdout?.on('data', (text) => kept.push(text));
+    child.stderr?.on('data', (text) => kept.push(text));
+    child.once('exit', (code) => {
+      took.push({ part: title, seconds: Math.round((Date.now() - began) / 1000) });
+      if (isKept) console.log(`\n— ${title}\n${Buffer.concat(kept)}`);
+      resolve(code === 0);
+    });
   });
 
 /** A check without cases of its own counts as one. */
-async function check(title, command, args) {
-  const ok = await run(title, command, args);
+async function check(title, command) {
+  const ok = await run(title, command, { isKept: true });
   tally[ok ? 'passed' : 'failed'] += 1;
 }
 
@@ -45,54 +56,52 @@ function count(ok, file, read) {
   tally.failed += failed + (!ok && failed === 0 ? 1 : 0);
 }
 
-async function main() {
-  ensurePackages(root, console.log);
-  await check('types', bin('tsc'), [
-    '-b',
-    'packages/core',
-    'packages/contract',
-    'packages/server',
-    'packages/web',
-    'e2e',
-  ]);
-  await check('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-  await check('imports', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages']);
-  await check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+/** What reads the code without running it, in two lanes: each of them uses one core. */
+async function readTheCode() {
+  const projects = ['core', 'contract', 'server', 'web'].map((name) => `packages/${name}`);
+  const types = async () => {
+    await check('types', ['tsc', '-b', ...projects, 'e2e']);
+    await check('imports', ['depcruise', '--config', '.dependency-cruiser.cjs', 'packages']);
+    await check('format', ['prettier', '--check', '--log-level', 'warn', '.']);
+  };
+  await Promise.all([types(), check('lint', ['eslint', '.', '--max-warnings', '0'])]);
+}
 
-  const unitReport = path.join(reports, 'vitest.json');
-  const unitsOk = await run('units, laws, contract, API', bin('vitest'), [
-    'run',
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${unitReport}`,
+async function runTests() {
+  const report = path.join(reports, 'vitest.json');
+  const ok = await run('units, laws, contract, API', [
+    ...['vitest', 'run', '--reporter=default', '--reporter=json'],
+    `--outputFile.json=${report}`,
   ]);
-  count(unitsOk, unitReport, ({ numPassedTests, numFailedTests }) => ({
+  count(ok, report, ({ numPassedTests, numFailedTests }) => ({
     passed: numPassedTests,
     failed: numFailedTests,
   }));
+}
 
+async function runJourneys() {
   if (!existsSync(CHROMIUM)) aptInstall(['chromium'], console.log);
-  const journeyReport = path.join(reports, 'playwright.json');
-  const journeysOk = await run(
-    'journeys in the browser',
-    bin('playwright'),
-    ['test', '--config', 'e2e/playwright.config.ts'],
-    {
-      PLAYWRIGHT_JSON_OUTPUT_NAME: journeyReport,
-    },
-  );
-  count(journeysOk, journeyReport, ({ stats }) => ({
+  const report = path.join(reports, 'playwright.json');
+  const journeys = ['playwright', 'test', '--config', 'e2e/playwright.config.ts'];
+  const ok = await run('journeys in the browser', journeys, {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  });
+  count(ok, report, ({ stats }) => ({
     passed: stats.expected + stats.flaky,
     failed: stats.unexpected,
   }));
 }
 
 try {
-  await main();
+  ensurePackages(root, console.log);
+  await readTheCode();
+  await runTests();
+  await runJourneys();
 } catch (fault) {
   console.error(fault instanceof Plain ? fault.message : fault);
   tally.failed += 1;
 }
 rmSync(reports, { recursive: true, force: true });
+console.log(`\n${took.map(({ part, seconds }) => `${String(seconds).padStart(5)} s  ${part}`).join('\n')}`);
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exitCode = tally.failed > 0 || tally.passed === 0 ? 1 : 0;

@@ -1,14 +1,16 @@
 /** The line as the painter describes it once, from the compressor to the gun. */
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
 import { AirLineCreate, type AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { postJson, putJson } from '../api/client.ts';
-import { useSetup, useWrite } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 
@@ -24,8 +26,9 @@ const NONE = 'none';
 
 export function AirLineFormPage() {
   const { id } = useParams();
-  const { data: setup } = useSetup();
-  if (!setup) return <p className="page">Opening the line …</p>;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  if (!setup) return <NotYet reads={[setupRead]} what="the line" />;
   return (
     <LineForm
       key={id ?? 'new'}
@@ -72,9 +75,9 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
   const save = () =>
     write(async (over?: number) => {
       if (stored)
-        await putJson(`/api/air-lines/${stored.id}`, { ...body, version: over ?? stored.version });
-      else await postJson('/api/air-lines', { ...body, id: ownId });
-      await mutate('/api/setup');
+        await putJson(ADDRESS.airLine(stored.id), { ...body, version: over ?? stored.version });
+      else await postJson(ADDRESS.airLines, { ...body, id: ownId });
+      await refresh('setup');
       await navigate(`/air/${ownId}`);
     });
   const picks = (list: { id: string; name: string }[], none: string) => [

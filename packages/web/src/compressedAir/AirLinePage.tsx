@@ -2,6 +2,7 @@
  * One line: what the wall must show for a gun and a coat, where the pressure goes, and whether the
  * compressor keeps up.
  */
+import { NotYet } from '../frame/NotYet.tsx';
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select } from '@mantine/core';
 import { limitOfPlace } from '@orthochrom/contract/plan/planInputs.ts';
@@ -10,7 +11,7 @@ import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useSetup } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -25,9 +26,10 @@ import { TwoGaugesCard } from './TwoGaugesCard.tsx';
 
 export function AirLinePage() {
   const { id } = useParams();
-  const { data: setup } = useSetup();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
   const line = setup?.airLines.find((candidate) => candidate.id === id);
-  if (!setup) return <p className="page">Opening the line …</p>;
+  if (!setup) return <NotYet reads={[setupRead]} what="the line" />;
   if (!line) return <p className="page">There is no such line.</p>;
   return <OpenLine key={line.id} line={line} setup={setup} />;
 }

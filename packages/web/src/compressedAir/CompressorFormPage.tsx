@@ -1,12 +1,14 @@
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, Textarea, TextInput } from '@mantine/core';
 import { CompressorCreate, type Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { postJson, putJson } from '../api/client.ts';
-import { useSetup, useWrite } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { PumpUpCard } from './PumpUpCard.tsx';
@@ -22,8 +24,9 @@ const FIGURES = [
 
 export function CompressorFormPage() {
   const { id } = useParams();
-  const { data: setup } = useSetup();
-  if (!setup) return <p className="page">Opening the compressor …</p>;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  if (!setup) return <NotYet reads={[setupRead]} what="the compressor" />;
   return (
     <CompressorForm
       key={id ?? 'new'}
@@ -52,12 +55,12 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
   const save = () =>
     write(async (over?: number) => {
       if (stored)
-        await putJson(`/api/compressors/${stored.id}`, {
+        await putJson(ADDRESS.compressor(stored.id), {
           ...draft,
           version: over ?? stored.version,
         });
-      else await postJson('/api/compressors', { ...draft, id: ownId });
-      await mutate('/api/setup');
+      else await postJson(ADDRESS.compressors, { ...draft, id: ownId });
+      await refresh('setup');
       await navigate('/guns');
     });
   return (

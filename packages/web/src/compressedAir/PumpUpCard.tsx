@@ -1,13 +1,13 @@
 /** Time the compressor from one pressure to another with nothing drawn: what it really delivers. */
+import { ADDRESS, hold } from '../api/resources.ts';
 import { Button } from '@mantine/core';
 import { deliveryOf, type Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { deliveryFromPumpUp } from '@orthochrom/core/compressedAir/compressor.ts';
 import { useState } from 'react';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { useStopwatch } from '../guns/useStopwatch.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
@@ -30,14 +30,14 @@ export function PumpUpCard({ compressor }: { compressor: Compressor }) {
   const now = deliveryOf(compressor);
   const save = () =>
     write(async () => {
-      const setup = await postJson<ShopSetup>('/api/tests', {
+      const setup = await postJson<ShopSetup>(ADDRESS.tests, {
         id: newId(),
         painterId: painter.id,
         compressorId: compressor.id,
         test: { kind: 'pumpUp', fromKPa, toKPa, seconds, freeAirLPerMin },
         note: '',
       });
-      await mutate('/api/setup', setup, { revalidate: false });
+      await hold(ADDRESS.setup, setup);
       setSeconds(undefined);
       setRound(round + 1);
     });

@@ -2,6 +2,7 @@
  * Two gauges, one pull of the trigger: what the line really loses. Belongs to this line and this
  * gun's flow.
  */
+import { ADDRESS, hold } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
@@ -9,10 +10,9 @@ import { lineOf } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { airFlowOf, gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
 import { useState } from 'react';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { dayText } from '../guns/dates.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
@@ -70,7 +70,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
         });
   const save = () =>
     write(async () => {
-      const setup = await postJson<ShopSetup>('/api/tests', {
+      const setup = await postJson<ShopSetup>(ADDRESS.tests, {
         id: newId(),
         painterId: painter.id,
         airLineId: line.id,
@@ -84,7 +84,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
         },
         note: '',
       });
-      await mutate('/api/setup', setup, { revalidate: false });
+      await hold(ADDRESS.setup, setup);
       setReadings({});
       setRound(round + 1);
     });

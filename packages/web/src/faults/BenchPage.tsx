@@ -1,4 +1,5 @@
 /** The fault bench: one question, the ranking beside it, and the answer as soon as there is one. */
+import { NotYet } from '../frame/NotYet.tsx';
 import { SegmentedControl, Select } from '@mantine/core';
 import { atBench, influencesOn } from '@orthochrom/contract/diagnosis/bench.ts';
 import {
@@ -15,11 +16,8 @@ import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import useSWR from 'swr';
-import { getJson } from '../api/client.ts';
-import { useSetup } from '../api/hooks.ts';
+import { useSetup, useCoatAir, useFindingKept, useTicket } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { panelName, STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -41,27 +39,18 @@ export function BenchPage() {
   const { id = '' } = useParams();
   const [query] = useSearchParams();
   const isNew = query.has('new');
-  const { data: kept, error } = useSWR<Finding, Error>(
-    isNew ? null : `/api/findings/${id}`,
-    getJson,
-    {
-      revalidateOnFocus: false,
-    },
-  );
+  const keptRead = useFindingKept(isNew ? undefined : id, { revalidateOnFocus: false });
+  const kept = keptRead.data;
   const coatId = kept?.coatId ?? query.get('coat') ?? undefined;
   const ticketId = kept?.ticketId ?? query.get('ticket') ?? undefined;
-  const { data: whole } = useSWR<TicketWhole, Error>(
-    ticketId ? `/api/tickets/${ticketId}` : null,
-    getJson,
-  );
-  const { data: air } = useSWR<CoatAirPoint[], Error>(
-    coatId ? `/api/coats/${coatId}/air` : null,
-    getJson,
-  );
-  const { data: setup } = useSetup();
-  if (error) return <PageError message={error.message} retry={() => location.reload()} />;
+  const wholeRead = useTicket(ticketId);
+  const whole = wholeRead.data;
+  const airRead = useCoatAir(coatId);
+  const air = airRead.data;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
   if (!setup || (!isNew && !kept) || (ticketId && !whole) || (coatId && !air))
-    return <p className="page">Opening the bench …</p>;
+    return <NotYet reads={[setupRead, keptRead, wholeRead, airRead]} what="the bench" />;
   const start = startOf(query, setup, whole, air ?? []);
   return <Bench key={id} id={id} kept={kept} start={start} whole={whole} />;
 }

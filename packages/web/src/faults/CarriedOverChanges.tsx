@@ -1,11 +1,9 @@
 /** What this coat is to keep to, because an earlier finding was taken into its plan. */
-import type { PlanChange } from '@orthochrom/contract/shop/finding.ts';
+import { useChangesOfCoat } from '../api/reads.ts';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { getJson } from '../api/client.ts';
 
 export function CarriedOverChanges({ coatId }: { coatId: string }) {
-  const { data } = useSWR<PlanChange[], Error>(`/api/coats/${coatId}/changes`, getJson);
+  const { data } = useChangesOfCoat(coatId);
   if (!data || data.length === 0) return null;
   return (
     <ul

@@ -2,6 +2,7 @@
  * What it turned out to be, said when it is known; from this the next plans get their change, and
  * one day the numbers.
  */
+import { ADDRESS } from '../api/resources.ts';
 import { Button, Select, Textarea } from '@mantine/core';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
@@ -9,7 +10,7 @@ import { causeName, faultName, LAYER_WORDS } from '@orthochrom/contract/words/fa
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { whenText } from '../records/recordWords.ts';
 
@@ -47,7 +48,7 @@ export function ConfirmCard({
   const save = () =>
     write(async (over) =>
       take(
-        await postJson<Finding>(`/api/findings/${finding.id}/confirm`, {
+        await postJson<Finding>(ADDRESS.finding(finding.id, 'confirm'), {
           version: over ?? finding.version,
           painterId: painter.id,
           fault,
@@ -110,7 +111,7 @@ export function ConfirmCard({
         <Button size="lg" loading={busy} disabled={!fault || !cause} onClick={() => void save()}>
           {confirmed ? 'Keep the change' : 'It was this'}
         </Button>
-        <a href={`/api/findings/${finding.id}/file`}>Save as a file, photos inside</a>
+        <a href={ADDRESS.finding(finding.id, 'file')}>Save as a file, photos inside</a>
         {finding.ticketId && <Link to={`/tickets/${finding.ticketId}`}>To the ticket</Link>}
       </div>
       {finding.changes.length > 0 && (

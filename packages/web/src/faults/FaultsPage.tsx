@@ -2,16 +2,17 @@
  * Where a walk-up car begins: say it in your own words, or touch what it looks like; below, what
  * was found before.
  */
+import { NotYet } from '../frame/NotYet.tsx';
+import { useFindings } from '../api/reads.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { Button, FileButton, TextInput } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
-import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import { causeName, faultName, questionWords } from '@orthochrom/contract/words/faultWords.ts';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import useSWR from 'swr';
 import { v7 as newId } from 'uuid';
-import { getJson, postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { postJson } from '../api/client.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { whenText } from '../records/recordWords.ts';
@@ -25,7 +26,8 @@ export function FaultsPage() {
   const navigate = useNavigate();
   const { painter } = usePainter();
   const [typed, setTyped] = useState('');
-  const { data: findings, mutate } = useSWR<Finding[], Error>('/api/findings', getJson);
+  const read = useFindings();
+  const findings = read.data;
   const [busy, write] = useWrite();
   const reset = useRef<() => void>(null);
   const start = (family?: string) =>
@@ -40,14 +42,11 @@ export function FaultsPage() {
         .catch(() => {
           throw new Error('This is not a file of findings.');
         });
-      const { taken } = await postJson<{ taken: number }>(
-        `/api/findings-file?painterId=${painter.id}`,
-        parsed,
-      );
+      const { taken } = await postJson<{ taken: number }>(ADDRESS.findingsFile(painter.id), parsed);
       notifications.show({
         message: taken === 0 ? 'All of them were here already.' : `${taken} taken in.`,
       });
-      await mutate();
+      await read.mutate();
     }).then(() => reset.current?.());
   };
   return (
@@ -118,6 +117,7 @@ export function FaultsPage() {
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             Found before
           </h2>
+          {!findings && <NotYet reads={[read]} what="the findings" />}
           {findings?.length === 0 && (
             <p className="quiet">Nothing yet. From a ticket it begins on the card “Look at it”.</p>
           )}

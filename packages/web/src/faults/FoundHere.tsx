@@ -1,12 +1,10 @@
 /** What was found on this coat so far, with the way to it. */
-import type { Finding } from '@orthochrom/contract/shop/finding.ts';
+import { useFindingsOfCoat } from '../api/reads.ts';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { getJson } from '../api/client.ts';
 
 export function FoundHere({ coatId }: { coatId: string }) {
-  const { data } = useSWR<Finding[], Error>(`/api/findings?coatId=${coatId}`, getJson);
+  const { data } = useFindingsOfCoat(coatId);
   if (!data || data.length === 0) return null;
   return (
     <ul

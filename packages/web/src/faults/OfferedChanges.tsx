@@ -2,14 +2,15 @@
  * What earlier findings would change in this plan: offered, with their reason; taken or refused by
  * a touch, never imposed.
  */
+import { usePlanChanges } from '../api/reads.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { Button } from '@mantine/core';
 import { movedTo } from './moves.ts';
 import type { PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { Coat, Overrides, SettingName, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import { Link } from 'react-router';
-import useSWR from 'swr';
-import { getJson, postJson } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { postJson } from '../api/client.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { SETTING_NAME } from '../words/tradeNames.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
@@ -34,7 +35,7 @@ export function OfferedChanges({
   onUse,
 }: OfferedChangesProps) {
   const { painter } = usePainter();
-  const { data, mutate } = useSWR<PlanChange[], Error>('/api/plan-changes', getJson);
+  const { data, mutate } = usePlanChanges();
   const [busy, write] = useWrite();
   const offered = (data ?? []).filter(
     (change) =>
@@ -45,7 +46,7 @@ export function OfferedChanges({
   const answer = (change: PlanChange, state: 'taken' | 'refused') =>
     write(async (over) => {
       await mutate(
-        await postJson<PlanChange[]>(`/api/plan-changes/${change.id}`, {
+        await postJson<PlanChange[]>(ADDRESS.planChange(change.id), {
           version: over ?? change.version,
           painterId: painter.id,
           state,

@@ -1,4 +1,5 @@
 /** Photos of what was found. They are kept and shown; nothing pretends to read them. */
+import { ADDRESS } from '../api/resources.ts';
 import { FileButton, Button } from '@mantine/core';
 import {
   MOST_PHOTO_BYTES,
@@ -9,7 +10,7 @@ import {
 import { useRef } from 'react';
 import { v7 as newId } from 'uuid';
 import { postFile } from '../api/client.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { whenText } from '../records/recordWords.ts';
 import styles from './PhotosCard.module.css';
@@ -35,7 +36,7 @@ export function PhotosCard({
         );
       take(
         await postFile<Finding>(
-          `/api/findings/${finding.id}/photos?id=${newId()}&painterId=${painter.id}`,
+          ADDRESS.newPhoto(finding.id, { id: newId(), painterId: painter.id }),
           file,
         ),
       );
@@ -52,9 +53,9 @@ export function PhotosCard({
       <ul className={styles['photos']}>
         {finding.photos.map(({ id, takenAt, widthPx, heightPx }) => (
           <li key={id}>
-            <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
+            <a href={ADDRESS.photo(id)} target="_blank" rel="noreferrer">
               <img
-                src={`/api/photos/${id}/thumb`}
+                src={ADDRESS.photo(id, 'thumb')}
                 alt={`Photo of ${whenText(takenAt)}, ${widthPx} by ${heightPx}`}
               />
             </a>

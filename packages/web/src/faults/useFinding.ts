@@ -2,6 +2,7 @@
  * Keeps a finding while it is made: every answer goes to the server by itself, one write after the
  * other, and a clash is shown.
  */
+import { ADDRESS } from '../api/resources.ts';
 import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import { useCallback, useRef, useState } from 'react';
@@ -51,12 +52,12 @@ export function useFinding(
         try {
           take(
             over
-              ? await putJson<Finding>(`/api/findings/${id}`, {
+              ? await putJson<Finding>(ADDRESS.finding(id), {
                   version: over.version,
                   painterId,
                   ...next,
                 })
-              : await postJson<Finding>('/api/findings', { id, painterId, ...next }),
+              : await postJson<Finding>(ADDRESS.findings, { id, painterId, ...next }),
           );
           if (!over) onFirstKept();
         } catch (fault) {

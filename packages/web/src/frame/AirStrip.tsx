@@ -2,7 +2,7 @@
 import { dewPointC } from '@orthochrom/core/air/humidAir.ts';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Level } from '@orthochrom/core/outcome/codes.ts';
-import { useNowMs } from '../api/hooks.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
 import styles from './AirStrip.module.css';

@@ -2,17 +2,16 @@
  * Somebody changed the same thing meanwhile: both sides, side by side, and the choice. Nothing was
  * overwritten.
  */
+import { refreshAll } from '../api/resources.ts';
 import { Button, Modal } from '@mantine/core';
-import { mutate } from 'swr';
 import { closeClash, differences, useClash } from '../api/clash.ts';
-import { isOf } from '../api/hooks.ts';
 
 export function ClashDialog() {
   const clash = useClash();
   if (!clash) return null;
   const useTheirs = () => {
     closeClash();
-    void mutate(isOf('/api/'));
+    void refreshAll();
   };
   return (
     <Modal opened onClose={closeClash} title="Changed by somebody else meanwhile" size="lg">

@@ -1,5 +1,5 @@
 /** The frame of every screen: the rail, who paints, and whether the server is there. */
-import { Button, Menu } from '@mantine/core';
+import { Menu } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMantineColorScheme } from '@mantine/core';
 import {
@@ -17,7 +17,8 @@ import {
 } from '@tabler/icons-react';
 import { useEffect, useMemo } from 'react';
 import { NavLink, Outlet } from 'react-router';
-import { useSetup, useStream } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
+import { useStream } from '../api/useStream.ts';
 import { ClashDialog } from './ClashDialog.tsx';
 import { PainterContext, usePickedPainterId } from './painter.ts';
 import styles from './Shell.module.css';
@@ -149,16 +150,5 @@ function PainterMenu({
         ))}
       </Menu.Dropdown>
     </Menu>
-  );
-}
-
-export function PageError({ message, retry }: { message: string; retry: () => void }) {
-  return (
-    <div className="page stack">
-      <p role="alert">{message}</p>
-      <div>
-        <Button onClick={retry}>Try again</Button>
-      </div>
-    </div>
   );
 }

@@ -2,6 +2,8 @@
  * A gun and its nozzle sets; changing one part of a set asks about the others, for they belong
  * together.
  */
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import {
@@ -20,10 +22,10 @@ import { implausibleFigures } from '@orthochrom/core/gun/plausibility.ts';
 import type { Gun } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson, putJson } from '../api/client.ts';
-import { useSetup, useWrite } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -54,8 +56,9 @@ const EMPTY: Draft = {
 
 export function GunEditPage() {
   const { id = 'new' } = useParams();
-  const { data: setup } = useSetup();
-  if (!setup) return <p className="page">Opening the gun …</p>;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  if (!setup) return <NotYet reads={[setupRead]} what="the gun" />;
   const stored = setup.guns.find((gun) => gun.id === id);
   if (!stored && id !== 'new') return <p className="page">There is no such gun.</p>;
   return <GunForm key={id} stored={stored} />;
@@ -91,9 +94,9 @@ function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
   const save = () =>
     write(async (over?: number) => {
       if (stored)
-        await putJson(`/api/guns/${stored.id}`, { ...draft, version: over ?? stored.version });
-      else await postJson('/api/guns', { ...draft, id: ownId });
-      await mutate('/api/setup');
+        await putJson(ADDRESS.gun(stored.id), { ...draft, version: over ?? stored.version });
+      else await postJson(ADDRESS.guns, { ...draft, id: ownId });
+      await refresh('setup');
       await navigate(`/guns/${ownId}`);
     });
   return (

@@ -2,6 +2,7 @@
  * One gun: what it waits for, its nozzle sets and what their tests say, what was set for what, and
  * its year.
  */
+import { NotYet } from '../frame/NotYet.tsx';
 import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button } from '@mantine/core';
 import type { GunStory } from '@orthochrom/contract/shop/care.ts';
@@ -10,7 +11,8 @@ import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { paintInCup } from '@orthochrom/core/gun/paintInCup.ts';
 import { gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
 import { Link, useParams } from 'react-router';
-import { useGunStory, useNowMs, useSetup } from '../api/hooks.ts';
+import { useGunStory, useSetup } from '../api/reads.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import { GunBench } from '../faults/GunBench.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
@@ -35,11 +37,13 @@ const TESTS = [
 
 export function GunPage() {
   const { id = '' } = useParams();
-  const { data: setup } = useSetup();
-  const { data: story } = useGunStory(id);
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const storyRead = useGunStory(id);
+  const story = storyRead.data;
   const nowMs = useNowMs(30_000);
   const gun = setup?.guns.find((candidate) => candidate.id === id);
-  if (!setup || !story) return <p className="page">Opening the gun …</p>;
+  if (!setup || !story) return <NotYet reads={[setupRead, storyRead]} what="the gun" />;
   if (!gun) return <p className="page">There is no such gun.</p>;
   const fitted = gun.sets.filter(({ retiredAt }) => !retiredAt);
   const baselines = story.tests.filter(({ test }) => test.kind === 'baseline').reverse();

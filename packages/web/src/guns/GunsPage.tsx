@@ -2,6 +2,7 @@
  * Guns and air: every gun with what it is due for, the lines that feed them, the compressors
  * behind.
  */
+import { NotYet } from '../frame/NotYet.tsx';
 import { GUN_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button } from '@mantine/core';
 import {
@@ -13,7 +14,8 @@ import {
 import type { GunCareNow } from '@orthochrom/contract/shop/care.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { Link } from 'react-router';
-import { useCare, useNowMs, useSetup } from '../api/hooks.ts';
+import { useCare, useSetup } from '../api/reads.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import { couplerWord, hoseWord } from '../compressedAir/lineWords.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
@@ -24,7 +26,8 @@ import styles from './GunsPage.module.css';
 import { TRUST_NAME } from './names.ts';
 
 export function GunsPage() {
-  const { data: setup } = useSetup();
+  const read = useSetup();
+  const setup = read.data;
   const { data: care } = useCare();
   const nowMs = useNowMs(30_000);
   return (
@@ -45,6 +48,7 @@ export function GunsPage() {
           </Button>
         </div>
       </PageHead>
+      {!setup && <NotYet reads={[read]} what="the guns" />}
       {setup && (
         <div className="page stack">
           <div className={styles['cards']}>

@@ -1,6 +1,7 @@
 /** Guns that wait for somebody this morning: not cleaned, or due. */
 import { Link } from 'react-router';
-import { useCare, useNowMs, useSetup } from '../api/hooks.ts';
+import { useCare, useSetup } from '../api/reads.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import { DueBadges } from './DueBadges.tsx';
 
 export function GunsWaiting() {

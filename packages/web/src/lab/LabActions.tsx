@@ -2,6 +2,7 @@
  * Where a set-up goes from the lab: to a gun as a baseline, to a ticket's coat, to a file, and from
  * a file back.
  */
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { MATERIAL_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { Button, FileButton, Menu } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
@@ -11,10 +12,10 @@ import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { getJson, postJson } from '../api/client.ts';
-import { isOf, useSetup, useTickets, useWrite } from '../api/hooks.ts';
+import { useSetup, useTickets } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { overridesFrom } from './overrides.ts';
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
@@ -49,7 +50,7 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
   const saveToGun = () =>
     write(async () => {
       const { stage } = MATERIALS[shown.material.class];
-      await postJson<ShopSetup>('/api/tests', {
+      await postJson<ShopSetup>(ADDRESS.tests, {
         id: newId(),
         painterId: painter.id,
         nozzleSetId: set!.id,
@@ -62,16 +63,16 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
         },
         note: 'from the spray lab',
       });
-      await mutate('/api/tests');
+      await refresh('tests');
       notifications.show({
         message: `Kept with ${stored!.name} as a baseline for ${MATERIAL_NAME[shown.material.class].toLowerCase()}.`,
       });
     });
   const sendTo = (coatId: string, ticketId: string) =>
     write(async () => {
-      const whole = await getJson<TicketWhole>(`/api/tickets/${ticketId}`);
+      const whole = await getJson<TicketWhole>(ADDRESS.ticket(ticketId));
       const coat = whole.coats.find(({ id }) => id === coatId)!;
-      await postJson<TicketWhole>(`/api/coats/${coatId}/overrides`, {
+      await postJson<TicketWhole>(ADDRESS.coat(coatId, 'overrides'), {
         version: coat.version,
         painterId: painter.id,
         overrides: {
@@ -82,7 +83,7 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
           ),
         },
       });
-      await mutate(isOf('/api/tickets'));
+      await refresh('tickets');
       await navigate(`/tickets/${ticketId}`);
     });
   const share = () => {

@@ -2,13 +2,14 @@
  * The spray lab: move anything a painter can move, and see what lands and what becomes of it,
  * before it is sprayed.
  */
+import { NotYet } from '../frame/NotYet.tsx';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { useSetup } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { useHeavy, type HeavyState } from '../heavy/heavy.ts';
@@ -36,10 +37,11 @@ import { SeenHere } from './SeenHere.tsx';
 /** What a ticket hands over: its coat's input, and the coat to send it back to. */
 
 export function LabPage() {
-  const { data: setup } = useSetup();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
   const { state } = useLocation() as { state: LabVisit | null };
   const gun = setup?.guns.find(({ usedFor }) => usedFor.includes('clear')) ?? setup?.guns[0];
-  if (!setup) return <p className="page">Opening the lab …</p>;
+  if (!setup) return <NotYet reads={[setupRead]} what="the lab" />;
   if (!gun) return <p className="page">The lab wants a gun: add one under Guns and air.</p>;
   return (
     <Lab key={state?.coatId ?? 'own'} guns={setup.guns} gun={gun} visit={state ?? undefined} />

@@ -2,21 +2,17 @@
  * One coat whole: the air it had, what was planned, what was overridden and why, what was done, how
  * it came out.
  */
+import { NotYet } from '../frame/NotYet.tsx';
+import { useRecord, useTicket } from '../api/reads.ts';
+import { ADDRESS } from '../api/resources.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { Button } from '@mantine/core';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import {
-  settingNames,
-  type SettingName,
-  type TicketWhole,
-} from '@orthochrom/contract/shop/ticket.ts';
+import { settingNames, type SettingName } from '@orthochrom/contract/shop/ticket.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useParams } from 'react-router';
-import useSWR from 'swr';
-import { getJson } from '../api/client.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { PageError } from '../frame/Shell.tsx';
 import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
@@ -39,14 +35,11 @@ import { RATING_MARK, whenText } from './recordWords.ts';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();
-  const { data: row, error, mutate } = useSWR<RecordRow, Error>(`/api/records/${id}`, getJson);
-  const { data: whole } = useSWR<TicketWhole, Error>(
-    row ? `/api/tickets/${row.coat.ticketId}` : null,
-    getJson,
-  );
+  const record = useRecord(id);
+  const row = record.data;
+  const { data: whole } = useTicket(row?.coat.ticketId);
   const { painter } = usePainter();
-  if (error) return <PageError message={error.message} retry={() => void mutate()} />;
-  if (!row) return <p className="page">Opening the record …</p>;
+  if (!row) return <NotYet reads={[record]} what="the record" />;
   const format = formatFor(painter.units);
   const { coat } = row;
   const mix = whole?.mixes.find(({ id: mixId }) => mixId === coat.mixId);
@@ -139,7 +132,7 @@ export function CoatRecordPage() {
               What is wrong? Find the cause
             </Button>
             {row.found.length > 0 && (
-              <a href={`/api/tickets/${coat.ticketId}/findings-file`}>
+              <a href={ADDRESS.ticket(coat.ticketId, 'findings-file')}>
                 All findings of this ticket as a file
               </a>
             )}

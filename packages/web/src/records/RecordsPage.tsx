@@ -1,16 +1,14 @@
 /** Every coat sprayed, found by what it was and how it went. */
+import { NotYet } from '../frame/NotYet.tsx';
+import { useRecords, useSetup } from '../api/reads.ts';
+import { ADDRESS } from '../api/resources.ts';
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select, TextInput } from '@mantine/core';
 import { useDebouncedValue } from '@mantine/hooks';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
-import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import useSWR from 'swr';
-import { getJson } from '../api/client.ts';
-import { useSetup } from '../api/hooks.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -26,9 +24,9 @@ export function RecordsPage() {
   const format = formatFor(painter.units);
   const navigate = useNavigate();
   const [asked] = useDebouncedValue(query.toString(), 250);
-  const { data, error, mutate } = useSWR<RecordRow[], Error>(`/api/records?${asked}`, getJson, {
-    keepPreviousData: true,
-  });
+  const question = Object.fromEntries(new URLSearchParams(asked));
+  const read = useRecords(question);
+  const { data } = read;
   const set = (key: string, value: string | null) => {
     const next = new URLSearchParams(query);
     if (value) next.set(key, value);
@@ -46,11 +44,10 @@ export function RecordsPage() {
   );
   const { faults: faultList } = theKnowledge().files.faults;
   const { causes: causeList } = theKnowledge().files.causes;
-  if (error) return <PageError message={error.message} retry={() => void mutate()} />;
   return (
     <>
-      <PageHead title="Records" line={data ? `${data.length} coats` : 'Reading …'}>
-        <Button component="a" href={`/api/records.csv?${asked}`} variant="default">
+      <PageHead title="Records" line={data ? `${data.length} coats` : ''}>
+        <Button component="a" href={ADDRESS.recordsCsv(question)} variant="default">
           As CSV
         </Button>
       </PageHead>
@@ -92,7 +89,8 @@ export function RecordsPage() {
             { value: 'poor', label: 'poor' },
           ])}
         </div>
-        <div className="card scrollx">
+        {!data && <NotYet reads={[read]} what="the records" />}
+        <div hidden={!data} className="card scrollx">
           <table className="plain">
             <thead>
               <tr>

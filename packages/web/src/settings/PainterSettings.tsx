@@ -1,9 +1,9 @@
+import { ADDRESS, hold } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import type { Painter, ShopSetup, Units } from '@orthochrom/contract/shop/setup.ts';
-import { mutate } from 'swr';
 import { putJson } from '../api/client.ts';
 import { useDraft } from '../api/draft.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 
 type Options = Record<string, [label: string, options: [value: string, label: string][]]>;
 
@@ -115,12 +115,12 @@ export function PainterSettings({ painter }: { painter: Painter }) {
   const { id, version, ...body } = draft;
   const save = () =>
     write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(`/api/painters/${id}`, {
+      const setup = await putJson<ShopSetup>(ADDRESS.painter(id), {
         ...body,
         version: over ?? version,
       });
       settle(setup.painters.find((saved) => saved.id === id)!);
-      await mutate('/api/setup', setup, { revalidate: false });
+      await hold(ADDRESS.setup, setup);
     });
   return (
     <section className="card stack" aria-labelledby="painter">

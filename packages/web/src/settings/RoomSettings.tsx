@@ -1,9 +1,9 @@
+import { ADDRESS, hold } from '../api/resources.ts';
 import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import { mutate } from 'swr';
 import { putJson } from '../api/client.ts';
 import { useDraft } from '../api/draft.ts';
-import { useWrite } from '../api/hooks.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 
 const CHOICES = {
@@ -52,12 +52,12 @@ export function RoomSettings({ room }: { room: Room }) {
   const { id, version, ...body } = draft;
   const save = () =>
     write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(`/api/rooms/${id}`, {
+      const setup = await putJson<ShopSetup>(ADDRESS.room(id), {
         ...body,
         version: over ?? version,
       });
       settle(setup.rooms.find((saved) => saved.id === id)!);
-      await mutate('/api/setup', setup, { revalidate: false });
+      await hold(ADDRESS.setup, setup);
     });
   const rule = draft.regionRules.twoPackAtHome ?? 'unknown';
   const { vocLimitGPerL } = draft.regionRules;

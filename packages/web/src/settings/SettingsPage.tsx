@@ -3,7 +3,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { PainterSettings } from './PainterSettings.tsx';
 import { RoomSettings } from './RoomSettings.tsx';
-import { useSetup } from '../api/hooks.ts';
+import { useSetup } from '../api/reads.ts';
 
 export function SettingsPage() {
   const { painter } = usePainter();

@@ -1,13 +1,15 @@
 /** One data sheet whole, and a new issue of it: a saved one never changes. */
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, JsonInput } from '@mantine/core';
 import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
 import { Sheet, type SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
-import { useSheets, useWrite } from '../api/hooks.ts';
+import { useSheets } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
@@ -16,11 +18,12 @@ import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/
 
 export function SheetPage() {
   const { id = '' } = useParams();
-  const { data: sheets } = useSheets();
+  const sheetsRead = useSheets();
+  const sheets = sheetsRead.data;
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const sheet = sheets?.find((version) => version.sheet.id === id)?.sheet;
-  if (!sheets) return <p className="page">Opening the sheet …</p>;
+  if (!sheets) return <NotYet reads={[sheetsRead]} what="the sheet" />;
   if (!sheet) return <p className="page">There is no such sheet.</p>;
   const products = new Map(sheets.map((version) => [version.sheet.id, version.sheet]));
   const names = (ids: string[] | undefined) =>
@@ -184,8 +187,8 @@ function NewIssue({ sheet }: { sheet: Sheet }) {
   const read = readSheet(text);
   const save = () =>
     write(async () => {
-      await postJson('/api/sheets', JSON.parse(text));
-      await mutate('/api/sheets');
+      await postJson(ADDRESS.sheets, JSON.parse(text));
+      await refresh('sheets');
     });
   return (
     <details className="card">

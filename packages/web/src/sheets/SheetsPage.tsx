@@ -1,10 +1,12 @@
 /** Data sheets: what each product's maker says, in an open form that exports and imports again. */
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, FileButton } from '@mantine/core';
 import { notifications } from '@mantine/notifications';
 import { Link } from 'react-router';
-import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
-import { useSheets, useWrite } from '../api/hooks.ts';
+import { useSheets } from '../api/reads.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 
 const KINDS = [
@@ -22,7 +24,8 @@ const KINDS = [
 ];
 
 export function SheetsPage() {
-  const { data } = useSheets();
+  const read = useSheets();
+  const { data } = read;
   const [busy, write] = useWrite();
   const bring = (file: File | null) =>
     file &&
@@ -32,8 +35,8 @@ export function SheetsPage() {
       const sheets = (Array.isArray(read) ? read : [read]).sort(
         (a: object, b: object) => Number('recipes' in a) - Number('recipes' in b),
       ) as unknown[];
-      for (const sheet of sheets) await postJson('/api/sheets', sheet);
-      await mutate('/api/sheets');
+      for (const sheet of sheets) await postJson(ADDRESS.sheets, sheet);
+      await refresh('sheets');
       notifications.show({
         title: 'Sheets brought in',
         message: `${sheets.length} read; those already kept as they are were left as they are.`,
@@ -50,12 +53,13 @@ export function SheetsPage() {
               </Button>
             )}
           </FileButton>
-          <Button component="a" href="/api/sheets/export" variant="default">
+          <Button component="a" href={ADDRESS.sheetsExport} variant="default">
             Export all
           </Button>
         </div>
       </PageHead>
       <div className="page stack">
+        {!data && <NotYet reads={[read]} what="the sheets" />}
         {KINDS.map((kind) => ({
           kind,
           list: data?.filter(({ sheet }) => sheet.kind === kind) ?? [],

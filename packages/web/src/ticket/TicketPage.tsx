@@ -1,4 +1,5 @@
 /** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
+import { NotYet } from '../frame/NotYet.tsx';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
@@ -8,11 +9,11 @@ import type { Coat, SheetVersion, TicketWhole } from '@orthochrom/contract/shop/
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useAir, useNowMs, useSetup, useSheets, useTicket } from '../api/hooks.ts';
+import { useAir, useSetup, useSheets, useTicket } from '../api/reads.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import { Standing } from '../safety/Standing.tsx';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
-import { PageError } from '../frame/Shell.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { AirCard } from './air/AirCard.tsx';
 import {
@@ -41,13 +42,17 @@ import { WhyPanel } from './WhyPanel.tsx';
 
 export function TicketPage() {
   const { id = '' } = useParams();
-  const { data: whole, error, mutate: refresh } = useTicket(id);
-  const { data: setup } = useSetup();
-  const { data: sheets } = useSheets();
-  const { data: air } = useAir();
-  if (error) return <PageError message={error.message} retry={() => void refresh()} />;
-  if (!whole || !setup || !sheets || !air) return <p className="page">Opening the ticket …</p>;
-  const keep = (next: TicketWhole) => void refresh(next, { revalidate: false });
+  const wholeRead = useTicket(id);
+  const whole = wholeRead.data;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const sheetsRead = useSheets();
+  const sheets = sheetsRead.data;
+  const airRead = useAir();
+  const air = airRead.data;
+  if (!whole || !setup || !sheets || !air)
+    return <NotYet reads={[wholeRead, setupRead, sheetsRead, airRead]} what="the ticket" />;
+  const keep = (next: TicketWhole) => void wholeRead.mutate(next, { revalidate: false });
   return (
     <OpenTicket
       key={id}
@@ -96,10 +101,9 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
   if (!context || !plan)
     return (
-      <PageError
-        message="The data sheet or the gun of this stage is missing."
-        retry={() => location.reload()}
-      />
+      <p className="page" role="alert">
+        The data sheet or the gun of this stage is missing.
+      </p>
     );
 
   const asked = { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone };

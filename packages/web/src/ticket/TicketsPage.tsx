@@ -1,13 +1,15 @@
+import { NotYet } from '../frame/NotYet.tsx';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useSetup, useTickets } from '../api/hooks.ts';
+import { useSetup, useTickets } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { panelName, STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
 
 export function TicketsPage() {
-  const { data } = useTickets();
+  const read = useTickets();
+  const { data } = read;
   const { data: setup } = useSetup();
   const [shown, setShown] = useState('open');
   const navigate = useNavigate();
@@ -33,7 +35,8 @@ export function TicketsPage() {
             { value: 'all', label: 'All' },
           ]}
         />
-        <div className="card scrollx">
+        {!data && <NotYet reads={[read]} what="the tickets" />}
+        <div className="card scrollx" hidden={!data}>
           <table className="plain">
             <thead>
               <tr>

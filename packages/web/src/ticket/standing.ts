@@ -5,7 +5,7 @@
 import { standingFor, stopsIn, type Tap } from '@orthochrom/contract/plan/standing.ts';
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { useMemo } from 'react';
-import { useNowMs } from '../api/hooks.ts';
+import { useNowMs } from '../api/serverClock.ts';
 import type { CardProps } from './cardProps.ts';
 
 const EVERY_MS = 15_000;

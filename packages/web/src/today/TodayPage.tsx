@@ -1,4 +1,6 @@
 /** First thing in the morning: the day's air against the grades, what waits, what runs. */
+import { NotYet } from '../frame/NotYet.tsx';
+import { ADDRESS, hold } from '../api/resources.ts';
 import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { coatOrder, isOn } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Select, Slider } from '@mantine/core';
@@ -8,17 +10,10 @@ import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useLocalStorage } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { mutate } from 'swr';
 import { postJson } from '../api/client.ts';
-import {
-  useAir,
-  useNowMs,
-  useSetup,
-  useSheets,
-  useTickets,
-  useWrite,
-  type AirState,
-} from '../api/hooks.ts';
+import { useAir, useSetup, useSheets, useTickets, type AirState } from '../api/reads.ts';
+import { useNowMs } from '../api/serverClock.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { GunsWaiting } from '../guns/GunsWaiting.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
@@ -30,9 +25,12 @@ import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
 
 export function TodayPage() {
-  const { data: air } = useAir();
-  const { data: setup } = useSetup();
-  const { data: sheets } = useSheets();
+  const airRead = useAir();
+  const air = airRead.data;
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const sheetsRead = useSheets();
+  const sheets = sheetsRead.data;
   const bands = useMemo(
     () =>
       gradeBands(
@@ -47,7 +45,8 @@ export function TodayPage() {
     defaultValue: '',
     getInitialValueInEffect: false,
   });
-  if (!air || !setup || !sheets) return <p className="page">Reading the air …</p>;
+  if (!air || !setup || !sheets)
+    return <NotYet reads={[airRead, setupRead, sheetsRead]} what="the air" />;
   const room = setup.rooms.find(({ id }) => id === pickedRoom) ?? setup.rooms[0]!;
   const now = air.rooms.find(({ roomId }) => roomId === room.id)!;
   const day = air.days.find(({ roomId }) => roomId === room.id) ?? air.days[0]!;
@@ -98,9 +97,7 @@ const minuteOfDay = (timeZone: string): number => {
 };
 
 const steer = (change: object) =>
-  postJson<AirState>('/api/probe', change).then((state) =>
-    mutate('/api/air', state, { revalidate: false }),
-  );
+  postJson<AirState>(ADDRESS.probe, change).then((state) => hold(ADDRESS.air, state));
 
 /**
  * The room probe is a stand-in here: it plays a scripted day, and can be moved along it or made
@@ -152,7 +149,8 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
 }
 
 function OpenTickets() {
-  const { data } = useTickets();
+  const read = useTickets();
+  const { data } = read;
   const open = (data?.tickets.filter(({ state }) => state === 'open') ?? []).sort((a, b) =>
     a.number.localeCompare(b.number),
   );
@@ -171,6 +169,7 @@ function OpenTickets() {
           )}
         />
       ))}
+      {!data && <NotYet reads={[read]} what="the tickets" />}
       {data && open.length === 0 && <p>Nothing open.</p>}
       <Button component={Link} to="/tickets/new" variant="default">
         New ticket

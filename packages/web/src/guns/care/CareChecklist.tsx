@@ -2,13 +2,13 @@
  * A round of care, item by item: done, or skipped with a word why. The drawing follows the item
  * that is next.
  */
+import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
 import type { CareKind } from '@orthochrom/core/gun/care.ts';
 import { useState } from 'react';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { isOf, useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { usePainter } from '../../frame/painter.ts';
 import { itemsOf } from './careWords.ts';
 import { GunDrawing } from './GunDrawing.tsx';
@@ -40,7 +40,7 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
     });
   const save = () =>
     write(async () => {
-      await postJson('/api/care', {
+      await postJson(ADDRESS.care, {
         id: newId(),
         gunId,
         painterId: painter.id,
@@ -49,8 +49,8 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
         ...of,
         note,
       });
-      await mutate('/api/care');
-      await mutate(isOf('/api/guns/'));
+      await refresh('care');
+      await refresh('guns');
       await onKept();
     });
   return (

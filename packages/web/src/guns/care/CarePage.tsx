@@ -1,7 +1,8 @@
+import { NotYet } from '../../frame/NotYet.tsx';
 import { Button, SegmentedControl } from '@mantine/core';
 import { CARE_ITEMS, type CareKind } from '@orthochrom/core/gun/care.ts';
 import { Link, useNavigate, useParams } from 'react-router';
-import { useSetup } from '../../api/hooks.ts';
+import { useSetup } from '../../api/reads.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { CareChecklist } from './CareChecklist.tsx';
 import { ROUND_NAME } from './careWords.ts';
@@ -11,10 +12,11 @@ const KINDS = Object.keys(CARE_ITEMS) as CareKind[];
 export function CarePage() {
   const { id = '', kind: wanted } = useParams();
   const navigate = useNavigate();
-  const { data: setup } = useSetup();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
   const gun = setup?.guns.find((candidate) => candidate.id === id);
   const kind = KINDS.find((known) => known === wanted) ?? 'cleaned';
-  if (!setup) return <p className="page">Opening the gun …</p>;
+  if (!setup) return <NotYet reads={[setupRead]} what="the gun" />;
   if (!gun) return <p className="page">There is no such gun.</p>;
   return (
     <>

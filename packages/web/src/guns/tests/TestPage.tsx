@@ -1,16 +1,18 @@
 /**
  * A guided test of a gun: what to do, what was seen or measured, and what that did to its figures.
  */
+import { NotYet } from '../../frame/NotYet.tsx';
+import { ADDRESS, hold, refresh } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import type { ShopSetup, StoredGun, StoredSet } from '@orthochrom/contract/shop/setup.ts';
 import { shootsMix, ShopTest, type TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { isOf, useSetup, useSheets, useWrite } from '../../api/hooks.ts';
+import { useSetup, useSheets } from '../../api/reads.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
 import { FiguresOfTest, type TestDraft } from './FiguresOfTest.tsx';
@@ -22,10 +24,12 @@ import { WhatItDid } from './WhatItDid.tsx';
 export function TestPage() {
   const { id = '', kind = 'pattern' } = useParams();
   const [search] = useSearchParams();
-  const { data: setup } = useSetup();
-  const { data: sheets } = useSheets();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const sheetsRead = useSheets();
+  const sheets = sheetsRead.data;
   const gun = setup?.guns.find((candidate) => candidate.id === id);
-  if (!setup || !sheets) return <p className="page">Opening the gun …</p>;
+  if (!setup || !sheets) return <NotYet reads={[setupRead, sheetsRead]} what="the gun" />;
   if (!gun || !(kind in TEST_STEPS)) return <p className="page">There is no such test.</p>;
   const wantedSetId = search.get('set') ?? undefined;
   return (
@@ -80,7 +84,7 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
       : undefined;
   const save = () =>
     write(async () => {
-      const next = await postJson<ShopSetup>('/api/tests', {
+      const next = await postJson<ShopSetup>(ADDRESS.tests, {
         id: newId(),
         painterId: painter.id,
         nozzleSetId: setId,
@@ -88,9 +92,9 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
         note: '',
         ...(gate ? { gate } : {}),
       });
-      await mutate('/api/setup', next, { revalidate: false });
-      await mutate(isOf('/api/guns/'));
-      await mutate('/api/care');
+      await hold(ADDRESS.setup, next);
+      await refresh('guns');
+      await refresh('care');
       await navigate(`/guns/${gun.id}`);
     });
   return (

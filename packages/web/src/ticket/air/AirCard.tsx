@@ -2,16 +2,17 @@
  * Three readings, each with its age, and whether to go: the panel and the paint count, not the
  * street.
  */
+import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, Room } from '@orthochrom/contract/shop/setup.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { clockText } from '../../today/dayLayout.ts';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -126,7 +127,7 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
   const save = async () => {
     const isSaved = await write(async () => {
       for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
-        await postJson('/api/readings', {
+        await postJson(ADDRESS.readings, {
           id: newId(),
           roomId: room.id,
           quantity,
@@ -135,7 +136,7 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
           enteredUnit: enteredUnit ?? 'percent',
           painterId,
         });
-      await mutate('/api/air');
+      await refresh('air');
     });
     if (!isSaved) return;
     setTyped({});

@@ -1,4 +1,5 @@
 /** Clean the gun at once, before the pot life ends. */
+import { ADDRESS } from '../../api/resources.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button } from '@mantine/core';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
@@ -7,7 +8,9 @@ import { answersAgain } from '../../safety/answers.ts';
 import { HeatCard } from '../flash/HeatCard.tsx';
 import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { postJson } from '../../api/client.ts';
-import { useCare, useNowMs, useWrite } from '../../api/hooks.ts';
+import { useCare } from '../../api/reads.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { CareChecklist } from '../../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { EarliestTimes } from '../flash/EarliestTimes.tsx';
@@ -55,7 +58,7 @@ export function CleanCard({
     write(async () => {
       for (const timer of running)
         keep(
-          await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, {
+          await postJson<TicketWhole>(ADDRESS.timer(timer.id, 'confirm'), {
             version: timer.version,
             painterId: painter.id,
             tests: {},

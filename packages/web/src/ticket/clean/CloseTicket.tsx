@@ -1,10 +1,10 @@
 /** All coats logged: the ticket is closed, and found under Done and in Records. */
+import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useNavigate } from 'react-router';
-import { mutate } from 'swr';
 import { putJson } from '../../api/client.ts';
-import { isOf, useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 
 export function CloseTicket({ whole: { ticket, coats } }: { whole: TicketWhole }) {
   const [busy, write] = useWrite();
@@ -13,8 +13,8 @@ export function CloseTicket({ whole: { ticket, coats } }: { whole: TicketWhole }
   const { id, version, number: _n, createdAt: _c, state: _s, ...body } = ticket;
   const close = () =>
     write(async () => {
-      await putJson(`/api/tickets/${id}`, { ...body, version, state: 'done' });
-      await mutate(isOf('/api/tickets'));
+      await putJson(ADDRESS.ticket(id), { ...body, version, state: 'done' });
+      await refresh('tickets');
       await navigate('/tickets');
     });
   return (

@@ -1,10 +1,12 @@
 /** The flash clock, large, and the touch test that alone confirms it. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { CarriedOverChanges } from '../../faults/CarriedOverChanges.tsx';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
@@ -68,7 +70,7 @@ export function FlashCard({
   const confirm = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/timers/${timer.id}/confirm`, {
+        await postJson<TicketWhole>(ADDRESS.timer(timer.id, 'confirm'), {
           version: timer.version,
           painterId: painter.id,
           tests: { touch, edge },
@@ -154,7 +156,7 @@ function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'painter'
   const note = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/wet-film`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'wet-film'), {
           version: coat.version,
           painterId: painter.id,
           wetFilmUm,

@@ -2,6 +2,7 @@
  * Heat: after its wait, with the vapour out and the extraction running; what was answered is kept
  * with the layer.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import { heatGate, standingForWork } from '@orthochrom/contract/plan/layerWork.ts';
 import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
@@ -10,7 +11,8 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import type { GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts';
 import { answersAgain } from '../../safety/answers.ts';
 import { Choice, Question, YesNo } from '../../safety/Choice.tsx';
@@ -44,7 +46,7 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   const begin = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/works`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'works'), {
           id: newId(),
           painterId: painter.id,
           kind: 'heated',

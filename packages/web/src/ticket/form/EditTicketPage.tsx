@@ -1,11 +1,13 @@
 /** Change what a ticket plans; what was begun stays, and a sheet pinned to a stage stays pinned. */
+import { NotYet } from '../../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { mutate } from 'swr';
 import { putJson } from '../../api/client.ts';
-import { isOf, useSetup, useSheets, useTicket, useWrite } from '../../api/hooks.ts';
+import { useSetup, useSheets, useTicket } from '../../api/reads.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { TicketForm } from './TicketForm.tsx';
 import { draftFaults, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
@@ -21,14 +23,16 @@ export function EditTicketPage() {
 }
 
 function EditTicket({ whole }: { whole: TicketWhole }) {
-  const { data: setup } = useSetup();
-  const { data: latest } = useSheets();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const latestRead = useSheets();
+  const latest = latestRead.data;
   const navigate = useNavigate();
   const [base] = useState(whole.ticket);
   const { number, createdAt: _, version, state, painterId, ...ticket } = base;
   const [draft, setDraft] = useState<TicketDraft>(ticket);
   const [busy, write] = useWrite();
-  if (!setup || !latest) return <p className="page">Opening …</p>;
+  if (!setup || !latest) return <NotYet reads={[setupRead, latestRead]} what="the shop" />;
   const sheets = [
     ...whole.sheets,
     ...latest.filter((version_) => !whole.sheets.some(({ id }) => id === version_.id)),
@@ -37,8 +41,8 @@ function EditTicket({ whole }: { whole: TicketWhole }) {
   const save = () =>
     write(async (over?: number) => {
       const { id, ...body } = withPanelsInStages(draft);
-      await putJson(`/api/tickets/${id}`, { ...body, painterId, state, version: over ?? version });
-      await mutate(isOf('/api/tickets'));
+      await putJson(ADDRESS.ticket(id), { ...body, painterId, state, version: over ?? version });
+      await refresh('tickets');
       await navigate(`/tickets/${id}`);
     });
   return (

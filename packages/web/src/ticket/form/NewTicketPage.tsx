@@ -2,21 +2,25 @@
  * Take in a job: vehicle, panels with areas, stages from data sheets. Kept in the browser until the
  * server has it.
  */
+import { NotYet } from '../../frame/NotYet.tsx';
+import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useNavigate } from 'react-router';
-import { mutate } from 'swr';
 import { postJson } from '../../api/client.ts';
-import { isOf, useSetup, useSheets, useWrite } from '../../api/hooks.ts';
+import { useSetup, useSheets } from '../../api/reads.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
 import { TicketForm } from './TicketForm.tsx';
 import { draftFaults, emptyDraft, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
 
 export function NewTicketPage() {
-  const { data: setup } = useSetup();
-  const { data: sheets } = useSheets();
+  const setupRead = useSetup();
+  const setup = setupRead.data;
+  const sheetsRead = useSheets();
+  const sheets = sheetsRead.data;
   const { painter } = usePainter();
   const navigate = useNavigate();
   const [kept, keepDraft, clearDraft] = useLocalStorage<TicketDraft | null>({
@@ -25,17 +29,17 @@ export function NewTicketPage() {
     getInitialValueInEffect: false,
   });
   const [busy, write] = useWrite();
-  if (!setup || !sheets) return <p className="page">Opening …</p>;
+  if (!setup || !sheets) return <NotYet reads={[setupRead, sheetsRead]} what="the shop" />;
   const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
   const faults = draftFaults(draft, painter.id);
   const open = () =>
     write(async () => {
-      const whole = await postJson<TicketWhole>('/api/tickets', {
+      const whole = await postJson<TicketWhole>(ADDRESS.tickets, {
         ...withPanelsInStages(draft),
         painterId: painter.id,
       });
       clearDraft();
-      void mutate(isOf('/api/tickets'));
+      void refresh('tickets');
       await navigate(`/tickets/${whole.ticket.id}`);
     });
   return (

@@ -2,6 +2,7 @@
  * The safety gate: the first card of every stage, before any recipe or setting. A stop cannot be
  * typed away.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import { askGate, gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateState } from '@orthochrom/contract/plan/gateToday.ts';
@@ -11,7 +12,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { answersAgain, openQuestions } from '../../safety/answers.ts';
 import { GateQuestions } from '../../safety/GateQuestions.tsx';
 import styles from '../../safety/GateQuestions.module.css';
@@ -52,7 +53,7 @@ export function GateCard({
   const send = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/gate-answers`, {
+        await postJson<TicketWhole>(ADDRESS.ticket(whole.ticket.id, 'gate-answers'), {
           id: newId(),
           stageId: stage.id,
           step,

@@ -1,14 +1,14 @@
 /**
  * No gauge: by ear and eye, from low air upwards; the end is kept as this painter's own baseline.
  */
+import { ADDRESS, hold } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
-import { mutate } from 'swr';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { afterShot, START, type ByEar, type Sight } from './byEar.ts';
 import type { CardProps } from '../cardProps.ts';
 
@@ -30,7 +30,7 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
   const { inletKPa: _, ...withoutPressure } = settings;
   const keep = () =>
     write(async () => {
-      const setup = await postJson<ShopSetup>('/api/tests', {
+      const setup = await postJson<ShopSetup>(ADDRESS.tests, {
         id: newId(),
         painterId: painter.id,
         nozzleSetId,
@@ -43,7 +43,7 @@ export function ByEarCard({ context, stage, painter, settings, nozzleSetId }: By
         },
         note: `${shot.ups} eighths of a turn up from the first hiss`,
       });
-      await mutate('/api/setup', setup, { revalidate: false });
+      await hold(ADDRESS.setup, setup);
       setIsKept(true);
     });
   return (

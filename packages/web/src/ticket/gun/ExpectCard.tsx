@@ -10,7 +10,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useNowMs } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
 import { usePainter } from '../../frame/painter.ts';
 import { useHeavy } from '../../heavy/heavy.ts';
 import type { LabVisit } from '../../lab/labSetup.ts';

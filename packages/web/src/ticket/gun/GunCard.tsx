@@ -2,6 +2,7 @@
  * The gun for this coat: what the gauge in the shop must show, knobs from closed, the hand, and
  * what comes out of it.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
 import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
@@ -10,7 +11,8 @@ import { convert } from '@orthochrom/core/units/convert.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { postJson } from '../../api/client.ts';
-import { useTests, useWrite } from '../../api/hooks.ts';
+import { useTests } from '../../api/reads.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { CarriedOverChanges } from '../../faults/CarriedOverChanges.tsx';
@@ -93,7 +95,7 @@ function OpenGunCard({
   const overrideAll = (overrides: Overrides) =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/overrides`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'overrides'), {
           version: coat.version,
           painterId: painter.id,
           overrides,

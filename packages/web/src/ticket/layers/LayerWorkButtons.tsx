@@ -1,4 +1,5 @@
 /** Sanded, polished, heated: noted at the layer once it may be, by the server's own judge. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { CoatAsked } from '@orthochrom/contract/plan/contextOf.ts';
 import { standingForWork } from '@orthochrom/contract/plan/layerWork.ts';
@@ -8,7 +9,8 @@ import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { WORK_NAME } from '../../words/tradeNames.ts';
@@ -47,7 +49,7 @@ export function LayerWorkButtons({
   const post = (kind: WorkKind) =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${of.id}/works`, {
+        await postJson<TicketWhole>(ADDRESS.coat(of.id, 'works'), {
           id: newId(),
           painterId: painter.id,
           kind,

@@ -1,4 +1,5 @@
 /** A fault that was found stands until it is flattened, coated again, or left with a word why. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, TextInput } from '@mantine/core';
 import { layerSaid, leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
@@ -6,7 +7,7 @@ import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import type { CardProps } from '../cardProps.ts';
 
 export function SettleFaults({
@@ -29,7 +30,7 @@ export function SettleFaults({
   const settle = (kind: WorkKind) =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${of.id}/works`, {
+        await postJson<TicketWhole>(ADDRESS.coat(of.id, 'works'), {
           id: newId(),
           painterId: painter.id,
           kind,

@@ -1,6 +1,7 @@
 /**
  * Log what was done where it differed, and what is to be seen. What was planned is already there.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
 import {
@@ -14,7 +15,7 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { benchOf } from '../../faults/benchOf.ts';
@@ -62,7 +63,7 @@ export function LookCard({
   const save = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/look`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'look'), {
           version: coat.version,
           painterId: painter.id,
           done,

@@ -2,13 +2,14 @@
  * The mix through a flow cup: how thick it is now, at the temperature it will be sprayed at, and
  * what would thin it.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { FlowCup, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { CUP_LABEL } from '@orthochrom/core/material/flowCup.ts';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { useStopwatch } from '../../guns/useStopwatch.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
@@ -49,7 +50,7 @@ export function FlowCupCard({
   const save = () =>
     write(async (over?: number) =>
       keep(
-        await postJson<TicketWhole>(`/api/mixes/${mix.id}/flow-cup`, {
+        await postJson<TicketWhole>(ADDRESS.mix(mix.id, 'flow-cup'), {
           version: over ?? mix.version,
           painterId: painter.id,
           flowCup: { cup, seconds, measuredAtC },

@@ -1,4 +1,5 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select, TextInput } from '@mantine/core';
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
@@ -8,7 +9,8 @@ import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
@@ -74,7 +76,7 @@ function LiveMix(props: MixCardProps) {
         ...(wishes.part ? { part: wishes.part } : {}),
         ...(wishes.mist ? { mist: true } : {}),
       };
-      keep(await postJson<TicketWhole>(`/api/coats/${coat.id}/take`, body));
+      keep(await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'take'), body));
     });
   return (
     <>

@@ -1,4 +1,5 @@
 /** What was really poured, part by part; corrected by adding, or said to be lost. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, SegmentedControl } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -6,7 +7,7 @@ import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
-import { useWrite } from '../../api/hooks.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';
@@ -66,7 +67,7 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
         cupId: cup.id,
         batchNo: whole.mixes.filter(({ stageId }) => stageId === coat.stageId).length + 1,
       };
-      keep(await postJson<TicketWhole>(`/api/tickets/${whole.ticket.id}/mixes`, body));
+      keep(await postJson<TicketWhole>(ADDRESS.ticket(whole.ticket.id, 'mixes'), body));
     });
   return (
     <>

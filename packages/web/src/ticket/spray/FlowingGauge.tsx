@@ -1,8 +1,6 @@
 /** The gauge at the gun while spraying: now, lowest, highest; a sag is said at once. */
-import type { FlowingNow } from '@orthochrom/contract/shop/air.ts';
+import { useFlowing } from '../../api/reads.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
-import useSWR from 'swr';
-import { getJson } from '../../api/client.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { GaugePicture } from '../gun/Instruments.tsx';
 
@@ -21,7 +19,7 @@ export function FlowingGauge({
   bandKPa: readonly [number, number];
   units: Units;
 }) {
-  const { data } = useSWR<FlowingNow, Error>(`/api/coats/${coatId}/flowing`, getJson, {
+  const { data } = useFlowing(coatId, {
     refreshInterval: EVERY_MS,
   });
   const { pressure, joined } = formatFor(units);

@@ -1,10 +1,12 @@
 /** Spraying: the judge once more at the trigger, then panel by panel until the coat is on. */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { AIRFLOW_WORDS, capital, SPRAY_WORDS, WETNESS_NAME } from '../../words/tradeNames.ts';
@@ -51,7 +53,7 @@ function ReadyToSpray(props: SprayCardProps) {
   const start = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/spray-start`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'spray-start'), {
           version: coat.version,
           painterId: painter.id,
           mixId: mix!.id,

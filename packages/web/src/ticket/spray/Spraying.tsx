@@ -2,12 +2,14 @@
  * While paint goes on: panel by panel; a stop that comes up shuts both taps and says what to do
  * with what is wet.
  */
+import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useNowMs, useWrite } from '../../api/hooks.ts';
+import { useNowMs } from '../../api/serverClock.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { BreakOff } from './BreakOff.tsx';
@@ -38,7 +40,7 @@ export function Spraying(props: SprayingProps) {
   const post = (path: string, body: object) =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(`/api/coats/${coat.id}/${path}`, {
+        await postJson<TicketWhole>(ADDRESS.coat(coat.id, path), {
           painterId: painter.id,
           ...body,
         }),

@@ -1,0 +1,64 @@
+/**
+ * What the screens read. What is held stays when a later read fails; the server's stream says what
+ * is old.
+ */
+import type { AirNow, CoatAirPoint, DayAhead, FlowingNow } from '@orthochrom/contract/shop/air.ts';
+import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
+import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
+import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type {
+  Coat,
+  SheetVersion,
+  Ticket,
+  TicketWhole,
+  Timer,
+} from '@orthochrom/contract/shop/ticket.ts';
+import useSWR, { type SWRConfiguration } from 'swr';
+import { getJson } from './client.ts';
+import { ADDRESS } from './resources.ts';
+import { measured } from './serverClock.ts';
+
+export type AirState = { rooms: AirNow[]; days: DayAhead[] };
+export type TicketList = {
+  tickets: Ticket[];
+  coats: Coat[];
+  timers: Timer[];
+  sheets: { id: string; name: string }[];
+  serverNow: string;
+};
+
+/** Nothing is read where the address is not known yet. */
+const useRead = <T>(address: string | undefined, options?: SWRConfiguration<T, Error>) =>
+  useSWR<T, Error>(address ?? null, (url: string) => getJson<T>(url), options);
+const useMeasuredRead = <T extends { serverNow: string }>(address: string | undefined) =>
+  useSWR<T, Error>(address ?? null, (url: string) => getJson<T>(url).then(measured));
+
+export const useSetup = () => useRead<ShopSetup>(ADDRESS.setup);
+export const useSheets = () => useRead<SheetVersion[]>(ADDRESS.sheets);
+export const useTests = () => useRead<StoredTest[]>(ADDRESS.tests);
+export const useCare = () => useRead<GunCareNow[]>(ADDRESS.care);
+export const useGunStory = (gunId: string) => useRead<GunStory>(ADDRESS.gun(gunId, 'story'));
+export const useAir = () => useRead<AirState>(ADDRESS.air);
+export const useTickets = () => useMeasuredRead<TicketList>(ADDRESS.tickets);
+export const useTicket = (id: string | undefined) =>
+  useMeasuredRead<TicketWhole>(id && ADDRESS.ticket(id));
+export const useCoatAir = (coatId: string | undefined) =>
+  useRead<CoatAirPoint[]>(coatId && ADDRESS.coat(coatId, 'air'));
+export const useFlowing = (coatId: string, options: SWRConfiguration<FlowingNow, Error>) =>
+  useRead<FlowingNow>(ADDRESS.coat(coatId, 'flowing'), options);
+/** The rows of the last question stay until those of the next are there. */
+export const useRecords = (query: Record<string, string>) =>
+  useRead<RecordRow[]>(ADDRESS.records(query), { keepPreviousData: true });
+export const useRecord = (coatId: string) => useRead<RecordRow>(ADDRESS.record(coatId));
+export const useFindings = () => useRead<Finding[]>(ADDRESS.findings);
+export const useFindingsOfCoat = (coatId: string) =>
+  useRead<Finding[]>(ADDRESS.findingsOfCoat(coatId));
+export const useFindingKept = (
+  id: string | undefined,
+  options?: SWRConfiguration<Finding, Error>,
+) => useRead<Finding>(id && ADDRESS.finding(id), options);
+export const usePlanChanges = () => useRead<PlanChange[]>(ADDRESS.planChanges);
+export const useChangesOfCoat = (coatId: string) =>
+  useRead<PlanChange[]>(ADDRESS.coat(coatId, 'changes'));

@@ -1,0 +1,61 @@
+/** Writes: the server's words where it refuses, both sides where two painters clash. */
+import { notifications } from '@mantine/notifications';
+import { useCallback, useState } from 'react';
+import { showClash } from './clash.ts';
+import { ApiFault } from './client.ts';
+import { refreshAll } from './resources.ts';
+
+/**
+ * A write; given a version, it is made over that one: the painter has seen both sides and chosen.
+ */
+export type Work = (overVersion?: number) => Promise<unknown>;
+
+/**
+ * Runs a write, shows the server's words if it refuses and both sides if it clashes, and reports
+ * whether it went through.
+ */
+export function useWrite(): [busy: boolean, write: (work: Work) => Promise<boolean>] {
+  const [busy, setBusy] = useState(false);
+  const write = useCallback(async function attempt(
+    work: Work,
+    overVersion?: number,
+  ): Promise<boolean> {
+    setBusy(true);
+    try {
+      await work(overVersion);
+      return true;
+    } catch (fault) {
+      tellFault(fault, work, (over) => void attempt(work, over));
+      return false;
+    } finally {
+      setBusy(false);
+    }
+  }, []);
+  return [busy, write];
+}
+
+function tellFault(fault: unknown, work: Work, again: (overVersion: number) => void): void {
+  if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
+    const { mine, theirs, message } = fault.error;
+    const theirVersion = (theirs as { version?: number } | undefined)?.version;
+    const canPutMine = work.length > 0 && theirVersion !== undefined;
+    showClash({
+      message,
+      mine,
+      theirs,
+      ...(canPutMine ? { putMine: () => again(theirVersion) } : {}),
+    });
+    return;
+  }
+  const isStop =
+    fault instanceof ApiFault &&
+    (fault.error.code === 'stopped' || fault.error.code === 'gate-open');
+  // What stopped it was written elsewhere, or the air moved: the cards are asked anew.
+  if (isStop) void refreshAll();
+  notifications.show({
+    color: 'red',
+    title: isStop ? 'Stopped: nothing was changed' : 'Not done',
+    message: fault instanceof Error ? fault.message : String(fault),
+    autoClose: isStop ? false : 12_000,
+  });
+}
