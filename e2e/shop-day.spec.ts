@@ -108,22 +108,3 @@ test('the connection drops and comes back, and what is typed is kept', async ({
   await page.getByRole('button', { name: 'Open this ticket' }).click();
   await expect(page.getByRole('heading', { name: /SW-\d+ · Tern 125 tank$/ })).toBeVisible();
 });
-
-for (const [name, path] of [
-  ['today', '/'],
-  ['records', '/records'],
-  ['a new ticket', '/tickets/new'],
-  ['settings', '/settings'],
-  ['tickets', '/tickets'],
-  ['sheets', '/sheets'],
-  ['one sheet', '/sheets/tarnside-clear-ms'],
-  ['guns', '/guns'],
-  ['a new gun', '/guns/new'],
-] as const)
-  test(`${name}: no serious accessibility finding, by day and in the booth`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    await expectAccessible(page);
-    await page.getByRole('button', { name: 'Booth', exact: true }).click();
-    await expectAccessible(page);
-  });

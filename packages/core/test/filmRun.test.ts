@@ -3,14 +3,8 @@ import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { splitArrival } from '../src/film/arrival.ts';
-import {
-  AS_THE_CARD,
-  COARSE,
-  FINE,
-  runFilm,
-  type FilmRun,
-  type Mesh,
-} from '../src/film/filmRun.ts';
+import { AS_THE_CARD, COARSE, FINE, runFilm, type Mesh } from '../src/film/filmRun.ts';
+import { type FilmRun } from '../src/film/filmNotes.ts';
 import { landingAmplitudeM, peelIndex, steepnessOf } from '../src/film/levelling.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import { MEDIUM_SLOW_FRACTION } from '../src/evaporation/solvents.ts';

@@ -1,4 +1,6 @@
+import type { ReactElement } from 'react';
 import { createBrowserRouter } from 'react-router';
+import { PAGES, type Page } from './pages.ts';
 import { Broken } from './frame/Broken.tsx';
 import { Shell } from './frame/Shell.tsx';
 import { AirLineFormPage } from './compressedAir/AirLineFormPage.tsx';
@@ -23,36 +25,45 @@ import { TicketPage } from './ticket/TicketPage.tsx';
 import { TicketsPage } from './ticket/TicketsPage.tsx';
 import { TodayPage } from './today/TodayPage.tsx';
 
+/** A page without its element does not compile, nor an element without its page. */
+const ELEMENTS: Record<Page, ReactElement> = {
+  '': <TodayPage />,
+  tickets: <TicketsPage />,
+  'tickets/new': <NewTicketPage />,
+  'tickets/:id': <TicketPage />,
+  'tickets/:id/edit': <EditTicketPage />,
+  records: <RecordsPage />,
+  'records/:id': <CoatRecordPage />,
+  sheets: <SheetsPage />,
+  'sheets/:id': <SheetPage />,
+  guns: <GunsPage />,
+  'guns/new': <GunEditPage />,
+  'guns/:id': <GunPage />,
+  'guns/:id/edit': <GunEditPage />,
+  'guns/:id/tests/:kind': <TestPage />,
+  'guns/:id/care/:kind': <CarePage />,
+  'air/new': <AirLineFormPage />,
+  'air/:id': <AirLinePage />,
+  'air/:id/edit': <AirLineFormPage />,
+  'compressors/new': <CompressorFormPage />,
+  'compressors/:id': <CompressorFormPage />,
+  faults: <FaultsPage />,
+  'faults/:id': <BenchPage />,
+  lab: <LabPage />,
+  settings: <SettingsPage />,
+};
+
 export const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
     errorElement: <Broken />,
     children: [
-      { index: true, element: <TodayPage /> },
-      { path: 'tickets', element: <TicketsPage /> },
-      { path: 'tickets/new', element: <NewTicketPage /> },
-      { path: 'tickets/:id', element: <TicketPage /> },
-      { path: 'tickets/:id/edit', element: <EditTicketPage /> },
-      { path: 'records', element: <RecordsPage /> },
-      { path: 'records/:id', element: <CoatRecordPage /> },
-      { path: 'sheets', element: <SheetsPage /> },
-      { path: 'sheets/:id', element: <SheetPage /> },
-      { path: 'guns', element: <GunsPage /> },
-      { path: 'guns/new', element: <GunEditPage /> },
-      { path: 'guns/:id', element: <GunPage /> },
-      { path: 'guns/:id/edit', element: <GunEditPage /> },
-      { path: 'guns/:id/tests/:kind', element: <TestPage /> },
-      { path: 'guns/:id/care/:kind', element: <CarePage /> },
-      { path: 'air/new', element: <AirLineFormPage /> },
-      { path: 'air/:id', element: <AirLinePage /> },
-      { path: 'air/:id/edit', element: <AirLineFormPage /> },
-      { path: 'compressors/new', element: <CompressorFormPage /> },
-      { path: 'compressors/:id', element: <CompressorFormPage /> },
-      { path: 'faults', element: <FaultsPage /> },
-      { path: 'faults/:id', element: <BenchPage /> },
-      { path: 'lab', element: <LabPage /> },
-      { path: 'settings', element: <SettingsPage /> },
+      ...PAGES.map((path) =>
+        path === ''
+          ? { index: true as const, element: ELEMENTS[path] }
+          : { path, element: ELEMENTS[path] },
+      ),
       { path: '*', element: <p className="page">There is no such page.</p> },
     ],
   },

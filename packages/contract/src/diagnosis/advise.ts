@@ -2,7 +2,8 @@
  * What to do now, on the next coat and on the next job, and how to put it right: the words, each
  * with its caution.
  */
-import type { CauseFound, Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
+import type { Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
+import type { CauseFound } from '@orthochrom/core/diagnosis/found.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import {
   causeName,

@@ -5,7 +5,7 @@
 import { dewPointC } from '../air/humidAir.ts';
 import { solventEvaporation, waterEvaporation } from '../evaporation/evaporationIndex.ts';
 import { coldness, filmConstants, filmPaS } from '../film/filmLaws.ts';
-import type { FilmRun } from '../film/filmRun.ts';
+import type { FilmRun } from '../film/filmNotes.ts';
 import { dryFilmM, effectiveCOf, landedSolids, type Job } from '../film/job.ts';
 import { blushLogit, mottleIndex, pinholeLogit } from '../risk/links.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';

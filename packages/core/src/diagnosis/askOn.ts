@@ -3,7 +3,8 @@
  * answers would turn the advice.
  */
 import { tablesOf } from './answers.ts';
-import { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
+import { diagnose, type Diagnosis } from './diagnose.ts';
+import { type DiagnoseInput } from './judged.ts';
 import type { Knowledge } from './knowledge.ts';
 import type { Offer } from './nextQuestion.ts';
 

@@ -3,29 +3,16 @@
  * and what to do.
  */
 import { caution, stop, type Reason, type Verdict } from '../outcome/verdicts.ts';
-import { changesFor, sharedChanges, stepsFor, type CausePosterior } from './advice.ts';
-import { answerEvidence, posteriorOf, tablesOf, type Observation } from './answers.ts';
-import { causePosterior, causeTermsOf, withCauseAnswers, type CauseTerm } from './causes.ts';
-import { decisionOf, filmStateOf, type WhyUndecided } from './decide.ts';
-import { beliefsOf, type Belief, type Term } from './evidence.ts';
-import { linksOf, logPriorsOf } from './faultPrior.ts';
-import type { Knowledge, Layer, Log } from './knowledge.ts';
-import { rootLayerOf } from './layers.ts';
-import { offersBelow, offersOf, type Offer } from './nextQuestion.ts';
-import { answerWeights, reasonsOf, type AnswerWeight } from './weights.ts';
+import type { WhyUndecided } from './decide.ts';
+import { causesFound, changesOf, LEAST_TOLD, type CauseFound } from './found.ts';
+import { judge, type DiagnoseInput, type Judged } from './judged.ts';
+import type { Knowledge, Layer } from './knowledge.ts';
+import { offersBelow, type Offer } from './nextQuestion.ts';
 import { OVER_IT, repairOf, type Repair } from './repair.ts';
-import { secondFaultOf } from './secondFault.ts';
+import { answerWeights, reasonsOf, type AnswerWeight } from './weights.ts';
 
 /** `weights`: which answers speak for and against it; only for those that lead. */
 export type FaultFound = { id: string; probability: number; weights?: AnswerWeight[] };
-export type CauseFound = {
-  id: string;
-  probability: number;
-  layer?: Layer;
-  /** Readings and answers for (above 0) and against it, as logarithms of likelihood ratios. */
-  terms: Term[];
-  answers: CauseTerm[];
-};
 /**
  * What would settle it: the check that parts two look-alikes, the next question, or a test panel.
  */
@@ -54,177 +41,25 @@ export type Diagnosis = {
   reasons: Reason[];
 };
 
-export type DiagnoseInput = {
-  observations: readonly Observation[];
-  /** The layer the painter looks at. */
-  layerSuspected?: Layer | undefined;
-  /** Only readings that may be relied on. */
-  log: Log;
-  film?: 'wet' | 'dry' | undefined;
-};
-
-/** Faults and causes under this are not told. */
-const LEAST_TOLD = 0.01;
-const MOST_CAUSES = 8;
 const MOST_WEIGHED = 4;
-/**
- * A cause is cleared when its readings make it at least this much less likely; only causes that
- * could have mattered are told.
- */
-const CLEARED_LOG_RATIO = Math.log(0.5);
-const COULD_HAVE = 0.25;
-/** A medium reading against it, or a strong one, proves a cause. */
-const PROVEN_LOG_RATIO = Math.log(3.9);
-/** A rival this likely keeps the fault open between the two. */
-const RIVAL = 0.15;
-/** Twice the sheet's reducer is no shade of a setting: nothing else can be judged through it. */
-const FAR_OVER_REDUCED = 2;
-const OVER_REDUCED = 'over_reduced';
-
-const overReducedOf = ({ red_ratio: ratio }: Log): number | undefined =>
-  typeof ratio === 'number' && ratio >= FAR_OVER_REDUCED ? ratio : undefined;
-
-const mixFirst = (changes: readonly CausePosterior[]): CausePosterior[] => [
-  ...changes.filter(({ cause }) => cause.id === OVER_REDUCED),
-  ...changes.filter(({ cause }) => cause.id !== OVER_REDUCED),
-];
 
 export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
-  const { observations, layerSuspected: seenIn, log } = input;
-  const tables = tablesOf(knowledge);
-  const beliefs = beliefsOf(knowledge, log);
-  const logPriors = logPriorsOf(knowledge, linksOf(knowledge, beliefs, seenIn), log, seenIn);
-  const evidence = answerEvidence(tables, observations);
-  const posterior = posteriorOf(logPriors, evidence);
-  const film = filmStateOf(tables, observations, input.film);
-  const asking = {
-    knowledge,
-    tables,
-    logPriors,
-    observations,
-    posterior,
-    beliefs,
-    log,
-    film,
-    seenIn,
-  };
-  const offers = offersOf(asking);
-  const order = posterior.map((_, f) => f).sort((a, b) => posterior[b]! - posterior[a]! || a - b);
-  const top = order[0]!;
-  const fault = knowledge.faults[top]!;
-
-  const second =
-    evidence.length > 1
-      ? secondFaultOf(knowledge, tables, logPriors, observations, top)
-      : undefined;
-  const decision = decisionOf(knowledge, posterior, evidence, offers, tables, second?.fault);
-  const alsoLikely = decision.alsoLikely;
-  const other =
-    second ??
-    (alsoLikely === undefined
-      ? undefined
-      : { fault: alsoLikely, probability: posterior[alsoLikely]! });
-  const secondFault = other && {
-    id: knowledge.faults[other.fault]!.id,
-    probability: other.probability,
-  };
-
-  const said = causeTermsOf(knowledge, observations, log);
-  const weighed = withCauseAnswers(beliefs, said);
-  const both = posterior.map((p, f) => (other?.fault === f ? Math.max(p, other.probability) : p));
-  const posteriors = causePosterior(knowledge, weighed, both, seenIn);
-  const ranked = rankedCauses(weighed, posteriors);
-  const layerOf = (cause: Belief['cause']) => {
-    const shown =
-      secondFault && cause.makes[fault.id] === undefined ? knowledge.faults[other!.fault]! : fault;
-    return rootLayerOf(cause, shown, log, seenIn);
-  };
-  const foundOf = ({ cause }: CausePosterior): CauseFound => {
-    const layer = layerOf(cause);
-    const { terms } = beliefs.find((belief) => belief.cause === cause)!;
-    return {
-      id: cause.id,
-      probability: posteriors.get(cause.id)!,
-      ...(layer ? { layer } : {}),
-      terms,
-      answers: said.get(cause.id) ?? [],
-    };
-  };
-  const isProven = (cause: Belief['cause']) =>
-    beliefs
-      .find((belief) => belief.cause === cause)!
-      .terms.some(({ isMet, logRatio }) => isMet && logRatio >= PROVEN_LOG_RATIO);
-  const causes = ranked
-    .filter(({ probability }) => probability >= LEAST_TOLD)
-    // What a reading proves is told, however many there are.
-    .filter(({ cause }, rank) => rank < MOST_CAUSES || isProven(cause))
-    .map(foundOf);
-  const heardWeight = ({ terms, answers }: CauseFound) =>
-    terms.reduce((sum, { logRatio }) => sum + logRatio, 0) +
-    answers.reduce((sum, { logRatio }) => sum + logRatio, 0);
-  const cleared = ranked
-    .filter(({ cause }) =>
-      [fault.id, secondFault?.id].some(
-        (id) => id !== undefined && (cause.makes[id] ?? 0) >= COULD_HAVE,
-      ),
-    )
-    .map(foundOf)
-    .filter((found) => heardWeight(found) <= CLEARED_LOG_RATIO);
-
-  const rival = knowledge.faults[order[1]!]!;
-  const isBetween =
-    evidence.length > 1 && (decision.doubt === 'twoClose' || decision.doubt === 'moreToAsk');
-  const told = decision.decided
-    ? changesFor(knowledge, fault, secondFault?.id, ranked, isProven)
-    : isBetween && posterior[order[1]!]! >= RIVAL
-      ? sharedChanges(knowledge, [fault.id, rival.id], ranked, isProven)
-      : [];
-  const overReduced = overReducedOf(log);
-  const inOrder = overReduced === undefined ? told : mixFirst(told);
-  const beside = decision.decided ? secondFault?.id : rival.id;
-  const changes = inOrder.map(({ cause }) => {
-    const layer = layerOf(cause);
-    return {
-      cause: cause.id,
-      steps: stepsFor(knowledge, cause, fault.id, beside),
-      ...(layer ? { layer } : {}),
-    };
-  });
-  const first = causes[0];
-  const found = {
-    fault,
-    secondFault: secondFault?.id,
-    cause: first?.id,
-    rootLayer: rootOf(first),
-    seenIn,
-    observations,
-    log,
-  };
-  const repair = decision.decided ? repairOf(knowledge, found) : undefined;
-  const isOverWhatLiesBelow =
-    repair !== undefined &&
-    OVER_IT.has(repair.rung.verdict) &&
-    knowledge.neverOver.asks.faults.includes(fault.id);
-  const below = offersBelow(asking);
+  const judged = judge(knowledge, input);
+  const { decision, fault, second, secondFault, overReduced, order, offers } = judged;
+  const found = causesFound(judged);
+  const { causes, cleared } = found;
+  const repair = decision.decided ? repairFor(judged, causes[0]) : undefined;
   const check = decision.decided ? undefined : checkOf(knowledge, order, decision.doubt!, offers);
   return {
     ...decision,
     ...(check ? { check } : {}),
-    faults: order
-      .filter((f) => posterior[f]! >= LEAST_TOLD)
-      .map((f, rank) => ({
-        id: knowledge.faults[f]!.id,
-        probability: posterior[f]!,
-        ...(rank < MOST_WEIGHED ? { weights: answerWeights(posterior, evidence, f) } : {}),
-      })),
+    faults: faultsTold(judged),
     ...(second && secondFault ? { secondFault } : {}),
     ...(overReduced === undefined ? {} : { overReduced }),
     causes,
     cleared,
-    offers: isOverWhatLiesBelow
-      ? [...below, ...offers.filter(({ id }) => !below.some((one) => one.id === id))]
-      : offers,
-    changes,
+    offers: offersTold(judged, repair),
+    changes: changesOf(judged, found),
     ...(repair ? { repair } : {}),
     verdicts: verdictsOf(
       decision.decided,
@@ -235,20 +70,44 @@ export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis 
     reasons: reasonsOf(
       knowledge.version,
       fault.id,
-      answerWeights(posterior, evidence, top),
+      answerWeights(judged.posterior, judged.evidence, order[0]!),
       causes.slice(0, 2),
       cleared,
     ),
   };
 }
 
-const rankedCauses = (
-  beliefs: readonly Belief[],
-  posteriors: ReadonlyMap<string, number>,
-): CausePosterior[] =>
-  beliefs
-    .map(({ cause }) => ({ cause, probability: posteriors.get(cause.id)! }))
-    .sort((a, b) => b.probability - a.probability || (a.cause.id < b.cause.id ? -1 : 1));
+const faultsTold = ({ knowledge, posterior, evidence, order }: Judged): FaultFound[] =>
+  order
+    .filter((f) => posterior[f]! >= LEAST_TOLD)
+    .map((f, rank) => ({
+      id: knowledge.faults[f]!.id,
+      probability: posterior[f]!,
+      ...(rank < MOST_WEIGHED ? { weights: answerWeights(posterior, evidence, f) } : {}),
+    }));
+
+/** Before anything is advised over a layer, what lies below is asked first. */
+function offersTold(judged: Judged, repair: Repair | undefined): Offer[] {
+  const { knowledge, fault, offers } = judged;
+  const isOverWhatLiesBelow =
+    repair !== undefined &&
+    OVER_IT.has(repair.rung.verdict) &&
+    knowledge.neverOver.asks.faults.includes(fault.id);
+  if (!isOverWhatLiesBelow) return offers;
+  const below = offersBelow(judged);
+  return [...below, ...offers.filter(({ id }) => !below.some((one) => one.id === id))];
+}
+
+const repairFor = (judged: Judged, first: CauseFound | undefined): Repair | undefined =>
+  repairOf(judged.knowledge, {
+    fault: judged.fault,
+    secondFault: judged.secondFault?.id,
+    cause: first?.id,
+    rootLayer: rootOf(first),
+    seenIn: judged.seenIn,
+    observations: judged.observations,
+    log: judged.log,
+  });
 
 /** The root is placed below only by a cause that is more likely than not, or near it. */
 const ROOT_SURE = 0.3;

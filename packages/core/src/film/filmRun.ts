@@ -12,29 +12,31 @@
  * Source  MODEL 12
  */
 import { clamp } from '../numerics/rounding.ts';
+import { GRAVITY_M_PER_S2, kelvin, radians } from '../units/physical.ts';
 import {
   airOver,
   cureStep,
   dryingStep,
   workspaceFor,
+  type AirOver,
   type DryingFactors,
   type Panel,
   type Surroundings,
+  type Workspace,
 } from './drying.ts';
 import { coldness, filmPaS } from './filmLaws.ts';
+import { emptyRun, momentOf, noteReady, type FilmRun } from './filmNotes.ts';
 import {
   amplitudesM,
   flatGround,
   landingAmplitudeM,
   landOn,
   level,
-  steepnessOf,
   WAVELENGTHS_M,
   type Ripples,
 } from './levelling.ts';
 import { mechanicsOf, type Mechanics } from './mechanics.ts';
-import { emptyStack, addCoat, volatileM, type LaidCoat, type Stack } from './stack.ts';
-import { GRAVITY_M_PER_S2, kelvin, radians } from '../units/physical.ts';
+import { addCoat, emptyStack, volatileM, type LaidCoat, type Stack } from './stack.ts';
 
 export type Heat = { onAtSeconds: number; toC: number; rampKPerMin: number };
 export type FilmRunInput = {
@@ -71,36 +73,6 @@ export const FINE: Mesh = { cellsPerCoat: 8, tolerance: 0.02, longestSeconds: 20
 export const COARSE: Mesh = { cellsPerCoat: 6, tolerance: 0.04, longestSeconds: 40 };
 export const ROUGH: Mesh = { cellsPerCoat: 5, tolerance: 0.07, longestSeconds: 60 };
 
-export type Moment = {
-  seconds: number;
-  volatileM: number[];
-  surfacePaS: number;
-  runM: number;
-  panelC: number;
-  steepness: number;
-};
-export type FilmRun = {
-  /** By coat, s after its own landing; absent: covered or over before it was. */
-  readySeconds: (number | undefined)[];
-  skinSeconds: (number | undefined)[];
-  /** The longest run of all that was wet at once, m; and all that ever flowed. */
-  runM: number;
-  flowedM: number;
-  amplitudesM: number[];
-  solidsM: number;
-  landedVolatileM: number[];
-  /** Left at the end, by coat. */
-  volatileM: number[];
-  /** Left of all when the heat came on. */
-  volatileAtHeatM?: number;
-  topVolatileAtHeatM?: number;
-  cure: number[];
-  trace: Moment[];
-  /** Volatile unaccounted for, share of what landed. */
-  massError: number;
-  steps: number;
-};
-
 const FIRST_STEP_SECONDS = 0.1;
 const LEAST_STEP_SECONDS = 1e-3;
 const LONG_AFTER_SECONDS = 3 * 3600;
@@ -108,130 +80,87 @@ const LONG_STEP_SECONDS = 1800;
 /** A coat that has set for so long carries the next one. */
 const SETS_SECONDS = 300;
 
+/** A film on its way: what lies on the panel, how warm it is, how it flows, what is noted. */
+type Progress = {
+  input: FilmRunInput;
+  factors: FilmFactors;
+  mesh: Mesh;
+  stack: Stack;
+  work: Workspace;
+  air: AirOver;
+  panel: Panel;
+  ripples: Ripples;
+  run: FilmRun;
+  gravityMPerS2: number;
+  now: number;
+  step: number;
+  goneM: number;
+  runningM: number;
+  heatedFromC: number;
+  flow: Mechanics | undefined;
+};
+
+/**
+ * The film from its first landing to the end. [run-1]
+ * @param factors what is not known, as multipliers
+ * @param mesh how finely; see FINE, COARSE and ROUGH
+ */
 export function runFilm(
   input: FilmRunInput,
   factors: FilmFactors = AS_THE_CARD,
   mesh: Mesh = FINE,
 ): FilmRun {
-  const {
-    coats,
-    around,
-    heat,
-    endSeconds,
-    slopeDeg,
-    keepTrace = false,
-    dryingOnly = false,
-  } = input;
-  const stack = emptyStack(coats, mesh.cellsPerCoat);
-  const work = workspaceFor(coats.length * mesh.cellsPerCoat);
-  const air = airOver(around, factors.evaporation);
-  const panel: Panel = { temperatureC: input.panelC };
-  const ripples = flatGround(input.groundM);
-  const run: FilmRun = {
-    readySeconds: coats.map(() => undefined),
-    skinSeconds: coats.map(() => undefined),
-    runM: 0,
-    flowedM: 0,
-    amplitudesM: [],
-    solidsM: 0,
-    landedVolatileM: [],
-    volatileM: [],
-    cure: [],
-    trace: [],
-    massError: 0,
-    steps: 0,
-  };
-  const gravity = GRAVITY_M_PER_S2 * Math.sin(radians(slopeDeg));
-  let [now, step, gone, heatedFromC] = [
-    coats[0]?.landsAtSeconds ?? 0,
-    FIRST_STEP_SECONDS,
-    0,
-    panel.temperatureC,
-  ];
-  let before: Mechanics | undefined;
-  let running = 0;
+  const film = begin(input, factors, mesh);
   for (;;) {
-    const next = coats[stack.coats.length];
-    if (next && next.landsAtSeconds <= now + 1e-9) {
-      landNext(stack, next, mesh, panel, ripples, factors);
-      run.landedVolatileM.push(volatileM(stack, stack.coats.at(-1)!));
-      step = FIRST_STEP_SECONDS;
-      before = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
-      if (keepTrace) run.trace.push(momentOf(stack, run, panel, before, ripples, now));
+    const next = input.coats[film.stack.coats.length];
+    if (next && next.landsAtSeconds <= film.now + 1e-9) {
+      landNext(film, next);
       continue;
     }
-    const isHeated = heat !== undefined && now >= heat.onAtSeconds - 1e-9;
-    if (isHeated && run.volatileAtHeatM === undefined) {
-      run.volatileAtHeatM = volatileM(stack, { from: 0, to: stack.cells });
-      run.topVolatileAtHeatM = volatileM(stack, stack.coats.at(-1)!);
-      heatedFromC = panel.temperatureC;
-    }
+    const isHeated = input.heat !== undefined && film.now >= input.heat.onAtSeconds - 1e-9;
+    if (isHeated && film.run.volatileAtHeatM === undefined) noteHeat(film);
     const until = Math.min(
       next?.landsAtSeconds ?? Infinity,
-      heat && !isHeated ? heat.onAtSeconds : Infinity,
-      endSeconds,
+      input.heat && !isHeated ? input.heat.onAtSeconds : Infinity,
+      input.endSeconds,
     );
-    if (until - now <= 1e-9 || (input.untilReady && run.readySeconds.at(-1) !== undefined)) break;
-    const longest =
-      now > LONG_AFTER_SECONDS + (coats.at(-1)?.landsAtSeconds ?? 0)
-        ? LONG_STEP_SECONDS
-        : mesh.longestSeconds;
-    const seconds = Math.min(step, longest, until - now);
-    const wasC = panel.temperatureC;
-    const heatC = isHeated
-      ? Math.min(
-          heat.toC,
-          heatedFromC + (heat.rampKPerMin / 60) * (now + seconds - heat.onAtSeconds),
-        )
-      : undefined;
-    const { change, leftM } = dryingStep(stack, panel, air, work, {
-      seconds,
-      heatC,
-      diffusion: factors.diffusion,
-    });
-    cureStep(stack, panel.temperatureC, seconds);
-    gone += leftM;
-    now += seconds;
-    run.steps += 1;
-    if (!dryingOnly) {
-      const after = mechanicsOf(stack, panel.temperatureC, now, gravity, factors.viscosity);
-      level(ripples, stack.coats.at(-1)!.data.surfaceTensionNPerM, after.mobility, seconds);
-      run.flowedM += after.flowMPerS * seconds;
-      running = (running + after.flowMPerS * seconds) / (1 + seconds / SETS_SECONDS);
-      run.runM = Math.max(run.runM, running);
-      noteReady(run, stack, before!, after, { now, seconds });
-      before = after;
-      if (keepTrace) run.trace.push(momentOf(stack, run, panel, after, ripples, now));
-    }
-    const grown = Math.abs(panel.temperatureC - wasC) > 1 ? 1 : 1.4;
-    step = Math.max(
-      LEAST_STEP_SECONDS,
-      seconds * clamp(mesh.tolerance / Math.max(change, 1e-12), 0.4, grown),
-    );
+    const isDone = input.untilReady && film.run.readySeconds.at(-1) !== undefined;
+    if (until - film.now <= 1e-9 || isDone) return ended(film);
+    stepOn(film, until, isHeated);
   }
-  const landed = run.landedVolatileM.reduce((sum, m) => sum + m, 0);
-  const left = volatileM(stack, { from: 0, to: stack.cells });
+}
+
+function begin(input: FilmRunInput, factors: FilmFactors, mesh: Mesh): Progress {
+  const { coats, around, panelC, slopeDeg } = input;
   return {
-    ...run,
-    amplitudesM: amplitudesM(ripples),
-    solidsM: stack.coats.reduce((sum, { solidsM }) => sum + solidsM, 0),
-    volatileM: stack.coats.map((coat) => volatileM(stack, coat)),
-    cure: stack.coats.map(({ from, to }) => mean(stack.cure.subarray(from, to))),
-    massError: landed > 0 ? Math.abs(landed - left - gone) / landed : 0,
+    input,
+    factors,
+    mesh,
+    stack: emptyStack(coats, mesh.cellsPerCoat),
+    work: workspaceFor(coats.length * mesh.cellsPerCoat),
+    air: airOver(around, factors.evaporation),
+    panel: { temperatureC: panelC },
+    ripples: flatGround(input.groundM),
+    run: emptyRun(coats.length),
+    gravityMPerS2: GRAVITY_M_PER_S2 * Math.sin(radians(slopeDeg)),
+    now: coats[0]?.landsAtSeconds ?? 0,
+    step: FIRST_STEP_SECONDS,
+    goneM: 0,
+    runningM: 0,
+    heatedFromC: panelC,
+    flow: undefined,
   };
 }
 
-const mean = (values: Float64Array): number =>
-  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
+const flowOf = ({ stack, panel, now, gravityMPerS2, factors }: Progress): Mechanics =>
+  mechanicsOf(stack, panel.temperatureC, now, gravityMPerS2, factors.viscosity);
 
-function landNext(
-  stack: Stack,
-  coat: LaidCoat,
-  mesh: Mesh,
-  panel: Panel,
-  ripples: Ripples,
-  factors: FilmFactors,
-): void {
+function noteMoment({ input, run, stack, panel, flow, ripples, now }: Progress): void {
+  if (input.keepTrace) run.trace.push(momentOf(stack, run, panel, flow!, ripples, now));
+}
+
+function landNext(film: Progress, coat: LaidCoat): void {
+  const { stack, mesh, panel, ripples, factors, run } = film;
   addCoat(stack, coat, mesh.cellsPerCoat);
   const top = stack.coats.at(-1)!;
   const viscosityPaS =
@@ -246,58 +175,71 @@ function landNext(
         landingAmplitudeM(length, { dropM: coat.dropM, wetFilmM: coat.wetFilmM, viscosityPaS }),
     ),
   );
+  run.landedVolatileM.push(volatileM(stack, top));
+  film.step = FIRST_STEP_SECONDS;
+  film.flow = flowOf(film);
+  noteMoment(film);
 }
 
-const SKIN_PA_S = 1000;
-
-/** When skin and readiness were reached, read between two steps. [run-2] */
-function noteReady(
-  run: FilmRun,
-  stack: Stack,
-  was: Mechanics,
-  is: Mechanics,
-  at: { now: number; seconds: number },
-): void {
-  const place = stack.coats.length - 1;
-  const { coat, data } = stack.coats[place]!;
-  const sinceLanding = at.now - coat.landsAtSeconds;
-  const thickAt = (wantedPaS: number) =>
-    is.surfacePaS < wantedPaS
-      ? 0
-      : crossing(Math.log(was.surfacePaS), Math.log(is.surfacePaS), Math.log(wantedPaS));
-  if (run.skinSeconds[place] === undefined && is.surfacePaS >= SKIN_PA_S)
-    run.skinSeconds[place] = sinceLanding - (1 - thickAt(SKIN_PA_S)) * at.seconds;
-  if (
-    run.readySeconds[place] !== undefined ||
-    is.surfacePaS < data.readyPaS ||
-    is.nearVolatile > data.readyVolatile
-  )
-    return;
-  const share = Math.max(
-    thickAt(data.readyPaS),
-    crossing(was.nearVolatile, is.nearVolatile, data.readyVolatile),
-  );
-  run.readySeconds[place] = sinceLanding - (1 - share) * at.seconds;
+/** What the film still holds when the heat comes on, and how warm the panel was. */
+function noteHeat(film: Progress): void {
+  const { run, stack, panel } = film;
+  run.volatileAtHeatM = volatileM(stack, { from: 0, to: stack.cells });
+  run.topVolatileAtHeatM = volatileM(stack, stack.coats.at(-1)!);
+  film.heatedFromC = panel.temperatureC;
 }
 
-/** Where between two values a third is met, 0 to 1; 0 where it was met before. */
-const crossing = (from: number, to: number, wanted: number): number =>
-  (wanted - from) * (to - from) <= 0 || to === from
-    ? 0
-    : clamp((wanted - from) / (to - from), 0, 1);
+/** One step of drying, cure and flow, and how long the next one may be. [run-1] */
+function stepOn(film: Progress, until: number, isHeated: boolean): void {
+  const { input, stack, panel, air, work, factors, mesh, run } = film;
+  const isLongAfter = film.now > LONG_AFTER_SECONDS + (input.coats.at(-1)?.landsAtSeconds ?? 0);
+  const longest = isLongAfter ? LONG_STEP_SECONDS : mesh.longestSeconds;
+  const seconds = Math.min(film.step, longest, until - film.now);
+  const wasC = panel.temperatureC;
+  const heatC = isHeated ? heatedToC(film, seconds) : undefined;
+  const { diffusion } = factors;
+  const { change, leftM } = dryingStep(stack, panel, air, work, { seconds, heatC, diffusion });
+  cureStep(stack, panel.temperatureC, seconds);
+  film.goneM += leftM;
+  film.now += seconds;
+  run.steps += 1;
+  if (!input.dryingOnly) flowOn(film, seconds);
+  const mostGrowth = Math.abs(panel.temperatureC - wasC) > 1 ? 1 : 1.4;
+  const growth = clamp(mesh.tolerance / Math.max(change, 1e-12), 0.4, mostGrowth);
+  film.step = Math.max(LEAST_STEP_SECONDS, seconds * growth);
+}
 
-const momentOf = (
-  stack: Stack,
-  run: FilmRun,
-  { temperatureC }: Panel,
-  { surfacePaS }: Mechanics,
-  ripples: Ripples,
-  seconds: number,
-): Moment => ({
-  seconds,
-  volatileM: stack.coats.map((coat) => volatileM(stack, coat)),
-  surfacePaS,
-  runM: run.runM,
-  panelC: temperatureC,
-  steepness: steepnessOf(amplitudesM(ripples)),
-});
+function heatedToC({ input, heatedFromC, now }: Progress, seconds: number): number {
+  const { toC, rampKPerMin, onAtSeconds } = input.heat!;
+  return Math.min(toC, heatedFromC + (rampKPerMin / 60) * (now + seconds - onAtSeconds));
+}
+
+/** It levels and runs through the step, and may be found skinned or ready at its end. */
+function flowOn(film: Progress, seconds: number): void {
+  const { stack, ripples, run } = film;
+  const before = film.flow!;
+  const after = flowOf(film);
+  level(ripples, stack.coats.at(-1)!.data.surfaceTensionNPerM, after.mobility, seconds);
+  run.flowedM += after.flowMPerS * seconds;
+  film.runningM = (film.runningM + after.flowMPerS * seconds) / (1 + seconds / SETS_SECONDS);
+  run.runM = Math.max(run.runM, film.runningM);
+  noteReady(run, stack, before, after, { now: film.now, seconds });
+  film.flow = after;
+  noteMoment(film);
+}
+
+function ended({ run, stack, ripples, goneM }: Progress): FilmRun {
+  const landedM = run.landedVolatileM.reduce((sum, m) => sum + m, 0);
+  const leftM = volatileM(stack, { from: 0, to: stack.cells });
+  return {
+    ...run,
+    amplitudesM: amplitudesM(ripples),
+    solidsM: stack.coats.reduce((sum, { solidsM }) => sum + solidsM, 0),
+    volatileM: stack.coats.map((coat) => volatileM(stack, coat)),
+    cure: stack.coats.map(({ from, to }) => mean(stack.cure.subarray(from, to))),
+    massError: landedM > 0 ? Math.abs(landedM - leftM - goneM) / landedM : 0,
+  };
+}
+
+const mean = (values: Float64Array): number =>
+  values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);

@@ -12,7 +12,7 @@ import { useLocation } from 'react-router';
 import { useSetup } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { useHeavy, type HeavyState } from '../heavy/heavy.ts';
+import { useHeavy, useWarmWorker, type HeavyState } from '../heavy/heavy.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../verdict/Verdicts.tsx';
 import { Changes } from './Changes.tsx';
@@ -37,6 +37,7 @@ import { SeenHere } from './SeenHere.tsx';
 /** What a ticket hands over: its coat's input, and the coat to send it back to. */
 
 export function LabPage() {
+  useWarmWorker();
   const setupRead = useSetup();
   const setup = setupRead.data;
   const { state } = useLocation() as { state: LabVisit | null };

@@ -1,4 +1,5 @@
 /** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
+import { useWarmWorker } from '../heavy/heavy.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
@@ -42,6 +43,7 @@ import { WhyPanel } from './WhyPanel.tsx';
 
 export function TicketPage() {
   const { id = '' } = useParams();
+  useWarmWorker();
   const wholeRead = useTicket(id);
   const whole = wholeRead.data;
   const setupRead = useSetup();

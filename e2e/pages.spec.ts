@@ -1,0 +1,82 @@
+/**
+ * Every page that the router knows, held to the same: it opens without a fault, by day and in the
+ * booth nobody is shut out, on a phone nothing is cut off sideways, and the keyboard gets into it.
+ */
+import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
+import { expect, test, type Page } from '@playwright/test';
+import { PAGES } from '../packages/web/src/pages.ts';
+import { TEST_STEPS } from '../packages/web/src/guns/tests/steps.ts';
+import { expectAccessible } from './shop.ts';
+import { ADDRESS } from './shopServer.ts';
+
+type Named = { id: string };
+const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
+const setup = () => get<{ guns: Named[]; airLines: Named[]; compressors: Named[] }>('/setup');
+
+/** What an :id is under each beginning of a path, from the shop as it is. */
+const ID_UNDER: Record<string, () => Promise<string>> = {
+  tickets: async () => (await get<{ tickets: Named[] }>('/tickets')).tickets[0]!.id,
+  records: async () => (await get<{ coat: Named }[]>('/records'))[0]!.coat.id,
+  sheets: async () => (await get<{ sheet: Named }[]>('/sheets'))[0]!.sheet.id,
+  guns: async () => (await setup()).guns[0]!.id,
+  air: async () => (await setup()).airLines[0]!.id,
+  compressors: async () => (await setup()).compressors[0]!.id,
+  faults: async () => (await get<Named[]>('/findings'))[0]!.id,
+};
+const KINDS_UNDER: Record<string, string[]> = {
+  tests: Object.keys(TEST_STEPS),
+  care: Object.keys(CARE_ITEMS),
+};
+
+/** A page that is opened once for each of its kinds, if it has any. */
+const withKinds = (page: string): string[] => {
+  const kinds = Object.entries(KINDS_UNDER).find(([room]) => page.includes(`/${room}/:kind`));
+  return kinds ? kinds[1].map((kind) => page.replace(':kind', kind)) : [page];
+};
+async function addressOf(page: string): Promise<string> {
+  const room = page.split('/')[0]!;
+  const id = page.includes(':id') ? await ID_UNDER[room]!() : '';
+  return `/${page.replace(':id', id)}`;
+}
+
+async function open(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^Reading / })).toHaveCount(0);
+}
+
+/** Steps with Tab until something of the page itself has the focus, and shows it. */
+async function reachByKeyboard(page: Page): Promise<boolean> {
+  for (let steps = 0; steps < 40; steps++) {
+    await page.keyboard.press('Tab');
+    const isInside = await page.evaluate(() => {
+      const at = document.activeElement;
+      const box = at?.getBoundingClientRect();
+      return Boolean(at?.closest('main') && box && box.width > 0 && box.height > 0);
+    });
+    if (isInside) return true;
+  }
+  return false;
+}
+
+for (const page of PAGES.flatMap(withKinds))
+  test(`/${page}: opens, shuts nobody out, fits a phone, goes by keyboard`, async ({
+    page: tab,
+  }) => {
+    const faults: string[] = [];
+    tab.on('pageerror', ({ message }) => faults.push(message));
+    const address = await addressOf(page);
+    await open(tab, address);
+    await expectAccessible(tab);
+    expect(await reachByKeyboard(tab), 'the keyboard gets into the page').toBe(true);
+    // The booth changes colours alone.
+    await tab.getByRole('button', { name: 'Booth', exact: true }).click();
+    await expectAccessible(tab, ['color-contrast']);
+    await tab.setViewportSize({ width: 390, height: 844 });
+    const sideways = await tab.evaluate(() => {
+      const main = document.querySelector('main')!;
+      return main.scrollWidth - main.clientWidth;
+    });
+    expect(sideways, 'cut off sideways').toBeLessThanOrEqual(1);
+    expect(faults).toEqual([]);
+  });
