@@ -29,56 +29,15 @@ export function planOf(input: CoatInput): {
   settings: KnownSettings;
 } {
   const { climate, material, gun, bake } = input;
-  const roomAir = {
-    airTemperatureC: climate.airTemperatureC,
-    relativeHumidityPercent: climate.relativeHumidityPercent,
-  };
-  const panelC = climate.panelTemperatureC ?? climate.airTemperatureC;
   const substrate = input.panel.substrate ?? 'metal';
   const paint = paintOf(material, climate.materialTemperatureC ?? climate.airTemperatureC);
-  const { stage, carrier } = MATERIALS[material.class];
-  const { settings, defaulted } = completed(
-    {
-      stage,
-      carrier,
-      class: material.class,
-      settings: input.settings,
-      finish: material.finish,
-      sheet: material.sheet?.gun,
-    },
-    gun,
-  );
+  const { airTemperatureC, relativeHumidityPercent } = climate;
+  const roomAir = { airTemperatureC, relativeHumidityPercent };
   const rig: CoatRig = { gun, paint, roomAir, technique: input.technique };
-  const models = new Map<number, ReturnType<typeof testedModelOf>>();
-  const modelFor = (nozzleMm: number) => {
-    const known = models.get(nozzleMm) ?? testedModelOf(rig, nozzleMm);
-    models.set(nozzleMm, known);
-    return known;
-  };
   const sheet = sheetOf(input, paint.isTwoPack);
-  const handed = new Map<KnownSettings, KnownSettings>();
-  /** The hand that lays the film with these very knobs, in this air. */
-  const withHand = (own: KnownSettings, model: GunModel): KnownSettings => {
-    const known = handed.get(own) ?? {
-      ...own,
-      gunSpeedMPerS: handFor(rig, model, own, sheet.wetFilmM),
-    };
-    handed.set(own, known);
-    return known;
-  };
-  const last = input.coats.length - 1;
-  const coats = input.coats.map((coat, i) => {
-    const own = coat.settings ? { ...settings, ...withoutAbsent(coat.settings) } : settings;
-    const model = modelFor(own.nozzleMm);
-    const isHandTold =
-      coat.settings?.gunSpeedMPerS !== undefined || !defaulted.includes('gunSpeedMPerS');
-    return {
-      flashMinutes: i === last && bake ? bake.afterMinutes : coat.flashMinutes,
-      settings: isHandTold ? own : withHand(own, model),
-      model,
-    };
-  });
   const airSpeedMPerS = airSpeedMPerSOf(climate);
+  const effectiveC = effectiveTemperatureC({ ...climate, substrate });
+  const { coats, defaulted } = coatsOf(input, rig, sheet.wetFilmM);
   return {
     settings: coats[0]!.settings,
     defaulted,
@@ -86,13 +45,8 @@ export function planOf(input: CoatInput): {
       rig,
       coats,
       sheet,
-      below: (input.below ?? []).map((layer) =>
-        layerBelow(layer, {
-          effectiveC: effectiveTemperatureC({ ...climate, substrate }),
-          airSpeedMPerS,
-        }),
-      ),
-      panelC,
+      below: (input.below ?? []).map((layer) => layerBelow(layer, { effectiveC, airSpeedMPerS })),
+      panelC: climate.panelTemperatureC ?? airTemperatureC,
       airSpeedMPerS,
       substrate,
       slopeDeg: Math.abs(input.panel.slopeDeg),
@@ -103,6 +57,48 @@ export function planOf(input: CoatInput): {
       isEffect: isEffect(material.finish),
       dropWindowUm: dropWindowUm(material.class, gun.class),
     },
+  };
+}
+
+/** Every coat with its settings complete: what was not told is practice's, and the hand's. */
+function coatsOf(
+  input: CoatInput,
+  rig: CoatRig,
+  wetFilmM: number,
+): { coats: CoatPlan['coats']; defaulted: string[] } {
+  const { material, gun, bake } = input;
+  const { stage, carrier } = MATERIALS[material.class];
+  const of = { stage, carrier, class: material.class, settings: input.settings };
+  const { settings, defaulted } = completed(
+    { ...of, finish: material.finish, sheet: material.sheet?.gun },
+    gun,
+  );
+  const modelFor = remembered((nozzleMm: number) => testedModelOf(rig, nozzleMm));
+  /** The hand that lays the film with these very knobs, in this air. */
+  const withHand = remembered((own: KnownSettings) => ({
+    ...own,
+    gunSpeedMPerS: handFor(rig, modelFor(own.nozzleMm), own, wetFilmM),
+  }));
+  const last = input.coats.length - 1;
+  const coats = input.coats.map((coat, i) => {
+    const own = coat.settings ? { ...settings, ...withoutAbsent(coat.settings) } : settings;
+    const isHandTold =
+      coat.settings?.gunSpeedMPerS !== undefined || !defaulted.includes('gunSpeedMPerS');
+    return {
+      flashMinutes: i === last && bake ? bake.afterMinutes : coat.flashMinutes,
+      settings: isHandTold ? own : withHand(own),
+      model: modelFor(own.nozzleMm),
+    };
+  });
+  return { coats, defaulted };
+}
+
+/** The same answer for the same thing, worked out once. */
+function remembered<K, V>(work: (key: K) => V): (key: K) => V {
+  const known = new Map<K, V>();
+  return (key) => {
+    if (!known.has(key)) known.set(key, work(key));
+    return known.get(key)!;
   };
 }
 

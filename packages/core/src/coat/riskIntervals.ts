@@ -135,80 +135,86 @@ export type Sds = {
 export function deviationsOf(
   plan: CoatPlan,
   uncertainty: Uncertainty,
-  { retained, sprayed }: Pick<SimulatedCoat, 'retained' | 'sprayed'>,
+  simulated: Pick<SimulatedCoat, 'retained' | 'sprayed'>,
 ): Sds {
-  const heldFilmsM = sprayed.map(({ filmM }) => filmM);
-  const points = sigmaPoints({ ...uncertainty.logSd, ...SCALED });
-  const tries = points.map(({ at }) =>
-    simulateCoat(plan, multiplied(uncertainty.centre, at), {
-      mesh: ROUGH,
-      firstReadyOnly: true,
-      retained,
-      heldFilmsM,
-    }),
-  );
-  const weights = points.map(({ weight }) => weight);
+  const { tries, weights } = triedOut(plan, uncertainty, simulated);
   const { runs } = MATERIALS[plan.rig.paint.materialClass].film;
   const sdOf = (value: (f: SimulatedCoat) => number): number =>
     momentsOf(tries.map(value), weights).sd;
   const log = (value: (f: SimulatedCoat) => number) =>
     sdOf((f) => Math.log(Math.max(1e-12, value(f))));
-  const links = tries.map((simulated) => linkedRisks(simulated, plan));
+  const links = tries.map((one) => linkedRisks(one, plan));
   const linkSd = (name: RiskName): number =>
     momentsOf(
       links.map((link) => link[name] ?? 0),
       weights,
     ).sd;
+  const dropsOnAmplitude = RIPPLE_PER_DROP * DROPS_LOG_SD;
   const amplitudeSd = amplitudeEffect(
     tries[0]!,
-    Math.hypot(uncertainty.logSd.amplitude, RIPPLE_PER_DROP * DROPS_LOG_SD),
+    Math.hypot(uncertainty.logSd.amplitude, dropsOnAmplitude),
   );
   const dropsOnWetness = WETNESS_PER_DROP * DROPS_LOG_SD;
-  const peel = Math.hypot(
-    sdOf((f) => f.peelIndex),
-    amplitudeSd,
+  const runsFrom = runLimitSd(
+    log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm,
+    uncertainty,
   );
-  // How far the film at which it runs is known: by the model, or better by having seen it run.
-  const limitByModel = log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm;
-  const unseen = Math.hypot(limitByModel, PRIOR_LOG_SD.sag);
-  const seen = RAN_LOG_SD / Math.sqrt(uncertainty.runsSeen);
-  const limit =
-    uncertainty.runsSeen > 0
-      ? combinedSd(unseen, seen)
-      : Math.hypot(limitByModel, uncertainty.logSd.sag);
+  const { film, sag } = uncertainty.logSd;
   const ownSd: Partial<Record<RiskName, number>> = {
     peel: amplitudeSd / LINK.peel.width,
-    run: uncertainty.logSd.sag / LINK.run.width,
+    run: sag / LINK.run.width,
     drySpray: dropsOnWetness / LINK.dryFilm.width,
     pop: uncertainty.popLogSd,
     blush: uncertainty.blushLogitSd,
   };
+  const both = (a: number, b: number) => Math.hypot(a, b);
   return {
     risks: {
-      ...Object.fromEntries(
-        RISKS.map((name) => [name, Math.hypot(linkSd(name), ownSd[name] ?? 0)]),
-      ),
-      ...(uncertainty.runsSeen > 0
-        ? { run: Math.hypot(limit, uncertainty.logSd.film) / LINK.run.width }
-        : {}),
+      ...Object.fromEntries(RISKS.map((name) => [name, both(linkSd(name), ownSd[name] ?? 0)])),
+      ...(uncertainty.runsSeen > 0 ? { run: both(runsFrom, film) / LINK.run.width } : {}),
     },
-    film: uncertainty.logSd.film,
+    film,
     dry: log((f) => f.dryM),
     ready: log((f) => f.readySeconds[0] ?? LONGEST_SECONDS),
-    sag: Math.hypot(
+    sag: both(
       log((f) => f.sagMm),
-      uncertainty.logSd.sag * runs.perFilm,
+      sag * runs.perFilm,
     ),
-    runsFrom: limit,
-    peel,
+    runsFrom,
+    peel: both(
+      sdOf((f) => f.peelIndex),
+      amplitudeSd,
+    ),
     drops: DROPS_LOG_SD,
-    wetness: Math.hypot(
+    wetness: both(
       log((f) => f.sprayed.at(-1)!.wetness),
       dropsOnWetness,
     ),
     ripple: log((f) => f.sprayed.at(-1)!.ripple.total),
     mottle: sdOf((f) => f.mottle ?? 0),
   };
+}
+
+/** The coat once for every point of what is not known, with the film that the eye holds. */
+function triedOut(
+  plan: CoatPlan,
+  { logSd, centre }: Uncertainty,
+  { retained, sprayed }: Pick<SimulatedCoat, 'retained' | 'sprayed'>,
+): { tries: SimulatedCoat[]; weights: number[] } {
+  const heldFilmsM = sprayed.map(({ filmM }) => filmM);
+  const points = sigmaPoints({ ...logSd, ...SCALED });
+  const effort = { mesh: ROUGH, firstReadyOnly: true, retained, heldFilmsM };
+  return {
+    tries: points.map(({ at }) => simulateCoat(plan, multiplied(centre, at), effort)),
+    weights: points.map(({ weight }) => weight),
+  };
+}
+
+/** How far the film at which it runs is known: by the model, or better by having seen it run. */
+function runLimitSd(byModel: number, { runsSeen, logSd }: Uncertainty): number {
+  if (runsSeen === 0) return Math.hypot(byModel, logSd.sag);
+  const unseen = Math.hypot(byModel, PRIOR_LOG_SD.sag);
+  return combinedSd(unseen, RAN_LOG_SD / Math.sqrt(runsSeen));
 }
 
 /** Ripple scales with its start: what one deviation of that does to the index. */

@@ -62,40 +62,9 @@ const HARDENER_ASK: Ask = {
 };
 
 export function setupOf(input: SetupInput): SetupAnswer {
-  const { gun, stage, part, mist, sheet } = input;
-  const materialClass = coatClassOf(input);
-  const { isBuild, isHighSolids } = MATERIALS[materialClass.value];
-  const coat = coatOfGun({ ...input, isBuild });
-  const nozzle = nozzleFor({ ownMm: gun.nozzlesMm, coat, sheetMm: sheet?.nozzleMm });
-  const model = modelFor(input, nozzle.nozzleMm);
-  const knobs = knobsFor(input, { ...coat, isHighSolids });
-  const hand = handFor(input);
-  const preset = presetFor(part, mist);
-  const air = inletPressureFor({
-    ...input,
-    model,
-    fanTurnsOut: knobs.fanTurnsOut,
-    isBuild,
-    airShare: preset.air,
-  });
-  const film = filmOf({ class: materialClass.value, sheet, share: preset.film });
-  const setAt = (fluidTurnsOut: number): SetJudged => ({
-    nozzleMm: nozzle.nozzleMm,
-    inletKPa: air.inletKPa,
-    fluidTurnsOut,
-    fanTurnsOut: knobs.fanTurnsOut,
-    wetFilmUm: Math.round(film.value.aimUm),
-    distanceMm: hand.distanceMm,
-    overlapPercent: hand.overlapPercent,
-  });
-  const at = (fluidTurnsOut: number) => ({
-    set: setAt(fluidTurnsOut),
-    ...operatingPoint(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
-  });
-  const chosen = isNeedleOpen(input)
-    ? at(knobs.fluidTurnsOut)
-    : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
-  const { set, figures, line } = chosen;
+  const choice = chosenFor(input);
+  const { materialClass, nozzle, air, film, set, figures } = choice;
+  const { stage, sheet, mist } = input;
   return {
     class: materialClass.value,
     ...set,
@@ -106,34 +75,83 @@ export function setupOf(input: SetupInput): SetupAnswer {
     wetness: mist ? 'light' : STAGE_PRACTICE[stage].wetness,
     asks: [
       ...(input.hardener === undefined ? [HARDENER_ASK] : []),
-      ...(isKindUnknown(gun, nozzle.nozzleMm) ? [HVLP_KIND_ASK] : []),
+      ...(isKindUnknown(input.gun, nozzle.nozzleMm) ? [HVLP_KIND_ASK] : []),
     ],
     ...figures,
     ...(input.own ? { own: ownJudged(input, materialClass.value, set) } : {}),
-    verdicts: [
-      ...air.verdicts,
-      ...verdictsOfSet(input, materialClass.value, model, set, figures).filter(
-        ({ code }) => !air.verdicts.some((said) => said.code === code),
-      ),
-      ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
-      ...circumstances(input, nozzle.nozzleMm),
-    ],
-    reasons: [
-      ...(materialClass.source === 'model' ? [materialClass.reason] : []),
-      ...air.reasons,
-      ...capReasons(input, model, { ...set, capKPa: figures.capKPa }),
-      ...nozzle.reasons,
-      ...knobs.reasons,
-      ...(set.fluidTurnsOut === knobs.fluidTurnsOut || !isAtEase(figures.gunSpeedMPerS, part)
-        ? []
-        : [because('needle-for-hand', 'model', { gunSpeedMPerS: figures.gunSpeedMPerS })]),
-      ...hand.reasons,
-      ...testReasons(model),
-      ...reasonsOfSet(input, materialClass.value, figures),
-      ...(line?.reasons ?? []),
-      ...presetReasons(part, mist),
-    ],
+    verdicts: verdictsOf(input, choice),
+    reasons: reasonsOf(input, choice),
   };
+}
+
+/** Tip, air, knobs and hand for this coat, each as its own word has it, and what comes out. */
+function chosenFor(input: SetupInput) {
+  const { gun, part, mist, sheet } = input;
+  const materialClass = coatClassOf(input);
+  const { isBuild, isHighSolids } = MATERIALS[materialClass.value];
+  const coat = coatOfGun({ ...input, isBuild });
+  const nozzle = nozzleFor({ ownMm: gun.nozzlesMm, coat, sheetMm: sheet?.nozzleMm });
+  const model = modelFor(input, nozzle.nozzleMm);
+  const knobs = knobsFor(input, { ...coat, isHighSolids });
+  const hand = handFor(input);
+  const preset = presetFor(part, mist);
+  const { fanTurnsOut } = knobs;
+  const airShare = preset.air;
+  const air = inletPressureFor({ ...input, model, fanTurnsOut, isBuild, airShare });
+  const film = filmOf({ class: materialClass.value, sheet, share: preset.film });
+  const setAt = (fluidTurnsOut: number): SetJudged => ({
+    nozzleMm: nozzle.nozzleMm,
+    inletKPa: air.inletKPa,
+    fluidTurnsOut,
+    fanTurnsOut,
+    wetFilmUm: Math.round(film.value.aimUm),
+    distanceMm: hand.distanceMm,
+    overlapPercent: hand.overlapPercent,
+  });
+  const at = (fluidTurnsOut: number) => ({
+    set: setAt(fluidTurnsOut),
+    ...operatingPoint(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
+  });
+  const needle = isNeedleOpen(input)
+    ? at(knobs.fluidTurnsOut)
+    : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
+  return { materialClass, nozzle, model, knobs, hand, air, film, ...needle };
+}
+type Chosen = ReturnType<typeof chosenFor>;
+
+function verdictsOf(
+  input: SetupInput,
+  { materialClass, nozzle, model, air, set, figures, line }: Chosen,
+): Verdict[] {
+  const isSaid = ({ code }: Verdict) => air.verdicts.some((said) => said.code === code);
+  return [
+    ...air.verdicts,
+    ...verdictsOfSet(input, materialClass.value, model, set, figures).filter((v) => !isSaid(v)),
+    ...(line?.verdicts ?? []).filter(({ code }) => code !== 'hose-too-narrow'),
+    ...circumstances(input, nozzle.nozzleMm),
+  ];
+}
+
+function reasonsOf(
+  input: SetupInput,
+  { materialClass, nozzle, model, knobs, hand, air, set, figures, line }: Chosen,
+): Reason[] {
+  const { part, mist } = input;
+  const { gunSpeedMPerS } = figures;
+  const isForHand = set.fluidTurnsOut !== knobs.fluidTurnsOut && isAtEase(gunSpeedMPerS, part);
+  return [
+    ...(materialClass.source === 'model' ? [materialClass.reason] : []),
+    ...air.reasons,
+    ...capReasons(input, model, { ...set, capKPa: figures.capKPa }),
+    ...nozzle.reasons,
+    ...knobs.reasons,
+    ...(isForHand ? [because('needle-for-hand', 'model', { gunSpeedMPerS })] : []),
+    ...hand.reasons,
+    ...testReasons(model),
+    ...reasonsOfSet(input, materialClass.value, figures),
+    ...(line?.reasons ?? []),
+    ...presetReasons(part, mist),
+  ];
 }
 
 const modelFor = (input: SetupInput, nozzleMm: number): GunModel =>
