@@ -2,57 +2,31 @@
  * The gun for this coat: what the gauge in the shop must show, knobs from closed, the hand, and
  * what comes out of it.
  */
-import { ADDRESS } from '../../api/resources.ts';
+import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
 import { Button, Select } from '@mantine/core';
-import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
-import type { StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
-import type { Overrides, SettingName, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { convert } from '@orthochrom/core/units/convert.ts';
-import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
-import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import { postJson } from '../../api/client.ts';
+import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { useTests } from '../../api/reads.ts';
-import { useWrite } from '../../api/useWrite.ts';
-import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { CarriedOverChanges } from '../../faults/CarriedOverChanges.tsx';
 import { OfferedChanges } from '../../faults/OfferedChanges.tsx';
 import { BaselineOffer } from './BaselineOffer.tsx';
 import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from '../cardProps.ts';
-import { GunOutput } from './GunOutput.tsx';
 import { chosenValue } from '@orthochrom/contract/plan/settingsNow.ts';
 import { lapSecondsOf } from '@orthochrom/contract/plan/panels.ts';
 import { ExpectCard } from './ExpectCard.tsx';
 import { OtherPlans } from './OtherPlans.tsx';
-import { GaugePicture, KnobPicture } from './Instruments.tsx';
 import { STAGE_NAME, WETNESS_NAME } from '../../words/tradeNames.ts';
 import { PresetPicker } from './PresetPicker.tsx';
-import { Setting } from './Setting.tsx';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { TunePanel } from './TunePanel.tsx';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
-import { WallCard } from './WallCard.tsx';
 
-const TEST_PANEL = [
-  'The real mix, not reducer: reducer shows another pattern. First shot onto masking paper, to purge the cleaner.',
-  'Pull the trigger to air and set the pressure, flowing.',
-  'Needle shut. Trigger held, open half a turn at a time while you spray passes at your distance.',
-  'Stop where the film lies wet without drifting, and count the turns from closed.',
-  'One short shot on paper at the same distance: an even oval. Anything else: touch it under “It looks …”.',
-];
-const GAUGE_NOTE = {
-  good: '',
-  doubtful: ' · this gauge is doubtful',
-  none: ' · no gauge of its own',
-} as const;
-
-/** The same pressure in the other units, so that none is mistaken for another. */
-const inOtherUnits = (inletKPa: number, own: Units['pressure']): string =>
-  (['psi', 'bar', 'kPa'] as const)
-    .filter((unit) => unit !== own)
-    .map((unit) => `${convert(inletKPa, 'kPa', unit).toFixed(unit === 'bar' ? 2 : 0)} ${unit}`)
-    .join(' · ');
+import { baselineOf, settingsOf } from './gunSettings.ts';
+import { GunSettings } from './GunSettings.tsx';
+import { TestPanelSteps } from './TestPanelSteps.tsx';
+import { useOverrides } from './useOverrides.ts';
 
 type GunCardProps = CardProps & {
   gatePassed: boolean;
@@ -87,47 +61,16 @@ function OpenGunCard({
   setWishes,
   onSpray,
 }: GunCardProps) {
-  const [busy, write] = useWrite();
   const { data: tests } = useTests();
   const format = formatFor(painter.units);
   const setup = (coat.state === 'planned' ? undefined : takenSetup(coat)) ?? plan.setup;
-  const { gun } = context.gun;
-  const overrideAll = (overrides: Overrides) =>
-    write(async () =>
-      keep(
-        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'overrides'), {
-          version: coat.version,
-          painterId: painter.id,
-          overrides,
-        }),
-      ),
-    );
-  const override = (name: SettingName) => (next: Overrides[SettingName]) => {
-    const { [name]: _, ...rest } = coat.overrides;
-    void overrideAll(next ? { ...rest, [name]: next } : rest);
-  };
-  const canOverride = coat.state === 'taken' && !busy;
-  const setting = (name: SettingName, show: (canonical: number) => Figure) => ({
-    name,
-    show,
-    recommended: setup[name],
-    override: coat.overrides[name],
-    ...(canOverride ? { onOverride: override(name) } : {}),
-  });
-  const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
-  const fullFluid = fullFluidTurnsOf(gun);
-  const fullFan = fullFanTurnsOf(gun);
+  const { onUse, onOverride } = useOverrides(coat, painter.id, keep);
+  const use = onUse && ((chosen: Overrides) => void onUse(chosen));
   // As it is set: ours, or the painter's own, judged and worked out by the same rules.
   const now = plan.setup.own ?? plan.setup;
   const { nozzleMm } = now;
   const nozzleSet = context.gun.sets.find((set) => set.nozzleMm === nozzleMm && !set.retiredAt);
   const isByEar = painter.way.gauge === 'byEar';
-  const isByWall =
-    painter.way.gauge === 'atWall' || (!isByEar && context.gun.gaugeTrust === 'none');
-  const { panelLengthM, capLimitKPa } = plan.inputs.setup;
-  const wall = (
-    <WallCard figures={now} airLine={context.airLine} units={painter.units} isMain={isByWall} />
-  );
   return (
     <>
       <div className="row">
@@ -161,65 +104,7 @@ function OpenGunCard({
         verdicts={now.verdicts.filter(({ code }) => code !== 'test-panel-first')}
         hideGo
       />
-      <div
-        className="grid2"
-        style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}
-      >
-        {isByWall && wall}
-        <Setting
-          label="At the gun, trigger pulled"
-          kind="pressure"
-          {...setting('inletKPa', format.pressure)}
-          check={(valueKPa, at) =>
-            ownPressure(context, { valueKPa, at, fanTurnsOut: now.fanTurnsOut, nozzleMm })
-          }
-          picture={
-            <GaugePicture
-              inletKPa={now.inletKPa}
-              bandKPa={plan.setup.inletBandKPa}
-              units={painter.units}
-            />
-          }
-          note={`${inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
-        />
-        {!isByWall && wall}
-        <Setting
-          label="Needle out, from closed"
-          kind="turns"
-          {...setting('fluidTurnsOut', turns)}
-          fullTurns={fullFluid}
-          picture={<KnobPicture turnsOut={now.fluidTurnsOut} fullTurns={fullFluid} />}
-          note={`of ${turnsText(fullFluid)}; from open, ${turnsText(Math.max(0, fullFluid - now.fluidTurnsOut))} in`}
-        />
-        <Setting
-          label="Fan out, from closed"
-          kind="turns"
-          {...setting('fanTurnsOut', turns)}
-          fullTurns={fullFan}
-          picture={<KnobPicture turnsOut={now.fanTurnsOut} fullTurns={fullFan} />}
-          note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - now.fanTurnsOut))} from open`}
-        />
-        <Setting
-          label="Distance"
-          kind="length"
-          {...setting('distanceMm', format.length)}
-          note="gun square to the panel"
-        />
-        <Setting
-          label="Overlap"
-          kind="percent"
-          {...setting('overlapPercent', (v) => ({ text: v.toFixed(0), unit: '%' }))}
-          note="of the fan on the pass before"
-        />
-        <GunOutput
-          figures={now}
-          units={painter.units}
-          capLimitKPa={capLimitKPa}
-          gunId={context.gun.id}
-          panelLengthM={panelLengthM}
-          overlapPercent={now.overlapPercent}
-        />
-      </div>
+      <GunSettings {...{ coat, context, plan, painter, setup, now, onOverride }} />
       <CarriedOverChanges coatId={coat.id} />
       <OfferedChanges
         coat={coat}
@@ -227,9 +112,7 @@ function OpenGunCard({
         gunId={context.gun.id}
         format={format}
         valueOf={(name) => chosenValue(setup, coat.overrides, name)}
-        {...(canOverride
-          ? { onUse: (chosen: Overrides) => overrideAll({ ...coat.overrides, ...chosen }) }
-          : {})}
+        {...(onUse ? { onUse } : {})}
       />
       <ExpectCard
         context={context}
@@ -243,9 +126,7 @@ function OpenGunCard({
         lapSeconds={lapSecondsOf(context, setup)}
         setup={setup}
         isOurs={Object.keys(coat.overrides).length === 0}
-        {...(canOverride
-          ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) }
-          : {})}
+        {...(use ? { onUse: use } : {})}
       />
       <BaselineOffer
         tests={tests ?? []}
@@ -253,21 +134,10 @@ function OpenGunCard({
         product={context.sheet.name}
         stage={stage.kind}
         setup={setup}
-        {...(canOverride
-          ? { onUse: (chosen: Overrides) => void overrideAll({ ...coat.overrides, ...chosen }) }
-          : {})}
+        {...(use ? { onUse: use } : {})}
       />
       <VerdictList verdicts={now.verdicts.filter(({ code }) => code === 'test-panel-first')} />
-      <details className="card">
-        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-          Find it on a test panel, step by step
-        </summary>
-        <ol style={{ margin: '0.5rem 0 0', paddingLeft: '1.3rem', lineHeight: 1.6 }}>
-          {TEST_PANEL.map((text) => (
-            <li key={text}>{text}</li>
-          ))}
-        </ol>
-      </details>
+      <TestPanelSteps />
       <div className="row">
         <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
           {coat.state === 'planned'
@@ -290,11 +160,11 @@ function OpenGunCard({
         plan={plan}
         settings={settingsOf(now)}
         overrides={coat.overrides}
-        panelLengthM={panelLengthM}
-        {...(canOverride
+        panelLengthM={plan.inputs.setup.panelLengthM}
+        {...(onOverride
           ? {
               onApply: (name, next) =>
-                override(name)({
+                onOverride(name)({
                   ...next,
                   recommended: coat.overrides[name]?.recommended ?? setup[name],
                 }),
@@ -304,34 +174,3 @@ function OpenGunCard({
     </>
   );
 }
-
-type Now = AnswerOf<'setup'> | NonNullable<AnswerOf<'setup'>['own']>;
-const settingsOf = ({
-  nozzleMm,
-  inletKPa,
-  fluidTurnsOut,
-  fanTurnsOut,
-  distanceMm,
-  overlapPercent,
-  fanWidthMm,
-  stepMm,
-  gunSpeedMPerS,
-}: Now) => ({
-  nozzleMm,
-  inletKPa,
-  fluidTurnsOut,
-  fanTurnsOut,
-  distanceMm,
-  overlapPercent,
-  fanWidthMm,
-  stepMm,
-  gunSpeedMPerS,
-});
-
-const baselineOf = ({ nozzleMm, fluidTurnsOut, fanTurnsOut, distanceMm, inletKPa }: Now) => ({
-  nozzleMm,
-  inletKPa,
-  fluidTurnsOut,
-  fanTurnsOut,
-  distanceMm,
-});

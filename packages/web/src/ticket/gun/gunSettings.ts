@@ -1,0 +1,49 @@
+/** The set-up as it stands, as the cards beside it want it. Pure. */
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
+import { convert } from '@orthochrom/core/units/convert.ts';
+
+/** The same pressure in the other units, so that none is mistaken for another. */
+export const inOtherUnits = (inletKPa: number, own: Units['pressure']): string =>
+  (['psi', 'bar', 'kPa'] as const)
+    .filter((unit) => unit !== own)
+    .map((unit) => `${convert(inletKPa, 'kPa', unit).toFixed(unit === 'bar' ? 2 : 0)} ${unit}`)
+    .join(' · ');
+
+/** Ours, or the painter's own, judged and worked out by the same rules. */
+export type Now = AnswerOf<'setup'> | NonNullable<AnswerOf<'setup'>['own']>;
+export const settingsOf = ({
+  nozzleMm,
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  fanWidthMm,
+  stepMm,
+  gunSpeedMPerS,
+}: Now) => ({
+  nozzleMm,
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  overlapPercent,
+  fanWidthMm,
+  stepMm,
+  gunSpeedMPerS,
+});
+
+export const baselineOf = ({
+  nozzleMm,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+  inletKPa,
+}: Now) => ({
+  nozzleMm,
+  inletKPa,
+  fluidTurnsOut,
+  fanTurnsOut,
+  distanceMm,
+});
