@@ -102,6 +102,8 @@ try {
   tally.failed += 1;
 }
 rmSync(reports, { recursive: true, force: true });
-console.log(`\n${took.map(({ part, seconds }) => `${String(seconds).padStart(5)} s  ${part}`).join('\n')}`);
+console.log(
+  `\n${took.map(({ part, seconds }) => `${String(seconds).padStart(5)} s  ${part}`).join('\n')}`,
+);
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exitCode = tally.failed > 0 || tally.passed === 0 ? 1 : 0;

@@ -7,7 +7,7 @@ import type { PatternSymptom } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Effect } from '@orthochrom/core/gun/steps.ts';
 import type { GunFault } from '@orthochrom/core/gun/tune.ts';
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
-import type { Move } from '@orthochrom/core/gun/tuneSteps.ts';
+import type { Move } from '@orthochrom/core/gun/tuneKnobs.ts';
 
 export const SEEN_WORDS: Partial<Record<PatternSymptom, string>> = {
   coarseSpots: 'Coarse spots: the drops are too big for the air behind them.',

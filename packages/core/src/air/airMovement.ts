@@ -17,6 +17,10 @@ export const SHEET_AIR_SPEED_M_PER_S = 0.3;
 /** Under this, waterborne paint waits for moving air more than for heat. */
 export const STILL_FOR_WATERBORNE_M_PER_S = 0.2;
 
+/**
+ * Air over the panel, m/s: the speed that was measured, else the one its word stands for, else a
+ * sheet's 0.3.
+ */
 export const airSpeedMPerSOf = (air: {
   airMovement?: AirMovement;
   airSpeedMPerS?: number;

@@ -25,6 +25,7 @@ export const FLOWS_WELL_C = 22;
 
 export const CAUTION_FROM = { airC: 32, humidityPercent: 70, marginC: 5, materialC: 18 } as const;
 
+/** The limits that rule: each of the sheet's own, else the default of MODEL 2; °C and per cent. */
 export const limitsInForce = (sheet: Limits = {}): Required<Limits> => ({
   ...DEFAULT_LIMITS,
   ...definedOf(sheet),

@@ -68,6 +68,10 @@ export type ProductFit = {
 };
 type Touch = Extract<FilmTest, { kind: 'touch' }>;
 
+/**
+ * A product's evaporation, diffusion and run limit as this shop's own tests have them, with what is
+ * still unknown; the class's own where there are none. [fit-1, fit-2, fit-3]
+ */
 export function fitProduct(paint: Paint, tests: readonly FilmTest[]): ProductFit {
   const touches = tests.filter((test): test is Touch => test.kind === 'touch');
   const drying = touches.length > 0 ? fitDrying(paint, touches) : untouched();

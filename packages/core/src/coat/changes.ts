@@ -33,6 +33,10 @@ export type CoatChange = {
 const LEAST_GAIN = 0.01;
 const MOST = 6;
 
+/**
+ * The changes that would take most trouble out of this coat, best first; six at most, and none that
+ * gains under a hundredth.
+ */
 export function changesFor(
   plan: CoatPlan,
   unknowns: Unknowns,

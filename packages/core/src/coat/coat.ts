@@ -24,6 +24,10 @@ import type { CoatInput } from './coatInput.ts';
 import type { CoatAnswer } from './coatAnswer.ts';
 import { risksOf } from './riskIntervals.ts';
 
+/**
+ * What these settings lay on this panel, and what becomes of it. Never refuses: where nothing
+ * lands, the figures are nought and a verdict says so.
+ */
 export function coatOf(input: CoatInput): CoatAnswer {
   const { plan, defaulted, settings } = planOf(input);
   const uncertainty = uncertaintyOf(

@@ -24,6 +24,10 @@ const COARSE_SHOWS = 0.02;
 /** Kim & Marshall's range, and the model's (MODEL 9). */
 const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
 
+/**
+ * What stands against this coat, or is to be watched: film, heat, lap, high risks, and where sheet
+ * and model part.
+ */
 export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
   const verdicts: Verdict[] = [];
   const { wetUm } = answer.film;
@@ -113,6 +117,7 @@ const SURE_ENOUGH = 0.15;
 /** 80 % either way, per cent, of a deviation of the logarithm. */
 const eitherWayPercent = (logSd: number): number => Math.round(logSd * Z_80 * 100);
 
+/** Why the forecast is what it is, and how far each part of it is known. */
 export function coatReasons(
   input: CoatInput,
   plan: CoatPlan,

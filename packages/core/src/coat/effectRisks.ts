@@ -38,6 +38,7 @@ export function airOverPanel(
   };
 }
 
+/** The film that its class is usually laid at, m. */
 export const usualFilmM = ({ rig: { paint } }: CoatPlan): number =>
   MATERIALS[paint.materialClass].film.wetFilmUm * 1e-6;
 

@@ -60,6 +60,10 @@ const GRADE_STEP_C = 6;
 const BLOWN_M_PER_S = 1;
 const USUAL_RAMP_C_PER_MIN = 4;
 
+/**
+ * Every lever moved once, as far as practice, sheet, gun and place allow: air, needle, fan, hand,
+ * waits, heat and grades.
+ */
 export const movesOf = (plan: CoatPlan, bounds: ChangeBounds): Move[] => [
   ...gunMoves(plan, bounds),
   ...timeMoves(plan),

@@ -23,6 +23,10 @@ import { clamp } from '../numerics/rounding.ts';
 import { sprayedBy, type CoatRig } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 
+/**
+ * All that a coat is simulated from; settings that were not told are practice's, and named in
+ * `defaulted`.
+ */
 export function planOf(input: CoatInput): {
   plan: CoatPlan;
   defaulted: string[];

@@ -224,6 +224,7 @@ const amplitudeEffect = ({ steepness, peelEvaporation }: SimulatedCoat, sd: numb
       peelIndex(steepness * Math.exp(-sd), peelEvaporation),
   ) / 2;
 
+/** Unknowns multiplied one by one. */
 export const multiplied = (centre: Unknowns, by: Unknowns = AS_KNOWN): Unknowns =>
   Object.fromEntries(
     (Object.keys(AS_KNOWN) as (keyof Unknowns)[]).map((name) => [name, centre[name] * by[name]]),

@@ -21,6 +21,10 @@ const climateOf = (input: SetupInput): CoatInput['climate'] => ({
   ...input.climate,
 });
 
+/**
+ * The coat that a set-up would lay, on a panel as its part is: up to three coats, the sheet's waits
+ * between.
+ */
 export function coatOfSetup(input: SetupInput, answer: SetupAnswer): CoatInput {
   const climate = climateOf(input);
   const material: Material = {

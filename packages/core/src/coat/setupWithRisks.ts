@@ -50,6 +50,10 @@ const REACH_MM = 15;
 /** Less than this between two plans is no reason to change. */
 const WORTH_CHANGING = 0.1;
 
+/**
+ * A set-up with its risks and other plans beside it; without, where no gun or paint is known well
+ * enough.
+ */
 export function setupWithRisks(input: SetupInput): SetupWithRisks {
   const answer = setupOf(input);
   if (answer.dropletUm === undefined || answer.gunSpeedMPerS <= 0) return answer;

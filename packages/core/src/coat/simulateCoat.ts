@@ -72,6 +72,11 @@ export type Effort = {
   heldFilmsM?: readonly number[];
 };
 
+/**
+ * The one chain: sprayed, landed, dried, levelled, run, popped; pure, the same for the same input.
+ * @param unknowns multipliers, 1 as the card has it.
+ * @param effort how finely, and what may be left out
+ */
 export function simulateCoat(
   plan: CoatPlan,
   unknowns: Unknowns = AS_KNOWN,

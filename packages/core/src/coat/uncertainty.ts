@@ -42,6 +42,10 @@ export type Uncertainty = {
   blushLogitSd: number;
 };
 
+/**
+ * What is not known of this gun, paint and hand, as deviations of logarithms, and where the shop's
+ * own tests moved the middle.
+ */
 export function uncertaintyOf(
   gun: Gun,
   model: GunModel,

@@ -138,6 +138,10 @@ const isElsewhere = (input: AirlineInput, airFlowLPerMin: number): boolean =>
     ([there, here]) => there !== undefined && Math.abs(there - here!) > ELSEWHERE_FROM * here!,
   );
 
+/**
+ * What the regulator must show, flowing and at rest, for a pressure at the gun; gauge kPa, free air
+ * L/min. A supply that cannot reach it is a stop in the answer. [line-1, line-2, line-3, line-4]
+ */
 export function airlineOf(input: AirlineInput): AirlineAnswer {
   const { wantedInletKPa, supplyKPa, measuredLossPercent } = input;
   const airFlowLPerMin = flowAtInlet(

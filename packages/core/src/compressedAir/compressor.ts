@@ -99,6 +99,10 @@ export class Tank {
   }
 }
 
+/**
+ * A tank over a job: lowest pressure, when it falls behind, how long it rests; gauge kPa, seconds.
+ * [compressor-1, compressor-2]
+ */
 export function compressorOf(input: CompressorInput): CompressorAnswer {
   const { triggerOnSeconds, triggerOffSeconds, neededKPa, gunAirFlowLPerMin } = input;
   const runSeconds = Math.min(input.runMinutes * 60, LONGEST_RUN_SECONDS);

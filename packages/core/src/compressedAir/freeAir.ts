@@ -11,9 +11,13 @@ export const AIR_GAS_CONSTANT_J_PER_KG_K = 287.05;
 export const FREE_AIR_KG_PER_M3 =
   STANDARD_ATMOSPHERE_PA / (AIR_GAS_CONSTANT_J_PER_KG_K * REFERENCE_K);
 
+/** Pa absolute, of a gauge pressure in kPa. */
 export const absolutePa = (gaugeKPa: number): number => gaugeKPa * 1000 + STANDARD_ATMOSPHERE_PA;
+/** Gauge kPa, of Pa absolute. */
 export const gaugeKPa = (absolute: number): number => (absolute - STANDARD_ATMOSPHERE_PA) / 1000;
+/** m³/s of free air, of L/min. */
 export const m3PerS = (litresPerMinute: number): number => litresPerMinute / 60_000;
+/** L/min of free air, of m³/s. */
 export const litresPerMinute = (flowM3PerS: number): number => flowM3PerS * 60_000;
 
 /** Dynamic viscosity of air, Pa s. [freeair-1] */

@@ -44,6 +44,7 @@ export type Tables = ReadonlyMap<
 >;
 
 const worked = new WeakMap<Knowledge, Tables>();
+/** The likelihood tables of a knowledge; worked out at the first question and kept with it. */
 export function tablesOf(knowledge: Knowledge): Tables {
   const known = worked.get(knowledge);
   if (known) return known;

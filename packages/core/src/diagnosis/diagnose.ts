@@ -43,6 +43,10 @@ export type Diagnosis = {
 
 const MOST_WEIGHED = 4;
 
+/**
+ * Which fault, which cause in which layer, what to ask next and what to do. Readings that may not
+ * be relied on are left out by the caller.
+ */
 export function diagnose(knowledge: Knowledge, input: DiagnoseInput): Diagnosis {
   const judged = judge(knowledge, input);
   const { decision, fault, second, secondFault, overReduced, order, offers } = judged;

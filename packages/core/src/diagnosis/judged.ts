@@ -40,6 +40,7 @@ const FAR_OVER_REDUCED = 2;
 const overReducedOf = ({ red_ratio: ratio }: Log): number | undefined =>
   typeof ratio === 'number' && ratio >= FAR_OVER_REDUCED ? ratio : undefined;
 
+/** Every fault judged by log and answers, before anything is advised. */
 export function judge(knowledge: Knowledge, input: DiagnoseInput): Judged {
   const { observations, layerSuspected: seenIn, log } = input;
   const tables = tablesOf(knowledge);

@@ -15,6 +15,7 @@ const HEIGHT: Record<Layer, number> = {
   clear: 5,
 };
 
+/** Lies under the other, in the order they are sprayed. */
 export const isBelow = (layer: Layer, other: Layer): boolean => HEIGHT[layer] < HEIGHT[other];
 
 /**
@@ -28,11 +29,13 @@ const SHOWS_ELSEWHERE = 0.5;
  */
 const SITS_ABOVE = 0.1;
 
+/** How much likelier or less a fault is, for the layer it is looked at in. */
 export const showFactor = (fault: Fault, seenIn: Layer | undefined): number =>
   seenIn === undefined || fault.showsIn.includes('any') || fault.showsIn.includes(seenIn)
     ? 1
     : SHOWS_ELSEWHERE;
 
+/** How much a cause counts, for the layer that is looked at. */
 export const sitFactor = (cause: Cause, seenIn: Layer | undefined): number =>
   seenIn === undefined || cause.layers.some((layer) => layer === 'any' || !isBelow(seenIn, layer))
     ? 1

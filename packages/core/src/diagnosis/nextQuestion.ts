@@ -25,6 +25,7 @@ const FAULT_SURE = 0.6;
 /** This one parts most families at a glance. */
 const ALWAYS_FIRST = ['q_family'];
 
+/** How open a question is, bits (lindley-1956). */
 export const entropyBits = (probabilities: readonly number[]): number =>
   -probabilities.reduce((sum, p) => (p > 0 ? sum + p * Math.log2(p) : sum), 0);
 

@@ -19,6 +19,10 @@ const CLEARLY = { probability: 0.25, timesNext: 3 };
 
 export type SecondFault = { fault: number; probability: number };
 
+/**
+ * A second fault beside the first, where answers are left that the first does not explain; none
+ * where it explains them all.
+ */
 export function secondFaultOf(
   knowledge: Knowledge,
   tables: Tables,

@@ -61,6 +61,7 @@ export type AirOver = {
   heatWPerM2K: number;
   capacity: number;
 };
+/** What the air over a film carries away, per volatile; `evaporation` multiplies it. */
 export function airOver(
   { roomAir, airSpeedMPerS, substrate }: Surroundings,
   evaporation: number,
@@ -88,6 +89,7 @@ export type Workspace = Record<'root' | 'face' | 'upper' | 'right' | 'total', Fl
 };
 /** What one volatile's rows have in common in a step. */
 type Row = { mobility: number; perSecond: number; leaves: number; drive: number; back: number };
+/** Arrays that a step works in, made once for so many cells. */
 export const workspaceFor = (cells: number): Workspace => {
   const make = () => new Float64Array(cells);
   return {

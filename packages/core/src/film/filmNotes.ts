@@ -89,6 +89,7 @@ const crossing = (from: number, to: number, wanted: number): number =>
     ? 0
     : clamp((wanted - from) / (to - from), 0, 1);
 
+/** The film at this moment, for a picture. */
 export const momentOf = (
   stack: Stack,
   run: FilmRun,

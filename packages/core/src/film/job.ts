@@ -35,6 +35,7 @@ export type Job = {
   groundM?: readonly number[] | undefined;
 };
 
+/** The temperature the film works at, °C. */
 export const effectiveCOf = ({
   roomAir,
   panelC,

@@ -30,6 +30,7 @@ export const landingAmplitudeM = (
 
 /** What shows from below, and what the newest drops left, by wavelength, m. */
 export type Ripples = { old: number[]; fresh: number[] };
+/** The ground's ripple at the three wavelengths, m, before anything is laid. */
 export const flatGround = (groundM: readonly number[] = [0, 0, 0]): Ripples => ({
   old: [...groundM],
   fresh: [0, 0, 0],
@@ -58,6 +59,7 @@ export function level(
   }
 }
 
+/** Ripple of ground and fresh coat together, by wavelength, m. */
 export const amplitudesM = ({ old, fresh }: Ripples): number[] =>
   old.map((a, i) => Math.hypot(a, fresh[i]!));
 

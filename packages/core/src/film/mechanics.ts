@@ -28,6 +28,10 @@ export type Mechanics = {
 /** What lower coats hold counts for little at the surface. */
 const BELOW_COUNTS = 0.1;
 
+/**
+ * How the stack flows now: levelling mobility, flow down the panel m³ a metre and second, surface
+ * viscosity Pa s. [mechanics-1, mechanics-2, mechanics-3]
+ */
 export function mechanicsOf(
   stack: Stack,
   temperatureC: number,

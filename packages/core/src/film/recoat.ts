@@ -77,6 +77,10 @@ const SLOW_ON_COLD_PANEL_C = 18;
 /** A medium grade is medium wherever its maker draws the middle. */
 const HALF_A_STEP = 0.5;
 
+/**
+ * May the next thing happen yet: earliest and latest minutes since the coat, the test to make, and
+ * what stands against it.
+ */
 export function recoatOf(input: RecoatInput): RecoatAnswer {
   const { layer, climate, next, minutesSince } = input;
   const wait = recoatTime(

@@ -82,6 +82,7 @@ export const landedHeld = ({ mixture, arrived }: LaidCoat): Record<Volatile, num
   return eachVolatile((name) => mixture.volatile[name] * perSolids * arrived[name]);
 };
 
+/** A panel with room for these coats, none of them laid. */
 export function emptyStack(coats: readonly LaidCoat[], cellsPerCoat: number): Stack {
   const total = coats.length * cellsPerCoat;
   const zeros = () => new Float64Array(total);

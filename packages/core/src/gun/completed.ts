@@ -19,6 +19,7 @@ export type ForCoat = {
   place?: Place | undefined;
 };
 
+/** Settings with what was not told filled in by practice, and which those were. */
 export function completed(
   { settings, stage, carrier, finish, class: materialClass, sheet, way, place = 'booth' }: ForCoat,
   gun: Gun,

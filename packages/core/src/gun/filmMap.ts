@@ -38,6 +38,10 @@ const TABLE = 512;
 const BRAKE_M_PER_S2 = 3;
 const PAUSE_SECONDS = 0.1;
 
+/**
+ * The film of a whole panel, cell by cell, m; the wander of the hand is drawn from the seed.
+ * [map-1, map-2, map-3]
+ */
 export function filmMapOf(input: FilmMapInput): FilmMap {
   const { panelM, cells, fanWidthM, stepM, landedM3PerS, gunSpeedMPerS } = input;
   const { columns, rows } = cells;

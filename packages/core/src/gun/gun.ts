@@ -68,6 +68,7 @@ export const fullFluidTurnsOf = ({
   fullFluidTurns,
   class: kind,
 }: Pick<Gun, 'class' | 'fullFluidTurns'>): number => fullFluidTurns ?? GUNS[kind].fullFluidTurns;
+/** The fan knob's travel, turns; 2½ where nobody told. */
 export const fullFanTurnsOf = ({ fullFanTurns }: Pick<Gun, 'fullFanTurns'>): number =>
   fullFanTurns ?? DEFAULT_FULL_FAN_TURNS;
 

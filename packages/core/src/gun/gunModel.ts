@@ -113,6 +113,7 @@ function ratedAirFlowM3PerS(gun: Gun, classAreas: CapAreas, inletKPa: number): n
 export const classAreasOf = (data: GunFacts): CapAreas =>
   areasFromRating({ ...data, airFlowM3PerS: m3PerS(data.airFlowLPerMin) });
 
+/** Paint through tip and needle at this setting, m³/s, as the gun's own catch test has it. */
 export function flowOf(
   model: GunModel,
   paint: PaintAtTip,
@@ -131,6 +132,7 @@ export function flowOf(
   });
 }
 
+/** Fan on the panel, m, as the gun's own paper test has it. */
 export const widthOf = (
   { data, fanTangent }: Pick<GunModel, 'data' | 'fanTangent'>,
   at: { distanceMm: number; capKPa: number; hornShare: number },

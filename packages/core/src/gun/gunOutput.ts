@@ -37,6 +37,7 @@ const SURE = {
 /** Of the size of drops on a gun nobody measured. */
 export const DROPS_LOG_SD = 0.14;
 
+/** What leaves the gun at these knobs: cap pressure, air, paint and fan, each with how sure. */
 export function gunOutput(gun: Gun, model: GunModel, paint: PaintAtTip, knobs: Knobs): GunOutput {
   const hornShare = hornShareOf(model, knobs.fanTurnsOut);
   const air = capFlow(model.areas, knobs.inletKPa, hornShare);
@@ -87,6 +88,7 @@ export const afterTest = (
 const apart = (a: number, b: number): number =>
   Math.abs(Math.log(Math.max(a, 0.05) / Math.max(b, 0.05)));
 
+/** How far the flow is known, as a deviation of its logarithm; less near a catch test. */
 export function flowLogSd(
   { tests }: GunModel,
   knobs: Pick<Knobs, 'inletKPa' | 'fluidTurnsOut'>,
@@ -111,6 +113,7 @@ function capLogSd(
   return afterTest(without, SURE.cap, away);
 }
 
+/** How far the fan's width is known, as a deviation of its logarithm; less near a paper test. */
 export function fanLogSd(
   { tests }: GunModel,
   knobs: Pick<Knobs, 'distanceMm' | 'inletKPa' | 'fanTurnsOut'>,

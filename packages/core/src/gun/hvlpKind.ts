@@ -41,6 +41,7 @@ export const HVLP_KIND_ASK: Ask = {
   code: 'which-hvlp-kind',
   options: HVLP_KINDS_KPA.map(String),
 };
+/** Says that an HVLP gun of unknown rating may be either of two kinds. */
 export const kindUnknown = (): Verdict =>
   caution('hvlp-kind-unknown', {
     meantKPa: MEANT_AT_CAP_KPA,

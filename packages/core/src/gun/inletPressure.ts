@@ -51,9 +51,11 @@ const FOG_PLACE = 0.15;
 export const inletAtCap = (model: GunModel, capKPa: number, fanTurnsOut: number): number =>
   inletForCap(model.areas, capKPa, hornShareOf(model, fanTurnsOut));
 
+/** Pressure at the cap, gauge kPa, of one at the inlet. */
 export const capAtInlet = (model: GunModel, inletKPa: number, fanTurnsOut: number): number =>
   capKPaAt(model.areas, inletKPa, hornShareOf(model, fanTurnsOut));
 
+/** The coat as the practice tables ask for it. */
 export const coatOfGun = ({
   gun,
   stage,
@@ -125,6 +127,9 @@ export const mostInletKPa = ({
     capLimitKPa === undefined ? Infinity : inletAtCap(model, capLimitKPa, fanTurnsOut),
   );
 
+/**
+ * The pressure to set at the gun for this coat, the band it lies in, and why; gauge kPa, whole psi.
+ */
 export function inletPressureFor(input: InletInput): InletChoice {
   const free = inletWithoutClear(input);
   if (!STAGE_PRACTICE[input.stage].isColour) return free;

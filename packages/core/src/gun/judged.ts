@@ -20,6 +20,7 @@ import { dropWindowUm } from './spray.ts';
 
 export type SetJudged = SetKnobs & { nozzleMm: number };
 
+/** What stands against these settings on this coat, ours or the painter's own alike. */
 export function verdictsOfSet(
   input: SetupInput,
   materialClass: MaterialClass,

@@ -68,6 +68,10 @@ export type Landing = {
   landedM3PerS: number;
 };
 
+/**
+ * What of the spray arrives, m³/s, and the solvent it lost in flight. [landing-1, landing-2,
+ * landing-3, landing-4, landing-5]
+ */
 export function landingOf(input: LandingInput): Landing {
   const { air, fluidM3PerS, mixture, distanceM, roomAir } = input;
   const temperatureK = kelvin(roomAir.airTemperatureC);

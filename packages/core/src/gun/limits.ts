@@ -20,6 +20,10 @@ const HAIR_KPA = 0.05;
 export type SetPressure = { inletKPa: number; capKPa: number; fanTurnsOut: number };
 type Limits = { capLimitKPa?: number | undefined; bandKPa?: Band | undefined };
 
+/**
+ * What stands against a pressure: the gun's own limit, the law at the cap, what the kind is meant
+ * for, the band.
+ */
 export function limitVerdicts(
   gun: Gun,
   model: GunModel,

@@ -6,6 +6,7 @@ import { because, caution, type Reason, type Verdict } from '../outcome/verdicts
 export type NozzleInput = { ownMm: readonly number[]; coat: CoatOfGun; sheetMm?: Band | undefined };
 export type NozzleChoice = { nozzleMm: number; wantedMm: Band; reasons: Reason[] };
 
+/** Which of the gun's own tips, mm, is nearest to what this coat wants, and why. */
 export function nozzleFor({ ownMm, coat, sheetMm }: NozzleInput): NozzleChoice {
   const { value: wantedMm, source } = nozzleBandOf(coat, sheetMm);
   const [lowMm, highMm] = wantedMm;

@@ -48,6 +48,10 @@ export const leastOverlapPercent = (stage?: Stage, finish?: Finish): number =>
 export const passCount = (height: number, step: number): number =>
   Math.ceil(height / step - 1e-9) + 1;
 
+/**
+ * Step, overlap and passes of a panel, and what a change does to the film. [overlap-1, overlap-2,
+ * overlap-3]
+ */
 export function overlapOf(input: OverlapInput): OverlapAnswer {
   const stepMm = stepOf(input);
   const overlapPercent = (1 - stepMm / input.fanWidthMm) * 100;

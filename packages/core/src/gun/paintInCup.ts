@@ -20,15 +20,18 @@ export type PaintOfCoat = Omit<ClassAsked, 'wetFilmUm'> & {
 /** Where nobody told, of air and paint. */
 export const USUAL_ROOM_AIR: HumidAir = { airTemperatureC: 20, relativeHumidityPercent: 50 };
 
+/** The class of paint in force for this coat. */
 export const coatClassOf = (coat: PaintOfCoat) =>
   classOf({ ...coat, wetFilmUm: coat.sheet?.wetFilmUm });
 
+/** The air it is sprayed in; 20 °C and 50 % where nobody told. */
 export const roomOf = ({ climate, airTemperatureC }: PaintOfCoat): HumidAir => ({
   airTemperatureC: climate?.airTemperatureC ?? airTemperatureC ?? USUAL_ROOM_AIR.airTemperatureC,
   relativeHumidityPercent:
     climate?.relativeHumidityPercent ?? USUAL_ROOM_AIR.relativeHumidityPercent,
 });
 
+/** The paint as it stands in the cup: class, mix, warmth, cup reading. */
 export const paintInCup = (coat: PaintOfCoat): Paint =>
   paintOf(
     { class: coatClassOf(coat).value, ...coat.material, viscosityMm2PerS: coat.viscosityMm2PerS },

@@ -9,6 +9,7 @@ import { costOf, type Candidate, type Costed, type PlanBounds } from './planCost
 import { rippleOf, type Ripple } from './ripple.ts';
 import { sprayOf, type Spray } from './spray.ts';
 
+/** Two candidates with the same key are the same setting. */
 export const candidateKey = ({ psi, turns, fanShare, distanceMm, overlap }: Candidate): string =>
   `${psi} ${turns} ${fanShare} ${distanceMm} ${overlap}`;
 

@@ -20,6 +20,7 @@ const TURN_STARTS_OF_FOUR = [1.5, 2.25, 3];
 const FAN_STEP = 0.05;
 const DISTANCE_STEP_MM = 10;
 
+/** The best five settings that differ enough to be worth showing, cheapest first. */
 export function plansFor(bounds: PlanBounds, search: PlanSearch): Costed[] {
   const judge = judgeOf(bounds);
   const full = bounds.model.fullFluidTurns;

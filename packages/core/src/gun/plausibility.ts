@@ -11,6 +11,7 @@ export type ImplausibleFigure = { code: DoubtCode; params: Params };
 const FAR_OVER = 1.6;
 const FAR_UNDER = 0.55;
 
+/** Figures of this gun that are possible but unlike its kind, each as a question. */
 export function implausibleFigures(gun: Gun): ImplausibleFigure[] {
   const usual = GUNS[gun.class];
   const doubts: ImplausibleFigure[] = [];

@@ -75,6 +75,10 @@ const MOST_INLET_KPA = 1000;
 /** Only the air matters here: any paint will do for a model that is asked nothing about paint. */
 const NO_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
 
+/**
+ * What a reading is worth as a pressure at the gun, and what to turn; gauge kPa. A reading at rest,
+ * or of an unknown place, is worth nothing and says so.
+ */
 export function pressureOf(input: PressureInput): PressureAnswer {
   const { at, flowing, gaugeTrust = 'good', restValue, gun } = input;
   const model = gunModelOf(gun, input.nozzleMm ?? gun.nozzlesMm[0]!, NO_PAINT);

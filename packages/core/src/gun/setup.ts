@@ -61,6 +61,10 @@ const HARDENER_ASK: Ask = {
   options: ['isocyanate', 'other', 'none'],
 };
 
+/**
+ * The gun set for this coat: tip, pressure, knobs, hand, and what comes out, each with its reason.
+ * The sheet goes first, then practice; the painter's own set, if given, is judged beside it.
+ */
 export function setupOf(input: SetupInput): SetupAnswer {
   const choice = chosenFor(input);
   const { materialClass, nozzle, air, film, set, figures } = choice;

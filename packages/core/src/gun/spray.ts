@@ -74,6 +74,7 @@ function evenLoad(data: GunFacts): number {
 }
 const evenLoads = new WeakMap<GunFacts, number>();
 
+/** The spray at one setting: air, paint, drops, fan, and what lands. */
 export function sprayOf(input: SprayInput): Spray {
   const { model, paint, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, roomAir } = input;
   const hornShare = hornShareOf(model, fanTurnsOut);

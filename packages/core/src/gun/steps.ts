@@ -48,6 +48,7 @@ export type TuneRig = {
 };
 export type Sight = { dropsUm: number; load: number; wetness: number; filmUm: number };
 
+/** What would be seen on the panel at these settings. */
 export function tryOn(
   { model, paint, materialClass, roomAir }: TuneRig,
   settings: RigSettings,

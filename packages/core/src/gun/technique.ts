@@ -37,6 +37,10 @@ export const ARM_M_PER_S = { slowest: 0.02, quickest: 3 } as const;
 const HIGH_SOLIDS_NEEDLE = 0.25;
 const DISTANCE_STEP_MM = { near: -35, middle: 0, far: 50 } as const;
 
+/**
+ * The painter doses by trigger and hand, needle fully open: on large panels only, never for a mist
+ * coat.
+ */
 export const isNeedleOpen = ({
   way,
   part,
@@ -44,6 +48,7 @@ export const isNeedleOpen = ({
 }: Pick<TechniqueInput, 'way' | 'part' | 'mist'>): boolean =>
   way?.needle === 'open' && part === 'largePanel' && !mist;
 
+/** Needle and fan, turns from closed, by practice, by the work and by the painter's own way. */
 export function knobsFor(
   input: TechniqueInput,
   coat: CoatOfGun & { isHighSolids: boolean },
@@ -87,6 +92,7 @@ export const ownDistanceMm = ({
   way?.distanceMm ??
   GUNS[gun.class].distanceMm + DISTANCE_STEP_MM[way?.distance ?? 'middle'];
 
+/** Distance, mm, and overlap, %: the sheet's, else the painter's, else practice's. */
 export function handFor(input: TechniqueInput): {
   distanceMm: number;
   overlapPercent: number;

@@ -21,9 +21,11 @@ const USUAL_AT_COMB = {
 } as const;
 
 type Comb = Extract<GunTest, { kind: 'comb' }>;
+/** The newest comb reading of a set, if it has one. */
 export const combOf = (tests: readonly GunTest[]): Comb | undefined =>
   tests.findLast((test): test is Comb => test.kind === 'comb');
 
+/** The gun with this tip and paint as its own tests have it. */
 export function testedModelOf({ gun, paint, roomAir }: GunAndPaint, nozzleMm: number): GunModel {
   const model = gunModelOf(gun, nozzleMm, paint);
   const comb = combOf(testsOf(gun, nozzleMm));

@@ -21,7 +21,8 @@ import { limitVerdicts } from './limits.ts';
 import { PINCHED_FAN_MM } from './overlap.ts';
 import type { PatternSymptom } from './patternSymptoms.ts';
 import { completed } from './completed.ts';
-import { stepsFor, type TuneBounds, type TuneStep } from './tuneSteps.ts';
+import { stepsFor, type TuneStep } from './tuneSteps.ts';
+import { type TuneBounds } from './tuneKnobs.ts';
 import type { GunSheet, Preferences } from './preferences.ts';
 
 export type TuneInput = {
@@ -58,6 +59,10 @@ const OPEN_ENOUGH = 0.95;
 /** Less air than this under the band's foot is not offered. */
 const UNDER_FOOT = 0.85;
 
+/**
+ * The one next change for what is seen, with its size, and what to try after it; a fault of the gun
+ * that no knob mends is named instead.
+ */
 export function tuneOf(input: TuneInput): TuneAnswer {
   const { seen, gun = { class: USUAL_GUN_CLASS, nozzlesMm: [input.settings.nozzleMm ?? 1.3] } } =
     input;

@@ -19,6 +19,7 @@ export type TurnsAnswer = WithVerdicts & { turnsOut?: number; asks: Ask[]; start
  */
 const CAREFUL = 0.9;
 
+/** A knob's place from closed, of one counted from either end; asks where nobody said which. */
 export function turnsOf({ value, countedFrom, fullTurns, forGun }: TurnsInput): TurnsAnswer {
   if (countedFrom === 'unknown')
     return {

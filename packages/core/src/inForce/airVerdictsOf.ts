@@ -12,6 +12,10 @@ import type { Carrier } from '../trade/vocabulary.ts';
 /** What is to be sprayed in it: its sheet's limits replace the usual ones. */
 export type Sprayed = { limits?: Limits | undefined; carrier?: Carrier | undefined };
 
+/**
+ * What the air says of spraying now: panel, dew point, heat, humidity, movement. One judge for
+ * every card and the day.
+ */
 export const airVerdictsOf = (climate: Climate, sprayed: Sprayed = {}): Verdict[] => [
   ...panelVerdicts(climate, sprayed.limits),
   ...heatVerdicts(climate, sprayed.limits),
@@ -96,8 +100,10 @@ export function materialVerdictsOf(
 
 /** Around sunrise an unheated room's panels lag behind its air. */
 const DAWN_MINUTES = 120;
+/** Within two hours of sunrise, when panels are colder than the air. */
 export const isDawn = (minute: number, sunriseMinute: number): boolean =>
   Math.abs(minute - sunriseMinute) <= DAWN_MINUTES;
+/** A caution at dawn in a room that is not heated. */
 export const dawnVerdicts = (
   minute: number,
   { sunriseMinute, heated }: { sunriseMinute?: number; heated?: boolean },

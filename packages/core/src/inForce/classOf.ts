@@ -22,6 +22,10 @@ export type ClassAsked = {
 /** A primer that is laid this thick fills. */
 const BUILD_FILM_UM = 70;
 
+/**
+ * Which class of paint it is taken as: the sheet's word, else by its stage; one that stands in for
+ * another says so.
+ */
 export function classOf(asked: ClassAsked): InForce<MaterialClass> {
   if (asked.class)
     return {

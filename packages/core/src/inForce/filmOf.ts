@@ -19,6 +19,7 @@ export type Film = { aimUm: number; mostUm: number };
 /** Where a sheet prints one figure and no band, a fifth more is over it. */
 const OVER_SHEET = 1.2;
 
+/** Wet film to aim at and most to lay, µm: the sheet's, else the class's. */
 export function filmOf({ class: materialClass, sheet, share = 1 }: FilmAsked): InForce<Film> {
   const { wetFilmUm: usualUm, wetFilmBandUm } = MATERIALS[materialClass].film;
   const own =

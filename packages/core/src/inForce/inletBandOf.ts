@@ -17,6 +17,7 @@ export type InletAsked = CoatOfGun & {
   asOnThisGun: (inletKPa: number) => number;
 };
 
+/** The band of pressures in force at the gun, gauge kPa, and whose word it is. */
 export function inletBandOf(asked: InletAsked): InForce<Band> {
   const { sheet, leafletKPa } = asked;
   if (sheet?.inletKPa)

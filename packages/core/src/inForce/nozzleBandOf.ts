@@ -11,9 +11,11 @@ import type { InForce } from './inForce.ts';
 
 export type CoatOfGun = { gunClass: GunClass; stage: Stage; carrier: Carrier; isBuild: boolean };
 
+/** The row of the practice table for this gun and coat. */
 export const practiceOf = ({ gunClass, stage, carrier, isBuild }: CoatOfGun) =>
   GUNS[gunClass].practice[practiceRowOf(stage, carrier, isBuild)];
 
+/** Tips that suit the coat, mm: the sheet's, else practice's. */
 export function nozzleBandOf(coat: CoatOfGun, sheetMm?: Band): InForce<Band> {
   if (sheetMm)
     return {

@@ -56,9 +56,11 @@ export type Times = {
   before: Record<NextStep, InForce<Minutes>>;
 };
 
+/** The class of paint in force for a layer. */
 export const layerClassOf = (layer: Layer) =>
   classOf({ ...layer, wetFilmUm: layer.sheet?.wetFilmUm });
 
+/** Minutes and floors in force before each next thing, and what they are printed for. */
 export function timesOf(layer: Layer): Times {
   const { sheet } = layer;
   const facts = MATERIALS[layerClassOf(layer).value];

@@ -66,5 +66,6 @@ export function secondsOfKinematic(name: CupName, kinematicMm2PerS: number): num
   return seconds < TIMED_FROM * fromSeconds || seconds > TIMED_TO * toSeconds ? undefined : seconds;
 }
 
+/** Within the seconds that the cup's own formula holds for. */
 export const isInCupRange = (name: CupName, seconds: number): boolean =>
   seconds >= FLOW_CUPS[name].fromSeconds && seconds <= FLOW_CUPS[name].toSeconds;

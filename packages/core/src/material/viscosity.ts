@@ -47,6 +47,7 @@ export type ViscosityAnswer = WithVerdicts & {
 const USUAL_FLOW_ENERGY_J_PER_MOL = 30_000;
 const LOG_SD = { knownClass: 0.06, unknownClass: 0.15, thinning: 0.3 } as const;
 
+/** A cup reading as mm²/s, in other cups, at another temperature, and thinned to a wanted time. */
 export function viscosityOf(input: ViscosityInput): ViscosityAnswer {
   const { cup, seconds, densityGPerMl, measuredAtC, wantedAtC } = input;
   const kinematicMm2PerS = input.kinematicMm2PerS ?? kinematicOfSeconds(cup!, seconds!);

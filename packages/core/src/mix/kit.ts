@@ -11,6 +11,9 @@ export type KitAnswer = WithVerdicts & {
   pricePerL: { name: string; value: number }[];
 };
 
+/**
+ * What a set of packs makes by this recipe, ml, which runs out first, and what it costs a litre.
+ */
 export function kitOf({ packs, recipe }: KitInput): KitAnswer {
   const shares = sharesOf(recipe);
   const shareOf = (name: string) => shares.find((share) => share.name === name)!.share;

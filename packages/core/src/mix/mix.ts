@@ -65,6 +65,10 @@ export function hardenerChemistry(
   return shares.every(({ role }) => role !== undefined && role !== 'hardener') ? 'none' : 'unknown';
 }
 
+/**
+ * A pour list for a recipe: components with their levels, batches, pot life, VOC, and what stands
+ * against it.
+ */
 export function mixOf(input: MixInput): MixAnswer {
   const shares = withSheetRoles(sharesOf(input.recipe), input.sheet);
   const { readyMl, limitedBy } = amountOf(input, shares);

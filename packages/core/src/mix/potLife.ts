@@ -14,6 +14,7 @@ export type PotLife = { minutes: number; atC: number };
 export const USABLE_POT_LIFE_SHARE = 0.8;
 const POT_LIFE_LOG_SD = 0.25;
 
+/** Pot life at a temperature, minutes. [pot-1] */
 export const potLifeMinutes = (
   { minutes, atC }: PotLife,
   temperatureC: number,

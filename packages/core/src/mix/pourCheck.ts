@@ -38,6 +38,7 @@ export type PourCheckAnswer = WithVerdicts & {
 
 const TOLERANCE_PERCENT = 5;
 
+/** What was poured against the recipe: right, mended by adding, or lost. */
 export function pourCheckOf(input: PourCheckInput): PourCheckAnswer {
   const tolerancePercent = input.tolerancePercent ?? TOLERANCE_PERCENT;
   const wanted = withSheetRoles(sharesOf(input.recipe), input.sheet);

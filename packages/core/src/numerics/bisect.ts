@@ -3,6 +3,7 @@
  * @param f continuous, with a change of sign between `from` and `to`
  * @returns the midpoint of the last interval, after `steps` halvings
  */
+/** Where `f` is nought between two ends. */
 export function bisect(f: (x: number) => number, from: number, to: number, steps = 60): number {
   let a = from;
   let b = to;

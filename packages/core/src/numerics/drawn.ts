@@ -1,4 +1,5 @@
 /** Numbers between 0 and 1 from a seed, the same every time. Source: ettinger-2017 (mulberry32) */
+/** A source of numbers from 0 up to 1; the same seed gives the same numbers. */
 export function drawnFrom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

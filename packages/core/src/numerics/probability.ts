@@ -8,5 +8,7 @@ export function normalShare(x: number): number {
   const erf = 1 - poly * Math.exp(-z * z);
   return x >= 0 ? 0.5 * (1 + erf) : 0.5 * (1 - erf);
 }
+/** A probability, of log odds. */
 export const logistic = (x: number): number => 1 / (1 + Math.exp(-x));
+/** Log odds, of a probability between 0 and 1. */
 export const logit = (p: number): number => Math.log(p / (1 - p));

@@ -1,3 +1,5 @@
+/** Steps and ends that a figure is held to. */
+
 /** Nearest multiple of `step`. */
 export const toStep = (value: number, step: number): number => Math.round(value / step) * step;
 
@@ -7,5 +9,6 @@ export const toStep = (value: number, step: number): number => Math.round(value 
 export const downToStep = (value: number, step: number): number =>
   Math.floor(value / step + 1e-9) * step;
 
+/** Held between two ends. */
 export const clamp = (value: number, low: number, high: number): number =>
   Math.min(high, Math.max(low, value));

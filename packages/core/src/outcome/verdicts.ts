@@ -19,6 +19,7 @@ export type Term = { term: TermCode };
 export type Duration = { minutes: number };
 /** From and to, of a thing that has a name of its own. */
 export type TimeRange = { of: string; fromSeconds: number; toSeconds: number };
+/** A thing named by its code. */
 export const term = (code: TermCode): Term => ({ term: code });
 /** Figures with their unit in the name, names as they were given, and terms, alone or in a row. */
 export type Params = Record<string, number | string | Term | Term[] | Duration | TimeRange[]>;
@@ -46,6 +47,7 @@ export const go = verdict('go');
 export const caution = verdict('caution');
 export const stop = verdict('stop');
 
+/** A reason: its code, whose word it is, and its figures. */
 export const because = (code: ReasonCode, source: ReasonSource, params?: Params): Reason => ({
   code,
   source,

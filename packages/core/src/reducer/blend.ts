@@ -43,6 +43,7 @@ export function gradeOfBlend(parts: readonly BlendPart[], grades: readonly Grade
 const DESIGN_RANGE_C: [number, number] = [-40, 90];
 const HALF_BAND_C = 3;
 
+/** How quickly a blend dries here; 1 is a grade at its own temperature. */
 export const evaporationOf = (
   parts: readonly BlendPart[],
   grades: readonly Grade[],

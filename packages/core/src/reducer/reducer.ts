@@ -2,16 +2,11 @@
  * Which grade or blend, which hardener, how much: the whole answer for one coat in this air (MODEL
  * 3.2).
  */
-import { FLOWS_WELL_C } from '../air/limits.ts';
+import { TOO_QUICK_INDEX } from './reducerJob.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import { barsFastGrades } from '../trade/vocabulary.ts';
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
-import {
-  effectiveTemperatureC,
-  solventEvaporation,
-  wantedEvaporation,
-} from '../evaporation/evaporationIndex.ts';
-import { SLOW_FRACTION_PER_STEP, slowFractionForDesign } from '../evaporation/solvents.ts';
+import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import {
   because,
   caution,
@@ -19,61 +14,35 @@ import {
   stop,
   type Reason,
   type Verdict,
-  term,
-  type Term,
 } from '../outcome/verdicts.ts';
 import {
   blendFor,
   bySpeed,
   evaporationOf,
-  slowFractionOf,
   staysAsMixed,
   type BlendPart,
-  type Surroundings,
   NEAR_ENOUGH_LOG,
 } from './blend.ts';
-import { designTemperatureC, reaches, speedOf, type Grade } from './grade.ts';
-import type { Judged, ReducerAnswer, ReducerChoice, ReducerInput } from './asked.ts';
+import { reaches, type Grade } from './grade.ts';
+import type { Judged, ReducerAnswer, ReducerInput } from './asked.ts';
 import { hardenerFor } from './hardener.ts';
-import { openTimeMinutes } from './openTime.ts';
 import { waterborneAnswer } from './waterborne.ts';
+import { type Job, jobOf, hardenerEvaporation, judge, quantityOf } from './reducerJob.ts';
+import { judgeWanted, wantedVerdicts } from './wantedReducer.ts';
 
-const TOO_SLOW_INDEX = 1 / 1.5;
-const TOO_QUICK_INDEX = 1.5;
 /** So far under its printed foot a grade still goes, with a longer flash. */
 const UNDER_FOOT_C = 6;
 
-type Job = {
-  input: ReducerInput;
-  where: Surroundings;
-  wanted: number;
-  grades: Grade[];
-  allowed: Grade[];
-  reduces: boolean;
-};
-
+/**
+ * Reducer, amount and hardener for this job's temperature, with what else would do; what the
+ * painter wants instead is judged beside it.
+ */
 export function reducerOf(input: ReducerInput): ReducerAnswer {
   const where = { effectiveC: effectiveTemperatureC(input), airSpeedMPerS: airSpeedMPerSOf(input) };
   const air = airVerdictsOf(input, { limits: input.limits, carrier: input.carrier });
   return input.carrier === 'waterborne'
     ? waterborneAnswer(input, where, air)
     : solventAnswer(jobOf(input, where), air);
-}
-
-function jobOf(input: ReducerInput, where: Surroundings): Job {
-  const grades = (input.grades ?? []).filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
-  const isFastBarred = barsFastGrades(input.finish);
-  return {
-    input,
-    where,
-    wanted: wantedEvaporation(input),
-    grades,
-    allowed: isFastBarred ? grades.filter((grade) => speedOf(grade) !== 'fast') : grades,
-    reduces:
-      input.stage === 'clear'
-        ? (input.reduction?.maxPercent ?? 0) > 0
-        : input.reduction?.maxPercent !== 0,
-  };
 }
 
 function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
@@ -118,30 +87,6 @@ function solventAnswer(job: Job, air: Verdict[]): ReducerAnswer {
   };
 }
 
-/** Where nothing is reduced, the hardener's own grade tells how quickly the film closes. */
-const hardenerEvaporation = (
-  hardener: Grade | undefined,
-  where: Surroundings,
-): number | undefined =>
-  hardener &&
-  solventEvaporation({
-    slowFraction: slowFractionForDesign(designTemperatureC(hardener)),
-    ...where,
-  });
-
-const judge = (evaporation: number, wanted: number): Judged => ({
-  evaporationIndex: evaporation / wanted,
-  openTimeMinutes: openTimeMinutes(evaporation),
-});
-
-function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
-  if (!reduces)
-    return { reductionPercent: 0, ...(input.reduction ? { of: input.reduction.of } : {}) };
-  return input.reduction
-    ? { reductionPercent: input.reduction.sheetPercent, of: input.reduction.of }
-    : {};
-}
-
 /** A cup that is mixed is not poured away for a degree. */
 function isNowNearEnough({ input: { now }, allowed, where, wanted }: Job): boolean {
   const isAllowed = now?.every(({ name }) => allowed.some((grade) => grade.name === name));
@@ -177,90 +122,6 @@ function gradeVerdicts(job: Job, parts: BlendPart[], judged?: Judged): Verdict[]
   if (judged.evaporationIndex > TOO_QUICK_INDEX && isPure(slowest) && !reaches(slowest, effectiveC))
     return [caution('grade-too-quick-for-heat', { grade: slowest.name, effectiveC })];
   return [];
-}
-
-/** Slow share of what sets the drying: the reducer's where there is one, else the hardener's. */
-function slowShareOf(
-  job: Job,
-  parts: readonly BlendPart[],
-  hardener: Grade | undefined,
-): number | undefined {
-  if (job.reduces && parts.length > 0) return slowFractionOf(parts, job.grades);
-  return hardener && slowFractionForDesign(designTemperatureC(hardener));
-}
-
-/** The painter's pick by what it does to the drying; what was not picked otherwise is ours. */
-function judgeWanted(
-  job: Job,
-  ours: BlendPart[],
-  ourHardener: Grade | undefined,
-): ReducerAnswer['wanted'] {
-  const { input, where, grades, wanted: wantedRate } = job;
-  const pick = input.wanted;
-  if (!pick || pick.parts.some(({ name }) => !grades.some((grade) => grade.name === name)))
-    return undefined;
-  const parts = pick.parts.length > 0 ? pick.parts : ours;
-  const hardener = pickedHardener(input) ?? ourHardener;
-  const slowFraction = slowShareOf(job, parts, hardener);
-  if (slowFraction === undefined) return undefined;
-  const oursSlow = slowShareOf(job, ours, ourHardener) ?? slowFraction;
-  const evaporation = solventEvaporation({ slowFraction, ...where });
-  return {
-    ...judge(evaporation, wantedRate),
-    stepsSlower: (slowFraction - oursSlow) / SLOW_FRACTION_PER_STEP,
-  };
-}
-
-const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined =>
-  hardeners?.find(({ name }) => name === wanted?.hardener);
-
-const named = (grades: readonly Grade[]): string | Term =>
-  grades.map(({ name }) => name).join(' or ') || term('nothingElse');
-
-function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
-  const { wanted, reduction, finish } = job.input;
-  if (!wanted) return [];
-  const verdicts: Verdict[] = wanted.parts
-    .filter(({ name }) => job.reduces && !job.grades.some((grade) => grade.name === name))
-    .map(({ name }) =>
-      stop('wrong-system', { name, right: named(job.grades) }, ['wanted', 'parts']),
-    );
-  const percent = wanted.reductionPercent ?? (wanted.parts.length > 0 && !job.reduces ? 1 : 0);
-  if (!job.reduces && percent > 0)
-    verdicts.push(stop('reducer-not-on-sheet', { warmC: FLOWS_WELL_C }, ['wanted']));
-  else if (reduction && percent > reduction.maxPercent)
-    verdicts.push(
-      caution('reducer-over-sheet', { percent, maxPercent: reduction.maxPercent }, [
-        'wanted',
-        'reductionPercent',
-      ]),
-    );
-  const chosen = job.grades.filter((grade) =>
-    wanted.parts.some(({ name, fraction }) => name === grade.name && fraction > 0),
-  );
-  if (barsFastGrades(finish) && chosen.some((grade) => speedOf(grade) === 'fast'))
-    verdicts.push(stop('silver-needs-slower', undefined, ['wanted', 'parts']));
-  const hardener = pickedHardener(job.input);
-  if (wanted.hardener !== undefined && !hardener)
-    verdicts.push(
-      stop('wrong-system', { name: wanted.hardener, right: named(job.input.hardeners ?? []) }, [
-        'wanted',
-        'hardener',
-      ]),
-    );
-  if (hardener) verdicts.push(...hardenerFor([hardener], job.where.effectiveC).verdicts);
-  const grade = [
-    ...wanted.parts.map(({ name }) => name),
-    ...(hardener ? [hardener.name] : []),
-  ].join(' + ');
-  const { effectiveC } = job.where;
-  const told = { grade, effectiveC };
-  const isWithin = chosen.length > 0 && chosen.every((own) => reaches(own, effectiveC));
-  if (judged && !isWithin && judged.evaporationIndex < TOO_SLOW_INDEX)
-    verdicts.push(caution('grade-slow-for-cold', told, ['wanted']));
-  if (judged && !isWithin && judged.evaporationIndex > TOO_QUICK_INDEX)
-    verdicts.push(caution('grade-fast-for-heat', told, ['wanted']));
-  return verdicts;
 }
 
 /** Every other pure grade the colour allows, nearest to right first. */

@@ -8,6 +8,7 @@ import type { ReducerAnswer, ReducerInput } from './asked.ts';
 import type { Surroundings } from './blend.ts';
 import { openTimeMinutes } from './openTime.ts';
 
+/** A waterborne's adjuster by the sheet's grid; without a grid it says that nothing is known. */
 export function waterborneAnswer(
   input: ReducerInput,
   where: Surroundings,

@@ -51,10 +51,12 @@ export type Runs = { travelMm: number; perFilm: number };
  */
 const LIMIT_PER_K = 0.015;
 const LIMIT_AT_C = 21;
+/** The travel at which a coat runs, for the temperature it works at. */
 export const runsAt = ({ travelMm, perFilm }: Runs, effectiveC: number): Runs => ({
   travelMm: travelMm * Math.exp(LIMIT_PER_K * perFilm * (effectiveC - LIMIT_AT_C)),
   perFilm,
 });
+/** How far a run of so many mm is beyond the middle of its link. */
 export const runDeviations = (runMm: number, { travelMm, perFilm }: Runs): number =>
   Math.log(Math.max(runMm, 1e-9) / travelMm) / (LINK.run.width * perFilm);
 /** The film at which this stack would run here: travel goes with a power of the film. */
@@ -65,12 +67,14 @@ const dryByFilm = (wetness: number): number =>
 /** Overspray of the next passes stands on a film that has closed. */
 export const closedDeviations = (lapSeconds: number, openSeconds: number): number =>
   Math.log(lapSeconds / openSeconds) / LINK.closed.width;
+/** The worse of too dry a film and too late a pass. */
 export const dryDeviations = (at: {
   wetness: number;
   lapSeconds: number;
   openSeconds: number;
 }): number => Math.max(dryByFilm(at.wetness), closedDeviations(at.lapSeconds, at.openSeconds));
 export type Shows = keyof typeof LINK.stripe.middle;
+/** How far stripes are beyond what shows on such a coat. */
 export const stripeDeviations = (stripeIndex: number, shows: Shows): number =>
   Math.log(Math.max(stripeIndex, 1e-9) / LINK.stripe.middle[shows]) / LINK.stripe.width;
 
@@ -105,6 +109,7 @@ export function mottleIndex({
     -2.5 * Math.log(filmShare) + Math.log(thick / usual.landedPaS) - 0.3 + 1.2 * lockedIn;
   return Math.max(clouds, dryStripes);
 }
+/** Log odds of mottle. [link-3] */
 export const mottleLogit = (index: number): number =>
   LINK.mottle.steepness * (index - LINK.mottle.middle);
 

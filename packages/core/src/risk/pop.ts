@@ -85,6 +85,7 @@ export const needMinutes = (coat: PopCoat, effectiveC: number): number =>
 /** A gap of no time at all still counts as a few seconds: logarithms want it. */
 const LEAST_MINUTES = 0.05;
 
+/** What each deviation from the sheet adds to popping, in logits. [pop-1, pop-2, pop-3] */
 export function popTerms(input: PopInput): Record<PopTerm, number> {
   const { coats, effectiveC, heat } = input;
   const needs = coats.map((coat) => needMinutes(coat, effectiveC));

@@ -17,6 +17,7 @@ const SHEET_ROOM = { airTemperatureC: 21, relativeHumidityPercent: 50 };
 
 export type PopJob = Job & { hardenerSpeed?: number | undefined; sheetCoats?: number | undefined };
 
+/** A coat of a job as popping asks for it. */
 export function popCoatOf(coat: JobCoat, job: Job): PopCoat {
   const { flashFit: fit, carrier } = MATERIALS[coat.materialClass];
   const evaporation = (slowFraction: number, effectiveC: number) =>

@@ -35,6 +35,9 @@ const BREATHING_NAME: Record<Breathing, TermCode> = {
   none: 'none',
 };
 
+/**
+ * May it go on, what must still be told, what stands against it, and what would be lawful instead.
+ */
 export function gateOf(input: GateInput): GateAnswer {
   const asks = asksOf(input);
   const verdicts = [

@@ -18,6 +18,7 @@ export const ASK_NAME = {
 type AskField = keyof typeof ASK_NAME;
 export type GateAsk = Ask & { field: AskField };
 
+/** What the gate must still be told, by product, place and step. */
 export function asksOf(input: GateInput): GateAsk[] {
   const asks: GateAsk[] = [];
   const ask = (isOpen: boolean, field: AskField, options?: string[]) => {

@@ -26,6 +26,7 @@ export type Laid = {
   endMinute: number;
 };
 
+/** The air at a minute: the forecast's, or the one that stays. */
 export const airOf = ({ forecast, climate }: ScheduleInput): ((minute: number) => Climate) =>
   forecast ? (minute) => airAt(forecast as ForecastPoint[], minute) : () => climate!;
 
@@ -49,6 +50,7 @@ type Day = Laid & {
   closesMinute?: number | undefined;
 };
 
+/** Every step of the job on the clock, from this minute. */
 export function layOut(input: ScheduleInput, startMinute: number): Laid {
   const day: Day = {
     ...{ input, air: airOf(input), now: startMinute, coatedMinute: startMinute },

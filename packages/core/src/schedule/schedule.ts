@@ -34,6 +34,7 @@ export type BetterStart =
 
 const START_STEP_MINUTES = 15;
 
+/** The day laid out: steps, mixes, windows, pot lives, a better start if the forecast has one. */
 export function scheduleOf(input: ScheduleInput): ScheduleAnswer {
   const startMinute = input.startMinute ?? input.forecast?.[0]?.minute ?? 0;
   const laid = layOut(input, startMinute);

@@ -10,6 +10,7 @@ import type { ScheduleStage } from './job.ts';
 /** A day of waiting in minute steps is enough for any flash. */
 const LONGEST_MINUTES = 3000;
 
+/** A stage's coat as the waits see it. */
 export const layerOf = ({
   stage,
   carrier,

@@ -93,10 +93,12 @@ export type NextStep = (typeof NEXT_STEPS)[number];
 
 /** Colours with flake in them, which stripe and cloud; a tinted clear does too. */
 const EFFECT_FINISHES: readonly Finish[] = ['metallic', 'silver', 'pearl', 'flake', 'candy'];
+/** Has flake that can lie unevenly. */
 export const isEffect = (finish: Finish | undefined): boolean =>
   finish !== undefined && EFFECT_FINISHES.includes(finish);
 
 /** Fine flake that a quick film freezes in clouds. */
 const FAST_BARRED: readonly Finish[] = ['silver', 'metallic', 'pearl'];
+/** Has flake that a quick grade freezes in clouds. */
 export const barsFastGrades = (finish: Finish | undefined): boolean =>
   finish !== undefined && FAST_BARRED.includes(finish);

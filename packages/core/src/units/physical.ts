@@ -14,6 +14,8 @@ export const PSI_KPA = 6.894757293168361;
 export const CFM_L_PER_MIN = 28.316846592;
 export const INCH_MM = 25.4;
 
+/** K, of °C. */
 export const kelvin = (temperatureC: number): number => temperatureC + CELSIUS_OFFSET;
 export const REFERENCE_K = kelvin(REFERENCE_C);
+/** Radians, of degrees. */
 export const radians = (angleDeg: number): number => (angleDeg * Math.PI) / 180;

@@ -1,4 +1,5 @@
 /** The line as the painter describes it once, from the compressor to the gun. */
+import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, NumberInput, Select, Textarea, TextInput } from '@mantine/core';
@@ -63,7 +64,8 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
     });
   const hasHalfHose = (hose.innerDiameterMm === undefined) !== (hose.lengthM === undefined);
   const body = whole(draft, hose);
-  const parsed = AirLineCreate.safeParse({ ...body, id: ownId });
+  const given = { ...body, id: ownId };
+  const parsed = AirLineCreate.safeParse(given);
   const fault =
     draft.name.trim() === ''
       ? 'A line needs a name.'
@@ -71,7 +73,7 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
         ? 'A hose has a bore and a length: type both, or neither.'
         : parsed.success
           ? undefined
-          : parsed.error.issues[0]!.message;
+          : refusalOf(parsed.error, given).message;
   const save = () =>
     write(async (over?: number) => {
       if (stored)

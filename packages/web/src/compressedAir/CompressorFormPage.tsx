@@ -1,3 +1,4 @@
+import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { ADDRESS, refresh } from '../api/resources.ts';
 import { Button, Textarea, TextInput } from '@mantine/core';
@@ -43,7 +44,8 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
   const [draft, setDraft] = useState<Draft>(() =>
     stored ? strip(stored) : { name: '', note: '' },
   );
-  const parsed = CompressorCreate.safeParse({ ...draft, id: ownId });
+  const given = { ...draft, id: ownId };
+  const parsed = CompressorCreate.safeParse(given);
   const missing = FIGURES.find(([field]) => draft[field] === undefined);
   const fault = !draft.name?.trim()
     ? 'A compressor needs a name.'
@@ -51,7 +53,7 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
       ? `Not known yet: ${missing[1].toLowerCase()}.`
       : parsed.success
         ? undefined
-        : parsed.error.issues[0]!.message;
+        : refusalOf(parsed.error, given).message;
   const save = () =>
     write(async (over?: number) => {
       if (stored)

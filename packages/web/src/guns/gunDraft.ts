@@ -1,4 +1,5 @@
 /** A gun as it is typed: from nothing or from what is stored, changed piece by piece. Pure. */
+import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { GunCreate, type StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { USUAL_INTERVALS } from '@orthochrom/core/gun/care.ts';
@@ -34,8 +35,9 @@ export const gunDraftOf = ({
 
 export function faultOfGun(draft: GunDraft): string | undefined {
   if (draft.name.trim() === '') return 'A gun needs a name.';
-  const parsed = GunCreate.safeParse({ ...draft, id: '00000000-0000-4000-8000-000000000000' });
-  return parsed.success ? undefined : parsed.error.issues[0]!.message;
+  const gun = { ...draft, id: '00000000-0000-4000-8000-000000000000' };
+  const parsed = GunCreate.safeParse(gun);
+  return parsed.success ? undefined : refusalOf(parsed.error, gun).message;
 }
 
 export type NozzleSetDraft = NonNullable<GunDraft['gun']['nozzleSets']>[number];

@@ -23,14 +23,9 @@ import { LabActions } from './LabActions.tsx';
 import styles from './LabPage.module.css';
 import { Levers } from './Levers.tsx';
 import { startSetup, withDefaults, type LabSetup, type LabVisit } from './labSetup.ts';
-import {
-  DropsPicture,
-  ProfilePicture,
-  RunPicture,
-  TimePicture,
-  WavePicture,
-  type Side,
-} from './Pictures.tsx';
+import { DropsPicture, ProfilePicture, type Side } from './Pictures.tsx';
+import { RunPicture, WavePicture } from './PanelPictures.tsx';
+import { TimePicture } from './TimePicture.tsx';
 import { RiskBars } from './RiskBars.tsx';
 import { SeenHere } from './SeenHere.tsx';
 

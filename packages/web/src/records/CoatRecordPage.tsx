@@ -9,29 +9,24 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { Button } from '@mantine/core';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import { settingNames, type SettingName } from '@orthochrom/contract/shop/ticket.ts';
-import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
+import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
 import { Link, useParams } from 'react-router';
 import { PageHead } from '../frame/PageHead.tsx';
 import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { SETTING_NAME, STAGE_NAME, WORK_NAME, panelName } from '../words/tradeNames.ts';
+import { STAGE_NAME, WORK_NAME, panelName } from '../words/tradeNames.ts';
 import {
   takenMix,
   takenRecoat,
   takenReducer,
   takenSetup,
 } from '@orthochrom/contract/plan/takenPlan.ts';
-import {
-  formatFor,
-  minutesText,
-  turnsText,
-  type Format,
-} from '@orthochrom/contract/words/format.ts';
+import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK, whenText } from './recordWords.ts';
+import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();
@@ -217,73 +212,5 @@ export function CoatRecordPage() {
         )}
       </div>
     </>
-  );
-}
-
-const BREATHING = {
-  airFed: 'air-fed breathing',
-  cartridge: 'cartridge mask',
-  dust: 'dust mask',
-  none: 'no breathing protection',
-} as const;
-
-function gateText(answers: Record<string, unknown>): string {
-  const { protection, extraction, ignition, bystanders } = answers as {
-    protection?: { breathing: keyof typeof BREATHING; skin?: boolean; eyes?: boolean };
-    extraction?: string;
-    ignition?: string[];
-    bystanders?: boolean;
-  };
-  return [
-    protection && BREATHING[protection.breathing],
-    protection?.skin && 'skin covered',
-    protection?.eyes && 'eyes covered',
-    extraction && `extraction ${extraction}`,
-    ignition && (ignition.length === 0 ? 'no ignition source found' : ignition.join(', ')),
-    bystanders === undefined ? undefined : bystanders ? 'bystanders near' : 'nobody else near',
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
-
-function Fact({ label, value, note }: { label: string; value: string; note: string }) {
-  return (
-    <div className="card">
-      <div className="label">{label}</div>
-      <div className="figure mid">{value}</div>
-      <div className="quiet">{note}</div>
-    </div>
-  );
-}
-
-function SettingRow({
-  name,
-  row: { coat },
-  format,
-}: {
-  name: SettingName;
-  row: RecordRow;
-  format: Format;
-}) {
-  const write = (value: number | undefined): string => {
-    if (value === undefined) return '';
-    if (name === 'inletKPa') return format.joined(format.pressure(value));
-    if (name === 'fluidTurnsOut' || name === 'fanTurnsOut') return `${turnsText(value)} turns`;
-    if (name === 'distanceMm') return format.joined(format.length(value));
-    if (name === 'wetFilmUm') return format.joined(format.film(value));
-    return name === 'nozzleMm' ? `${value} mm` : `${value.toFixed(0)} %`;
-  };
-  const override = coat.overrides[name];
-  const done = coat.done[name];
-  return (
-    <tr>
-      <td>{SETTING_NAME[name]}</td>
-      <td>{write(takenSetup(coat)?.[name])}</td>
-      <td>{override ? `${write(Number(override.chosen))}, ${override.why}` : ''}</td>
-      <td>
-        {done?.source === 'changed' ? <strong>{write(done.value)}</strong> : write(done?.value)}{' '}
-        <span className="quiet">{done?.source}</span>
-      </td>
-    </tr>
   );
 }

@@ -65,11 +65,9 @@ export function VerdictList({
   const shown = verdicts
     .filter(({ level, code }) => !(hideGo && level === 'go') && !STANDING.has(code))
     .filter(
-      (verdict, i) =>
-        verdicts.findIndex(
-          (other) =>
-            other.code === verdict.code &&
-            JSON.stringify(other.params) === JSON.stringify(verdict.params),
+      ({ code, params }, i, list) =>
+        list.findIndex(
+          (other) => other.code === code && JSON.stringify(other.params) === JSON.stringify(params),
         ) === i,
     )
     .sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));

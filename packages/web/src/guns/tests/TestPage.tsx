@@ -1,6 +1,7 @@
 /**
  * A guided test of a gun: what to do, what was seen or measured, and what that did to its figures.
  */
+import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
 import { NotYet } from '../../frame/NotYet.tsx';
 import { ADDRESS, hold, refresh } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
@@ -80,7 +81,7 @@ function Test({ gun, kind, wantedSetId, setup, sheets }: TestProps) {
   const fault = parsed.success
     ? undefined
     : hasAll(draft, kind)
-      ? parsed.error.issues[0]!.message
+      ? refusalOf(parsed.error, candidate).message
       : undefined;
   const save = () =>
     write(async () => {

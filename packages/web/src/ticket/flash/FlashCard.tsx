@@ -1,19 +1,16 @@
 /** The flash clock, large, and the touch test that alone confirms it. */
 import { ADDRESS } from '../../api/resources.ts';
-import { Button, Checkbox, SegmentedControl } from '@mantine/core';
-import type { InputOf } from '@orthochrom/contract/registry.ts';
+import { Button } from '@mantine/core';
 import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { CarriedOverChanges } from '../../faults/CarriedOverChanges.tsx';
-import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { countdownText } from '../countdown.ts';
 import { isLastOfStage } from '../coatSteps.ts';
 import styles from './FlashCard.module.css';
-import { panelName } from '../../words/tradeNames.ts';
 import { EarliestTimes } from './EarliestTimes.tsx';
 import { ask } from '@orthochrom/contract/registry.ts';
 import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
@@ -21,11 +18,11 @@ import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import { answersAgain } from '../../safety/answers.ts';
 import { HeatCard } from './HeatCard.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { CombReading } from './CombReading.tsx';
+import { type Touch, PanelTimes, TouchChoice, Blower } from './FlashTests.tsx';
 
 /** While the fog is there; after that the run-on is done and nothing more is said. */
 const RUN_ON: ReadonlySet<string> = new Set(['extraction-run-on', 'extraction-off']);
-
-type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
 
 type FlashCardProps = CardProps & { timer: Timer | undefined; gate: GateRecord | undefined };
 
@@ -145,145 +142,5 @@ export function FlashCard({
       )}
       {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
     </div>
-  );
-}
-
-/** A comb read now moves the clock: a heavy film waits longer. */
-function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'painter' | 'keep'>) {
-  const [wetFilmUm, setWetFilmUm] = useState<number>();
-  const [busy, write] = useWrite();
-  const read = coat.done['wetFilmUm'];
-  const note = () =>
-    write(async () =>
-      keep(
-        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'wet-film'), {
-          version: coat.version,
-          painterId: painter.id,
-          wetFilmUm,
-        }),
-      ),
-    );
-  return (
-    <div className="row" style={{ alignItems: 'end' }}>
-      <FigureInput
-        label={
-          read?.source === 'instrument'
-            ? 'Wet film by the comb: the clock goes by it'
-            : 'Wet film by the comb, if you read one'
-        }
-        kind="film"
-        field="wetFilmUm"
-        {...(read?.source === 'instrument' ? { value: read.value } : {})}
-        onChange={(entered) => setWetFilmUm(entered?.canonical)}
-      />
-      <Button
-        variant="default"
-        loading={busy}
-        disabled={wetFilmUm === undefined}
-        onClick={() => void note()}
-      >
-        Let the clock go by it
-      </Button>
-    </div>
-  );
-}
-
-/** Flash runs per panel from its own time: the first and the last are shown. */
-function PanelTimes({
-  whole,
-  coat,
-  now,
-}: Pick<CardProps, 'whole' | 'coat' | 'stage'> & { now: number }) {
-  const [first, last] = [coat.panelsSprayed[0], coat.panelsSprayed.at(-1)];
-  if (!first || !last) return null;
-  const name = (panelId: string) =>
-    panelName(whole.ticket.panels.find(({ id }) => id === panelId)?.name ?? 'panel');
-  const since = (at: string) => `${Math.floor((now - Date.parse(at)) / 60_000)} min`;
-  if (first.panelId === last.panelId || first.sprayedAt === last.sprayedAt)
-    return <p>On for {since(last.sprayedAt)}.</p>;
-  return (
-    <p>
-      First, {name(first.panelId)}: {since(first.sprayedAt)}. Last, {name(last.panelId)}:{' '}
-      {since(last.sprayedAt)}; the clock goes by the last.
-    </p>
-  );
-}
-
-function TouchChoice({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: Touch | undefined;
-  onChange: (touch: Touch) => void;
-}) {
-  return (
-    <div>
-      <div className="label">{label}</div>
-      <SegmentedControl
-        aria-label={label}
-        size="lg"
-        value={value ?? ''}
-        onChange={(next) => onChange(next as Touch)}
-        data={[
-          { value: 'dry', label: 'Dry' },
-          { value: 'tacky', label: 'Tacky' },
-          { value: 'marks', label: 'Marks' },
-        ]}
-      />
-    </div>
-  );
-}
-
-/** A hand-held blower has limits, and no place on a base with hardener in it. */
-function Blower({
-  context,
-  plan,
-  minutesSince,
-}: Pick<CardProps, 'context' | 'plan'> & { minutesSince: number }) {
-  const [inletKPa, setInletKPa] = useState<number>();
-  const [distanceMm, setDistanceMm] = useState<number>();
-  const [angled, setAngled] = useState(true);
-  if (context.sheet.carrier !== 'waterborne' && !context.sheet.blowerOk) return null;
-  const verdicts =
-    inletKPa === undefined || distanceMm === undefined
-      ? []
-      : ask('recoat', {
-          ...plan.inputs.recoat,
-          minutesSince,
-          blower: { inletKPa, distanceMm, angled },
-        }).verdicts.filter(({ code }) => code.startsWith('blower'));
-  return (
-    <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-        Blowing it dry?
-      </summary>
-      <p style={{ margin: '0.4rem 0' }}>
-        From a metre away or more, at most 2 bar, across the panel and never straight at it.
-      </p>
-      <div className="grid2">
-        <FigureInput
-          label="Blower pressure"
-          kind="pressure"
-          field="inletKPa"
-          onChange={(entered) => setInletKPa(entered?.canonical)}
-        />
-        <FigureInput
-          label="From how far"
-          kind="length"
-          field="distanceMm"
-          onChange={(entered) => setDistanceMm(entered?.canonical)}
-        />
-      </div>
-      <Checkbox
-        my="sm"
-        size="md"
-        label="At an angle, across the panel"
-        checked={angled}
-        onChange={(event) => setAngled(event.currentTarget.checked)}
-      />
-      <VerdictList verdicts={verdicts} />
-    </details>
   );
 }
