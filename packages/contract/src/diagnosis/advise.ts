@@ -2,6 +2,7 @@
  * What to do now, on the next coat and on the next job, and how to put it right: the words, each
  * with its caution.
  */
+import type { RepairVerdict } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { CauseFound } from '@orthochrom/core/diagnosis/found.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
@@ -20,7 +21,7 @@ export type JobChange = { setting: string; change: string; why: string };
 export type RepairText = {
   ladder: { step: string; grit?: string; condition: string; caution?: string }[];
   removalBudgetUm?: { value: number; low: number; high: number };
-  verdict: 'leave' | 'polish' | 'recoat' | 'respray' | 'strip';
+  verdict: RepairVerdict;
 };
 
 const SAFETY = {

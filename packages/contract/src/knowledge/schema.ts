@@ -2,11 +2,11 @@
  * What each file of knowledge must look like. Words are the trainer's; ids tie the files together
  * (references.ts).
  */
+import { FaultLayer, RepairVerdict } from '../shapes/trade.ts';
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 
-const Layer = z.union([StageName, z.literal('substrate')]);
-const LayerOrAny = z.union([Layer, z.literal('any')]);
+const LayerOrAny = z.union([FaultLayer, z.literal('any')]);
 const Id = z.string().regex(/^[A-Za-z0-9_]+$/);
 const words = z.string().min(1);
 const about = words;
@@ -176,10 +176,9 @@ export const SafetyFile = z.strictObject({
   wording: words,
   safety: z.array(z.strictObject({ id: Id, topic: words, showWhen: words, text: words })),
 });
-const RepairVerdict = z.enum(['leave', 'polish', 'recoat', 'respray', 'strip']);
 const RungWhen = z.strictObject({
-  layer: z.array(Layer).optional(),
-  rootLayer: z.array(Layer).optional(),
+  layer: z.array(FaultLayer).optional(),
+  rootLayer: z.array(FaultLayer).optional(),
   answer: z.array(pairOf).optional(),
   reading: z.tuple([Id, z.array(Id)]).optional(),
   cause: z.array(Id).optional(),
@@ -228,7 +227,7 @@ export const RepairsFile = z.strictObject({
         .min(1),
     }),
   ),
-  below: z.record(Id, Layer),
+  below: z.record(Id, FaultLayer),
   rungs: z.record(Id, z.array(Rung).min(1)),
   /** What lies below decides: these go before any rung that would polish or coat over it. */
   neverOver: z.strictObject({

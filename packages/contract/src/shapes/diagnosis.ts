@@ -1,4 +1,5 @@
 /** What goes into a diagnosis and what comes out. */
+import { FaultLayer, RepairVerdict } from './trade.ts';
 import { CupName, Finish, StageName, Trust } from './trade.ts';
 import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
 import { z } from 'zod';
@@ -17,9 +18,6 @@ import { Bake } from './film.ts';
 import { Settings } from './gun.ts';
 import { PotLife, Recipe } from './mixing.ts';
 import { Advice, explained, Spread } from './verdicts.ts';
-
-export const FaultLayer = z.union([StageName, z.literal('substrate')]);
-export const RepairVerdict = z.enum(['leave', 'polish', 'recoat', 'respray', 'strip']);
 
 const PressureReading = z.strictObject({
   value: z.number().min(0).max(2000),

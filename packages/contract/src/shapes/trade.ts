@@ -1,4 +1,5 @@
 /** The trade's own words as they are admitted: every list is core's. */
+import { REPAIR_VERDICTS } from '@orthochrom/core/diagnosis/knowledge.ts';
 import { GUN_CLASSES } from '@orthochrom/core/trade/gunClasses.ts';
 import { MATERIAL_CLASSES } from '@orthochrom/core/trade/materialClasses.ts';
 import * as words from '@orthochrom/core/trade/vocabulary.ts';
@@ -26,3 +27,7 @@ export const Wetness = z.enum(words.WETNESSES);
 export const CupName = z.enum(CUP_NAMES);
 export const MaterialClass = z.enum(MATERIAL_CLASSES);
 export const GunClass = z.enum(GUN_CLASSES);
+
+/** A layer that a fault can be looked for in: a stage, or what lies under all paint. */
+export const FaultLayer = z.union([StageName, z.literal('substrate')]);
+export const RepairVerdict = z.enum(REPAIR_VERDICTS);

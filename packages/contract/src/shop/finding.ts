@@ -7,7 +7,8 @@ import { z } from 'zod';
 import { listOf, name, text } from '../quantity/fields.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import type { AnswerOf } from '../registry.ts';
-import { FaultLayer, Observations, Readings } from '../shapes/diagnosis.ts';
+import { Observations, Readings } from '../shapes/diagnosis.ts';
+import { FaultLayer } from '../shapes/trade.ts';
 import { edited, Id } from './common.ts';
 import { settingNames } from './ticket.ts';
 

@@ -77,7 +77,9 @@ export type RungWhen = {
   /** Known by a gauge, not by an estimate. */
   measured?: boolean | undefined;
 };
-export type RepairVerdict = 'leave' | 'polish' | 'recoat' | 'respray' | 'strip';
+/** What is done about a fault, from the least to the most. */
+export const REPAIR_VERDICTS = ['leave', 'polish', 'recoat', 'respray', 'strip'] as const;
+export type RepairVerdict = (typeof REPAIR_VERDICTS)[number];
 export type Rung = {
   when?: RungWhen | undefined;
   verdict: RepairVerdict;
