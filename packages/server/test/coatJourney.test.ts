@@ -1,6 +1,7 @@
 /** From the gate to the record, at the API: the order that is ruled cannot be gone round. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ShopFixture, TEN_O_CLOCK, type Fault } from './shopFixture.ts';

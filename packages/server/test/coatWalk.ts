@@ -1,6 +1,7 @@
 /** A coat walked from its gate to its look through the API: each tap as the cards send it. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 import type { Fault, Reply, ShopFixture } from './shopFixture.ts';
 

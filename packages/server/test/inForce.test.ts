@@ -3,7 +3,8 @@
  * ours, and is kept.
  */
 import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { ShopFixture, TEN_O_CLOCK, type Fault, type Reply } from './shopFixture.ts';

@@ -4,7 +4,8 @@
  */
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { ShopFixture, TEN_O_CLOCK, type Fault, type Reply } from './shopFixture.ts';

@@ -1,5 +1,6 @@
 /** Which coat is next, at which step, and out of which mix. */
-import type { Coat, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { describe, expect, it } from 'vitest';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/coatSteps.ts';

@@ -1,5 +1,6 @@
 /** A ticket with two stages as the screens hold it, for whoever tests their logic. */
-import type { Coat, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 
 export const MINUTE = 60_000;
 export const NOW = Date.parse('2026-03-02T10:00:00Z');

@@ -4,7 +4,7 @@
  */
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { CoatAirPoint } from '../shop/air.ts';
-import type { Coat } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 
 type Grade = { name: string; minC?: number | undefined; maxC?: number | undefined };
 

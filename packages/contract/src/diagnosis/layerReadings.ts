@@ -1,7 +1,8 @@
 /** What the layers of a ticket say about one of them: walked from the bottom. */
 import { COLOUR_CLASS } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { AnswerOf } from '../registry.ts';
-import type { Coat, StagePlan, TicketWhole } from '../shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 import { leftOf, seenKey, unsettledOf } from '../plan/layersUnder.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 

@@ -8,7 +8,8 @@ import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from '../plan/panels.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
-import { settingNames, type Coat, type TicketWhole } from '../shop/ticket.ts';
+import { type TicketWhole } from '../shop/ticket.ts';
+import { settingNames, type Coat } from '../shop/coat.ts';
 import { waitsOf } from './ticketReadings.ts';
 
 type CoatInput = InputOf<'coat'>;

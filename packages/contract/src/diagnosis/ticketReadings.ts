@@ -8,7 +8,8 @@ import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedA
 import type { ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { AnswerOf } from '../registry.ts';
 import type { LoggedReading } from '../shop/finding.ts';
-import { settingNames, type Coat, type Mix, type TicketWhole } from '../shop/ticket.ts';
+import { type Mix, type TicketWhole } from '../shop/ticket.ts';
+import { settingNames, type Coat } from '../shop/coat.ts';
 import type { SheetRecipe } from '../sheet/sheet.ts';
 import { gradeSteps } from './gradeSteps.ts';
 import { layerReadings } from './layerReadings.ts';

@@ -3,7 +3,6 @@
  * (references.ts).
  */
 import { FaultLayer, RepairVerdict } from '../shapes/trade.ts';
-import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 
 const LayerOrAny = z.union([FaultLayer, z.literal('any')]);

@@ -2,7 +2,7 @@
  * Coats in the order in which they are sprayed, and whose turn it is: for the server, the browser
  * and every list alike.
  */
-import type { Coat } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 
 type OrderedCoat = { stageId: string; ordinal: number };
 type Turn = OrderedCoat & Pick<Coat, 'state'>;

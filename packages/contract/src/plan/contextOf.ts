@@ -4,7 +4,8 @@
  */
 import type { AirNow } from '../shop/air.ts';
 import type { ShopSetup } from '../shop/setup.ts';
-import type { Coat, PlanWishes, SheetVersion, TicketWhole } from '../shop/ticket.ts';
+import type { SheetVersion, TicketWhole } from '../shop/ticket.ts';
+import type { Coat, PlanWishes } from '../shop/coat.ts';
 import { cupFor } from './amounts.ts';
 import type { PlanContext } from './planContext.ts';
 import { ownSettings } from './settingsNow.ts';

@@ -6,7 +6,7 @@ import { stop } from '@orthochrom/core/outcome/verdicts.ts';
 import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask } from '../registry.ts';
 import type { WorkKind } from '../shop/layerWork.ts';
-import type { Coat } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { askGate, type GateAnswersGiven } from './gateProduct.ts';
 import { coatsUnder, layerSaid, namesOf, unsettledOf, type Laid } from './layersUnder.ts';

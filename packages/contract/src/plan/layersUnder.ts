@@ -1,5 +1,6 @@
 /** What lies under a coat on its own panels, and the faults in it that nobody has settled yet. */
-import type { Coat, Seen, StagePlan, TicketWhole } from '../shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '../shop/ticket.ts';
+import type { Coat, Seen } from '../shop/coat.ts';
 import type { LayerWork } from '../shop/layerWork.ts';
 import { faultName, LAYER_WORDS } from '../words/faultWords.ts';
 import { SEEN_NAME } from '../words/seenWords.ts';

@@ -2,7 +2,7 @@
  * A coat's settings as they stand: ours where nothing was overridden, the painter's where it was.
  */
 import type { AnswerOf } from '../registry.ts';
-import { settingNames, type Coat, type Overrides, type SettingName } from '../shop/ticket.ts';
+import { settingNames, type Coat, type Overrides, type SettingName } from '../shop/coat.ts';
 import { takenSetup } from './takenPlan.ts';
 
 export type SetNow = Record<SettingName, number>;

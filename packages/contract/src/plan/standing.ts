@@ -5,7 +5,8 @@
  */
 import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
 import { ask, type InputOf } from '../registry.ts';
-import type { Coat, SheetVersion } from '../shop/ticket.ts';
+import type { SheetVersion } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { gateProduct } from './gateProduct.ts';
 import {

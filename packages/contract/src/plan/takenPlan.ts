@@ -1,6 +1,6 @@
 /** What was frozen when a plan was taken: its answers, its inputs, and the painter's wishes. */
 import type { AnswerOf, CalculationName, InputOf } from '../registry.ts';
-import type { Coat, PlanWishes } from '../shop/ticket.ts';
+import type { Coat, PlanWishes } from '../shop/coat.ts';
 
 type Taken = Pick<Coat, 'planned'>;
 const answer = <N extends CalculationName>({ planned }: Taken, name: N): AnswerOf<N> | undefined =>

@@ -10,7 +10,7 @@ import type { AnswerOf } from '../registry.ts';
 import { Observations, Readings } from '../shapes/diagnosis.ts';
 import { FaultLayer } from '../shapes/trade.ts';
 import { edited, Id } from './common.ts';
-import { settingNames } from './ticket.ts';
+import { settingNames } from './coat.ts';
 
 /** A reading with how far it may be relied on, and where it came from. */
 export const LoggedReading = z.strictObject({

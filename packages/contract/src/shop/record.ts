@@ -2,7 +2,7 @@
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { Id } from './common.ts';
-import { Rating, type Coat } from './ticket.ts';
+import { Rating, type Coat } from './coat.ts';
 
 export const RecordQuery = z.strictObject({
   text: z.string().max(80).optional(),

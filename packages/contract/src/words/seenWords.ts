@@ -1,5 +1,5 @@
 /** What a painter sees at the look, in words. */
-import type { Seen } from '../shop/ticket.ts';
+import type { Seen } from '../shop/coat.ts';
 
 export const SEEN_NAME: Record<Seen, string> = {
   nothing: 'Nothing wrong',

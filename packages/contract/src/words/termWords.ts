@@ -1,5 +1,5 @@
 /** Words of what a verdict or a reason speaks of; a new term does not compile without. */
-import type { TermCode } from '@orthochrom/core/outcome/codes.ts';
+import type { TermCode } from '@orthochrom/core/outcome/terms.ts';
 import type { Params, Term, TimeRange } from '@orthochrom/core/outcome/verdicts.ts';
 import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { say, type FigureWriter, type PlainParams } from './say.ts';

@@ -3,9 +3,8 @@
  * tests say it does there. A starting point that ends in a test panel. The painter's own settings
  * are judged beside it by the same rules.
  */
-import type { TermCode } from '../outcome/codes.ts';
+import type { TermCode } from '../outcome/terms.ts';
 import { capLimitOf } from '../inForce/capLimitOf.ts';
-import { filmOf } from '../inForce/filmOf.ts';
 import type { Band } from '../outcome/spread.ts';
 import {
   because,
@@ -16,22 +15,17 @@ import {
   type Verdict,
   term,
 } from '../outcome/verdicts.ts';
-import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import { type MaterialClass } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { PartKind, Wetness } from '../trade/vocabulary.ts';
 import { operatingPoint, type OperatingPoint } from './operatingPoint.ts';
 import { testsOf } from './gun.ts';
 import type { GunModel } from './gunModel.ts';
 import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
-import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor } from './technique.ts';
-import { coatOfGun, inletAtCap, inletPressureFor } from './inletPressure.ts';
+import { inletAtCap } from './inletPressure.ts';
 import { reasonsOfSet, verdictsOfSet, type SetJudged } from './judged.ts';
-import { nozzleFor } from './nozzle.ts';
-import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
-import { presetFor } from './preset.ts';
 import type { SetupInput } from './setupInput.ts';
-import { testedModelOf } from './testedModel.ts';
-import { KNOB_STEP_TURNS } from './limits.ts';
+import { chosenFor, type Chosen, modelFor, asked, isAtEase } from './setupChoice.ts';
 
 /** The painter's own settings as this gun carries them out. */
 export type OwnJudged = OperatingPoint & SetJudged & Explained;
@@ -88,41 +82,6 @@ export function setupOf(input: SetupInput): SetupAnswer {
   };
 }
 
-/** Tip, air, knobs and hand for this coat, each as its own word has it, and what comes out. */
-function chosenFor(input: SetupInput) {
-  const { gun, part, mist, sheet } = input;
-  const materialClass = coatClassOf(input);
-  const { isBuild, isHighSolids } = MATERIALS[materialClass.value];
-  const coat = coatOfGun({ ...input, isBuild });
-  const nozzle = nozzleFor({ ownMm: gun.nozzlesMm, coat, sheetMm: sheet?.nozzleMm });
-  const model = modelFor(input, nozzle.nozzleMm);
-  const knobs = knobsFor(input, { ...coat, isHighSolids });
-  const hand = handFor(input);
-  const preset = presetFor(part, mist);
-  const { fanTurnsOut } = knobs;
-  const airShare = preset.air;
-  const air = inletPressureFor({ ...input, model, fanTurnsOut, isBuild, airShare });
-  const film = filmOf({ class: materialClass.value, sheet, share: preset.film });
-  const setAt = (fluidTurnsOut: number): SetJudged => ({
-    nozzleMm: nozzle.nozzleMm,
-    inletKPa: air.inletKPa,
-    fluidTurnsOut,
-    fanTurnsOut,
-    wetFilmUm: Math.round(film.value.aimUm),
-    distanceMm: hand.distanceMm,
-    overlapPercent: hand.overlapPercent,
-  });
-  const at = (fluidTurnsOut: number) => ({
-    set: setAt(fluidTurnsOut),
-    ...operatingPoint(asked(input, nozzle.nozzleMm), setAt(fluidTurnsOut)),
-  });
-  const needle = isNeedleOpen(input)
-    ? at(knobs.fluidTurnsOut)
-    : needleForHand(at, knobs.fluidTurnsOut, model.fullFluidTurns, part);
-  return { materialClass, nozzle, model, knobs, hand, air, film, ...needle };
-}
-type Chosen = ReturnType<typeof chosenFor>;
-
 function verdictsOf(
   input: SetupInput,
   { materialClass, nozzle, model, air, set, figures, line }: Chosen,
@@ -158,10 +117,6 @@ function reasonsOf(
   ];
 }
 
-const modelFor = (input: SetupInput, nozzleMm: number): GunModel =>
-  testedModelOf({ gun: input.gun, paint: paintInCup(input), roomAir: roomOf(input) }, nozzleMm);
-const asked = (input: SetupInput, nozzleMm: number) => ({ ...input, nozzleMm });
-
 /**
  * Settings the painter chose, the rest ours; what the gun does with them, and what stands against
  * them.
@@ -194,39 +149,6 @@ const givenOf = (own: NonNullable<SetupInput['own']>): Partial<SetJudged> =>
   Object.fromEntries(
     JUDGED.flatMap((name) => (own[name] === undefined ? [] : [[name, own[name]]])),
   );
-
-/** Further than this from practice a needle is not taken for the hand's sake. */
-const MOST_FOR_HAND_TURNS = 1.25;
-const LEAST_TURNS = 0.5;
-
-/**
- * Opens or closes a metered needle by quarters, a little, until the film asks for a hand that an
- * arm can hold.
- */
-function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
-  at: (fluidTurnsOut: number) => T,
-  start: number,
-  full: number,
-  part: PartKind,
-): T {
-  let chosen = at(start);
-  const [slowest, quickest] = EASE_M_PER_S[part];
-  const least = Math.min(start, Math.max(LEAST_TURNS, start - MOST_FOR_HAND_TURNS));
-  const most = Math.min(full, start + MOST_FOR_HAND_TURNS);
-  while (
-    chosen.figures.gunSpeedMPerS > quickest &&
-    chosen.set.fluidTurnsOut - KNOB_STEP_TURNS >= least
-  )
-    chosen = at(chosen.set.fluidTurnsOut - KNOB_STEP_TURNS);
-  while (
-    chosen.figures.gunSpeedMPerS < slowest &&
-    chosen.set.fluidTurnsOut + KNOB_STEP_TURNS <= most
-  )
-    chosen = at(chosen.set.fluidTurnsOut + KNOB_STEP_TURNS);
-  return chosen;
-}
-const isAtEase = (gunSpeedMPerS: number, part: PartKind): boolean =>
-  gunSpeedMPerS >= EASE_M_PER_S[part][0] && gunSpeedMPerS <= EASE_M_PER_S[part][1];
 
 function capReasons(
   { gun, capLimitKPa }: SetupInput,

@@ -54,6 +54,7 @@ export const rigSettingsOf = (settings: KnownSettings): RigSettings => ({
   ...settings,
   stepMm: stepOf(settings),
 });
+/** Step between passes, mm: as it is set, else by fan and overlap. */
 export const stepOf = ({ stepMm, fanWidthMm, overlapPercent }: KnownSettings): number =>
   stepMm ?? (fanWidthMm ?? USUAL_FAN_MM) * (1 - overlapPercent / 100);
 const USUAL_FAN_MM = 200;
@@ -69,6 +70,7 @@ const GOAL: Partial<Record<PatternSymptom, Goal>> = {
   runs: { of: 'wetness', times: 1 / 1.4 },
 };
 
+/** What a move does to its knob or hand for the thing seen; nothing where it would lead nowhere. */
 export function changeBy(
   move: Move,
   seen: PatternSymptom,

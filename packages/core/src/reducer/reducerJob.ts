@@ -19,6 +19,7 @@ export type Job = {
   reduces: boolean;
 };
 
+/** The job as the reducer sees it: grades that may be, the rate it wants, whether it is reduced at all. */
 export function jobOf(input: ReducerInput, where: Surroundings): Job {
   const grades = (input.grades ?? []).filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
   const isFastBarred = barsFastGrades(input.finish);
@@ -46,11 +47,13 @@ export const hardenerEvaporation = (
     ...where,
   });
 
+/** How a rate of drying stands against the wanted one, and the open time that it gives. */
 export const judge = (evaporation: number, wanted: number): Judged => ({
   evaporationIndex: evaporation / wanted,
   openTimeMinutes: openTimeMinutes(evaporation),
 });
 
+/** How much reducer, and of what it is a share: the sheet's. */
 export function quantityOf({ input, reduces }: Job): Partial<ReducerChoice> {
   if (!reduces)
     return { reductionPercent: 0, ...(input.reduction ? { of: input.reduction.of } : {}) };

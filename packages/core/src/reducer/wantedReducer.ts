@@ -49,6 +49,7 @@ const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined 
 const named = (grades: readonly Grade[]): string | Term =>
   grades.map(({ name }) => name).join(' or ') || term('nothingElse');
 
+/** What stands against the grade, amount or hardener that the painter wants. */
 export function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { wanted, reduction, finish } = job.input;
   if (!wanted) return [];

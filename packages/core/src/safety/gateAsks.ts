@@ -1,5 +1,5 @@
 /** What the gate still has to be told before it can judge, by product, place and step. */
-import type { TermCode } from '../outcome/codes.ts';
+import type { TermCode } from '../outcome/terms.ts';
 import type { Ask } from '../outcome/verdicts.ts';
 import type { GateInput } from './gateInput.ts';
 import { isTwoPackHazard, needsCover } from './hazard.ts';

@@ -3,14 +3,14 @@
  * pressure it was set to.
  */
 import { deliveryOf, lineOf } from '@orthochrom/contract/shop/compressedAir.ts';
-import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides } from '@orthochrom/contract/shop/coat.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { airlineOf } from '@orthochrom/core/compressedAir/airline.ts';
 import { airFlowOf, gunModelOf } from '@orthochrom/core/gun/gunModel.ts';
 import type { EntityManager } from 'typeorm';
 import { shopSetup } from '../shop/shopReader.ts';
 import { coatRow } from '../ticket/planReader.ts';
-import type { CoatRow } from '../ticket/ticketTables.ts';
+import type { CoatRow } from '../ticket/coatTables.ts';
 import type { Flowing, StandInGauge, Supply } from './gauge.ts';
 
 /** Only the air is asked of this model: the paint does not matter. */

@@ -16,8 +16,6 @@ import {
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
 import {
-  CoatPanelTable,
-  CoatTable,
   GateAnswerTable,
   MixTable,
   PanelTable,
@@ -26,6 +24,7 @@ import {
   TicketTable,
   TimerTable,
 } from '../ticket/ticketTables.ts';
+import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
 export const tables = [

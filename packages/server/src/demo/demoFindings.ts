@@ -3,7 +3,7 @@
  * a heavy coat.
  */
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
-import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 import type { Ledger } from '../event/ledger.ts';
 import { addFinding, confirmFinding } from '../finding/findingLedger.ts';

@@ -5,7 +5,8 @@ import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
-import type { Coat, StagePlan, TakenPlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import type { StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, TakenPlan } from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { CareTable } from '../gun/careTable.ts';
@@ -13,13 +14,8 @@ import { latestSheets } from '../sheet/sheetLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { wholeTicket } from '../ticket/ticketReader.ts';
-import {
-  CoatPanelTable,
-  CoatTable,
-  GateAnswerTable,
-  MixTable,
-  TicketTable,
-} from '../ticket/ticketTables.ts';
+import { GateAnswerTable, MixTable, TicketTable } from '../ticket/ticketTables.ts';
+import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 import { careRow } from './demoGuns.ts';
 import type { TicketSketch } from './demoTickets.ts';
 import { isTuesday } from './demoTuesdays.ts';

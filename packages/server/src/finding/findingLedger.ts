@@ -20,7 +20,8 @@ import { changeVersioned, insertOnce, type Ledger, type Trace } from '../event/l
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { GunTable } from '../shop/shopTables.ts';
 import { shopIdOf } from '../shop/shopId.ts';
-import { CoatTable, PanelTable, StageTable, TicketTable } from '../ticket/ticketTables.ts';
+import { PanelTable, StageTable, TicketTable } from '../ticket/ticketTables.ts';
+import { CoatTable } from '../ticket/coatTables.ts';
 import { findingById, planChangeOf } from './findingReader.ts';
 import {
   FindingTable,

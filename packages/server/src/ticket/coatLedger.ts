@@ -6,7 +6,7 @@ import type {
   PanelSprayed,
   SprayEnd,
   SprayStart,
-} from '@orthochrom/contract/shop/ticket.ts';
+} from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
@@ -22,14 +22,8 @@ import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree, standingNow } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 import { ticketById } from './ticketReader.ts';
-import {
-  CoatPanelTable,
-  MixTable,
-  TimerTable,
-  type CoatRow,
-  type MixRow,
-  type TimerRow,
-} from './ticketTables.ts';
+import { MixTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
+import { CoatPanelTable, type CoatRow } from './coatTables.ts';
 
 const MINUTE_MS = 60_000;
 

@@ -1,12 +1,12 @@
 /** What every step of a coat shares: it has its turn, its version and its trace. */
 import { blockingCoat } from '@orthochrom/contract/plan/coatOrder.ts';
-import type { CoatState } from '@orthochrom/contract/shop/ticket.ts';
+import type { CoatState } from '@orthochrom/contract/shop/coat.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import { changeVersioned, type Trace } from '../event/ledger.ts';
 import { OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { coatOf, ticketById } from './ticketReader.ts';
-import { CoatTable, type CoatRow } from './ticketTables.ts';
+import { CoatTable, type CoatRow } from './coatTables.ts';
 
 type CoatEdit = {
   kind: string;

@@ -3,7 +3,7 @@
  * it.
  */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
-import type { WetFilmRead } from '@orthochrom/contract/shop/ticket.ts';
+import type { WetFilmRead } from '@orthochrom/contract/shop/coat.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';

@@ -11,7 +11,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { GateOpen, Stopped } from '../http/faults.ts';
 import { stopsSaid } from './stopSaid.ts';
-import type { CoatRow } from './ticketTables.ts';
+import type { CoatRow } from './coatTables.ts';
 
 /** What a coat is judged by: its plan's context, and ticket and shop as they stand. */
 type Judged = PlanContext & { whole: TicketWhole; timeZone: string };

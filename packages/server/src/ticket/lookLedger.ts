@@ -1,12 +1,12 @@
 /** The look at a coat, kept with what was really set. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
-import type { Done, Look } from '@orthochrom/contract/shop/ticket.ts';
+import { settingNames } from '@orthochrom/contract/shop/coat.ts';
+import type { Done, Look } from '@orthochrom/contract/shop/coat.ts';
 import type { z } from 'zod';
 import { type Ledger } from '../event/ledger.ts';
 import { changeCoat, mustBe } from './coatOrderRules.ts';
 import { coatRow } from './planReader.ts';
-import { type CoatRow } from './ticketTables.ts';
+import { type CoatRow } from './coatTables.ts';
 
 /**
  * What was done, where it differed from the plan; what the painter did not touch is kept as

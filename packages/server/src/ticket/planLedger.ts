@@ -7,13 +7,13 @@ import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
-import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
+import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import type {
   OverridePlan,
   Overrides,
   TakenPlan,
   TakePlan,
-} from '@orthochrom/contract/shop/ticket.ts';
+} from '@orthochrom/contract/shop/coat.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';

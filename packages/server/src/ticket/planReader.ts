@@ -10,7 +10,8 @@ import {
   type Wishes,
 } from '@orthochrom/contract/plan/contextOf.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';
 import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
@@ -18,7 +19,7 @@ import { BadInput, NotFound } from '../http/faults.ts';
 import { latestSheets } from '../sheet/sheetLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
 import { wholeTicket } from './ticketReader.ts';
-import { CoatTable, type CoatRow } from './ticketTables.ts';
+import { CoatTable, type CoatRow } from './coatTables.ts';
 
 export async function coatRow(manager: EntityManager, coatId: string): Promise<CoatRow> {
   const row = await manager.findOneBy(CoatTable, { id: coatId });

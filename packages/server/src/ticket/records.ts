@@ -7,13 +7,8 @@ import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
 import { findings } from '../finding/findingReader.ts';
 import { coatOf } from './ticketReader.ts';
-import {
-  CoatPanelTable,
-  CoatTable,
-  StageTable,
-  TicketTable,
-  type CoatRow,
-} from './ticketTables.ts';
+import { StageTable, TicketTable } from './ticketTables.ts';
+import { CoatPanelTable, CoatTable, type CoatRow } from './coatTables.ts';
 
 const MOST_ROWS = 500;
 

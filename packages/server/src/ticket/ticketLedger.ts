@@ -12,14 +12,13 @@ import { shopIdOf } from '../shop/shopId.ts';
 import { ShopTable } from '../shop/shopTables.ts';
 import { ticketById } from './ticketReader.ts';
 import {
-  CoatTable,
   PanelTable,
   StagePanelTable,
   StageTable,
   TicketTable,
-  type CoatRow,
   type TicketRow,
 } from './ticketTables.ts';
+import { CoatTable, type CoatRow } from './coatTables.ts';
 
 type Shape = Pick<TicketCreate, 'panels' | 'stages'>;
 

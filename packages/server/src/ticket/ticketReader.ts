@@ -1,15 +1,14 @@
 /** Tickets as the contract shows them. */
 import { coatOrder } from '@orthochrom/contract/plan/coatOrder.ts';
 import type {
-  Coat,
   Mix,
   Panel,
-  PanelDone,
   StagePlan,
   Ticket,
   TicketWhole,
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, PanelDone } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
@@ -19,8 +18,6 @@ import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
 import {
-  CoatPanelTable,
-  CoatTable,
   GateAnswerTable,
   MixTable,
   PanelTable,
@@ -28,8 +25,6 @@ import {
   StageTable,
   TicketTable,
   TimerTable,
-  type CoatPanelRow,
-  type CoatRow,
   type GateAnswerRow,
   type MixRow,
   type PanelRow,
@@ -38,6 +33,7 @@ import {
   type TicketRow,
   type TimerRow,
 } from './ticketTables.ts';
+import { CoatPanelTable, CoatTable, type CoatPanelRow, type CoatRow } from './coatTables.ts';
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 

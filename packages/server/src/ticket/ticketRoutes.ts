@@ -1,17 +1,19 @@
 import {
-  Look,
   MixCreate,
   MixFlowCup,
+  TicketCreate,
+  TicketEdit,
+  TimerConfirm,
+} from '@orthochrom/contract/shop/ticket.ts';
+import {
+  Look,
   OverridePlan,
   PanelSprayed,
   SprayEnd,
   SprayStart,
   TakePlan,
-  TicketCreate,
-  TicketEdit,
-  TimerConfirm,
   WetFilmRead,
-} from '@orthochrom/contract/shop/ticket.ts';
+} from '@orthochrom/contract/shop/coat.ts';
 import { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
 import { RecordQuery } from '@orthochrom/contract/shop/record.ts';

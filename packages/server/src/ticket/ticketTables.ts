@@ -1,4 +1,4 @@
-import type { Coat, Mix, Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
+import type { Mix, Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 import type { GateAbout } from '@orthochrom/contract/shop/gateRecord.ts';
 import { EntitySchema } from 'typeorm';
 import {
@@ -18,6 +18,7 @@ import {
   texts,
   type EditedRow,
 } from '../database/columns.ts';
+import { type Nullable } from './coatTables.ts';
 
 export type TicketRow = EditedRow &
   Pick<
@@ -108,102 +109,6 @@ export const StagePanelTable = new EntitySchema<StagePanelRow>({
   foreignKeys: [
     refersTo('stage_panel', 'stageId', 'Stage'),
     refersTo('stage_panel', 'panelId', 'Panel'),
-  ],
-});
-
-type Nullable<T> = {
-  [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K];
-};
-/**
- * Planned, overridden and done stand side by side; what records are searched by has a column of its
- * own.
- */
-export type CoatRow = EditedRow &
-  Nullable<Omit<Coat, 'id' | 'version' | 'panelsSprayed' | 'startedAt' | 'endedAt'>> & {
-    startedAt: Date | null;
-    endedAt: Date | null;
-    inletKPaDone: number | null;
-    fluidTurnsDone: number | null;
-    distanceMmDone: number | null;
-    overlapPercentDone: number | null;
-    wetUmDone: number | null;
-    airC: number | null;
-    rhPercent: number | null;
-    panelC: number | null;
-    materialC: number | null;
-  };
-export const CoatTable = new EntitySchema<CoatRow>({
-  name: 'Coat',
-  tableName: 'coat',
-  columns: {
-    ...key('coat'),
-    ...ids('ticketId', 'stageId'),
-    ...integers('ordinal'),
-    ...texts('state', 'note'),
-    ...optionalStructures('planned'),
-    ...structures('overrides', 'done', 'seen'),
-    ...optionalTexts('rating'),
-    ...optionalIds('gunId', 'mixId', 'painterId', 'roomId'),
-    ...optionalInstants('startedAt', 'endedAt'),
-    ...optionalDoubles(
-      'nozzleMm',
-      'inletKPaDone',
-      'fluidTurnsDone',
-      'distanceMmDone',
-      'overlapPercentDone',
-      'wetUmDone',
-    ),
-    ...optionalDoubles(
-      'lowestInletKPa',
-      'highestInletKPa',
-      'airC',
-      'rhPercent',
-      'panelC',
-      'materialC',
-    ),
-    ...edited,
-  },
-  uniques: [{ name: 'coat_stage_ordinal', columns: ['stageId', 'ordinal'] }],
-  indices: [{ name: 'coat_ended_at', columns: ['endedAt'] }],
-  foreignKeys: [
-    refersTo('coat', 'ticketId', 'Ticket'),
-    refersTo('coat', 'stageId', 'Stage'),
-    refersTo('coat', 'mixId', 'Mix'),
-    refersTo('coat', 'gunId', 'Gun'),
-    refersTo('coat', 'painterId', 'Painter'),
-    refersTo('coat', 'roomId', 'Room'),
-  ],
-});
-
-export type CoatPanelRow = {
-  coatId: string;
-  panelId: string;
-  sprayedAt: Date;
-  lowestInletKPa: number | null;
-  highestInletKPa: number | null;
-};
-export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
-  name: 'CoatPanel',
-  tableName: 'coat_panel',
-  columns: {
-    coatId: {
-      type: 'uuid',
-      name: 'coat_id',
-      primary: true,
-      primaryKeyConstraintName: 'coat_panel_pkey',
-    },
-    panelId: {
-      type: 'uuid',
-      name: 'panel_id',
-      primary: true,
-      primaryKeyConstraintName: 'coat_panel_pkey',
-    },
-    ...instants('sprayedAt'),
-    ...optionalDoubles('lowestInletKPa', 'highestInletKPa'),
-  },
-  foreignKeys: [
-    refersTo('coat_panel', 'coatId', 'Coat'),
-    refersTo('coat_panel', 'panelId', 'Panel'),
   ],
 });
 

@@ -7,7 +7,8 @@ import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { coatRow } from './planReader.ts';
-import { CoatTable, TimerTable } from './ticketTables.ts';
+import { TimerTable } from './ticketTables.ts';
+import { CoatTable } from './coatTables.ts';
 
 const MINUTE_MS = 60_000;
 

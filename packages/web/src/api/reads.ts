@@ -8,13 +8,8 @@ import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import type {
-  Coat,
-  SheetVersion,
-  Ticket,
-  TicketWhole,
-  Timer,
-} from '@orthochrom/contract/shop/ticket.ts';
+import type { SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import useSWR, { type SWRConfiguration } from 'swr';
 import { getJson } from './client.ts';
 import { ADDRESS } from './resources.ts';

@@ -1,5 +1,5 @@
 /** The way to the bench from a coat: with its evidence, and with what was touched on the card. */
-import type { Coat, Seen } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, Seen } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
 
 const FAMILY: Partial<Record<Seen, string>> = {

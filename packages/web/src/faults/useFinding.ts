@@ -2,7 +2,7 @@
  * Keeps a finding while it is made: every answer goes to the server by itself, one write after the
  * other, and a clash is shown.
  */
-import { ADDRESS } from '../api/resources.ts';
+import { ADDRESS, hold } from '../api/resources.ts';
 import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import { useCallback, useRef, useState } from 'react';
@@ -38,6 +38,9 @@ export function useFinding(
   const take = useCallback((next: Finding) => {
     stored.current = next;
     setFinding(next);
+    // Held as well where the page reads it: a bench that is kept for the first time stays as it is,
+    // and what is answered meanwhile with it.
+    void hold(ADDRESS.finding(next.id), next);
   }, []);
 
   const flush = useCallback(async () => {

@@ -1,7 +1,7 @@
 /**
  * What a lab set-up becomes on a ticket's coat: the painter's own choices, each with its why. Pure.
  */
-import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides } from '@orthochrom/contract/shop/coat.ts';
 import type { LabSetup } from './labSetup.ts';
 
 const SENT = ['inletKPa', 'fluidTurnsOut', 'fanTurnsOut', 'distanceMm', 'overlapPercent'] as const;

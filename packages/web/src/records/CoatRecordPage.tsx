@@ -9,7 +9,7 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { Button } from '@mantine/core';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
+import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import { Link, useParams } from 'react-router';
 import { PageHead } from '../frame/PageHead.tsx';
 import { benchOf } from '../faults/benchOf.ts';

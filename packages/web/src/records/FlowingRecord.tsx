@@ -2,7 +2,7 @@
  * How the air held over one coat: lowest and highest flowing at the gun, panel by panel where the
  * gauge saw it.
  */
-import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
 import { panelName } from '../words/tradeNames.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';

@@ -6,7 +6,8 @@ import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gat
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import type { Coat, SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';

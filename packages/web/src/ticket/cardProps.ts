@@ -2,7 +2,8 @@
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
-import type { Coat, StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 
 export type CardProps = {
   whole: TicketWhole;

@@ -1,12 +1,7 @@
 /** Where a coat stands in the ruled order: gate, air, mix, gun, spray, flash, look, clean. Pure. */
 import { takenWishes } from '@orthochrom/contract/plan/takenPlan.ts';
-import type {
-  Coat,
-  Mix,
-  PlanWishes,
-  TicketWhole,
-  Timer,
-} from '@orthochrom/contract/shop/ticket.ts';
+import type { Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, PlanWishes } from '@orthochrom/contract/shop/coat.ts';
 
 export const STEPS = ['gate', 'air', 'mix', 'gun', 'spray', 'flash', 'look', 'clean'] as const;
 export type Step = (typeof STEPS)[number];

@@ -1,7 +1,8 @@
 /**
  * The clock of a ticket as a ribbon: what was done when, and what is left at today's waits. Pure.
  */
-import type { Coat, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 

@@ -4,7 +4,8 @@
  */
 import { leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
-import type { Coat, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 

@@ -10,7 +10,7 @@ import {
 } from '@orthochrom/contract/plan/contextOf.ts';
 import { planCoat, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import type { Coat } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { warmedAir } from '@orthochrom/core/air/forecast.ts';
 import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';

@@ -1,7 +1,7 @@
 /** The words a painter reads for the contract's names. */
 import type { Airflow, Basis, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
-import type { CoatState, SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
   primer: 'Primer',

@@ -2,7 +2,7 @@
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button } from '@mantine/core';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { turnsText } from '@orthochrom/contract/words/format.ts';
 

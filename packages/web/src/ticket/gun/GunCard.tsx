@@ -2,7 +2,7 @@
  * The gun for this coat: what the gauge in the shop must show, knobs from closed, the hand, and
  * what comes out of it.
  */
-import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides } from '@orthochrom/contract/shop/coat.ts';
 import { Button, Select } from '@mantine/core';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { useTests } from '../../api/reads.ts';

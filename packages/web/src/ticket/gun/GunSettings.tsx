@@ -1,7 +1,7 @@
 /** The six figures of the gun, each with its picture, and what comes out of it as it is set. */
 import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import type { SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { CardProps } from '../cardProps.ts';

@@ -4,7 +4,7 @@
  */
 import { Button } from '@mantine/core';
 import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
-import type { Overrides } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides } from '@orthochrom/contract/shop/coat.ts';
 import { riskWord, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
 import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { useMemo } from 'react';

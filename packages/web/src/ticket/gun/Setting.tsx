@@ -2,7 +2,7 @@
 import { ActionIcon, Button, SegmentedControl, TextInput } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import { IconPencil } from '@tabler/icons-react';
-import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { usePainter } from '../../frame/painter.ts';

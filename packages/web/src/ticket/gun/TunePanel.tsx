@@ -4,8 +4,8 @@
  */
 import { Button } from '@mantine/core';
 import { ask } from '@orthochrom/contract/registry.ts';
-import type { Overrides, SettingName } from '@orthochrom/contract/shop/ticket.ts';
-import { settingNames } from '@orthochrom/contract/shop/ticket.ts';
+import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
+import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import {
   PATTERNS,
   BURST_SYMPTOMS,

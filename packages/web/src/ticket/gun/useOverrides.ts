@@ -1,10 +1,6 @@
 /** The painter's own settings over ours: written with the coat's version, one or several. */
-import type {
-  Coat,
-  Overrides,
-  SettingName,
-  TicketWhole,
-} from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat, Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { postJson } from '../../api/client.ts';
 import { ADDRESS } from '../../api/resources.ts';
 import { useWrite } from '../../api/useWrite.ts';

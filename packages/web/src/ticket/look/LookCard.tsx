@@ -4,14 +4,14 @@
 import { ADDRESS } from '../../api/resources.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
+import { type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import {
   Rating,
   Seen,
   settingNames,
   type Coat,
   type SettingName,
-  type TicketWhole,
-} from '@orthochrom/contract/shop/ticket.ts';
+} from '@orthochrom/contract/shop/coat.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../../api/client.ts';
