@@ -1,4 +1,5 @@
 import js from '@eslint/js';
+import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
@@ -85,6 +86,21 @@ export default tseslint.config(
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'Core is the same for the same input.' },
+      ],
+    },
+  },
+  {
+    // The public face of core: what each function is for, in its own line.
+    files: ['packages/core/src/**/*.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: true },
+          enableFixer: false,
+        },
       ],
     },
   },

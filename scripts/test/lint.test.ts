@@ -76,6 +76,12 @@ describe('planted violations are found', () => {
       'units/suffix',
     ],
     [
+      'a public function that says nothing of itself',
+      'export const twice = (airC: number) => airC * 2;',
+      'packages/core/src/air/climate.ts',
+      'jsdoc/require-jsdoc',
+    ],
+    [
       'a unit nobody knows',
       'export type Hose = { stiffnessNm: number };',
       'packages/core/src/air/climate.ts',
@@ -94,13 +100,13 @@ describe('planted violations are found', () => {
   it('and what is right is let be', async () => {
     expect(
       await broken(
-        'export const rise = (fromC: number, toC: number): number => toC - fromC;\n',
+        '/** Warmer by. */\nexport const rise = (fromC: number, toC: number): number => toC - fromC;\n',
         'packages/core/src/air/climate.ts',
       ),
     ).toEqual([]);
     expect(
       await broken(
-        'export const wall = (inletPa: number): { wallKPa: number } => ({ wallKPa: inletPa / 1000 });\n',
+        '/** At the wall. */\nexport const wall = (inletPa: number): { wallKPa: number } => ({ wallKPa: inletPa / 1000 });\n',
         'packages/core/src/air/climate.ts',
       ),
     ).toEqual([]);

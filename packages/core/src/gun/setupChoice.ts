@@ -85,5 +85,6 @@ function needleForHand<T extends { set: SetJudged; figures: OperatingPoint }>(
     chosen = at(chosen.set.fluidTurnsOut + KNOB_STEP_TURNS);
   return chosen;
 }
+/** Where an arm is at its ease for this work. */
 export const isAtEase = (gunSpeedMPerS: number, part: PartKind): boolean =>
   gunSpeedMPerS >= EASE_M_PER_S[part][0] && gunSpeedMPerS <= EASE_M_PER_S[part][1];

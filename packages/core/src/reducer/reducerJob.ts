@@ -19,7 +19,7 @@ export type Job = {
   reduces: boolean;
 };
 
-/** The job as the reducer sees it: grades that may be, the rate it wants, whether it is reduced at all. */
+/** The job as the reducer sees it: grades that may be, the rate it wants, whether it is reduced. */
 export function jobOf(input: ReducerInput, where: Surroundings): Job {
   const grades = (input.grades ?? []).filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
   const isFastBarred = barsFastGrades(input.finish);
