@@ -152,6 +152,10 @@ describe('paths in the documents', () => {
 
   it.each([...documents, ...decisions].filter((file) => existsSync(path.join(root, file))))(
     '%s',
-    (document) => expect(places(document).filter((place) => !isThere(place))).toEqual([]),
+    (document) =>
+      // A NAME is to be filled in.
+      expect(
+        places(document).filter((place) => !isThere(place) && !place.includes('NAME')),
+      ).toEqual([]),
   );
 });
