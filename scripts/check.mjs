@@ -1,9 +1,9 @@
 /**
- * npm run check: has this change broken something? Types, the lint of what changed since the last
- * look, and the tests that import what differs from the last commit (or from a branch or commit
- * that is named: npm run check -- main). The whole of it is npm test.
+ * npm run check: has this change broken something? Types, the lint of what changed since the last look
+ * and the format, beside the tests that import what differs from the last commit (or from a
+ * branch or commit that is named: npm run check -- main). The whole of it is npm test.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensurePackages } from './packages.mjs';
@@ -11,29 +11,49 @@ import { ensurePackages } from './packages.mjs';
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const since = process.argv[2] ?? 'HEAD';
 const projects = ['core', 'contract', 'server', 'web'].map((name) => `packages/${name}`);
-const steps = [
-  ['types', ['tsc', '-b', ...projects, 'e2e']],
-  ['lint', ['eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.data/eslint']],
-  ['format', ['prettier', '--check', '--log-level', 'warn', '--cache', '.']],
-  // The API's tests and those of the scripts start a database or a shop: they are npm test's.
-  [
-    'tests of what changed',
-    [
-      ...['vitest', 'run', '--changed', since, '--reporter=dot', '--passWithNoTests'],
-      ...['core', 'contract', 'web'].flatMap((name) => ['--project', name]),
-    ],
-  ],
+const lint = ['eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.data/eslint'];
+const format = ['prettier', '--check', '--log-level', 'warn', '--cache', '.'];
+/**
+ * The API's tests and those of the scripts start a database or a shop, and the calibration goes
+ * through hundreds of coats: they are npm test's.
+ */
+const tests = [
+  ...['vitest', 'run', '--changed', since, '--reporter=dot', '--passWithNoTests'],
+  ...['core', 'contract', 'web'].flatMap((name) => ['--project', name]),
+  ...['calibration/**', 'diagnosis/laws.test.ts', 'noHoles.test.ts'].flatMap((name) => [
+    '--exclude',
+    `**/${name}`,
+  ]),
 ];
 
-ensurePackages(root, console.log);
-let failed = 0;
-for (const [title, [command, ...args]] of steps) {
-  const began = Date.now();
-  const { status } = spawnSync(path.join(root, 'node_modules/.bin', command), args, {
-    cwd: root,
-    stdio: 'inherit',
+/** What it says is kept together and shown when it ends: two run at a time. */
+const step = (title, [command, ...args]) =>
+  new Promise((resolve) => {
+    const began = Date.now();
+    const said = [];
+    const child = spawn(path.join(root, 'node_modules/.bin', command), args, { cwd: root });
+    child.stdout.on('data', (text) => said.push(text));
+    child.stderr.on('data', (text) => said.push(text));
+    child.once('exit', (code) => {
+      if (code !== 0) console.log(String(Buffer.concat(said)));
+      const seconds = Math.round((Date.now() - began) / 1000);
+      console.log(`${code === 0 ? '✓' : '✗'} ${title}, ${seconds} s`);
+      resolve(code === 0);
+    });
   });
-  console.log(`${status === 0 ? '✓' : '✗'} ${title}, ${Math.round((Date.now() - began) / 1000)} s`);
-  failed += status === 0 ? 0 : 1;
-}
-process.exitCode = failed > 0 ? 1 : 0;
+
+ensurePackages(root, console.log);
+const inOrder = async (steps) => {
+  let isGood = true;
+  for (const [title, command] of steps) isGood = (await step(title, command)) && isGood;
+  return isGood;
+};
+const results = await Promise.all([
+  inOrder([
+    ['types', ['tsc', '-b', ...projects, 'e2e']],
+    ['lint', lint],
+    ['format', format],
+  ]),
+  step('tests of what changed', tests),
+]);
+process.exitCode = results.every(Boolean) ? 0 : 1;

@@ -204,3 +204,20 @@ it('dawn is only where nobody heats', () => {
   expect(dawnVerdicts(400, { sunriseMinute: 420, heated: true })).toEqual([]);
   expect(dawnVerdicts(700, { sunriseMinute: 420 })).toEqual([]);
 });
+
+describe('the floor under a wait', () => {
+  const shareOf = (minutes?: { flashMinutes: number; minFlashMinutes?: number }) => {
+    const sheet = minutes && { atC: 21, ...minutes };
+    const layer = { stage: 'base' as const, carrier: 'solvent' as const, sheet };
+    const { minutes: wait, floorMinutes } = timesOf(layer).before.coat.value;
+    return floorMinutes / wait;
+  };
+  it("is the sheet's least where it prints one, and no more than the wait itself", () => {
+    expect(shareOf({ flashMinutes: 10, minFlashMinutes: 7 })).toBeCloseTo(0.7);
+    expect(shareOf({ flashMinutes: 10, minFlashMinutes: 14 })).toBe(1);
+  });
+  it('is half of the wait where nobody prints it', () => {
+    expect(shareOf({ flashMinutes: 10 })).toBe(0.5);
+    expect(shareOf()).toBe(0.5);
+  });
+});
