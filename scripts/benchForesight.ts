@@ -4,7 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
-import { HIGH_RISK, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
+import { RISKS, HIGH_RISK, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { rightCoats } from '../packages/contract/test/calibration/rightCoats.ts';
 
 type Risks = Partial<Record<RiskName, number>>;
@@ -62,16 +62,7 @@ export function benchForesight(): void {
   confusion('jobs judged: now', ({ input }) => risksOf(input));
   const right = rightCoats(500, 20261128).map(({ input }) => risksOf(input));
   console.log('500 right coats, any class and gun, 14 to 35 °C: middle, 90 of 100, worst');
-  for (const name of [
-    'run',
-    'peel',
-    'pop',
-    'drySpray',
-    'stripe',
-    'mottle',
-    'pinhole',
-    'blush',
-  ] as const) {
+  for (const name of RISKS) {
     const sorted = right.flatMap((risks) => risks[name] ?? []).sort((a, b) => a - b);
     line(
       `  ${name}, ${sorted.length}`,

@@ -3,7 +3,7 @@
  * and wrong that were not.
  */
 import { readFileSync } from 'node:fs';
-import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
+import { RISKS, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import { describe, expect, it } from 'vitest';
 import {
@@ -93,16 +93,7 @@ describe('coats that were not used to fit', () => {
     const answers = rightCoats(80, 20261128).map(({ input }) => risksOf(input));
     const sorted = (name: RiskName) =>
       answers.flatMap((risks) => risks[name] ?? []).sort((a, b) => a - b);
-    for (const name of [
-      'run',
-      'peel',
-      'pop',
-      'drySpray',
-      'stripe',
-      'mottle',
-      'pinhole',
-      'blush',
-    ] as const) {
+    for (const name of RISKS) {
       const all = sorted(name);
       expect(all.length, name).toBeGreaterThan(5);
       expect(all.at(-1)!, `the worst ${name}`).toBeLessThan(0.3);

@@ -3,7 +3,7 @@
  * exists:
  * Source  yard-pound-1959; nist-sp811-2008.
  */
-import { CFM_L_PER_MIN, PSI_KPA, CELSIUS_OFFSET } from './physical.ts';
+import { CFM_L_PER_MIN, INCH_MM, PSI_KPA, CELSIUS_OFFSET } from './physical.ts';
 /** canonical = value × factor + offset */
 type Unit = { kind: string; factor: number; offset?: number };
 
@@ -25,7 +25,7 @@ export const UNITS = {
   mm: { kind: 'length', factor: 1 },
   cm: { kind: 'length', factor: 10 },
   m: { kind: 'length', factor: 1000 },
-  in: { kind: 'length', factor: 25.4 },
+  in: { kind: 'length', factor: INCH_MM },
   ft: { kind: 'length', factor: 304.8 },
   um: { kind: 'length', factor: 0.001 },
   mil: { kind: 'length', factor: 0.0254 },

@@ -63,3 +63,8 @@ export const refersTo = (table: string, column: string, target: string) => ({
   columnNames: [snake(column)],
   referencedColumnNames: ['id'],
 });
+
+/** What may be absent on the wire is null in its column. */
+export type Nullable<T> = {
+  [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K];
+};

@@ -16,11 +16,9 @@ import {
   structures,
   texts,
   type EditedRow,
+  type Nullable,
 } from '../database/columns.ts';
 
-export type Nullable<T> = {
-  [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K];
-};
 /**
  * Planned, overridden and done stand side by side; what records are searched by has a column of its
  * own.

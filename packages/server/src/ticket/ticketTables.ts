@@ -17,8 +17,8 @@ import {
   structures,
   texts,
   type EditedRow,
+  type Nullable,
 } from '../database/columns.ts';
-import { type Nullable } from './coatTables.ts';
 
 export type TicketRow = EditedRow &
   Pick<
