@@ -1,57 +1,49 @@
-import type { ReactElement } from 'react';
-import { createBrowserRouter } from 'react-router';
+import type { ComponentType } from 'react';
+import { createBrowserRouter, type RouteObject } from 'react-router';
 import { PAGES, type Page } from './pages.ts';
 import { Broken } from './frame/Broken.tsx';
 import { Shell } from './frame/Shell.tsx';
-import { AirLineFormPage } from './compressedAir/AirLineFormPage.tsx';
-import { AirLinePage } from './compressedAir/AirLinePage.tsx';
-import { CompressorFormPage } from './compressedAir/CompressorFormPage.tsx';
-import { BenchPage } from './faults/BenchPage.tsx';
-import { FaultsPage } from './faults/FaultsPage.tsx';
-import { CarePage } from './guns/care/CarePage.tsx';
-import { GunEditPage } from './guns/GunEditPage.tsx';
-import { GunPage } from './guns/GunPage.tsx';
-import { GunsPage } from './guns/GunsPage.tsx';
-import { TestPage } from './guns/tests/TestPage.tsx';
-import { LabPage } from './lab/LabPage.tsx';
-import { CoatRecordPage } from './records/CoatRecordPage.tsx';
-import { RecordsPage } from './records/RecordsPage.tsx';
-import { SettingsPage } from './settings/SettingsPage.tsx';
-import { SheetPage } from './sheets/SheetPage.tsx';
-import { SheetsPage } from './sheets/SheetsPage.tsx';
-import { EditTicketPage } from './ticket/form/EditTicketPage.tsx';
-import { NewTicketPage } from './ticket/form/NewTicketPage.tsx';
-import { TicketPage } from './ticket/TicketPage.tsx';
-import { TicketsPage } from './ticket/TicketsPage.tsx';
-import { TodayPage } from './today/TodayPage.tsx';
 
-/** A page without its element does not compile, nor an element without its page. */
-const ELEMENTS: Record<Page, ReactElement> = {
-  '': <TodayPage />,
-  tickets: <TicketsPage />,
-  'tickets/new': <NewTicketPage />,
-  'tickets/:id': <TicketPage />,
-  'tickets/:id/edit': <EditTicketPage />,
-  records: <RecordsPage />,
-  'records/:id': <CoatRecordPage />,
-  sheets: <SheetsPage />,
-  'sheets/:id': <SheetPage />,
-  guns: <GunsPage />,
-  'guns/new': <GunEditPage />,
-  'guns/:id': <GunPage />,
-  'guns/:id/edit': <GunEditPage />,
-  'guns/:id/tests/:kind': <TestPage />,
-  'guns/:id/care/:kind': <CarePage />,
-  'air/new': <AirLineFormPage />,
-  'air/:id': <AirLinePage />,
-  'air/:id/edit': <AirLineFormPage />,
-  'compressors/new': <CompressorFormPage />,
-  'compressors/:id': <CompressorFormPage />,
-  faults: <FaultsPage />,
-  'faults/:id': <BenchPage />,
-  lab: <LabPage />,
-  settings: <SettingsPage />,
+/**
+ * Each page comes with its first visit. A page without its component does not compile, nor a
+ * component without its page.
+ */
+const COMPONENTS: Record<Page, () => Promise<ComponentType>> = {
+  '': async () => (await import('./today/TodayPage.tsx')).TodayPage,
+  tickets: async () => (await import('./ticket/TicketsPage.tsx')).TicketsPage,
+  'tickets/new': async () => (await import('./ticket/form/NewTicketPage.tsx')).NewTicketPage,
+  'tickets/:id': async () => (await import('./ticket/TicketPage.tsx')).TicketPage,
+  'tickets/:id/edit': async () => (await import('./ticket/form/EditTicketPage.tsx')).EditTicketPage,
+  records: async () => (await import('./records/RecordsPage.tsx')).RecordsPage,
+  'records/:id': async () => (await import('./records/CoatRecordPage.tsx')).CoatRecordPage,
+  sheets: async () => (await import('./sheets/SheetsPage.tsx')).SheetsPage,
+  'sheets/:id': async () => (await import('./sheets/SheetPage.tsx')).SheetPage,
+  guns: async () => (await import('./guns/GunsPage.tsx')).GunsPage,
+  'guns/new': async () => (await import('./guns/GunEditPage.tsx')).GunEditPage,
+  'guns/:id': async () => (await import('./guns/GunPage.tsx')).GunPage,
+  'guns/:id/edit': async () => (await import('./guns/GunEditPage.tsx')).GunEditPage,
+  'guns/:id/tests/:kind': async () => (await import('./guns/tests/TestPage.tsx')).TestPage,
+  'guns/:id/care/:kind': async () => (await import('./guns/care/CarePage.tsx')).CarePage,
+  'air/new': async () => (await import('./compressedAir/AirLineFormPage.tsx')).AirLineFormPage,
+  'air/:id': async () => (await import('./compressedAir/AirLinePage.tsx')).AirLinePage,
+  'air/:id/edit': async () => (await import('./compressedAir/AirLineFormPage.tsx')).AirLineFormPage,
+  'compressors/new': async () =>
+    (await import('./compressedAir/CompressorFormPage.tsx')).CompressorFormPage,
+  'compressors/:id': async () =>
+    (await import('./compressedAir/CompressorFormPage.tsx')).CompressorFormPage,
+  faults: async () => (await import('./faults/FaultsPage.tsx')).FaultsPage,
+  'faults/:id': async () => (await import('./faults/BenchPage.tsx')).BenchPage,
+  lab: async () => (await import('./lab/LabPage.tsx')).LabPage,
+  settings: async () => (await import('./settings/SettingsPage.tsx')).SettingsPage,
 };
+
+/** A page that fails leaves the rail standing, and the way to every other. */
+const pageOf = (page: Page): RouteObject => ({
+  ...(page === '' ? { index: true } : { path: page }),
+  lazy: async () => ({ Component: await COMPONENTS[page]() }),
+  hydrateFallbackElement: <p className="page">Opening the page …</p>,
+  errorElement: <Broken />,
+});
 
 export const router = createBrowserRouter([
   {
@@ -59,11 +51,7 @@ export const router = createBrowserRouter([
     element: <Shell />,
     errorElement: <Broken />,
     children: [
-      ...PAGES.map((path) =>
-        path === ''
-          ? { index: true as const, element: ELEMENTS[path] }
-          : { path, element: ELEMENTS[path] },
-      ),
+      ...PAGES.map(pageOf),
       { path: '*', element: <p className="page">There is no such page.</p> },
     ],
   },

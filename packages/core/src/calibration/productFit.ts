@@ -159,39 +159,39 @@ function fitDrying(paint: Paint, touches: readonly Touch[]): ReturnType<typeof u
     evaporation / PRIOR_LOG_SD.evaporation,
     diffusion / PRIOR_LOG_SD.diffusion,
   ];
-  let [evaporation, diffusion] = [0, 0];
-  let [a, b, d] = [1, 0, 1];
-  for (let round = 0; round < ROUNDS; round++) {
-    const here = misses(evaporation, diffusion);
-    const byEvaporation = misses(evaporation + DIFFERENCE, diffusion).map(
-      (m, i) => (m - here[i]!) / DIFFERENCE,
-    );
-    const byDiffusion = misses(evaporation, diffusion + DIFFERENCE).map(
-      (m, i) => (m - here[i]!) / DIFFERENCE,
-    );
-    [a, b, d] = [
-      dot(byEvaporation, byEvaporation),
-      dot(byEvaporation, byDiffusion),
-      dot(byDiffusion, byDiffusion),
-    ];
-    const [p, q] = [dot(byEvaporation, here), dot(byDiffusion, here)];
-    const determinant = a * d - b * b;
-    const [stepE, stepD] = [-(d * p - b * q) / determinant, -(a * q - b * p) / determinant];
-    evaporation += clamp(stepE, -MOST_STEP, MOST_STEP);
-    diffusion += clamp(stepD, -MOST_STEP, MOST_STEP);
-    if (Math.abs(stepE) + Math.abs(stepD) < 0.005) break;
-  }
-  const determinant = a * d - b * b;
+  const { at, sd } = leastSquares(misses);
   return {
-    evaporation: Math.exp(evaporation),
-    diffusion: Math.exp(diffusion),
-    logSd: {
-      evaporation: Math.sqrt(d / determinant),
-      diffusion: Math.sqrt(a / determinant),
-      sag: PRIOR_LOG_SD.sag,
-    },
+    evaporation: Math.exp(at[0]),
+    diffusion: Math.exp(at[1]),
+    logSd: { evaporation: sd[0], diffusion: sd[1], sag: PRIOR_LOG_SD.sag },
   };
 }
+
+type Pair = [number, number];
+
+/**
+ * Least squares of two unknowns by Gauss–Newton with bounded steps; their deviations from the
+ * inverse of the normal matrix. @param misses each over its own deviation
+ */
+function leastSquares(misses: (x: number, y: number) => number[]): { at: Pair; sd: Pair } {
+  let [x, y] = [0, 0];
+  let [a, b, d] = [1, 0, 1];
+  for (let round = 0; round < ROUNDS; round++) {
+    const here = misses(x, y);
+    const slope = (there: number[]) => there.map((miss, i) => (miss - here[i]!) / DIFFERENCE);
+    const [byX, byY] = [slope(misses(x + DIFFERENCE, y)), slope(misses(x, y + DIFFERENCE))];
+    [a, b, d] = [dot(byX, byX), dot(byX, byY), dot(byY, byY)];
+    const [p, q] = [dot(byX, here), dot(byY, here)];
+    const determinant = a * d - b * b;
+    const [stepX, stepY] = [-(d * p - b * q) / determinant, -(a * q - b * p) / determinant];
+    x += clamp(stepX, -MOST_STEP, MOST_STEP);
+    y += clamp(stepY, -MOST_STEP, MOST_STEP);
+    if (Math.abs(stepX) + Math.abs(stepY) < SETTLED) break;
+  }
+  const determinant = a * d - b * b;
+  return { at: [x, y], sd: [Math.sqrt(d / determinant), Math.sqrt(a / determinant)] };
+}
+const SETTLED = 0.005;
 const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, x, i) => sum + x * b[i]!, 0);
 

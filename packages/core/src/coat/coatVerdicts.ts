@@ -29,52 +29,65 @@ const DROPS_HOLD = { leastPaS: 0.005, mostPaS: 0.12 } as const;
  * and model part.
  */
 export function coatVerdicts(input: CoatInput, plan: CoatPlan, answer: CoatAnswer): Verdict[] {
-  const verdicts: Verdict[] = [];
-  const { wetUm } = answer.film;
-  if (wetUm.value <= 0)
-    verdicts.push(
-      caution('beyond-formula', {
-        what: term('needleShut'),
-        range: term('paintFlowing'),
-      }),
-    );
+  return [
+    ...filmVerdicts(input, answer),
+    ...bakeVerdicts(input, plan, answer),
+    ...lapVerdicts(answer),
+    ...highRisks(answer),
+    ...differs(input, plan, answer),
+    ...(input.material.sheet ? [] : [caution('no-sheet')]),
+    ...dropsVerdicts(plan),
+  ];
+}
+
+/** Nothing lands, or more than the sheet has. */
+function filmVerdicts({ material }: CoatInput, { film: { wetUm } }: CoatAnswer): Verdict[] {
+  const needle = { what: term('needleShut'), range: term('paintFlowing') };
   const film = filmOf({
-    class: input.material.class,
-    sheet: { ...input.material.sheet?.times, ...input.material.sheet?.gun },
+    class: material.class,
+    sheet: { ...material.sheet?.times, ...material.sheet?.gun },
   });
-  if (film.source === 'sheet' && wetUm.value > film.value.mostUm)
-    verdicts.push(caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm }));
-  verdicts.push(...bakeVerdicts(input, plan, answer));
-  const { lapSeconds } = answer;
-  const openSeconds = answer.openTimeSeconds.value;
-  if (wetUm.value > 0 && lapSeconds > LAP_OF_OPEN * openSeconds)
-    verdicts.push(caution('film-closes-before-lap', { openSeconds, lapSeconds }));
-  for (const [name, risk] of Object.entries(answer.risks))
-    if (risk.value > HIGH_RISK) {
-      const helps = answer.changes?.find((change) => change.helps === name) ?? answer.changes?.[0];
-      verdicts.push(
-        caution('risk-high', {
-          risk: name,
-          word: 'likely',
-          ...(helps
-            ? { knob: helps.knob, from: helps.from, to: helps.to }
-            : { knob: 'none', from: 0, to: 0 }),
-        }),
-      );
-    }
-  verdicts.push(...differs(input, plan, answer));
-  if (!input.material.sheet) verdicts.push(caution('no-sheet'));
-  const { viscosityPaS } = plan.rig.paint;
-  if (viscosityPaS < DROPS_HOLD.leastPaS || viscosityPaS > DROPS_HOLD.mostPaS)
-    verdicts.push(
-      caution('beyond-formula', {
-        what: term('dropSize'),
-        range: term('dropSizeHolds'),
-        leastMPaS: DROPS_HOLD.leastPaS * 1000,
-        mostMPaS: DROPS_HOLD.mostPaS * 1000,
-      }),
-    );
-  return verdicts;
+  const isOver = film.source === 'sheet' && wetUm.value > film.value.mostUm;
+  return [
+    ...(wetUm.value <= 0 ? [caution('beyond-formula', needle)] : []),
+    ...(isOver
+      ? [caution('film-over-sheet', { wetUm: wetUm.value, sheetUm: film.value.aimUm })]
+      : []),
+  ];
+}
+
+const isLapLate = ({ lapSeconds, openTimeSeconds }: CoatAnswer): boolean =>
+  lapSeconds > LAP_OF_OPEN * openTimeSeconds.value;
+const lapOf = ({ lapSeconds, openTimeSeconds }: CoatAnswer) => ({
+  openSeconds: openTimeSeconds.value,
+  lapSeconds,
+});
+const lapVerdicts = (answer: CoatAnswer): Verdict[] =>
+  answer.film.wetUm.value > 0 && isLapLate(answer)
+    ? [caution('film-closes-before-lap', lapOf(answer))]
+    : [];
+
+/** Each risk that is likely, with what helps against it, or else what helps most. */
+const highRisks = ({ risks, changes }: CoatAnswer): Verdict[] =>
+  Object.entries(risks).flatMap(([name, risk]) => {
+    if (risk.value <= HIGH_RISK) return [];
+    const helps = changes?.find((change) => change.helps === name) ?? changes?.[0];
+    const { knob, from, to } = helps ?? { knob: 'none', from: 0, to: 0 };
+    return [caution('risk-high', { risk: name, word: 'likely', knob, from, to })];
+  });
+
+/** The law of the drops holds for paint neither thinner nor thicker than it was measured with. */
+function dropsVerdicts({ rig: { paint } }: CoatPlan): Verdict[] {
+  const { leastPaS, mostPaS } = DROPS_HOLD;
+  if (paint.viscosityPaS >= leastPaS && paint.viscosityPaS <= mostPaS) return [];
+  return [
+    caution('beyond-formula', {
+      what: term('dropSize'),
+      range: term('dropSizeHolds'),
+      leastMPaS: leastPaS * 1000,
+      mostMPaS: mostPaS * 1000,
+    }),
+  ];
 }
 
 /** The clock of waits for this very coat: its film, its grade's air, its panel. */
@@ -125,51 +138,65 @@ export function coatReasons(
   answer: CoatAnswer,
   { defaulted, uncertainty }: { defaulted: string[]; uncertainty: Uncertainty },
 ): Reason[] {
-  const { settings, film, dropletUm } = answer;
+  const { settings, film } = answer;
   const tests = testsOf(input.gun, settings.nozzleMm ?? 0);
-  const [lowUm, highUm] = answer.dropWindowUm;
-  const reasons: Reason[] = [
-    because('film-by-levers', 'model', {
-      wetUm: film.wetUm.value,
-      fluidMlPerMin: answer.fluidMlPerMin,
-      landsPercent: answer.transferEfficiencyPercent.value,
-      stepMm: answer.stepMm,
-      gunSpeedMPerS: settings.gunSpeedMPerS ?? 0,
-    }),
+  const productTests = input.material.tests?.length ?? 0;
+  const isAirTold =
+    input.climate.airMovement !== undefined || input.climate.airSpeedMPerS !== undefined;
+  const levers = because('film-by-levers', 'model', {
+    wetUm: film.wetUm.value,
+    fluidMlPerMin: answer.fluidMlPerMin,
+    landsPercent: answer.transferEfficiencyPercent.value,
+    stepMm: answer.stepMm,
+    gunSpeedMPerS: settings.gunSpeedMPerS ?? 0,
+  });
+  const where = (is: boolean, reason: () => Reason): Reason[] => (is ? [reason()] : []);
+  return [
+    levers,
+    ...dropsReason(answer),
+    ...popReason(best),
+    ...where(defaulted.length > 0, () =>
+      because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }),
+    ),
+    ...where(!isAirTold, () => because('air-as-sheets', 'rule')),
+    ...filmKnownBy(uncertainty),
+    ...runsAndTail(best, answer),
+    ...where(isLapLate(answer), () => because('open-against-lap', 'model', lapOf(answer))),
+    ...where(productTests > 0, () =>
+      because('product-narrowed', 'record', { count: productTests }),
+    ),
+    ...where(
+      tests.some(({ kind }) => kind === 'lines'),
+      () => because('hand-from-lines', 'record'),
+    ),
+    ...where(GUNS[plan.rig.gun.class].isGuess, () => because('class-is-guess', 'model')),
   ];
-  const um = dropletUm.value;
-  if (um > highUm) reasons.push(because('drops-coarse', 'model', { dropletUm: um, lowUm, highUm }));
-  else if (um > 0 && um < lowUm)
-    reasons.push(because('drops-fine', 'model', { dropletUm: um, lowUm, highUm }));
-  else if (um > 0) reasons.push(because('drops-right', 'model', { dropletUm: um, lowUm, highUm }));
-  reasons.push(...popReason(best));
-  if (defaulted.length > 0)
-    reasons.push(because('settings-defaulted', 'rule', { settings: defaulted.join(', ') }));
-  if (input.climate.airMovement === undefined && input.climate.airSpeedMPerS === undefined)
-    reasons.push(because('air-as-sheets', 'rule'));
-  reasons.push(
-    because('eye-holds-film', 'model', { percent: eitherWayPercent(uncertainty.logSd.film) }),
-  );
-  if (uncertainty.openFilmLogSd > SURE_ENOUGH) reasons.push(because('gun-untested-film', 'model'));
-  else
-    reasons.push(
-      because('film-narrowed', 'record', { percent: eitherWayPercent(uncertainty.openFilmLogSd) }),
-    );
-  if (answer.runsFromUm)
-    reasons.push(because('runs-from', 'model', { runsFromUm: answer.runsFromUm.value }));
+}
+
+/** The drops against the window of this paint; none where nothing flies. */
+function dropsReason({ dropletUm: { value: um }, dropWindowUm }: CoatAnswer): Reason[] {
+  const [lowUm, highUm] = dropWindowUm;
+  if (um <= 0) return [];
+  const code = um > highUm ? 'drops-coarse' : um < lowUm ? 'drops-fine' : 'drops-right';
+  return [because(code, 'model', { dropletUm: um, lowUm, highUm })];
+}
+
+/** How far the film is known: what the eye holds, and what tests of the gun have narrowed. */
+const filmKnownBy = ({ logSd, openFilmLogSd }: Uncertainty): Reason[] => [
+  because('eye-holds-film', 'model', { percent: eitherWayPercent(logSd.film) }),
+  openFilmLogSd > SURE_ENOUGH
+    ? because('gun-untested-film', 'model')
+    : because('film-narrowed', 'record', { percent: eitherWayPercent(openFilmLogSd) }),
+];
+
+function runsAndTail(best: SimulatedCoat, { runsFromUm, risks }: CoatAnswer): Reason[] {
   const { coarseShare } = best.sprayed.at(-1)!.spray;
-  if (answer.risks.peel && coarseShare > COARSE_SHOWS)
-    reasons.push(because('coarse-tail', 'model', { percent: coarseShare * 100 }));
-  const { lapSeconds } = answer;
-  const openSeconds = answer.openTimeSeconds.value;
-  if (lapSeconds > LAP_OF_OPEN * openSeconds)
-    reasons.push(because('open-against-lap', 'model', { openSeconds, lapSeconds }));
-  if (input.material.tests?.length)
-    reasons.push(because('product-narrowed', 'record', { count: input.material.tests.length }));
-  if (tests.some(({ kind }) => kind === 'lines'))
-    reasons.push(because('hand-from-lines', 'record'));
-  if (GUNS[plan.rig.gun.class].isGuess) reasons.push(because('class-is-guess', 'model'));
-  return reasons;
+  return [
+    ...(runsFromUm ? [because('runs-from', 'model', { runsFromUm: runsFromUm.value })] : []),
+    ...(risks.peel && coarseShare > COARSE_SHOWS
+      ? [because('coarse-tail', 'model', { percent: coarseShare * 100 })]
+      : []),
+  ];
 }
 
 const POP_SAYS = 0.2;

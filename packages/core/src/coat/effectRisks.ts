@@ -55,45 +55,40 @@ export function effectRisksOf(
   const { isWaterborne, evaporation } = air;
   const filmShare = last.wetFilmM / usualFilmM(plan);
   const constants = filmConstants(material, material.film);
-  const landedPaS =
-    filmPaS(constants, landedSolids(last), coldness(kelvin(plan.panelC)), 0) *
-    paint.viscosityFactor *
-    viscosity;
+  const coldPaS = filmPaS(constants, landedSolids(last), coldness(kelvin(plan.panelC)), 0);
+  const landedPaS = coldPaS * paint.viscosityFactor * viscosity;
   const volatile = (job.heat ? run.topVolatileAtHeatM : run.volatileM.at(-1)) ?? 0;
-  return {
-    ...(material.flake && plan.isEffect
-      ? {
-          mottle: mottleIndex({
-            filmShare,
-            skinSeconds:
-              run.skinSeconds.at(-1) ??
-              wetSecondsOf(job, material.flake.skinSeconds, filmShare, air),
-            lockedIn: Math.max(
-              0,
-              Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent']),
-            ),
-            landedPaS,
-            reducerShare: paint.reducerShare,
-            usual: material.flake,
-          }),
-        }
-      : {}),
-    ...(isWaterborne
-      ? {
-          pinholeLogit: pinholeLogit({
-            filmShare,
-            airSpeedMPerS: plan.airSpeedMPerS,
-            volatileAtNext: volatile / Math.max(1e-12, volatile + dryFilmM(last)),
-          }),
-        }
-      : {
-          blushLogit: blushLogit({
-            dewC: dewPointC(roomAir),
-            panelC: plan.panelC,
-            evaporation,
-            cures: material.film.curePerHour > 0,
-          }),
+  const mottle = (usual: NonNullable<typeof material.flake>): number =>
+    mottleIndex({
+      filmShare,
+      skinSeconds: run.skinSeconds.at(-1) ?? wetSecondsOf(job, usual.skinSeconds, filmShare, air),
+      lockedIn: Math.max(
+        0,
+        Math.log(evaporation / FLAKE_FOLLOWS[isWaterborne ? 'water' : 'solvent']),
+      ),
+      landedPaS,
+      reducerShare: paint.reducerShare,
+      usual,
+    });
+  const ofCarrier = isWaterborne
+    ? {
+        pinholeLogit: pinholeLogit({
+          filmShare,
+          airSpeedMPerS: plan.airSpeedMPerS,
+          volatileAtNext: volatile / Math.max(1e-12, volatile + dryFilmM(last)),
         }),
+      }
+    : {
+        blushLogit: blushLogit({
+          dewC: dewPointC(roomAir),
+          panelC: plan.panelC,
+          evaporation,
+          cures: material.film.curePerHour > 0,
+        }),
+      };
+  return {
+    ...(material.flake && plan.isEffect ? { mottle: mottle(material.flake) } : {}),
+    ...ofCarrier,
   };
 }
 

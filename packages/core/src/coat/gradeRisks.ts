@@ -33,31 +33,11 @@ export function reducerWithRisks(input: ReducerInput): ReducerWithRisks {
   const answer = reducerOf(input);
   if (input.carrier === 'waterborne' || (input.grades ?? []).length === 0) return answer;
   const grades = input.grades!.filter((grade) => (grade.carrier ?? 'solvent') === 'solvent');
-  const materialClass = classOf({
-    stage: input.stage,
-    carrier: 'solvent',
-    class: input.class,
-  }).value;
+  const { value: materialClass } = solventClassOf(input);
   const isReduced = MATERIALS[materialClass].mix[2] > 0;
-  let sds: Sds | undefined;
-  const risks = (parts: BlendPart[]): { risks?: Risks } => {
-    if (parts.length === 0 || !isReduced) return {};
-    const plan = planWith(input, gradeOfBlend(parts, grades));
-    const uncertainty = uncertaintyOf(
-      plan.rig.gun,
-      plan.coats[0]!.model,
-      plan.coats[0]!.settings,
-      plan.rig.paint,
-      [],
-    );
-    const simulated = simulateCoat(plan, uncertainty.centre, {
-      mesh: COARSE,
-      firstReadyOnly: true,
-    });
-    // How unsure it is hardly depends on the grade: the first one's serves all.
-    sds ??= deviationsOf(plan, uncertainty, simulated);
-    return { risks: risksOf(simulated, plan, sds) };
-  };
+  const foreseen = risksOfGrades(input);
+  const risks = (parts: BlendPart[]): { risks?: Risks } =>
+    parts.length === 0 || !isReduced ? {} : { risks: foreseen(gradeOfBlend(parts, grades)) };
   const isKnown = input.wanted?.parts.every(({ name }) =>
     grades.some((grade) => grade.name === name),
   );
@@ -71,18 +51,37 @@ export function reducerWithRisks(input: ReducerInput): ReducerWithRisks {
   };
 }
 
+const solventClassOf = ({ stage, class: given }: ReducerInput) =>
+  classOf({ stage, carrier: 'solvent', class: given });
+
+/** What a coat with a grade risks; how unsure that is hardly depends on the grade, and serves all. */
+function risksOfGrades(input: ReducerInput): (grade: Grade) => Risks {
+  let sds: Sds | undefined;
+  return (grade) => {
+    const plan = planWith(input, grade);
+    const { model, settings } = plan.coats[0]!;
+    const uncertainty = uncertaintyOf(plan.rig.gun, model, settings, plan.rig.paint, []);
+    const simulated = simulateCoat(plan, uncertainty.centre, {
+      mesh: COARSE,
+      firstReadyOnly: true,
+    });
+    sds ??= deviationsOf(plan, uncertainty, simulated);
+    return risksOf(simulated, plan, sds);
+  };
+}
+
+const climateOf = (input: ReducerInput): SetupInput['climate'] => ({
+  airTemperatureC: input.airTemperatureC,
+  relativeHumidityPercent: input.relativeHumidityPercent,
+  airMovement: input.airMovement,
+  ...(input.panelTemperatureC === undefined ? {} : { panelTemperatureC: input.panelTemperatureC }),
+  ...(input.airSpeedMPerS === undefined ? {} : { airSpeedMPerS: input.airSpeedMPerS }),
+});
+
 /** The usual gun, set for this coat of this grade in this air. */
 function planWith(input: ReducerInput, grade: Grade): CoatPlan {
-  const {
-    stage,
-    finish,
-    airTemperatureC,
-    relativeHumidityPercent,
-    panelTemperatureC,
-    airMovement,
-    airSpeedMPerS,
-  } = input;
-  const { value: materialClass } = classOf({ stage, carrier: 'solvent', class: input.class });
+  const { stage, finish } = input;
+  const { value: materialClass } = solventClassOf(input);
   const [least, most] = nozzleBandOf({
     gunClass: USUAL_GUN_CLASS,
     stage,
@@ -96,13 +95,7 @@ function planWith(input: ReducerInput, grade: Grade): CoatPlan {
     class: materialClass,
     ...(finish ? { finish } : {}),
     material: { grade },
-    climate: {
-      airTemperatureC,
-      relativeHumidityPercent,
-      airMovement,
-      ...(panelTemperatureC === undefined ? {} : { panelTemperatureC }),
-      ...(airSpeedMPerS === undefined ? {} : { airSpeedMPerS }),
-    },
+    climate: climateOf(input),
     place: 'booth',
     part: 'largePanel',
     hardener: 'none',

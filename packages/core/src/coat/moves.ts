@@ -71,6 +71,9 @@ export const movesOf = (plan: CoatPlan, bounds: ChangeBounds): Move[] => [
   ...airMoves(plan),
 ];
 
+/** A knob, where to, and the least and most that it goes. */
+type Wanted = [ChangeKnob & keyof KnownSettings, number, number, number];
+
 function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
   const { settings: now, model } = plan.coats[0]!;
   const { filmM, fanWidthMm, stepMm: laidStepMm } = sprayedBy(plan.rig, model, now);
@@ -80,7 +83,7 @@ function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
   // The hand that lays the wanted film: the film falls as it speeds up.
   const handM =
     now.gunSpeedMPerS * clamp(filmM / plan.sheet.wetFilmM, 1 / MOST_HAND_STEP, MOST_HAND_STEP);
-  const wanted: [ChangeKnob & keyof KnownSettings, number, number, number][] = [
+  const wanted: Wanted[] = [
     ['inletKPa', Math.max(now.inletKPa + PSI_3_KPA, footKPa), 34, highestKPa],
     ['inletKPa', Math.min(now.inletKPa - PSI_3_KPA, topKPa), 34, highestKPa],
     ['fluidTurnsOut', now.fluidTurnsOut - HALF_TURN, HALF_TURN / 2, model.fullFluidTurns],
@@ -89,33 +92,34 @@ function gunMoves(plan: CoatPlan, bounds: ChangeBounds): Move[] {
     ['distanceMm', Math.max(now.distanceMm + DISTANCE_STEP_MM, bounds.usualDistanceMm), 60, 400],
     ['gunSpeedMPerS', Math.max(now.gunSpeedMPerS * HAND_STEP, handM), 0.1, HAND_M_PER_S.quickest],
     ['gunSpeedMPerS', Math.min(now.gunSpeedMPerS / HAND_STEP, handM), HAND_M_PER_S.slowest, 2],
-    ...(model.data.hasFanKnob
-      ? ([['fanTurnsOut', model.fullFanTurns, 0, model.fullFanTurns]] as [
-          'fanTurnsOut',
-          number,
-          number,
-          number,
-        ][])
-      : []),
   ];
+  if (model.data.hasFanKnob)
+    wanted.push(['fanTurnsOut', model.fullFanTurns, 0, model.fullFanTurns]);
   const closer = closerPasses(plan, {
     stepMm,
     closerMm: Math.min(stepMm * STEP_SHARE, fanWidthMm * (1 - usualOverlap(plan))),
     filmM,
   });
-  const one = wanted.flatMap(([knob, target, least, most]): Move[] => {
-    const from = now[knob] ?? 0;
-    const to = Number(clamp(target, least, most).toFixed(knob === 'gunSpeedMPerS' ? 3 : 2));
-    if (Math.abs(to - from) < 0.02 * Math.max(Math.abs(from), 0.1)) return [];
-    const isNearer = knob === 'distanceMm' && to < from;
-    const along = {
-      stepMm: isNearer
-        ? (stepMm * sprayedBy(plan.rig, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm
-        : stepMm,
-    };
-    return [{ knob, from, to, along, plan: withSettings(plan, { ...along, [knob]: to }) }];
-  });
-  return [...one, closer];
+  return [...wanted.flatMap((one) => turned(plan, one, { stepMm, fanWidthMm })), closer];
+}
+
+/** One knob turned, where that is a move at all; nearer, the passes close up with the fan. */
+function turned(
+  plan: CoatPlan,
+  [knob, target, least, most]: Wanted,
+  { stepMm, fanWidthMm }: { stepMm: number; fanWidthMm: number },
+): Move[] {
+  const { settings: now, model } = plan.coats[0]!;
+  const from = now[knob] ?? 0;
+  const to = Number(clamp(target, least, most).toFixed(knob === 'gunSpeedMPerS' ? 3 : 2));
+  if (Math.abs(to - from) < 0.02 * Math.max(Math.abs(from), 0.1)) return [];
+  const isNearer = knob === 'distanceMm' && to < from;
+  const along = {
+    stepMm: isNearer
+      ? (stepMm * sprayedBy(plan.rig, model, { ...now, distanceMm: to }).fanWidthMm) / fanWidthMm
+      : stepMm,
+  };
+  return [{ knob, from, to, along, plan: withSettings(plan, { ...along, [knob]: to }) }];
 }
 
 /**
@@ -198,33 +202,24 @@ function gradeMoves(
     panelTemperatureC: plan.panelC,
     substrate: plan.substrate,
   });
-  const graded =
-    designC === undefined ||
-    !isMoved(mixture.slowFraction, withGrade(designC + GRADE_STEP_C).mixture.slowFraction)
-      ? []
-      : [
-          Math.max(designC + GRADE_STEP_C, effectiveC),
-          Math.min(designC - GRADE_STEP_C, effectiveC),
-        ].map((to): Move => {
-          const toC = Math.round(clamp(to, COLDEST_GRADE_C, HOTTEST_GRADE_C));
-          return { knob: 'gradeC', from: designC, to: toC, plan: withPaint(withGrade(toC)) };
-        });
-  const speeds =
-    hardenerSpeed === undefined
-      ? []
-      : [-1, 1].map((step) => SPEEDS[SPEEDS.indexOf(hardenerSpeed) + step]);
-  const hardened = speeds.flatMap((speed): Move[] =>
-    speed === undefined
-      ? []
-      : [
-          {
-            knob: 'hardenerC',
-            from: DESIGN_OF_SPEED_C[hardenerSpeed!],
-            to: DESIGN_OF_SPEED_C[speed],
-            plan: withPaint(withHardener(speed)),
-          },
-        ],
-  );
+  const isGraded =
+    designC !== undefined &&
+    isMoved(mixture.slowFraction, withGrade(designC + GRADE_STEP_C).mixture.slowFraction);
+  const graded = !isGraded
+    ? []
+    : [
+        Math.max(designC + GRADE_STEP_C, effectiveC),
+        Math.min(designC - GRADE_STEP_C, effectiveC),
+      ].map((to): Move => {
+        const toC = Math.round(clamp(to, COLDEST_GRADE_C, HOTTEST_GRADE_C));
+        return { knob: 'gradeC', from: designC, to: toC, plan: withPaint(withGrade(toC)) };
+      });
+  const hardened = speedsBeside(hardenerSpeed).map(({ from, to }): Move => ({
+    knob: 'hardenerC',
+    from: DESIGN_OF_SPEED_C[from],
+    to: DESIGN_OF_SPEED_C[to],
+    plan: withPaint(withHardener(to)),
+  }));
   return [
     ...graded.filter(({ from, to }) =>
       isMoved(slowFractionForDesign(from), slowFractionForDesign(to)),
@@ -232,6 +227,15 @@ function gradeMoves(
     ...hardened,
   ];
 }
+
+/** The next quicker and slower hardener, where there is one. */
+const speedsBeside = (from: Speed | undefined): { from: Speed; to: Speed }[] =>
+  from === undefined
+    ? []
+    : [-1, 1].flatMap((step) => {
+        const to = SPEEDS[SPEEDS.indexOf(from) + step];
+        return to === undefined ? [] : [{ from, to }];
+      });
 /** What such grades are made for, °C. */
 const COLDEST_GRADE_C = 13;
 const HOTTEST_GRADE_C = 40;

@@ -19,6 +19,7 @@ import { dropWindowUm } from '../gun/spray.ts';
 import { mixtureOf } from '../material/mixture.ts';
 import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import type { GunModel } from '../gun/gunModel.ts';
+import { remembered } from '../numerics/remembered.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { sprayedBy, type CoatRig } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
@@ -95,15 +96,6 @@ function coatsOf(
     };
   });
   return { coats, defaulted };
-}
-
-/** The same answer for the same thing, worked out once. */
-function remembered<K, V>(work: (key: K) => V): (key: K) => V {
-  const known = new Map<K, V>();
-  return (key) => {
-    if (!known.has(key)) known.set(key, work(key));
-    return known.get(key)!;
-  };
 }
 
 /** No arm goes slower or quicker for a film it has never laid. */

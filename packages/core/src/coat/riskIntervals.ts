@@ -149,50 +149,59 @@ export function deviationsOf(
       links.map((link) => link[name] ?? 0),
       weights,
     ).sd;
-  const dropsOnAmplitude = RIPPLE_PER_DROP * DROPS_LOG_SD;
-  const amplitudeSd = amplitudeEffect(
-    tries[0]!,
-    Math.hypot(uncertainty.logSd.amplitude, dropsOnAmplitude),
-  );
-  const dropsOnWetness = WETNESS_PER_DROP * DROPS_LOG_SD;
   const runsFrom = runLimitSd(
     log((f) => f.sagMm / f.sprayed.at(-1)!.filmM ** runs.perFilm) / runs.perFilm,
     uncertainty,
   );
   const { film, sag } = uncertainty.logSd;
-  const ownSd: Partial<Record<RiskName, number>> = {
-    peel: amplitudeSd / LINK.peel.width,
-    run: sag / LINK.run.width,
-    drySpray: dropsOnWetness / LINK.dryFilm.width,
-    pop: uncertainty.popLogSd,
-    blush: uncertainty.blushLogitSd,
-  };
-  const both = (a: number, b: number) => Math.hypot(a, b);
+  const own = untriedSds(tries[0]!, uncertainty);
   return {
     risks: {
-      ...Object.fromEntries(RISKS.map((name) => [name, both(linkSd(name), ownSd[name] ?? 0)])),
-      ...(uncertainty.runsSeen > 0 ? { run: both(runsFrom, film) / LINK.run.width } : {}),
+      ...Object.fromEntries(
+        RISKS.map((name) => [name, Math.hypot(linkSd(name), own.risks[name] ?? 0)]),
+      ),
+      ...(uncertainty.runsSeen > 0 ? { run: Math.hypot(runsFrom, film) / LINK.run.width } : {}),
     },
     film,
     dry: log((f) => f.dryM),
     ready: log((f) => f.readySeconds[0] ?? LONGEST_SECONDS),
-    sag: both(
+    sag: Math.hypot(
       log((f) => f.sagMm),
       sag * runs.perFilm,
     ),
     runsFrom,
-    peel: both(
+    peel: Math.hypot(
       sdOf((f) => f.peelIndex),
-      amplitudeSd,
+      own.amplitude,
     ),
     drops: DROPS_LOG_SD,
-    wetness: both(
+    wetness: Math.hypot(
       log((f) => f.sprayed.at(-1)!.wetness),
-      dropsOnWetness,
+      own.wetness,
     ),
     ripple: log((f) => f.sprayed.at(-1)!.ripple.total),
     mottle: sdOf((f) => f.mottle ?? 0),
   };
+}
+
+/** What is not known but not tried out either, since its effect is known in closed form. */
+function untriedSds(
+  asKnown: SimulatedCoat,
+  { logSd, popLogSd, blushLogitSd }: Uncertainty,
+): { amplitude: number; wetness: number; risks: Partial<Record<RiskName, number>> } {
+  const amplitude = amplitudeEffect(
+    asKnown,
+    Math.hypot(logSd.amplitude, RIPPLE_PER_DROP * DROPS_LOG_SD),
+  );
+  const wetness = WETNESS_PER_DROP * DROPS_LOG_SD;
+  const risks = {
+    peel: amplitude / LINK.peel.width,
+    run: logSd.sag / LINK.run.width,
+    drySpray: wetness / LINK.dryFilm.width,
+    pop: popLogSd,
+    blush: blushLogitSd,
+  };
+  return { amplitude, wetness, risks };
 }
 
 /** The coat once for every point of what is not known, with the film that the eye holds. */

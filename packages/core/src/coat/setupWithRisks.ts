@@ -22,6 +22,7 @@ import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { simulateCoat } from './simulateCoat.ts';
 import { planOf } from './plan.ts';
+import type { Sprayed } from './sprayedCoat.ts';
 import { coatOfSetup } from './setupCoat.ts';
 import { deviationsOf, HIGH_RISK, risksOf, type RiskName, type Risks } from './riskIntervals.ts';
 import { uncertaintyOf } from './uncertainty.ts';
@@ -60,10 +61,6 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
   const asked = coatOfSetup(input, answer);
   const { plan, settings: main } = planOf(asked);
   const { model } = plan.coats[0]!;
-  const planFor = (settings: KnownSettings): CoatPlan => ({
-    ...plan,
-    coats: plan.coats.map((coat) => ({ ...coat, settings })),
-  });
   const uncertainty = uncertaintyOf(
     input.gun,
     model,
@@ -76,29 +73,19 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
   const best = simulateCoat(plan, uncertainty.centre, effort);
   const sds = deviationsOf(plan, uncertainty, best);
   const risks = risksOf(best, plan, sds);
-  const now = best.sprayed[0]!;
-  const { densityKgPerM3 } = plan.rig.paint;
-  const fogOf = (ml: number, lands: number) => ml * densityKgPerM3 * (1 - lands);
+  const foreseen = (settings: KnownSettings): Risks => {
+    const other = { ...plan, coats: plan.coats.map((coat) => ({ ...coat, settings })) };
+    const simulated = simulateCoat(other, uncertainty.centre, {
+      ...effort,
+      retained: best.retained,
+    });
+    return risksOf(simulated, other, sds);
+  };
   const offered = plansFor(roomFor(input, answer, plan), searchOf(input)).map(
     (costed): PlanOffered => {
       const settings = offeredSettings(costed, input.gun, model);
-      const other = planFor(settings);
-      return {
-        settings,
-        trade: {
-          fog:
-            fogOf(costed.spray.fluidMlPerMin, costed.spray.landing.transferFraction) /
-            fogOf(now.spray.fluidMlPerMin, now.transferFraction),
-          drops: costed.spray.sauterUm / now.spray.sauterUm,
-          time: (main.gunSpeedMPerS * now.stepMm) / (settings.gunSpeedMPerS * settings.stepMm!),
-          wetness: costed.wetness / now.wetness,
-        },
-        risks: risksOf(
-          simulateCoat(other, uncertainty.centre, { ...effort, retained: best.retained }),
-          other,
-          sds,
-        ),
-      };
+      const trade = tradeOf(costed, settings, { main, now: best.sprayed[0]! });
+      return { settings, trade, risks: foreseen(settings) };
     },
   );
   const better = betterOf(risks, offered);
@@ -114,6 +101,23 @@ export function setupWithRisks(input: SetupInput): SetupWithRisks {
         ? [because('valley-is-flat', 'model', { count: offered.length })]
         : []),
     ],
+  };
+}
+
+/** Another plan beside ours: fog, drops, time and wetness, each over ours. */
+function tradeOf(
+  { spray, wetness }: Costed,
+  { gunSpeedMPerS, stepMm }: KnownSettings,
+  { main, now }: { main: KnownSettings; now: Sprayed },
+): PlanOffered['trade'] {
+  const fogOf = (ml: number, lands: number) => ml * (1 - lands);
+  return {
+    fog:
+      fogOf(spray.fluidMlPerMin, spray.landing.transferFraction) /
+      fogOf(now.spray.fluidMlPerMin, now.transferFraction),
+    drops: spray.sauterUm / now.spray.sauterUm,
+    time: (main.gunSpeedMPerS * now.stepMm) / (gunSpeedMPerS * stepMm!),
+    wetness: wetness / now.wetness,
   };
 }
 

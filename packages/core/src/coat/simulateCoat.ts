@@ -96,14 +96,7 @@ export function simulateCoat(
   const local = sprayed.some(({ localShare }) => localShare > 1.001)
     ? runJob(thicker(job, plan.below.length, sprayed), factors, mesh)
     : run;
-  const popTerms = popOfJob(
-    {
-      ...job,
-      ...(plan.rig.paint.isTwoPack ? { hardenerSpeed: plan.rig.paint.hardenerSpeed } : {}),
-      ...(plan.sheet.coats === undefined ? {} : { sheetCoats: plan.sheet.coats }),
-    },
-    retained,
-  );
+  const popTerms = popTermsOf(plan, job, retained);
   const top = sprayed.at(-1)!;
   const steepness = steepnessOf(run.amplitudesM, unknowns.amplitude * top.spray.coarseShare);
   const air = airOverPanel(plan, job);
@@ -112,20 +105,13 @@ export function simulateCoat(
     sprayed,
     job,
     run,
-    dryM:
-      plan.rig.paint.solidsFactor *
-      job.coats.slice(plan.below.length).reduce((sum, coat) => sum + dryFilmM(coat), 0),
+    dryM: ownDryFilmM(plan, job),
     peelIndex: peelIndex(steepness, peelEvaporation),
     steepness,
     peelEvaporation,
     sagMm: local.runM * 1000 * unknowns.sag,
     openSeconds: openSeconds({ ...air, filmShare: job.coats.at(-1)!.wetFilmM / usualFilmM(plan) }),
-    lapSeconds:
-      plan.panel.lapSeconds ??
-      panelLapSeconds(
-        { ...plan.panel, slopeDeg: plan.slopeDeg },
-        { ...plan.coats.at(-1)!.settings, stepMm: top.stepMm },
-      ),
+    lapSeconds: lapSecondsOf(plan, top),
     readySeconds: readyOf(plan, job, run, factors, effort),
     retained,
     popTerms,
@@ -133,6 +119,25 @@ export function simulateCoat(
     ...effectRisksOf(plan, job, run, { viscosity: unknowns.viscosity, air }),
   };
 }
+
+const popTermsOf = ({ rig: { paint }, sheet }: CoatPlan, job: Job, retained: number) =>
+  popOfJob(
+    {
+      ...job,
+      ...(paint.isTwoPack ? { hardenerSpeed: paint.hardenerSpeed } : {}),
+      ...(sheet.coats === undefined ? {} : { sheetCoats: sheet.coats }),
+    },
+    retained,
+  );
+
+/** Of this stage's own coats, without what lay there before, m. */
+const ownDryFilmM = ({ rig, below }: CoatPlan, { coats }: Job): number =>
+  rig.paint.solidsFactor * coats.slice(below.length).reduce((sum, coat) => sum + dryFilmM(coat), 0);
+
+/** From a pass to its neighbour: of a whole round where it is known, else of this panel. */
+const lapSecondsOf = ({ panel, slopeDeg, coats }: CoatPlan, { stepMm }: Sprayed): number =>
+  panel.lapSeconds ??
+  panelLapSeconds({ ...panel, slopeDeg }, { ...coats.at(-1)!.settings, stepMm });
 
 function sprayAll(
   { rig, coats }: CoatPlan,

@@ -39,19 +39,10 @@ export function drawnWanderM(tests: readonly GunTest[]): number | undefined {
   return Math.sqrt(squares / lines.measuredMm.length / 2) / 1000;
 }
 
-/**
- * A coat at these settings. @param heldFilmM where an eye holds the film there, whatever is unknown
- * about gun and paint
- */
-export function sprayedBy(
-  rig: CoatRig,
-  model: GunModel,
-  settings: KnownSettings,
-  factors: GunFactors = MEASURED,
-  heldFilmM?: number,
-): Sprayed {
-  const { paint, roomAir, technique } = rig;
-  const at = (distanceMm: number) =>
+/** The gun's spray from a distance, mm, with what nobody measured taken in. */
+const sprayFrom =
+  ({ paint, roomAir }: CoatRig, model: GunModel, settings: KnownSettings, factors: GunFactors) =>
+  (distanceMm: number): Spray =>
     sprayOf({
       ...settings,
       distanceMm,
@@ -64,8 +55,38 @@ export function sprayedBy(
       roomAir,
       evaporation: factors.evaporation,
     });
-  const spray = at(settings.distanceMm);
+
+/** How uneven passes, a wandering and an unsteady hand leave the film. */
+function unevenFilm(
+  { gun, technique }: CoatRig,
+  settings: KnownSettings,
+  { spray, stepMm, uneven }: { spray: Spray; stepMm: number; uneven: number },
+): Pick<Sprayed, 'profile' | 'ripple'> {
   const fanWidthM = spray.fanWidthMm / 1000;
+  const profile = tilted(fanProfile(spray), {
+    tiltDeg: technique?.tiltDeg ?? 0,
+    distanceM: settings.distanceMm / 1000,
+    fanWidthM,
+  });
+  const wanderM = drawnWanderM(testsOf(gun, settings.nozzleMm)) ?? handWanderM(fanWidthM);
+  const passes = rippleOf(profile, { fanWidthM, stepM: stepMm / 1000, wanderM });
+  return { profile, ripple: { ...passes, total: Math.hypot(passes.total, uneven) } };
+}
+
+/**
+ * A coat at these settings. @param heldFilmM where an eye holds the film there, whatever is unknown
+ * about gun and paint
+ */
+export function sprayedBy(
+  rig: CoatRig,
+  model: GunModel,
+  settings: KnownSettings,
+  factors: GunFactors = MEASURED,
+  heldFilmM?: number,
+): Sprayed {
+  const { paint, technique } = rig;
+  const at = sprayFrom(rig, model, settings, factors);
+  const spray = at(settings.distanceMm);
   const stepMm = stepMmOf(settings, spray.fanWidthMm);
   const arc = technique?.arc
     ? arcOf(technique.arc, settings.distanceMm / 1000, (m) => {
@@ -76,15 +97,8 @@ export function sprayedBy(
   const laidM =
     (arc.mean * spray.landing.landedM3PerS) / (settings.gunSpeedMPerS * (stepMm / 1000));
   const filmM = factors.film * (heldFilmM ?? laidM);
-  const profile = tilted(fanProfile(spray), {
-    tiltDeg: technique?.tiltDeg ?? 0,
-    distanceM: settings.distanceMm / 1000,
-    fanWidthM,
-  });
-  const wanderM = drawnWanderM(testsOf(rig.gun, settings.nozzleMm)) ?? handWanderM(fanWidthM);
-  const passes = rippleOf(profile, { fanWidthM, stepM: stepMm / 1000, wanderM });
   const uneven = Math.hypot((technique?.speedWobblePercent ?? 0) / 100, arc.spread);
-  const ripple = { ...passes, total: Math.hypot(passes.total, uneven) };
+  const { profile, ripple } = unevenFilm(rig, settings, { spray, stepMm, uneven });
   const wetness = wetnessOf(spray, paint.materialClass, filmM);
   return {
     spray,

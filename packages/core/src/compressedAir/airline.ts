@@ -161,29 +161,21 @@ export function airlineOf(input: AirlineInput): AirlineAnswer {
   const lossKPa = regulatorFlowingKPa - wantedInletKPa;
   const lossPercent = regulatorFlowingKPa > 0 ? (lossKPa / regulatorFlowingKPa) * 100 : 0;
   const segments = isMeasured ? scaledTo(computed.segments, lossKPa) : computed.segments;
-  const verdicts: Verdict[] = [];
-  if (supplyKPa !== undefined && regulatorStaticKPa > supplyKPa)
-    verdicts.push(stop('supply-too-low', { neededKPa: regulatorStaticKPa, supplyKPa }));
-  if (lossPercent > NARROW_FROM_PERCENT) {
-    const segment = segments.reduce(
-      (most, one) => (one.lossKPa > most.lossKPa ? one : most),
-      segments[0]!,
-    ).name;
-    verdicts.push(caution('hose-too-narrow', { lossPercent, segment: `the ${segment}` }));
-  }
-  if (isMeasured && isElsewhere(input, airFlowLPerMin))
-    verdicts.push(caution('loss-measured-elsewhere'));
-  if (
+  const isBeyond =
     !isMeasured &&
-    input.hose &&
-    hoseOutletMach(input.hose, inletPa, flow, temperatureK) > MACH_LIMIT
-  )
-    verdicts.push(
-      caution('beyond-formula', {
-        what: term('airSpeedInHose'),
-        range: term('underSound'),
-      }),
-    );
+    input.hose !== undefined &&
+    hoseOutletMach(input.hose, inletPa, flow, temperatureK) > MACH_LIMIT;
+  const beyond = { what: term('airSpeedInHose'), range: term('underSound') };
+  const verdicts = [
+    ...(supplyKPa !== undefined && regulatorStaticKPa > supplyKPa
+      ? [stop('supply-too-low', { neededKPa: regulatorStaticKPa, supplyKPa })]
+      : []),
+    ...narrowVerdicts(lossPercent, segments),
+    ...(isMeasured && isElsewhere(input, airFlowLPerMin)
+      ? [caution('loss-measured-elsewhere')]
+      : []),
+    ...(isBeyond ? [caution('beyond-formula', beyond)] : []),
+  ];
   return {
     regulatorFlowingKPa,
     regulatorStaticKPa,
@@ -194,6 +186,12 @@ export function airlineOf(input: AirlineInput): AirlineAnswer {
     verdicts,
     reasons: reasonsOf(input, { lossPercent, airFlowLPerMin }),
   };
+}
+
+function narrowVerdicts(lossPercent: number, segments: readonly Segment[]): Verdict[] {
+  if (lossPercent <= NARROW_FROM_PERCENT) return [];
+  const most = segments.reduce((worst, one) => (one.lossKPa > worst.lossKPa ? one : worst));
+  return [caution('hose-too-narrow', { lossPercent, segment: `the ${most.name}` })];
 }
 
 /** The measured loss rules; the physics only says which piece has which share of it. */

@@ -123,8 +123,7 @@ export function dryingStep(
   const temperatureBeforeC = panel.temperatureC;
   if (heatC !== undefined) panel.temperatureC = heatC;
   for (let round = 0; round < PICARD_ROUNDS; round++) {
-    const temperatureK = kelvin(panel.temperatureC);
-    const cold = coldness(temperatureK);
+    const cold = coldness(kelvin(panel.temperatureC));
     mobilityRoots(stack, root, cold, diffusion);
     for (let i = 0; i < last; i++) face[i] = root[i]! * root[i + 1]! * perSpan[i]!;
     let onSolids = 1;
@@ -137,33 +136,15 @@ export function dryingStep(
     const freely = atSurface * activityFactor(atSurface, SOLVENT_HOLD);
     for (let i = 0; i < cells; i++) total[i] = 1;
     for (const volatile of volatiles) {
-      const { index, name, film } = volatile;
-      const carried =
-        (air.carries[index]! * film.molarVolumeM3PerMol) /
-        (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
-      let drive: number;
-      let back = 0;
-      if (name === 'water') {
-        // Water is never more active than water.
-        const free =
-          atSurface *
-          activityFactor(atSurface, top.isWaterborne ? film.interaction : WATER_UNDER_SOLVENT);
-        const share = surface[index]!;
-        drive =
-          carried *
-          saturationPressurePa(panel.temperatureC) *
-          (share * free > 1 ? 1 / share : free);
-        back = carried * air.vapourPa;
-      } else
-        drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panel.temperatureC) * freely;
+      const { index, film } = volatile;
       const through = film.mobility * half;
+      driveOff(row, volatile, stack, air, { panelC: panel.temperatureC, atSurface, freely });
+      const { drive, back } = row;
       // A film drowned in dew has nothing to hand on, nor to give off.
       const both = Math.max(through + drive, LEAST_FLOW);
       row.mobility = film.mobility;
       row.perSecond = 1 / seconds;
       row.leaves = through / both;
-      row.drive = drive;
-      row.back = back;
       const uppermost = eliminate(volatile, work, solidsM, last);
       surface[index] = 0.5 * (surface[index]! + Math.max(0, (through * uppermost + back) / both));
       fluxes[index] = row.leaves * (drive * uppermost - back);
@@ -172,15 +153,45 @@ export function dryingStep(
     if (heatC === undefined)
       panel.temperatureC = panelAfter(temperatureBeforeC, air, stack, fluxes, seconds);
   }
-  let [change, gone] = [0, 0];
-  for (const { index, held, before } of volatiles) {
-    gone += fluxes[index]!;
+  let gone = 0;
+  for (const { index } of volatiles) gone += fluxes[index]!;
+  return { change: greatestChange(stack), leftM: gone * seconds };
+}
+
+/** What drives a volatile off the surface, and what the air gives back; written to its row. */
+function driveOff(
+  row: Row,
+  { index, name, film }: VolatileCells,
+  { coats, surface }: Stack,
+  { carries, vapourPa }: AirOver,
+  { panelC, atSurface, freely }: { panelC: number; atSurface: number; freely: number },
+): void {
+  const top = coats[coats.length - 1]!;
+  const carried =
+    (carries[index]! * film.molarVolumeM3PerMol) / (GAS_CONSTANT_J_PER_MOL_K * kelvin(panelC));
+  if (name !== 'water') {
+    row.drive = top.pace * carried * solventPressurePa(SOLVENTS[name], panelC) * freely;
+    row.back = 0;
+    return;
+  }
+  // Water is never more active than water.
+  const free =
+    atSurface *
+    activityFactor(atSurface, top.isWaterborne ? film.interaction : WATER_UNDER_SOLVENT);
+  const share = surface[index]!;
+  row.drive = carried * saturationPressurePa(panelC) * (share * free > 1 ? 1 / share : free);
+  row.back = carried * vapourPa;
+}
+
+/** Of the volume share of any volatile in any cell, over the step. */
+function greatestChange({ cells, solids, volatiles }: Stack): number {
+  let change = 0;
+  for (const { held, before } of volatiles)
     for (let i = 0; i < cells; i++) {
       const moved = solids[i]! * solids[i]! * Math.abs(held[i]! - before[i]!);
       if (moved > change) change = moved;
     }
-  }
-  return { change, leftM: gone * seconds };
+  return change;
 }
 const LEAST_FLOW = 1e-300;
 /** How the polymer holds any solvent: one figure for all of them. */

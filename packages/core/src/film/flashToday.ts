@@ -59,15 +59,10 @@ export function flashFactors(input: {
       ? (input.wetFilmUm / input.sheet.wetFilmUm) ** filmExponent
       : 1;
   if (carrier === 'waterborne') {
-    const sheetAir = {
-      airTemperatureC: input.sheet.atC,
-      relativeHumidityPercent: input.sheet.atHumidityPercent ?? 50,
-    };
-    const here = (speedMPerS: number) =>
-      Math.max(waterEvaporation(input.climate, speedMPerS), 0.02);
-    const sheetRate = waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S);
-    const temperature = (here(SHEET_AIR_SPEED_M_PER_S) / sheetRate) ** -evaporation;
-    const air = (here(airSpeedMPerS) / here(SHEET_AIR_SPEED_M_PER_S)) ** -evaporation;
+    const { temperature, air } = waterFactors(input.climate, input.sheet, {
+      exponent: evaporation,
+      airSpeedMPerS,
+    });
     return { temperature, air, grade: 1, film, total: temperature * air * film };
   }
   const rate = (effectiveC: number, steps: number) =>
@@ -86,3 +81,21 @@ export function flashFactors(input: {
   const air = airGain(airSpeedMPerS) ** -airExponent;
   return { temperature, air, grade, film, total: temperature * air * grade * film };
 }
+
+/** Water goes with the air: its warmth and damp against the sheet's, and how it moves. */
+function waterFactors(
+  climate: Climate,
+  { atC, atHumidityPercent = 50 }: SheetConditions,
+  { exponent, airSpeedMPerS }: { exponent: number; airSpeedMPerS: number },
+): Pick<FlashFactors, 'temperature' | 'air'> {
+  const sheetAir = { airTemperatureC: atC, relativeHumidityPercent: atHumidityPercent };
+  const sheetRate = waterEvaporation(sheetAir, SHEET_AIR_SPEED_M_PER_S);
+  const here = (speedMPerS: number) =>
+    Math.max(waterEvaporation(climate, speedMPerS), LEAST_EVAPORATION);
+  return {
+    temperature: (here(SHEET_AIR_SPEED_M_PER_S) / sheetRate) ** -exponent,
+    air: (here(airSpeedMPerS) / here(SHEET_AIR_SPEED_M_PER_S)) ** -exponent,
+  };
+}
+/** Air so damp that it takes up nothing would make a wait without end. */
+const LEAST_EVAPORATION = 0.02;

@@ -40,7 +40,7 @@ export function verdictsOfSet(
   });
   const wanted = nozzleBandOf(coatOfGun({ ...input, isBuild }), sheet?.nozzleMm);
   const film = filmOf({ class: materialClass, sheet });
-  const verdicts = [
+  return [
     ...limitVerdicts(
       gun,
       model,
@@ -48,28 +48,37 @@ export function verdictsOfSet(
       { capLimitKPa, bandKPa: band.value },
     ),
     ...nozzleVerdicts(set.nozzleMm, wanted.value),
+    ...(film.source === 'sheet' && wetFilmUm > film.value.mostUm * ROUNDED
+      ? [caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm })]
+      : []),
+    ...(overlapPercent < leastOverlapPercent(stage, finish)
+      ? [caution('overlap-low', { overlapPercent })]
+      : []),
+    ...sprayVerdicts({ part, gun }, figures),
   ];
-  if (film.source === 'sheet' && wetFilmUm > film.value.mostUm * ROUNDED)
-    verdicts.push(caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm }));
-  if (overlapPercent < leastOverlapPercent(stage, finish))
-    verdicts.push(caution('overlap-low', { overlapPercent }));
+}
+
+/** A fan pinched, a gun too small for the panel, a needle shut. */
+function sprayVerdicts(
+  { part, gun }: Pick<SetupInput, 'part' | 'gun'>,
+  {
+    fanWidthMm,
+    fluidMlPerMin,
+    gunSpeedMPerS,
+  }: Pick<OperatingPoint, 'fanWidthMm' | 'fluidMlPerMin' | 'gunSpeedMPerS'>,
+): Verdict[] {
   const isNarrowWork = part === 'jamb' || part === 'spot' || GUNS[gun.class].isSmall;
-  if (figures.fanWidthMm < PINCHED_FAN_MM && !isNarrowWork)
-    verdicts.push(caution('fan-pinched', { fanWidthMm: figures.fanWidthMm }));
-  if (
-    part === 'largePanel' &&
-    figures.fluidMlPerMin > 0 &&
-    figures.gunSpeedMPerS < TOO_SMALL_M_PER_S
-  )
-    verdicts.push(caution('gun-too-small', { gunSpeedMPerS: figures.gunSpeedMPerS }));
-  if (figures.fluidMlPerMin <= 0)
-    verdicts.push(
-      caution('beyond-formula', {
-        what: term('needleShut'),
-        range: term('paintFlowing'),
-      }),
-    );
-  return verdicts;
+  const isShut = fluidMlPerMin <= 0;
+  const shut = { what: term('needleShut'), range: term('paintFlowing') };
+  return [
+    ...(fanWidthMm < PINCHED_FAN_MM && !isNarrowWork
+      ? [caution('fan-pinched', { fanWidthMm })]
+      : []),
+    ...(part === 'largePanel' && !isShut && gunSpeedMPerS < TOO_SMALL_M_PER_S
+      ? [caution('gun-too-small', { gunSpeedMPerS })]
+      : []),
+    ...(isShut ? [caution('beyond-formula', shut)] : []),
+  ];
 }
 /** A hand slower than this is no hand: the gun gives too little paint for the panel. */
 const TOO_SMALL_M_PER_S = 0.15;

@@ -73,8 +73,8 @@ export type Landing = {
  * landing-3, landing-4, landing-5]
  */
 export function landingOf(input: LandingInput): Landing {
-  const { air, fluidM3PerS, mixture, distanceM, roomAir } = input;
-  const temperatureK = kelvin(roomAir.airTemperatureC);
+  const { air, fluidM3PerS, mixture, distanceM } = input;
+  const temperatureK = kelvin(input.roomAir.airTemperatureC);
   const mu = airViscosityPaS(temperatureK);
   const fanM2 = 0.5 * input.fanWidthM * input.fanHeightM;
   const arrivalMPerS = Math.sqrt(air.thrustN / (PANEL_AIR_KG_PER_M3 * fanM2));
@@ -89,29 +89,9 @@ export function landingOf(input: LandingInput): Landing {
     MOST_LANDS,
     ((hits / drops.length) * input.landingFactor) / (1 + (jetW / JET_W) ** 2.2),
   );
-  const sprayed = fluidM3PerS * mixture.densityKgPerM3 * mixture.volatileMassFraction;
-  const lossOfOne = (volatile: Volatile): number => {
-    if (mixture.volatile[volatile] <= 0) return 0;
-    const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, roomAir);
-    if (drivePa <= 0) return 0;
-    const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
-    const quicker =
-      FLIGHT_FACTOR * (input.evaporation ?? 1) * (volatile === 'water' ? 1 : input.gradePace);
-    const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
-    const gone = drops.map(({ d, hits: e }) => {
-      const sherwood =
-        2 +
-        0.6 *
-          Math.sqrt((0.6 * arrivalMPerS * d) / mu) *
-          (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
-      const transfer = quicker * 6 * diffusivity * sherwood * saturation * flightSeconds;
-      const alone =
-        1 - Math.exp(-transfer / (d ** 2 * mixture.densityKgPerM3 * mixture.volatileMassFraction));
-      return (e * alone) / (1 + (alone * sprayed) / (saturation * arrivalMPerS * fanM2));
-    });
-    return gone.reduce((sum, share) => sum + share, 0) / hits;
-  };
-  const lossOf = eachVolatile(lossOfOne);
+  const lossOf = eachVolatile(
+    lossInFlight(input, { drops, hits, mu, temperatureK, arrivalMPerS, flightSeconds, fanM2 }),
+  );
   const loss = VOLATILES.reduce((sum, name) => sum + mixture.volatile[name] * lossOf[name], 0);
   return {
     arrivalMPerS,
@@ -122,6 +102,49 @@ export function landingOf(input: LandingInput): Landing {
       fluidM3PerS * transferFraction * (mixture.solids + (1 - mixture.solids) * (1 - loss)),
   };
 }
+
+type Flight = {
+  drops: readonly { d: number; hits: number }[];
+  /** Of all drops together. */
+  hits: number;
+  /** Viscosity of air, Pa s. */
+  mu: number;
+  temperatureK: number;
+  arrivalMPerS: number;
+  flightSeconds: number;
+  fanM2: number;
+};
+
+/**
+ * Share of a volatile that the drops which hit have lost on the way: each drop by itself
+ * (ranz-marshall-1952), and together no more than the fan's air takes up.
+ */
+const lossInFlight =
+  (
+    { fluidM3PerS, mixture, roomAir, evaporation = 1, gradePace }: LandingInput,
+    { drops, hits, mu, temperatureK, arrivalMPerS, flightSeconds, fanM2 }: Flight,
+  ) =>
+  (volatile: Volatile): number => {
+    if (mixture.volatile[volatile] <= 0) return 0;
+    const { drivePa, molarKgPerMol, diffusivity: at20C } = volatileIn(volatile, roomAir);
+    if (drivePa <= 0) return 0;
+    const volatileKgPerM3 = mixture.densityKgPerM3 * mixture.volatileMassFraction;
+    const diffusivity = at20C * (temperatureK / 293.15) ** 1.81;
+    const quicker = FLIGHT_FACTOR * evaporation * (volatile === 'water' ? 1 : gradePace);
+    const saturation = (drivePa * molarKgPerMol) / (GAS_CONSTANT_J_PER_MOL_K * temperatureK);
+    const airTakes = saturation * arrivalMPerS * fanM2;
+    const gone = drops.map(({ d, hits: e }) => {
+      const sherwood =
+        2 +
+        0.6 *
+          Math.sqrt((0.6 * arrivalMPerS * d) / mu) *
+          (mu / (PANEL_AIR_KG_PER_M3 * diffusivity)) ** (1 / 3);
+      const transfer = quicker * 6 * diffusivity * sherwood * saturation * flightSeconds;
+      const alone = 1 - Math.exp(-transfer / (d ** 2 * volatileKgPerM3));
+      return (e * alone) / (1 + (alone * fluidM3PerS * volatileKgPerM3) / airTakes);
+    });
+    return gone.reduce((sum, share) => sum + share, 0) / hits;
+  };
 
 /** What drives a volatile off a drop in this air, and how it spreads. */
 function volatileIn(

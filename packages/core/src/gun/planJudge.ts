@@ -1,6 +1,7 @@
 /**
  * Judges candidate settings, and remembers what they share: air at a pressure, a spray, a ripple.
  */
+import { remembered } from '../numerics/remembered.ts';
 import { kelvin, PSI_KPA } from '../units/physical.ts';
 import { capFlow, type CapFlow } from './airCap.ts';
 import { fanProfile } from './fan.ts';
@@ -18,56 +19,55 @@ const SEARCH_POINTS = { points: 24, differences: 48 };
 
 /** Judges settings, and remembers the sprays and ripples it has worked out. */
 export function judgeOf(bounds: PlanBounds): (candidate: Candidate, isFull?: boolean) => Costed {
-  const sprays = new Map<string, Spray>();
-  const ripples = new Map<string, Ripple>();
-  const airs = new Map<string, CapFlow>();
-  const airAt = ({ psi, fanShare }: Candidate): CapFlow => {
-    const key = `${psi} ${fanShare}`;
-    const { model, roomAir: air } = bounds;
-    const hornShare = hornShareOf(model, fanShare * model.fullFanTurns);
-    const known =
-      airs.get(key) ?? capFlow(model.areas, psi * PSI_KPA, hornShare, kelvin(air.airTemperatureC));
-    airs.set(key, known);
-    return known;
-  };
-  const sprayAt = (candidate: Candidate): Spray => {
-    const { psi, turns, fanShare, distanceMm } = candidate;
-    const key = `${psi} ${turns} ${fanShare} ${distanceMm}`;
-    const known =
-      sprays.get(key) ??
+  const sprayAt = spraysOf(bounds);
+  const rippleAt = remembered(
+    ({ spray, overlap, isFull }: Passes): Ripple => {
+      const [fanWidthM, stepM] = [
+        spray.fanWidthMm / 1000,
+        (spray.fanWidthMm / 1000) * (1 - overlap),
+      ];
+      return rippleOf(fanProfile(spray), { fanWidthM, stepM, ...(isFull ? {} : SEARCH_POINTS) });
+    },
+    ({ spray: { beta, split, fanWidthMm }, overlap, isFull }) =>
+      `${beta} ${split} ${fanWidthMm} ${overlap} ${isFull}`,
+  );
+  const judged = remembered(
+    ({ candidate, isFull }: { candidate: Candidate; isFull: boolean }): Costed => {
+      const spray = sprayAt(candidate);
+      const ripple = rippleAt({ spray, overlap: candidate.overlap, isFull });
+      return costOf(bounds, candidate, spray, ripple);
+    },
+    ({ candidate, isFull }) => `${candidateKey(candidate)} ${isFull}`,
+  );
+  return (candidate, isFull = false) => judged({ candidate, isFull });
+}
+
+type Passes = { spray: Spray; overlap: number; isFull: boolean };
+
+function spraysOf({ model, materialClass, paint, roomAir }: PlanBounds) {
+  const airAt = remembered(
+    ({ psi, fanShare }: Candidate): CapFlow =>
+      capFlow(
+        model.areas,
+        psi * PSI_KPA,
+        hornShareOf(model, fanShare * model.fullFanTurns),
+        kelvin(roomAir.airTemperatureC),
+      ),
+    ({ psi, fanShare }) => `${psi} ${fanShare}`,
+  );
+  return remembered(
+    (candidate: Candidate): Spray =>
       sprayOf({
-        model: bounds.model,
-        materialClass: bounds.materialClass,
-        paint: bounds.paint,
-        roomAir: bounds.roomAir,
-        inletKPa: psi * PSI_KPA,
-        fluidTurnsOut: turns,
-        fanTurnsOut: fanShare * bounds.model.fullFanTurns,
-        distanceMm,
+        model,
+        materialClass,
+        paint,
+        roomAir,
+        inletKPa: candidate.psi * PSI_KPA,
+        fluidTurnsOut: candidate.turns,
+        fanTurnsOut: candidate.fanShare * model.fullFanTurns,
+        distanceMm: candidate.distanceMm,
         air: airAt(candidate),
-      });
-    sprays.set(key, known);
-    return known;
-  };
-  const rippleAt = (spray: Spray, overlap: number, isFull: boolean): Ripple => {
-    const { beta, split, fanWidthMm } = spray;
-    const key = `${beta} ${split} ${fanWidthMm} ${overlap} ${isFull}`;
-    const [fanWidthM, stepM] = [fanWidthMm / 1000, (fanWidthMm / 1000) * (1 - overlap)];
-    const known =
-      ripples.get(key) ??
-      rippleOf(fanProfile(spray), { fanWidthM, stepM, ...(isFull ? {} : SEARCH_POINTS) });
-    ripples.set(key, known);
-    return known;
-  };
-  const judged = new Map<string, Costed>();
-  return (candidate, isFull = false) => {
-    const key = `${candidateKey(candidate)} ${isFull}`;
-    const known = judged.get(key);
-    if (known) return known;
-    const spray = sprayAt(candidate);
-    const ripple = rippleAt(spray, candidate.overlap, isFull);
-    const costed = costOf(bounds, candidate, spray, ripple);
-    judged.set(key, costed);
-    return costed;
-  };
+      }),
+    ({ psi, turns, fanShare, distanceMm }) => `${psi} ${turns} ${fanShare} ${distanceMm}`,
+  );
 }

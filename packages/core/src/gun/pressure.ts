@@ -80,25 +80,17 @@ const NO_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
  * or of an unknown place, is worth nothing and says so.
  */
 export function pressureOf(input: PressureInput): PressureAnswer {
-  const { at, flowing, gaugeTrust = 'good', restValue, gun } = input;
+  const { at, flowing, gaugeTrust = 'good', gun } = input;
   const model = gunModelOf(gun, input.nozzleMm ?? gun.nozzlesMm[0]!, NO_PAINT);
   const place = { ...input, model, fanTurnsOut: input.fanTurnsOut ?? model.fullFanTurns };
   const readKPa = convert(input.value, input.unit, 'kPa');
-  const verdicts: Verdict[] = [];
-  if (flowing !== 'yes') verdicts.push(caution('reading-at-rest'));
-  if (at === 'unknown') verdicts.push(caution('reading-place-unknown'));
-  if (gaugeTrust !== 'good') verdicts.push(caution('gauge-not-trusted'));
-  const dropKPa =
-    restValue === undefined || flowing !== 'yes'
-      ? undefined
-      : convert(restValue, input.unit, 'kPa') - readKPa;
-  const drop = dropKPa === undefined ? {} : { dropKPa };
-  if (dropKPa !== undefined && dropKPa >= STARVING_DROP_KPA)
-    verdicts.push(caution('supply-drops', { dropKPa }));
+  const dropKPa = dropOf(input, readKPa);
+  const said = { ...(dropKPa === undefined ? {} : { dropKPa }) };
+  const verdicts = readingVerdicts(input, dropKPa);
   if (flowing !== 'yes' || at === 'unknown')
     return {
       usable: false,
-      ...drop,
+      ...said,
       asks: [],
       verdicts,
       reasons: [because('reading-worth-nothing', 'rule')],
@@ -107,12 +99,44 @@ export function pressureOf(input: PressureInput): PressureAnswer {
     return {
       wallKPa: spreadOf(readKPa, gaugeTrust),
       usable: false,
-      ...drop,
+      ...said,
       asks: [],
       verdicts,
       reasons: [because('line-not-known', 'rule'), ...dropReasons(undefined, dropKPa)],
     };
+  return { ...atGun(place, readKPa, dropKPa, verdicts), ...said };
+}
 
+/** From rest to trigger at one gauge, kPa; unknown where it was not read in both. */
+const dropOf = (
+  { restValue, flowing, unit }: PressureInput,
+  readKPa: number,
+): number | undefined =>
+  restValue === undefined || flowing !== 'yes'
+    ? undefined
+    : convert(restValue, unit, 'kPa') - readKPa;
+
+function readingVerdicts(
+  { at, flowing, gaugeTrust = 'good' }: PressureInput,
+  dropKPa: number | undefined,
+): Verdict[] {
+  const isStarving = dropKPa !== undefined && dropKPa >= STARVING_DROP_KPA;
+  return [
+    ...(flowing !== 'yes' ? [caution('reading-at-rest')] : []),
+    ...(at === 'unknown' ? [caution('reading-place-unknown')] : []),
+    ...(gaugeTrust !== 'good' ? [caution('gauge-not-trusted')] : []),
+    ...(isStarving ? [caution('supply-drops', { dropKPa })] : []),
+  ];
+}
+
+/** A reading taken under flow at a known place, as pressures at the gun, cap and wall. */
+function atGun(
+  place: PressureAtGun,
+  readKPa: number,
+  dropKPa: number | undefined,
+  verdicts: readonly Verdict[],
+): PressureAnswer {
+  const { at, gun, model, gaugeTrust = 'good' } = place;
   const inletKPa = mapSpread(spreadOf(readKPa, gaugeTrust), inletFrom(place));
   const capKPa =
     at === 'cap'
@@ -124,17 +148,17 @@ export function pressureOf(input: PressureInput): PressureAnswer {
       ? spreadOf(readKPa, gaugeTrust)
       : wall && mapSpread(inletKPa, (kPa) => wallOf(place, kPa)!.regulatorFlowingKPa);
   const changeKPa = changeOf(place, readKPa);
-  if (at !== 'cap' && isKindUnknown(gun, model.nozzleMm)) verdicts.push(kindUnknown());
+  const isKindAsked = at !== 'cap' && isKindUnknown(gun, model.nozzleMm);
   return {
     inletKPa,
     capKPa,
     ...(wallKPa ? { wallKPa } : {}),
     usable: gaugeTrust === 'good',
-    ...drop,
     ...(changeKPa === undefined ? {} : { changeKPa }),
     asks: asksOf(place, readKPa),
     verdicts: [
       ...verdicts,
+      ...(isKindAsked ? [kindUnknown()] : []),
       ...limitVerdicts(
         gun,
         model,

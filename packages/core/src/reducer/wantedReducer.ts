@@ -49,6 +49,15 @@ const pickedHardener = ({ wanted, hardeners }: ReducerInput): Grade | undefined 
 const named = (grades: readonly Grade[]): string | Term =>
   grades.map(({ name }) => name).join(' or ') || term('nothingElse');
 
+/** The hardener wanted is one of this system's, and one for this warmth. */
+function hardenerVerdicts({ input, where }: Job, hardener: Grade | undefined): Verdict[] {
+  if (hardener) return hardenerFor([hardener], where.effectiveC).verdicts;
+  const name = input.wanted?.hardener;
+  if (name === undefined) return [];
+  const right = named(input.hardeners ?? []);
+  return [stop('wrong-system', { name, right }, ['wanted', 'hardener'])];
+}
+
 /** What stands against the grade, amount or hardener that the painter wants. */
 export function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdict[] {
   const { wanted, reduction, finish } = job.input;
@@ -74,14 +83,7 @@ export function wantedVerdicts(job: Job, judged: ReducerAnswer['wanted']): Verdi
   if (barsFastGrades(finish) && chosen.some((grade) => speedOf(grade) === 'fast'))
     verdicts.push(stop('silver-needs-slower', undefined, ['wanted', 'parts']));
   const hardener = pickedHardener(job.input);
-  if (wanted.hardener !== undefined && !hardener)
-    verdicts.push(
-      stop('wrong-system', { name: wanted.hardener, right: named(job.input.hardeners ?? []) }, [
-        'wanted',
-        'hardener',
-      ]),
-    );
-  if (hardener) verdicts.push(...hardenerFor([hardener], job.where.effectiveC).verdicts);
+  verdicts.push(...hardenerVerdicts(job, hardener));
   const grade = [
     ...wanted.parts.map(({ name }) => name),
     ...(hardener ? [hardener.name] : []),

@@ -16,22 +16,19 @@ export function waterborneAnswer(
 ): ReducerAnswer {
   const dose = input.adjusterGrid?.length ? adjusterDose(input.adjusterGrid, input) : undefined;
   const index = waterEvaporation(input, where.airSpeedMPerS);
-  const verdicts = [...air];
-  if (dose?.beyondGrid)
-    verdicts.push(
-      caution('adjuster-beyond-grid', {
-        airC: input.airTemperatureC,
-        rhPercent: input.relativeHumidityPercent,
-        percent: dose.percentOfPaint,
-      }),
-    );
-  for (const part of input.wanted?.parts ?? [])
-    verdicts.push(
-      stop('wrong-system', { name: part.name, right: dose?.name ?? term('theAdjuster') }, [
-        'wanted',
-        'parts',
-      ]),
-    );
+  const atGrid = dose && {
+    percent: dose.percentOfPaint,
+    airC: input.airTemperatureC,
+    rhPercent: input.relativeHumidityPercent,
+  };
+  const right = dose?.name ?? term('theAdjuster');
+  const verdicts = [
+    ...air,
+    ...(dose?.beyondGrid ? [caution('adjuster-beyond-grid', atGrid)] : []),
+    ...(input.wanted?.parts ?? []).map(({ name }) =>
+      stop('wrong-system', { name, right }, ['wanted', 'parts']),
+    ),
+  ];
   const adjuster = dose && {
     adjusterPercentOfPaint: dose.percentOfPaint,
     of: 'paint' as const,
@@ -48,15 +45,7 @@ export function waterborneAnswer(
     alternatives: [],
     verdicts,
     reasons: [
-      ...(dose
-        ? [
-            because('adjuster-from-grid', 'dataSheet', {
-              percent: dose.percentOfPaint,
-              airC: input.airTemperatureC,
-              rhPercent: input.relativeHumidityPercent,
-            }),
-          ]
-        : []),
+      ...(atGrid ? [because('adjuster-from-grid', 'dataSheet', atGrid)] : []),
       because('waterborne-moving-air', 'rule', { speedMPerS: where.airSpeedMPerS }),
     ],
   };

@@ -1,15 +1,30 @@
+import { useRouteError } from 'react-router';
+
+/** Browsers word it differently, but a page's script that does not come is a TypeError of `import()`. */
+const didNotCome = (error: unknown): boolean =>
+  error instanceof TypeError && /dynamically imported|importing a module/i.test(error.message);
+
 /** The page failed: said in words, with a way on; what was saved is safe on the server. */
 export function Broken() {
+  const isMissing = didNotCome(useRouteError());
   return (
-    <main className="page stack">
-      <h1>This page failed</h1>
-      <p>
-        Everything you saved is safe with the shop’s server. Open it again; if it fails again, tell
-        whoever keeps this program what you were doing.
-      </p>
-      <p>
+    <section className="page stack">
+      <h1>{isMissing ? 'This page has not come' : 'This page failed'}</h1>
+      {isMissing ? (
+        <p>
+          The shop’s server does not answer, and this device has not kept the page. Nothing you
+          typed elsewhere is lost.
+        </p>
+      ) : (
+        <p>
+          Everything you saved is safe with the shop’s server. Open it again; if it fails again,
+          tell whoever keeps this program what you were doing.
+        </p>
+      )}
+      <p className="row">
+        <a href={location.href}>Open it again</a>
         <a href="/">Back to Today</a>
       </p>
-    </main>
+    </section>
   );
 }
