@@ -2,7 +2,7 @@
  * The table of levers (docs/MODEL.md): what a painter moves, the fault that goes with it, over
  * which range.
  */
-import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
+import { MATERIAL_CLASSES, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
 import { air, set } from './changedInput.ts';
 import { GRADES, type Wanted } from './rightCoats.ts';
@@ -70,8 +70,10 @@ export const LEVER_ROWS: (LeverRow & { classes?: MaterialClass[] })[] = [
     of: (a) => a.oversprayGPerMin.value,
   },
   {
+    // Not epoxy: an LVLP gun's drops of it are coarse, and join sooner the finer they come.
     lever: 'more air, hand kept',
     fault: 'dry spray',
+    classes: MATERIAL_CLASSES.filter((one) => one !== 'epoxyPrimer'),
     at: (i, s) => set(i, { inletKPa: between(1, 1.8, s) * i.settings.inletKPa! }),
     of: (a) => risk(a, 'drySpray'),
     slack: 0.002,

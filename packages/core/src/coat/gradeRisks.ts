@@ -54,7 +54,10 @@ export function reducerWithRisks(input: ReducerInput): ReducerWithRisks {
 const solventClassOf = ({ stage, class: given }: ReducerInput) =>
   classOf({ stage, carrier: 'solvent', class: given });
 
-/** What a coat with a grade risks; how unsure that is hardly depends on the grade, and serves all. */
+/**
+ * What a coat with a grade risks. How unsure that is hardly depends on the grade: the first one's
+ * serves all.
+ */
 function risksOfGrades(input: ReducerInput): (grade: Grade) => Risks {
   let sds: Sds | undefined;
   return (grade) => {

@@ -1,6 +1,6 @@
 /**
- * A function that works out each answer once, by a key of what it is asked; without one, by the
- * thing itself. For what is asked again and again within one calculation: nothing is ever forgotten.
+ * A function that works out each answer once, by a key of what it is asked, or by the thing itself.
+ * For what is asked again and again within one calculation: nothing is ever forgotten.
  */
 export function remembered<K, V>(
   work: (asked: K) => V,

@@ -1,6 +1,6 @@
 import { useRouteError } from 'react-router';
 
-/** Browsers word it differently, but a page's script that does not come is a TypeError of `import()`. */
+/** Browsers word it differently: a script that does not come is a TypeError of `import()`. */
 const didNotCome = (error: unknown): boolean =>
   error instanceof TypeError && /dynamically imported|importing a module/i.test(error.message);
 
