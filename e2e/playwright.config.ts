@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from '../scripts/chromium.mjs';
 import { ADDRESS } from './shopServer.ts';
 
 export default defineConfig({
@@ -22,7 +23,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM.path,
       chromiumSandbox: false,
       args: [
         '--disable-gpu',

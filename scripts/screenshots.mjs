@@ -6,6 +6,7 @@
 import { chromium } from '@playwright/test';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CHROMIUM } from './chromium.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:4355';
 const folder = path.join(
@@ -13,7 +14,7 @@ const folder = path.join(
   'docs/screenshots',
 );
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: CHROMIUM.path,
   chromiumSandbox: false,
   args: ['--disable-gpu', '--disable-background-networking'],
 });

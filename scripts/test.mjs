@@ -8,11 +8,11 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CHROMIUM } from './chromium.mjs';
 import { ensurePackages } from './packages.mjs';
 import { aptInstall, Plain } from './postgres.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
-const CHROMIUM = '/usr/bin/chromium';
 const reports = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-reports-'));
 const bin = (name) => path.join(root, 'node_modules/.bin', name);
 const tally = { passed: 0, failed: 0 };
@@ -80,7 +80,7 @@ async function runTests() {
 }
 
 async function runJourneys() {
-  if (!existsSync(CHROMIUM)) aptInstall(['chromium'], console.log);
+  if (!existsSync(CHROMIUM.path)) aptInstall([CHROMIUM.package], console.log);
   const report = path.join(reports, 'playwright.json');
   const journeys = ['playwright', 'test', '--config', 'e2e/playwright.config.ts'];
   const ok = await run('journeys in the browser', journeys, {

@@ -3,7 +3,7 @@
  * can say.
  */
 import { describe, expect, it } from 'vitest';
-import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/move.ts';
 import { ask, answerOrRefuse, type InputOf } from '../src/registry.ts';
 import { changeText, popTermText, riskText, riskWord, tradeText } from '../src/words/coatWords.ts';
 

@@ -5,7 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { topcoatGun as gun } from './topcoatGun.ts';
 import { airlineOf, type Line } from '../src/compressedAir/airline.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
-import { pressureOf, type PressureInput } from '../src/gun/pressure.ts';
+import { pressureOf } from '../src/gun/pressure.ts';
+import { type PressureInput } from '../src/gun/reading.ts';
 import { setupOf } from '../src/gun/setup.ts';
 
 const hosed: Line = {

@@ -1,6 +1,7 @@
 import { GunSheet } from '../shapes/gun.ts';
 import { Carrier, MaterialClass, StageName, Trust } from '../shapes/trade.ts';
-import { pressureOf, PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
+import { pressureOf } from '@orthochrom/core/gun/pressure.ts';
+import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/reading.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { z } from 'zod';
 import { contradiction, optional, outOfRange } from '../quantity/fields.ts';

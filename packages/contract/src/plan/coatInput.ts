@@ -8,7 +8,7 @@ import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from './panels.ts';
-import { layerOf } from './planInputs.ts';
+import { layerOf } from './recoatInputs.ts';
 
 /**
  * The coats of this stage that are still to come, at the settings as they stand: what the set-up

@@ -11,7 +11,7 @@ import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { askGate, type GateAnswersGiven } from './gateProduct.ts';
 import { coatsUnder, layerSaid, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
 import type { PlanContext } from './planContext.ts';
-import { recoatInput } from './planInputs.ts';
+import { recoatInput } from './recoatInputs.ts';
 
 /** What the layer must bear for each kind of work; leaving a fault as it is asks nothing of it. */
 const BEFORE: Partial<Record<WorkKind, NextStep>> = {

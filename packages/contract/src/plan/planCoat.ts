@@ -8,7 +8,8 @@ import type { StoredCup } from '../shop/setup.ts';
 import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
 import { readyMlFor } from './amounts.ts';
 import { gradeInUse, type GradeInUse } from './gradeInUse.ts';
-import { climateFrom, climateInput, recoatInput, reducerInput, setupInput } from './planInputs.ts';
+import { climateFrom, climateInput, reducerInput, setupInput } from './planInputs.ts';
+import { recoatInput } from './recoatInputs.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import { takenRecipe, type MixParts } from './takenRecipe.ts';
 

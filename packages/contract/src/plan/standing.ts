@@ -21,7 +21,7 @@ import {
 } from './layersUnder.ts';
 import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
-import { recoatInput } from './planInputs.ts';
+import { recoatInput } from './recoatInputs.ts';
 
 /** Taps that put paint on, in their order, and work on a layer that is on. */
 export const TAPS = ['take', 'pour', 'spray', 'panel', 'on'] as const;

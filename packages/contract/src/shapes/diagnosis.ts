@@ -1,7 +1,7 @@
 /** What goes into a diagnosis and what comes out. */
 import { FaultLayer, RepairVerdict } from './trade.ts';
 import { CupName, Finish, Trust } from './trade.ts';
-import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/pressure.ts';
+import { PRESSURE_UNITS, READ_AT, FLOWING } from '@orthochrom/core/gun/reading.ts';
 import { z } from 'zod';
 import {
   contradiction,

@@ -9,7 +9,7 @@ import {
   StageName,
   Trust,
 } from '../shapes/trade.ts';
-import { PRESSURE_UNITS } from '@orthochrom/core/gun/pressure.ts';
+import { PRESSURE_UNITS } from '@orthochrom/core/gun/reading.ts';
 import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';

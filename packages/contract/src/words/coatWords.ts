@@ -4,7 +4,7 @@
  */
 import { plainText } from './termWords.ts';
 import type { CoatChange } from '@orthochrom/core/coat/changes.ts';
-import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/move.ts';
 import type { Trade } from '@orthochrom/core/coat/setupWithRisks.ts';
 import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';

@@ -5,7 +5,8 @@
 import { COARSE } from '../film/filmRun.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { simulateCoat, type Unknowns } from './simulateCoat.ts';
-import { movesOf, type Along, type ChangeKnob, type ChangeBounds } from './moves.ts';
+import { movesOf } from './moves.ts';
+import { type Along, type ChangeKnob, type ChangeBounds } from './move.ts';
 import {
   linkedRisks,
   riskSpread,

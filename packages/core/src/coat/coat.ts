@@ -10,7 +10,7 @@ import { FINE } from '../film/filmRun.ts';
 import { changesFor, type CoatChange } from './changes.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { simulateCoat } from './simulateCoat.ts';
-import type { ChangeBounds } from './moves.ts';
+import type { ChangeBounds } from './move.ts';
 import { planOf } from './plan.ts';
 import { deviationsOf, HIGH_RISK, multiplied, type Sds } from './riskIntervals.ts';
 import { uncertaintyOf } from './uncertainty.ts';

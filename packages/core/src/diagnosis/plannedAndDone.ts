@@ -7,7 +7,7 @@ import { SPEEDS, type Finish, type Role, type Trust } from '../trade/vocabulary.
 import { airSpeedMPerSOf } from '../air/airMovement.ts';
 import { panelMarginCOf, type Climate } from '../air/climate.ts';
 import type { Settings } from '../gun/gun.ts';
-import type { PressureInput } from '../gun/pressure.ts';
+import type { PressureInput } from '../gun/reading.ts';
 import { kinematicOfSeconds, type CupName } from '../material/flowCup.ts';
 import { potLifeMinutes, type PotLife } from '../mix/potLife.ts';
 import { sharesOf, type Recipe } from '../mix/recipe.ts';

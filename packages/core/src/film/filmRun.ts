@@ -14,16 +14,14 @@
 import { clamp } from '../numerics/rounding.ts';
 import { GRAVITY_M_PER_S2, kelvin, radians } from '../units/physical.ts';
 import {
-  airOver,
   cureStep,
   dryingStep,
   workspaceFor,
-  type AirOver,
   type DryingFactors,
   type Panel,
-  type Surroundings,
   type Workspace,
 } from './drying.ts';
+import { airOver, type AirOver, type Surroundings } from './surface.ts';
 import { coldness, filmPaS } from './filmLaws.ts';
 import { emptyRun, momentOf, noteReady, type FilmRun } from './filmNotes.ts';
 import {

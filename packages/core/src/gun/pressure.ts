@@ -3,52 +3,19 @@
  * one word: wall and gun, at rest and flowing, and the cap; only a flowing one at a known place
  * says anything.
  */
-import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
-import { airlineOf, type Line } from '../compressedAir/airline.ts';
+import { airlineOf } from '../compressedAir/airline.ts';
 import { bisect } from '../numerics/bisect.ts';
 import { logNormalSpread, mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import {
-  because,
-  caution,
-  type Ask,
-  type Explained,
-  type Reason,
-  type Verdict,
-} from '../outcome/verdicts.ts';
+import { because, caution, type Ask, type Explained, type Verdict } from '../outcome/verdicts.ts';
 import { convert } from '../units/convert.ts';
-import type { Gun } from './gun.ts';
-import { airFlowOf, gunModelOf, type GunModel } from './gunModel.ts';
-import type { GunSheet } from './preferences.ts';
-import { classOf } from '../inForce/classOf.ts';
-import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import { airFlowOf, gunModelOf } from './gunModel.ts';
 import { capSpreadOf } from './gunOutput.ts';
-import { HVLP_KIND_ASK, isKindUnknown, kindUnknown } from './hvlpKind.ts';
-import { bandOfWork, capAtInlet, inletAtCap } from './inletPressure.ts';
+import { isKindUnknown, kindUnknown } from './hvlpKind.ts';
+import { capAtInlet, inletAtCap } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
+import { asksOf, bandOf, reasonsOf, dropReasons } from './pressureReasons.ts';
+import { type PressureInput, type PressureAtGun } from './reading.ts';
 
-export const PRESSURE_UNITS = ['kPa', 'bar', 'psi'] as const;
-/** Where a gauge sits, and whether air was flowing: five pressures share one word. */
-export const READ_AT = ['wall', 'inlet', 'cap', 'unknown'] as const;
-export const FLOWING = ['yes', 'no', 'unknown'] as const;
-export type PressureInput = {
-  value: number;
-  unit: (typeof PRESSURE_UNITS)[number];
-  at: (typeof READ_AT)[number];
-  flowing: (typeof FLOWING)[number];
-  gun: Gun;
-  stage?: Stage;
-  carrier?: Carrier;
-  class?: MaterialClass;
-  sheet?: GunSheet;
-  /** The set in use: tests belong to it. Absent: the gun's first. */
-  nozzleMm?: number;
-  airline?: Line;
-  gaugeTrust?: Trust;
-  fanTurnsOut?: number;
-  restValue?: number;
-  wantedInletKPa?: number;
-  capLimitKPa?: number;
-};
 export type PressureAnswer = Explained & {
   inletKPa?: Spread;
   capKPa?: Spread;
@@ -63,13 +30,6 @@ export type PressureAnswer = Explained & {
 const GAUGE_LOG_SD = { good: 0.02, doubtful: 0.1, none: 0.2 } as const;
 /** Under half a painter's step there is nothing to turn. */
 const LEAVE_IT_KPA = 3.5;
-/** Three psi more from rest to trigger than this line should show. */
-const DROP_TOO_MUCH_KPA = 21;
-/**
- * Without a line to hold it against: up to 5 psi is healthy, from 10 psi the gun starves, wherever
- * it was read.
- */
-const HEALTHY_DROP_KPA = 35;
 const STARVING_DROP_KPA = 69;
 const MOST_INLET_KPA = 1000;
 /** Only the air matters here: any paint will do for a model that is asked nothing about paint. */
@@ -179,8 +139,6 @@ function atGun(
   };
 }
 
-type PressureAtGun = PressureInput & { model: GunModel; fanTurnsOut: number };
-
 const spreadOf = (kPa: number, trust: keyof typeof GAUGE_LOG_SD): Spread =>
   logNormalSpread(kPa, GAUGE_LOG_SD[trust]);
 
@@ -228,62 +186,8 @@ function changeOf(placed: PressureAtGun, readKPa: number): number | undefined {
   return Math.abs(change) < LEAVE_IT_KPA ? 0 : change;
 }
 
-/** Does the figure look like another of the five? Asked, never assumed. */
-function asksOf(placed: PressureAtGun, readKPa: number): Ask[] {
-  const { at, model, fanTurnsOut, stage = 'clear' } = placed;
-  const [low, high] = bandOf({ ...placed, stage });
-  const options = ['wall', 'inlet', 'cap'];
-  if (at === 'inlet' && readKPa < low * 0.65 && readKPa <= capAtInlet(model, high, fanTurnsOut))
-    return [{ field: 'at', code: 'is-it-the-cap', options }];
-  if (at === 'inlet' && isKindUnknown(placed.gun, model.nozzleMm)) return [HVLP_KIND_ASK];
-  if (at === 'inlet' && readKPa > high * 1.6)
-    return [{ field: 'at', code: 'is-it-the-wall', options }];
-  return [];
-}
-
 /** The usual band is only known where the coat is. */
 const limitsOf = (placed: PressureAtGun) => ({
   capLimitKPa: placed.capLimitKPa,
   ...(placed.stage ? { bandKPa: bandOf({ ...placed, stage: placed.stage }) } : {}),
 });
-
-const bandOf = ({ carrier = 'solvent', ...placed }: PressureAtGun & { stage: Stage }) =>
-  bandOfWork({
-    ...placed,
-    carrier,
-    isBuild: MATERIALS[classOf({ ...placed, carrier }).value].isBuild,
-  }).value;
-
-function reasonsOf({ at, gun, airline }: PressureAtGun): Reason[] {
-  if (at === 'inlet') return [because('read-at-the-gun', 'record')];
-  if (at === 'cap')
-    return [
-      gun.capKPaAtRated === undefined
-        ? because('cap-by-class', 'model')
-        : because('cap-by-rating', 'model'),
-    ];
-  return [
-    airline?.measuredLossPercent === undefined
-      ? because('wall-by-line', 'model')
-      : because('wall-by-measured-loss', 'record', {
-          measuredLossPercent: airline.measuredLossPercent,
-        }),
-  ];
-}
-
-/**
- * Rest to trigger, against what this line's own regulator should show; without it, by what is
- * healthy anywhere.
- */
-function dropReasons(predictedKPa: number | undefined, dropKPa: number | undefined): Reason[] {
-  if (dropKPa === undefined) return [];
-  if (predictedKPa === undefined)
-    return dropKPa <= HEALTHY_DROP_KPA ? [because('drop-healthy', 'rule', { dropKPa })] : [];
-  const params = { dropKPa, predictedKPa };
-  const isTooMuch = dropKPa - predictedKPa > DROP_TOO_MUCH_KPA;
-  return [
-    isTooMuch
-      ? because('drop-too-much', 'model', params)
-      : because('drop-as-it-should', 'model', params),
-  ];
-}

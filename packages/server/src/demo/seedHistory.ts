@@ -1,10 +1,7 @@
 /** The demo's past: a job done, coat by coat, in the air of its day, with believable scatter. */
 import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
-import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
-import type { Room } from '@orthochrom/contract/shop/setup.ts';
-import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat, TakenPlan } from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';
@@ -14,14 +11,14 @@ import { latestSheets } from '../sheet/sheetLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { wholeTicket } from '../ticket/ticketReader.ts';
-import { GateAnswerTable, MixTable, TicketTable } from '../ticket/ticketTables.ts';
+import { TicketTable } from '../ticket/ticketTables.ts';
 import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 import { careRow } from './demoGuns.ts';
 import type { TicketSketch } from './demoTickets.ts';
 import { isTuesday } from './demoTuesdays.ts';
+import { layGateAndMix, MINUTE_MS } from './pastMix.ts';
 
 const DAY_MS = 86_400_000;
-const MINUTE_MS = 60_000;
 
 /**
  * A job of the past: every coat planned in the air of its day, sprayed, flashed and looked at, with
@@ -233,60 +230,4 @@ function outcomeOf(
   return random() < 0.15
     ? { rating: 'fair', seen: ['dust'], note: 'A few nibs.' }
     : { rating: 'good', seen: ['nothing'], note: '' };
-}
-
-type PastMix = {
-  ticket: Ticket;
-  stage: StagePlan;
-  room: Room;
-  sheet: Sheet;
-  mixId: string;
-  at: Date;
-  plan: Pick<ReturnType<typeof planCoat>, 'inputs' | 'mix'>;
-};
-
-async function layGateAndMix(
-  manager: EntityManager,
-  { ticket, stage, room, sheet, mixId, at, plan }: PastMix,
-): Promise<void> {
-  const about = gateAbout(room, stage, sheet);
-  const answers = {
-    protection: { breathing: 'airFed', skin: true, eyes: true },
-    extraction: 'on',
-    ignition: [],
-    bystanders: false,
-  };
-  const ids = {
-    ticketId: ticket.id,
-    stageId: stage.id,
-    roomId: ticket.roomId,
-    painterId: ticket.painterId,
-  };
-  await manager.insert(GateAnswerTable, {
-    id: newId(),
-    ...ids,
-    step: 'mix',
-    passed: true,
-    about,
-    answers,
-    verdicts: [],
-    gateVersion: GATE_VERSION,
-    answeredAt: at,
-  } as never);
-  const components = plan.mix?.components ?? [];
-  await manager.insert(MixTable, {
-    id: mixId,
-    stageId: stage.id,
-    painterId: ticket.painterId,
-    recipe: plan.inputs.mix?.recipe ?? { parts: [] },
-    asked: components,
-    poured: components.map(({ name, ml }) => ({ name, ml: Math.round(ml) })),
-    readyMl: plan.mix?.readyMl ?? 0,
-    batchNo: 1,
-    mixedAt: at,
-    potLifeEndsAt: plan.mix?.potLifeMinutes
-      ? new Date(at.getTime() + plan.mix.potLifeMinutes.value * MINUTE_MS)
-      : null,
-    materialC: 21,
-  } as never);
 }

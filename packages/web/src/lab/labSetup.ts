@@ -1,7 +1,7 @@
 /** One set-up of the lab: the input of `coat`, and where each control writes into it. Pure. */
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
-import type { ChangeKnob } from '@orthochrom/core/coat/moves.ts';
+import type { ChangeKnob } from '@orthochrom/core/coat/move.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from '@orthochrom/core/gun/gun.ts';
 import { designTemperatureC, speedOf } from '@orthochrom/core/reducer/grade.ts';
 

@@ -1,6 +1,7 @@
 import { sprayMinutes, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import { gunSheetOf, recoatInput } from '@orthochrom/contract/plan/planInputs.ts';
+import { gunSheetOf } from '@orthochrom/contract/plan/planInputs.ts';
+import { recoatInput } from '@orthochrom/contract/plan/recoatInputs.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';

@@ -1,0 +1,1 @@
+export const CHROMIUM: { package: string; path: string };
