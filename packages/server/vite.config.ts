@@ -1,13 +1,19 @@
 import { defineConfig } from 'vite';
 
-/** One file for Node; workspace packages are bundled, installed ones stay outside. */
+/** For Node: the server and its worker; workspace packages are bundled, installed ones are not. */
 export default defineConfig({
   build: {
-    ssr: 'src/main.ts',
+    ssr: true,
     target: 'node20',
     outDir: 'dist/app',
     sourcemap: true,
     minify: false,
-    rollupOptions: { output: { entryFileNames: 'main.js' } },
+    rollupOptions: {
+      input: {
+        main: 'src/main.ts',
+        calculationWorker: 'src/calculation/calculationWorker.ts',
+      },
+      output: { entryFileNames: '[name].js' },
+    },
   },
 });

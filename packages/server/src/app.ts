@@ -1,9 +1,10 @@
 /** The server: parse, ask, keep, answer. */
 import path from 'node:path';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express } from 'express';
 import type { DataSource } from 'typeorm';
 import { airRoutes } from './air/airRoutes.ts';
 import { StandInProbe } from './air/probe.ts';
+import type { Calculator } from './calculation/calculator.ts';
 import { calculationRoutes } from './calculation/calculationRoutes.ts';
 import { airLineRoutes } from './compressedAir/airLineRoutes.ts';
 import { StandInGauge } from './compressedAir/gauge.ts';
@@ -11,33 +12,42 @@ import { demoDays } from './demo/demoDays.ts';
 import { Ledger } from './event/ledger.ts';
 import { findingRoutes } from './finding/findingRoutes.ts';
 import { gunRoutes } from './gun/gunRoutes.ts';
+import { guardEdges, neverKept } from './http/edges.ts';
 import { errorHandler } from './http/errorHandler.ts';
 import { NotFound } from './http/faults.ts';
+import { identify } from './http/requestIdentity.ts';
 import { sheetRoutes } from './sheet/sheetRoutes.ts';
 import { shopRoutes } from './shop/shopRoutes.ts';
 import { ticketRoutes } from './ticket/ticketRoutes.ts';
 
-export type AppOptions = { webFolder?: string; probe?: StandInProbe; gauge?: StandInGauge };
+export type AppOptions = {
+  calculator: Calculator;
+  webFolder?: string;
+  probe?: StandInProbe;
+  gauge?: StandInGauge;
+};
 
-export async function createApp(database: DataSource, options: AppOptions = {}): Promise<Express> {
+export async function createApp(database: DataSource, options: AppOptions): Promise<Express> {
   const ledger = new Ledger(database);
   const probe = options.probe ?? new StandInProbe(await demoDays(ledger.manager));
   const gauge = options.gauge ?? new StandInGauge();
   const app = express();
   app.disable('x-powered-by');
   app.use(guardEdges);
-  const smallJson = express.json({ limit: '1mb', strict: false });
+  app.use('/api', neverKept);
+  const smallJson = express.json({ limit: '1mb', strict: false, inflate: false });
   // A file of findings carries photos: its route takes more, and is the only one that does.
   app.use((req, res, next) =>
     req.path === FINDINGS_FILE_PATH ? next() : smallJson(req, res, next),
   );
+  app.use(identify);
   app.get('/api/health', async (_req, res) => {
     await database.query('select 1');
     res.json({ ok: true, now: new Date().toISOString() });
   });
   app.use(
     '/api',
-    calculationRoutes(),
+    calculationRoutes(options.calculator),
     shopRoutes(ledger),
     sheetRoutes(ledger),
     airRoutes(ledger, probe),
@@ -56,26 +66,6 @@ export async function createApp(database: DataSource, options: AppOptions = {}):
 
 const FINDINGS_FILE_PATH = '/api/findings-file';
 
-const HEADERS = {
-  'x-content-type-options': 'nosniff',
-  'referrer-policy': 'no-referrer',
-  'x-frame-options': 'DENY',
-  'content-security-policy':
-    "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
-};
-const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
-
-/**
- * A page from elsewhere that has bent a name to this machine is not answered: there are no accounts
- * to keep it out.
- */
-const guardEdges: RequestHandler = (req, res, next) => {
-  res.set(HEADERS);
-  if (!OWN_NAMES.test(req.headers.host ?? ''))
-    throw new NotFound('This server answers only under its own loopback address.');
-  next();
-};
-
 /** Built files never change under their hashed names; the page itself is always asked for anew. */
 function serveWeb(app: Express, folder: string): void {
   app.use(
@@ -83,7 +73,9 @@ function serveWeb(app: Express, folder: string): void {
     express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
   );
   app.use(express.static(folder, { index: false }));
-  app.get('/{*rest}', (_req, res) => {
+  app.get('/{*rest}', (req, res) => {
+    // A file that is not there is not a page of the app.
+    if (path.extname(req.path) !== '') throw new NotFound(`There is no file ${req.path}.`);
     res.set('cache-control', 'no-cache').sendFile(path.join(folder, 'index.html'));
   });
 }

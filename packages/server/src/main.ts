@@ -1,6 +1,8 @@
 /** Migrates, loads the demo into an empty shop, and serves; told where by the environment. */
 import { existsSync } from 'node:fs';
+import path from 'node:path';
 import { createApp } from './app.ts';
+import { Calculator } from './calculation/calculator.ts';
 import { newDataSource } from './database/dataSource.ts';
 import { loadDemoIfEmpty } from './demo/loadDemo.ts';
 
@@ -14,10 +16,17 @@ await database.initialize();
 await database.runMigrations();
 if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
 
-const app = await createApp(
-  database,
-  WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {},
-);
+/** Built, all lies in one folder; from source, the worker lies with what it belongs to. */
+const built = path.join(import.meta.dirname, 'calculationWorker.js');
+const calculator = new Calculator({
+  path: existsSync(built)
+    ? built
+    : path.join(import.meta.dirname, 'calculation/calculationWorker.ts'),
+});
+const app = await createApp(database, {
+  calculator,
+  ...(WEB_FOLDER && existsSync(WEB_FOLDER) ? { webFolder: WEB_FOLDER } : {}),
+});
 const server = app.listen(Number(PORT), LOOPBACK, (fault?: Error) => {
   if (fault) {
     console.error(fault.message);
@@ -30,6 +39,7 @@ const server = app.listen(Number(PORT), LOOPBACK, (fault?: Error) => {
 async function stop(): Promise<void> {
   server.close();
   server.closeAllConnections();
+  await calculator.close();
   await database.destroy();
   process.exit(0);
 }

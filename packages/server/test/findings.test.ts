@@ -144,18 +144,25 @@ describe('a finding', () => {
     expect(finding.result.causes.slice(0, 3).map(({ id }) => id)).toContain('flash_short');
     expect(finding.knowledgeVersion).toBe(theKnowledge().knowledge.version);
   });
-  it('comes again under the same id without a second row', async () => {
-    const finding = await found();
-    const again = await shop.post<Finding>('/findings', {
-      id: finding.id,
+  it('comes again under the same id without a second row; with other words it is a clash', async () => {
+    const asked = {
+      id: newId(),
       painterId,
-      vehicle: 'another',
+      vehicle: 'one',
       where: '',
       note: '',
       readings: {},
       answers: [],
-    });
-    expect(again.body.vehicle).toBe(whole.ticket.vehicle);
+    };
+    const [first, again] = [
+      await shop.post<Finding>('/findings', asked),
+      await shop.post<Finding>('/findings', asked),
+    ];
+    expect([first.status, again.status]).toEqual([201, 201]);
+    expect(again.body).toEqual(first.body);
+    const other = await shop.post<Fault>('/findings', { ...asked, vehicle: 'another' });
+    expect([other.status, other.body.error.code]).toEqual([409, 'version-clash']);
+    expect(other.body.error.theirs).toMatchObject({ vehicle: 'one' });
   });
   it('shows a clash and overwrites nothing', async () => {
     const { id, version } = await found();
@@ -273,6 +280,23 @@ describe('photos', () => {
       mime,
     );
 
+  it('is kept without where, when and by whom it was taken', async () => {
+    const finding = await found();
+    const told = await sharp({
+      create: { width: 60, height: 40, channels: 3, background: '#a33' },
+    })
+      .withExif({ IFD0: { Copyright: 'whoever' }, IFD3: { GPSLatitude: '51/1 30/1 0/1' } })
+      .jpeg()
+      .toBuffer();
+    expect((await sharp(told).metadata()).exif).toBeDefined();
+    const { body } = await shop.send<Finding>(
+      `/findings/${finding.id}/photos?id=${newId()}&painterId=${painterId}`,
+      told,
+      'image/jpeg',
+    );
+    const kept = await sharp(await shop.bytes(`/photos/${body.photos[0]!.id}`)).metadata();
+    expect([kept.exif, kept.width, kept.height]).toEqual([undefined, 60, 40]);
+  });
   it('are kept byte for byte with a small one beside, and the same one only once', async () => {
     const finding = await found();
     const bytes = await picture();

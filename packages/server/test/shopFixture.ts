@@ -6,12 +6,14 @@ import type { AddressInfo } from 'node:net';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { WordedVerdict } from '@orthochrom/contract/words/worded.ts';
-import { request, type Server } from 'node:http';
+import { request, type IncomingHttpHeaders, type Server } from 'node:http';
+import path from 'node:path';
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { inject } from 'vitest';
 import { StandInProbe } from '../src/air/probe.ts';
 import { createApp } from '../src/app.ts';
+import { Calculator } from '../src/calculation/calculator.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 import { demoDays } from '../src/demo/demoDays.ts';
 
@@ -37,13 +39,25 @@ export const IN_ORDER = {
   floor: 'clear',
 } as const;
 
+const FROM_SOURCE = {
+  path: path.join(import.meta.dirname, '../src/calculation/calculationWorker.ts'),
+  execArgv: ['--import', 'tsx'],
+};
+
 export class ShopFixture {
   readonly database: DataSource;
   readonly probe: StandInProbe;
   private readonly server: Server;
+  private readonly calculator: Calculator;
   private readonly base: string;
 
-  private constructor(database: DataSource, probe: StandInProbe, server: Server) {
+  private constructor(
+    database: DataSource,
+    probe: StandInProbe,
+    server: Server,
+    calculator: Calculator,
+  ) {
+    this.calculator = calculator;
     this.database = database;
     this.probe = probe;
     this.server = server;
@@ -63,16 +77,18 @@ export class ShopFixture {
     await database.initialize();
     const probe = new StandInProbe(await demoDays(database.manager));
     probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
-    const app = await createApp(database, { probe });
+    const calculator = new Calculator(FROM_SOURCE);
+    const app = await createApp(database, { calculator, probe });
     const server = await new Promise<Server>((resolve) => {
       const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
     });
-    return new ShopFixture(database, probe, server);
+    return new ShopFixture(database, probe, server, calculator);
   }
 
   async close(): Promise<void> {
     this.server.closeAllConnections();
     await new Promise((resolve) => this.server.close(resolve));
+    await this.calculator.close();
     await this.database.destroy();
   }
 
@@ -124,6 +140,44 @@ export class ShopFixture {
         .on('error', reject)
         .end();
     });
+  }
+
+  /** Under a request's own id, as a device that never heard the answer sends it again. */
+  async keyed(method: string, path: string, key: string, body: unknown): Promise<Reply> {
+    const response = await fetch(`${this.base}${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', 'idempotency-key': key },
+      body: JSON.stringify(body),
+    });
+    return { status: response.status, body: await response.json() };
+  }
+
+  /** How an empty write under these headers is met. */
+  head(path: string, headers: object): Promise<{ status?: number; headers: IncomingHttpHeaders }> {
+    return new Promise((resolve, reject) => {
+      const all = { 'content-type': 'application/json', ...headers };
+      request(`${this.base}${path}`, { method: 'POST', headers: all }, (reply) => {
+        reply.resume();
+        resolve({ status: reply.statusCode!, headers: reply.headers });
+      })
+        .on('error', reject)
+        .end('{}');
+    });
+  }
+
+  get origin(): string {
+    return new URL(this.base).origin;
+  }
+
+  /** As when the database falls and rises again: every connection to it is cut. */
+  async cutDatabase(): Promise<void> {
+    const admin = newDataSource(`${inject('clusterUrl')}postgres`);
+    await admin.initialize();
+    const [{ name }] = (await this.rows('select current_database() as name')) as [{ name: string }];
+    await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+      name,
+    ]);
+    await admin.destroy();
   }
 
   /** What the stream says while `work` goes on, until it has told of a change. */

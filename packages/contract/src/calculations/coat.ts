@@ -2,7 +2,7 @@ import { Skill, Substrate } from '../shapes/trade.ts';
 import type { CoatAnswer } from '@orthochrom/core/coat/coatAnswer.ts';
 import { coatOf } from '@orthochrom/core/coat/coat.ts';
 import { z } from 'zod';
-import { listOf, optional, wanted } from '../quantity/fields.ts';
+import { listOf, optional, quantity, wanted } from '../quantity/fields.ts';
 import { Climate } from '../shapes/climate.ts';
 import { Bake, Layer } from '../shapes/film.ts';
 import { Gun, Settings, beyondTravel } from '../shapes/gun.ts';
@@ -24,7 +24,13 @@ export const CoatInput = z
       ...optional('lengthM', 'heightM', 'lapSeconds'),
       substrate: Substrate.optional(),
     }),
-    coats: listOf(z.strictObject({ ...wanted('flashMinutes'), settings: Settings.optional() }), 1),
+    coats: listOf(
+      z.strictObject({
+        flashMinutes: quantity('simulatedMinutes'),
+        settings: Settings.optional(),
+      }),
+      1,
+    ),
     bake: Bake.optional(),
     below: listOf(Layer).optional(),
     technique: z

@@ -7,6 +7,7 @@ import { classOf } from '@orthochrom/core/inForce/classOf.ts';
 import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from '../plan/panels.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
+import { simulated } from '../quantity/ranges.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { type TicketWhole } from '../shop/ticket.ts';
 import { settingNames, type Coat } from '../shop/coat.ts';
@@ -75,8 +76,9 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
     ...(setupInput.way?.skill ? { technique: { skill: setupInput.way.skill } } : {}),
     // The waits that were really kept; after the last coat, the one that was planned.
     coats: Array.from({ length: Math.max(1, coat.ordinal) }, (_, i) => ({
-      flashMinutes:
+      flashMinutes: simulated(
         (i < coat.ordinal - 1 ? waits[i]?.minutes : undefined) ?? recoat.earliestMinutes.value,
+      ),
     })),
     spread: false,
   };

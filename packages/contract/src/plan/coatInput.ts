@@ -3,6 +3,7 @@
  * wants them.
  */
 import { heatOf } from '@orthochrom/core/inForce/timesOf.ts';
+import { simulated } from '../quantity/ranges.ts';
 import type { InputOf } from '../registry.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
@@ -60,11 +61,13 @@ export function coatInput(
       ...(lapSeconds === undefined ? {} : { lapSeconds }),
     },
     technique: { skill: context.painter.skill },
-    coats: Array.from({ length: coatsLeft }, () => ({ flashMinutes })),
+    coats: Array.from({ length: coatsLeft }, () => ({ flashMinutes: simulated(flashMinutes) })),
     ...(isBaked
       ? {
           bake: {
-            afterMinutes: Math.max(times.beforeBakeMinutes!, coatsLeft > 1 ? 0 : flashMinutes),
+            afterMinutes: simulated(
+              Math.max(times.beforeBakeMinutes!, coatsLeft > 1 ? 0 : flashMinutes),
+            ),
             ...heatOf({ sheet: times }),
           },
         }

@@ -11,8 +11,9 @@ export function quantity(field: string): z.ZodNumber {
 
 /** Amounts wanted or at hand, parts and sizes: nothing at all is not an amount. */
 export const moreThanZero = (field: string): z.ZodNumber => {
-  const { to, unit } = rangeOf(field);
-  return z.number().gt(0).max(to).meta({ unit });
+  const { from, to, unit } = rangeOf(field);
+  const some = from > 0 ? z.number().min(from) : z.number().gt(0);
+  return some.max(to).meta({ unit });
 };
 
 const keyed = <K extends string, S>(names: readonly K[], schemaOf: (name: K) => S): Record<K, S> =>

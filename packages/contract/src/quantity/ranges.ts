@@ -4,6 +4,9 @@
  */
 export type Range = { from: number; to: number; unit: string };
 
+/** Two days: the longest that is simulated or foreseen in one piece. */
+export const LONGEST_FORECAST_MINUTES = 2880;
+
 const range = (from: number, to: number, unit: string): Range => ({ from, to, unit });
 const rows = (names: string, row: Range): [string, Range][] =>
   names.split(' ').map((name) => [name, row]);
@@ -53,7 +56,14 @@ const BY_NAME = new Map<string, Range>([
   ...rows('coats mixes count', range(0, 50, '')),
   ...rows('parts', range(0, 1000, 'parts')),
   ...rows('seconds lapSeconds', range(0, 86_400, 's')),
-  ...rows('minutes minute minutesSince minutesSinceSpray', range(0, 200_000, 'min')),
+  ...rows('minutes minutesSince minutesSinceSpray', range(0, 200_000, 'min')),
+  // What is worked through minute by minute ends: a film that lay for two days tells no more.
+  ...rows('minute simulatedMinutes', range(0, LONGEST_FORECAST_MINUTES, 'min')),
+  ...rows('afterMinutes holdMinutes runMinutes', range(0, LONGEST_FORECAST_MINUTES, 'min')),
+  // The smallest cup that is sold holds more, and a tank lies beside the scale.
+  ...rows('capacityMl', range(5, 50_000, 'ml')),
+  // A knob that does not turn is none.
+  ...rows('fullFluidTurns fullFanTurns', range(0.25, 12, 'turns')),
   ...rows('price', range(0, 1_000_000, '')),
   ...rows('fraction', range(0, 1, '')),
 ]);
@@ -87,3 +97,6 @@ export function rangeOf(field: string): Range {
 export function rangeIfAny(field: string): Range | undefined {
   return BY_NAME.get(field) ?? BY_ENDING.find(([ending]) => field.endsWith(ending))?.[1];
 }
+
+/** A wait as it is simulated: what lay longer is as it was then. */
+export const simulated = (minutes: number): number => Math.min(minutes, LONGEST_FORECAST_MINUTES);

@@ -5,9 +5,10 @@ import {
   schemasOf,
 } from '@orthochrom/contract/registry.ts';
 import { Router } from 'express';
+import type { Calculator } from './calculator.ts';
 
 /** The API's door to the registry. */
-export function calculationRoutes(): Router {
+export function calculationRoutes(calculator: Calculator): Router {
   const routes = Router();
   routes.get('/calculations', (_req, res) => {
     res.json(calculationNames);
@@ -17,8 +18,8 @@ export function calculationRoutes(): Router {
     if (isCalculationName(name)) res.json(schemasOf(name));
     else res.status(404).json(answerOrRefuse(name, undefined));
   });
-  routes.post('/calculations/:name', (req, res) => {
-    const outcome = answerOrRefuse(req.params.name, req.body);
+  routes.post('/calculations/:name', async (req, res) => {
+    const outcome = await calculator.outcomeOf(req.params.name, req.body);
     if ('answer' in outcome) res.json(outcome.answer);
     else res.status(outcome.error.code === 'unknown-calculation' ? 404 : 422).json(outcome);
   });

@@ -10,7 +10,8 @@ import type {
 } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
-import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { RoomTable } from '../shop/shopTables.ts';

@@ -1,6 +1,7 @@
 import { ReadingTable } from '../air/readingTable.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { EventTable } from '../event/eventTable.ts';
+import { RequestTable } from '../event/requestTable.ts';
 import { FindingTable, PhotoTable, PlanChangeTable } from '../finding/findingTables.ts';
 import { CareTable } from '../gun/careTable.ts';
 import { TestTable } from '../gun/testTable.ts';
@@ -56,4 +57,5 @@ export const tables = [
   PlanChangeTable,
   PhotoTable,
   EventTable,
+  RequestTable,
 ];

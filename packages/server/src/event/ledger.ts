@@ -6,7 +6,9 @@ import { EventEmitter } from 'node:events';
 import type { DataSource, EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { NotFound, VersionClash } from '../http/faults.ts';
+import { noteCommitted, takeIdentity } from '../http/requestIdentity.ts';
 import { EventTable } from './eventTable.ts';
+import { oncePerRequest } from './oncePerRequest.ts';
 
 export type Trace = {
   shopId: string;
@@ -32,22 +34,29 @@ export class Ledger {
     return this.database.manager;
   }
 
-  /** Runs `work` in one transaction; what it traces is told to the listeners after the commit. */
+  /**
+   * Runs `work` in one transaction, once for a request however often that comes; what it traces is
+   * told to the listeners after the commit.
+   */
   async write<T>(
     work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
   ): Promise<T> {
     const changed: Changed[] = [];
-    const result = await this.database.transaction((manager) =>
-      work(manager, async (of: Trace) => {
-        await manager.insert(EventTable, {
-          id: newId(),
-          at: new Date(),
-          aggregateVersion: 1,
-          ...of,
-        } as never);
-        changed.push({ type: of.aggregateType, id: of.aggregateId });
-      }),
-    );
+    const identity = takeIdentity();
+    const result = await this.database.transaction((manager) => {
+      const traced = () =>
+        work(manager, async (of: Trace) => {
+          await manager.insert(EventTable, {
+            id: newId(),
+            at: new Date(),
+            aggregateVersion: 1,
+            ...of,
+          } as never);
+          changed.push({ type: of.aggregateType, id: of.aggregateId });
+        });
+      return identity ? oncePerRequest(manager, identity, traced) : traced();
+    });
+    noteCommitted();
     for (const change of changed) this.heard.emit('changed', change);
     return result;
   }
@@ -79,24 +88,4 @@ export async function changeVersioned<Row extends ObjectLiteral & { id: string; 
   const theirs = await manager.findOneBy(table, { id: of.id } as never);
   if (!theirs) throw new NotFound(`There is no ${of.what} ${of.id}.`);
   throw new VersionClash(`The ${of.what}`, of.mine, of.showTheirs ? of.showTheirs(theirs) : theirs);
-}
-
-/**
- * Inserts a row under the client's id; a request that comes again leaves the first row as it is and
- * returns false.
- */
-export async function insertOnce<Row extends ObjectLiteral>(
-  manager: EntityManager,
-  table: EntitySchema<Row>,
-  row: Row,
-): Promise<boolean> {
-  const result = await manager
-    .createQueryBuilder()
-    .insert()
-    .into(table)
-    .values(row as never)
-    .orIgnore()
-    .returning('id')
-    .execute();
-  return (result.raw as unknown[]).length > 0;
 }

@@ -52,7 +52,7 @@ export function findingRoutes(ledger: Ledger): Router {
   });
   routes.post(
     '/findings/:id/photos',
-    express.raw({ type: [...PHOTO_TYPES], limit: MOST_PHOTO_BYTES }),
+    express.raw({ type: [...PHOTO_TYPES], limit: MOST_PHOTO_BYTES, inflate: false }),
     async (req, res) => {
       const { id, painterId } = parsed(PhotoQuery, req.query);
       const bytes: unknown = req.body;
@@ -88,11 +88,15 @@ export function findingRoutes(ledger: Ledger): Router {
       .attachment(`orthochrom-${number}-findings.json`)
       .json(await findingsFile(ledger.manager, found));
   });
-  routes.post('/findings-file', express.json({ limit: MOST_FILE_BYTES }), async (req, res) => {
-    const { painterId } = parsed(ByPainter, req.query);
-    const taken = await importFindings(ledger, bodyOf(FindingsFile, req), painterId);
-    res.status(201).json({ taken });
-  });
+  routes.post(
+    '/findings-file',
+    express.json({ limit: MOST_FILE_BYTES, inflate: false }),
+    async (req, res) => {
+      const { painterId } = parsed(ByPainter, req.query);
+      const taken = await importFindings(ledger, bodyOf(FindingsFile, req), painterId);
+      res.status(201).json({ taken });
+    },
+  );
   routes.get('/coats/:id/changes', async (req, res) => {
     res.json(await changesOfCoat(ledger.manager, idOf(req)));
   });

@@ -6,7 +6,7 @@ import {
 } from '@orthochrom/contract/shop/finding.ts';
 import type { EntityManager } from 'typeorm';
 import type { Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { GunTable } from '../shop/shopTables.ts';

@@ -1,6 +1,7 @@
 /** Rounds of care, kept for good. */
 import type { CareCreate } from '@orthochrom/contract/shop/care.ts';
-import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { GunTable } from '../shop/shopTables.ts';

@@ -1,34 +1,73 @@
 import { RefusedInput } from '@orthochrom/contract/registry.ts';
 import type { ErrorRequestHandler } from 'express';
-import { BadInput, GateOpen, NotFound, OutOfTurn, Stopped, VersionClash } from './faults.ts';
+import { databaseFault } from './databaseFault.ts';
+import {
+  BadInput,
+  Busy,
+  ForeignOrigin,
+  GateOpen,
+  NotFound,
+  OutOfTurn,
+  Stopped,
+  TakesTooLong,
+  VersionClash,
+} from './faults.ts';
+import { hasCommitted } from './requestIdentity.ts';
 
-const body = (code: string, message: string, extra: object = {}) => ({
+type Answer = { status: number; error: object };
+const answer = (status: number, code: string, message: string, extra: object = {}): Answer => ({
+  status,
   error: { code, message, path: [], ...extra },
 });
 
-/** A request body that is not JSON or too large comes from the body parser with these types. */
-const isUnreadable = (fault: unknown): boolean =>
-  typeof fault === 'object' &&
-  fault !== null &&
-  'type' in fault &&
-  ['entity.parse.failed', 'entity.too.large'].includes(String(fault.type));
+/** What the parsers of Express throw; their status says whose fault it was. */
+const parserFault = (fault: unknown): Answer | undefined => {
+  const { type, status } = (fault ?? {}) as { type?: unknown; status?: unknown };
+  if (type === 'entity.parse.failed' || type === 'entity.too.large')
+    return answer(422, 'not-json', 'This is not JSON, or over 1 MB.');
+  if (status === 415)
+    return answer(415, 'encoding', 'What is sent comes as it is: neither packed nor re-encoded.');
+  return typeof status === 'number' && status >= 400 && status < 500
+    ? answer(status, 'bad-request', 'This request cannot be read.')
+    : undefined;
+};
 
-export const errorHandler: ErrorRequestHandler = (fault: unknown, _req, res, _next) => {
+/** What a request ran into, as its own status and words. */
+function knownFault(fault: unknown): Answer | undefined {
   if (fault instanceof BadInput || fault instanceof RefusedInput)
-    res.status(422).json({ error: fault.report });
-  else if (isUnreadable(fault))
-    res.status(422).json(body('not-json', 'This is not JSON, or over 1 MB.'));
-  else if (fault instanceof VersionClash)
-    res
-      .status(409)
-      .json(body('version-clash', fault.message, { mine: fault.mine, theirs: fault.theirs }));
-  else if (fault instanceof GateOpen) res.status(409).json(body('gate-open', fault.message));
-  else if (fault instanceof Stopped)
-    res.status(409).json(body('stopped', fault.message, { verdicts: fault.verdicts }));
-  else if (fault instanceof OutOfTurn) res.status(409).json(body('out-of-turn', fault.message));
-  else if (fault instanceof NotFound) res.status(404).json(body('not-found', fault.message));
-  else {
-    console.error(fault);
-    res.status(500).json(body('internal', 'The program failed on this; nothing was changed.'));
-  }
+    return { status: 422, error: fault.report };
+  if (fault instanceof VersionClash)
+    return answer(409, 'version-clash', fault.message, { mine: fault.mine, theirs: fault.theirs });
+  if (fault instanceof GateOpen) return answer(409, 'gate-open', fault.message);
+  if (fault instanceof Stopped)
+    return answer(409, 'stopped', fault.message, { verdicts: fault.verdicts });
+  if (fault instanceof OutOfTurn) return answer(409, 'out-of-turn', fault.message);
+  if (fault instanceof NotFound) return answer(404, 'not-found', fault.message);
+  if (fault instanceof ForeignOrigin) return answer(403, 'foreign-origin', fault.message);
+  if (fault instanceof TakesTooLong) return answer(422, 'takes-too-long', fault.message);
+  if (fault instanceof Busy) return answer(503, 'busy', fault.message);
+  return parserFault(fault);
+}
+
+/**
+ * Only the name of an unforeseen fault and where it arose are written down: its message may hold
+ * what somebody typed.
+ */
+function note(fault: unknown): void {
+  const { name, stack = '' } = fault instanceof Error ? fault : { name: typeof fault };
+  const where = stack.split('\n').filter((line) => line.trimStart().startsWith('at '));
+  console.error([`unforeseen: ${name}`, ...where].join('\n'));
+}
+
+const KEPT =
+  'It was written down; only reading it back failed. Do not send it again: look at it first.';
+
+export const errorHandler: ErrorRequestHandler = (fault: unknown, _req, res, next) => {
+  if (res.headersSent) return next(fault);
+  const known = knownFault(fault) ?? databaseFault(fault);
+  if (!known) note(fault);
+  const { status, error } = hasCommitted()
+    ? answer(500, 'kept-not-read', KEPT)
+    : (known ?? answer(500, 'internal', 'The program failed on this; nothing was changed.'));
+  res.status(status).json({ error });
 };

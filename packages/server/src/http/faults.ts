@@ -43,3 +43,12 @@ export class Stopped extends Error {
 
 /** The thing is not in a state in which this may be done. */
 export class OutOfTurn extends Error {}
+
+/** A page from elsewhere asks for a write. */
+export class ForeignOrigin extends Error {}
+
+/** A calculation that would keep others waiting: it was ended, and nothing else was. */
+export class TakesTooLong extends Error {}
+
+/** More is asked than can be answered now. */
+export class Busy extends Error {}

@@ -3,6 +3,7 @@ import { FaultBench1795470000000 } from './faultBench.ts';
 import { FirstPath1795400000000 } from './firstPath.ts';
 import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 
+import { NothingLost1795530000000 } from './nothingLost.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
 
-export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000, FaultBench1795470000000, StopsThatHold1795500000000];
+export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000, FaultBench1795470000000, StopsThatHold1795500000000, NothingLost1795530000000];

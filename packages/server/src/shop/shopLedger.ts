@@ -1,7 +1,8 @@
 /** Painters and rooms: each change with its version and its trace. */
 import type { PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
 import type { z } from 'zod';
-import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { shopIdOf } from './shopId.ts';
 import { painterOf, roomOf } from './shopReader.ts';
 import { PainterTable, RoomTable, type PainterRow } from './shopTables.ts';

@@ -14,7 +14,8 @@ import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
 import { flowingOf } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
-import { insertOnce, type Ledger } from '../event/ledger.ts';
+import { type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
@@ -89,6 +90,9 @@ const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefin
   highestInletKPa: spell?.highestKPa ?? null,
 });
 
+const stageOf = async (manager: EntityManager, { ticketId, stageId }: CoatRow) =>
+  (await ticketById(manager, ticketId)).stages.find(({ id }) => id === stageId)!;
+
 /** Flash runs per panel from its own time; a second tap leaves the first time standing. */
 export const panelSprayed = (
   ledger: Ledger,
@@ -99,6 +103,9 @@ export const panelSprayed = (
   ledger.write(async (manager, trace) => {
     const coat = await coatRow(manager, coatId);
     mustBe(coat, 'spraying');
+    const { panelIds } = await stageOf(manager, coat);
+    if (!panelIds.includes(panelId))
+      throw BadInput.at(['panelId'], 'not-one-of', 'This panel is not of this stage.');
     const isTold = await manager.existsBy(CoatPanelTable, { coatId, panelId });
     if (!isTold) await mayGoOn(manager, probe, 'panel', coat, painterId);
     await flowingOf(manager, gauge, coat);
@@ -154,9 +161,7 @@ export const endSpraying = (
       lowestInletKPa: lowestInletKPa ?? seen.lowestInletKPa,
       highestInletKPa: highestInletKPa ?? seen.highestInletKPa,
     };
-    const stage = (await ticketById(manager, coat.ticketId)).stages.find(
-      ({ id }) => id === coat.stageId,
-    )!;
+    const stage = await stageOf(manager, coat);
     const on = stopped ? stage.panelIds.filter((id) => panelsOn.includes(id)) : stage.panelIds;
     const rows = on.map((panelId) => ({ coatId, panelId, sprayedAt: endedAt, ...lastPanel }));
     if (rows.length > 0)

@@ -7,7 +7,8 @@ import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts'
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
-import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';

@@ -3,9 +3,10 @@
  * coat wanted.
  */
 import type { TicketCreate, TicketEdit } from '@orthochrom/contract/shop/ticket.ts';
-import { In, type EntityManager } from 'typeorm';
+import { In, type EntityManager, type EntitySchema } from 'typeorm';
 import { v7 as newId } from 'uuid';
-import { changeVersioned, insertOnce, type Ledger } from '../event/ledger.ts';
+import { changeVersioned, type Ledger } from '../event/ledger.ts';
+import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -94,6 +95,8 @@ async function writeShape(
   ticketId: string,
   { panels, stages }: Shape,
 ): Promise<void> {
+  await refuseForeign(manager, PanelTable, ticketId, 'panels', panels);
+  await refuseForeign(manager, StageTable, ticketId, 'stages', stages);
   await refuseUnknownSheets(manager, stages);
   await refuseLosingWork(manager, ticketId, stages);
   const now = new Date();
@@ -124,6 +127,27 @@ async function writeShape(
     );
     await planCoats(manager, ticketId, stage.id, stage.coats);
   }
+}
+
+/** @throws BadInput where an id names a panel or a stage of another ticket */
+async function refuseForeign(
+  manager: EntityManager,
+  table: typeof PanelTable | typeof StageTable,
+  ticketId: string,
+  field: 'panels' | 'stages',
+  given: readonly { id: string }[],
+): Promise<void> {
+  const held = await manager.findBy<{ id: string; ticketId: string }>(
+    table as EntitySchema<{ id: string; ticketId: string }>,
+    { id: In(given.map(({ id }) => id)) },
+  );
+  const foreign = held.find((row) => row.ticketId !== ticketId);
+  if (foreign)
+    throw BadInput.at(
+      [field, given.findIndex(({ id }) => id === foreign.id), 'id'],
+      'contradiction',
+      'This id belongs to another ticket.',
+    );
 }
 
 async function refuseUnknownSheets(manager: EntityManager, stages: Shape['stages']): Promise<void> {

@@ -1,0 +1,83 @@
+/**
+ * Which request is being served, for what lies deep below the routes: the id that it comes under,
+ * what it says, and whether something was committed for it.
+ */
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { createHash } from 'node:crypto';
+import { Id } from '@orthochrom/contract/shop/common.ts';
+import type { Request, RequestHandler } from 'express';
+import { BadInput } from './faults.ts';
+
+export const IDEMPOTENCY_HEADER = 'idempotency-key';
+
+export type RequestIdentity = {
+  id: string;
+  what: string;
+  digest: string;
+  given: unknown;
+};
+
+class Served {
+  hasCommitted = false;
+  private isTaken = false;
+  private readonly req: Request;
+
+  constructor(req: Request) {
+    this.req = req;
+  }
+
+  /** Once for each request: its first write answers for the whole of it. */
+  take(): RequestIdentity | undefined {
+    if (this.isTaken) return undefined;
+    this.isTaken = true;
+    const id = idOfRequest(this.req);
+    if (!id) return undefined;
+    const given: unknown = this.req.body;
+    return {
+      id,
+      what: `${this.req.method} ${this.req.baseUrl}${this.req.path}`,
+      digest: digestOf(given),
+      given: Buffer.isBuffer(given) ? { sizeBytes: given.length } : given,
+    };
+  }
+}
+
+const served = new AsyncLocalStorage<Served>();
+
+/** Express has it before any route. */
+export const identify: RequestHandler = (req, _res, next) => served.run(new Served(req), next);
+
+export const takeIdentity = (): RequestIdentity | undefined => served.getStore()?.take();
+
+/** From here on the request is kept, whatever fails after it. */
+export function noteCommitted(): void {
+  const store = served.getStore();
+  if (store) store.hasCommitted = true;
+}
+export const hasCommitted = (): boolean => served.getStore()?.hasCommitted ?? false;
+
+/** The header's, else that of the thing which is made. */
+function idOfRequest(req: Request): string | undefined {
+  const header = req.get(IDEMPOTENCY_HEADER);
+  if (header !== undefined && !Id.safeParse(header).success)
+    throw BadInput.at([IDEMPOTENCY_HEADER], 'wrong-type', 'The id of a request is a UUID.');
+  if (header !== undefined) return header;
+  if (req.method !== 'POST') return undefined;
+  const inBody = (req.body as { id?: unknown } | undefined)?.id;
+  return [inBody, req.query['id']].find(
+    (id): id is string => typeof id === 'string' && Id.safeParse(id).success,
+  );
+}
+
+function digestOf(given: unknown): string {
+  const hash = createHash('sha256');
+  return hash.update(Buffer.isBuffer(given) ? given : sorted(given)).digest('hex');
+}
+
+/** The same things said in another order are the same. */
+const sorted = (value: unknown): string =>
+  JSON.stringify(value ?? null, (_key, one: unknown) =>
+    typeof one === 'object' && one !== null && !Array.isArray(one)
+      ? Object.fromEntries(Object.entries(one).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : one,
+  );
