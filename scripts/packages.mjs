@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { Plain } from './postgres.mjs';
+import { Plain } from './debian.mjs';
 
 export function ensurePackages(root, say) {
   const [lock, mark] = [

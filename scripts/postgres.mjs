@@ -2,7 +2,6 @@
  * A private PostgreSQL cluster on loopback, from Debian's packages: found or installed, made,
  * started, stopped. Plain Node: it runs before anything is installed.
  */
-import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   chmodSync,
@@ -17,22 +16,10 @@ import {
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { APP_ROLE, OWNER_ROLE, SOCKET_PORT, giveToApp, writeAccess } from './clusterAccess.mjs';
+import { aptInstall, asDatabaseUser, DATABASE_USER, isRoot, Plain, run } from './debian.mjs';
 
-/** Something the person at the keyboard can put right; shown as it is, without a stack. */
-export class Plain extends Error {}
-
-const isRoot = process.getuid?.() === 0;
-const DATABASE_USER = 'postgres';
 const TEST_ONLY = ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'];
-
-function run(command, args, options = {}) {
-  const result = spawnSync(command, args, { encoding: 'utf8', cwd: '/', ...options });
-  return { ok: result.status === 0, out: `${result.stdout ?? ''}${result.stderr ?? ''}`.trim() };
-}
-
-/** PostgreSQL refuses to run as root, so as root everything of it runs as its own user. */
-const asDatabaseUser = (command, args) =>
-  isRoot ? run('runuser', ['-u', DATABASE_USER, '--', command, ...args]) : run(command, args);
 
 function binFolder() {
   const debian = '/usr/lib/postgresql';
@@ -44,33 +31,6 @@ function binFolder() {
     ...(process.env.PATH ?? '').split(':'),
   ];
   return folders.find((folder) => folder && existsSync(path.join(folder, 'initdb')));
-}
-
-/** Installs Debian packages, as root or through sudo. */
-export function aptInstall(packages, say) {
-  if (!run('which', ['apt-get']).ok)
-    throw new Plain(
-      `${packages.join(' and ')} is missing and there is no apt-get here to install it. Install it by your system's own means and start again.`,
-    );
-  const sudo = isRoot ? [] : ['sudo', '-n'];
-  if (!isRoot && !run('sudo', ['-n', 'true']).ok)
-    throw new Plain(
-      `${packages.join(' and ')} is missing. Install it once: sudo apt-get install ${packages.join(' ')}`,
-    );
-  say(`Installing ${packages.join(', ')} from Debian's packages …`);
-  const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', '-q', '-y', ...args];
-    return run(command, rest, {
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-      maxBuffer: 64e6,
-    });
-  };
-  apt('update');
-  const done = apt('install', '--no-install-recommends', ...packages);
-  if (!done.ok)
-    throw new Plain(
-      `Installing ${packages.join(' ')} failed:\n${done.out.split('\n').slice(-4).join('\n')}`,
-    );
 }
 
 export function ensurePostgres(say) {
@@ -167,34 +127,32 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
   const sockets = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-'));
   if (isRoot) run('chown', [DATABASE_USER, sockets]);
   chmodSync(sockets, 0o700);
-  const port = await freePort();
+  writeAccess(cluster, { isForTests: !durable });
   const options = [
-    `-p ${port}`,
-    '-c listen_addresses=127.0.0.1',
+    `-p ${SOCKET_PORT}`,
+    `-c listen_addresses=''`,
     `-c unix_socket_directories=${sockets}`,
     ...(durable ? [] : TEST_ONLY),
   ];
   const log = path.join(place, 'postgres.log');
-  const started = control('-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start');
-  if (!started.ok)
-    throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
+  const start = () => control('-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start').ok;
+  if (!start()) throw new Plain(`The database did not start. Its log, ${log}, ends:\n${tail(log)}`);
+  const at = ['-h', sockets, '-p', String(SOCKET_PORT), '-U', OWNER_ROLE];
+  const role = durable ? APP_ROLE : OWNER_ROLE;
   return {
-    url: (name) => `postgres://orthochrom@127.0.0.1:${port}/${name}`,
+    url: (name) => `postgres://${role}@localhost/${name}?host=${sockets}&port=${SOCKET_PORT}`,
     ensureDatabase: (name) => {
-      const made = asDatabaseUser(path.join(bin, 'createdb'), [
-        '-h',
-        '127.0.0.1',
-        '-p',
-        String(port),
-        '-U',
-        'orthochrom',
-        name,
-      ]);
+      const made = asDatabaseUser(path.join(bin, 'createdb'), [...at, name]);
       if (!made.ok && !made.out.includes('already exists'))
         throw new Plain(`The database ${name} could not be made: ${made.out}`);
+      if (durable) giveToApp(path.join(bin, 'psql'), at, name);
     },
+    isUp: () => control('status').ok,
+    start,
     stop: (mode = 'fast') => {
-      control('stop', '-m', mode, '-w');
+      // A cluster that fell, or hangs, is not waited for without end.
+      if (!control('stop', '-m', mode, '-w', '-t', '30').ok && control('status').ok)
+        control('stop', '-m', 'immediate', '-w', '-t', '30');
       rmSync(sockets, { recursive: true, force: true });
     },
     place,

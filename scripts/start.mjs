@@ -11,12 +11,17 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { buildStamp } from './buildStamp.mjs';
+import { keepDatabaseUp, keepServerUp } from './keptUp.mjs';
 import { ensurePackages } from './packages.mjs';
-import { Plain, startCluster } from './postgres.mjs';
+import { Plain } from './debian.mjs';
+import { startCluster } from './postgres.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const say = (text) => console.log(text);
-let stopAll = () => {};
+/** What was opened, to be closed again. */
+const closing = [];
+let stopServer = async () => {};
+let isStopping = false;
 
 function options() {
   try {
@@ -120,7 +125,7 @@ function build() {
   writeFileSync(stampFile, stamp);
 }
 
-/** Resolves when the server listens; rejects when it ends before. */
+/** Resolves with the server once it listens; rejects when it ends before. */
 function serve(port, databaseUrl) {
   const server = spawn(
     process.execPath,
@@ -139,13 +144,20 @@ function serve(port, databaseUrl) {
       detached: true,
     },
   );
-  const listening = new Promise((resolve, reject) => {
-    server.stdout.on('data', (chunk) => String(chunk).includes('listening on') && resolve());
+  const ended = new Promise((resolve) => server.once('exit', resolve));
+  stopServer = async () => {
+    if (server.exitCode !== null || server.signalCode !== null) return;
+    server.kill('SIGTERM');
+    const tooLong = setTimeout(() => server.kill('SIGKILL'), 5000);
+    await ended;
+    clearTimeout(tooLong);
+  };
+  return new Promise((resolve, reject) => {
+    server.stdout.on('data', (chunk) => String(chunk).includes('listening on') && resolve(server));
     server.once('exit', (code) =>
       reject(new Plain(`The server ended at once (${code}); its words stand above.`)),
     );
   });
-  return { server, listening };
 }
 
 async function main() {
@@ -155,43 +167,40 @@ async function main() {
       `Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`,
     );
   makeDataFolder(data);
-  const release = claim(data);
-  stopAll = release;
+  closing.push(claim(data));
   ensurePackages(root, say);
   let databaseUrl = process.env.DATABASE_URL;
   if (!databaseUrl) {
     say('Starting the database …');
     const cluster = await startCluster({ folder: path.join(data, 'database'), say, fresh });
-    stopAll = () => {
-      cluster.stop();
-      release();
-    };
+    closing.push(() => cluster.stop());
     cluster.ensureDatabase('orthochrom');
     databaseUrl = cluster.url('orthochrom');
+    closing.push(keepDatabaseUp(cluster, say, fail));
   }
   build();
   say('Opening the shop …');
-  const stopDatabase = stopAll;
-  const { server, listening } = serve(port, databaseUrl);
-  let stopping = false;
-  const ended = new Promise((resolve) => server.once('exit', resolve));
-  stopAll = () => {
-    stopping = true;
-    if (server.exitCode === null) server.kill('SIGTERM');
-    void ended.then(stopDatabase).then(() => process.exit(0));
-  };
-  await listening;
-  say(`\nOrthochrom is open:  http://127.0.0.1:${port}\nCtrl-C closes it.`);
-  const code = await ended;
-  if (!stopping) {
-    stopDatabase();
-    throw new Plain(`The server ended (${code}). Start again: nothing acknowledged is lost.`);
-  }
+  await keepServerUp(() => serve(port, databaseUrl), {
+    say,
+    isStopping: () => isStopping,
+    onOpen: () => say(`\nOrthochrom is open:  http://127.0.0.1:${port}\nCtrl-C closes it.`),
+  });
 }
 
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => stopAll());
-main().catch((fault) => {
-  stopAll();
+/** The server first, then what it stands on, in the order against that in which it was opened. */
+async function closeAll() {
+  isStopping = true;
+  await stopServer();
+  while (closing.length > 0) closing.pop()();
+}
+
+async function fail(fault) {
+  if (isStopping) return;
   console.error(fault instanceof Plain ? `\n${fault.message}` : fault);
-  process.exitCode = 1;
-});
+  await closeAll();
+  process.exit(1);
+}
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => isStopping || void closeAll().then(() => process.exit(0)));
+main().catch(fail);

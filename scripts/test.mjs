@@ -10,7 +10,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { CHROMIUM } from './chromium.mjs';
 import { ensurePackages } from './packages.mjs';
-import { aptInstall, Plain } from './postgres.mjs';
+import { aptInstall, Plain } from './debian.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const reports = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-reports-'));

@@ -4,7 +4,7 @@
  */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
@@ -16,21 +16,75 @@ const data = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-start-'));
 const { DATABASE_URL: _none, ...env } = process.env;
 const runs: ChildProcess[] = [];
 
-function start(port: number, folder = data): Promise<{ child: ChildProcess; said: () => string }> {
+function run(port: number, folder: string, more: object = {}): ChildProcess {
   const child = spawn(
     process.execPath,
     ['scripts/start.mjs', '--port', String(port), '--data', folder],
-    { cwd: root, env },
+    { cwd: root, env: { ...env, ...more } },
   );
   runs.push(child);
+  return child;
+}
+
+/** Kills start script and server as soon as it says so; the database lives on as an orphan. */
+async function startAndKill(port: number, folder: string, heard: string): Promise<void> {
+  const child = run(port, folder);
+  await new Promise<void>((resolve) => {
+    child.once('exit', () => resolve());
+    child.stdout!.on('data', (chunk: Buffer) => {
+      if (String(chunk).includes(heard)) resolve();
+    });
+  });
+  // Half a second on, the demo is being loaded.
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  const server = serverOf(child);
+  child.kill('SIGKILL');
+  if (server > 0) process.kill(server, 'SIGKILL');
+  await ended(child);
+}
+
+/** What the database says of itself, asked as the application. */
+function askDatabase(place: string, sql: string): { answer: string; role: string } {
+  const lines = readFileSync(path.join(place, 'cluster/postmaster.pid'), 'utf8').split('\n');
+  const ask = (question: string) =>
+    spawnSync(
+      'psql',
+      [
+        '-h',
+        lines[4]!,
+        '-p',
+        lines[3]!,
+        '-U',
+        'orthochrom_app',
+        '-At',
+        '-F',
+        ' ',
+        '-c',
+        question,
+        'orthochrom',
+      ],
+      { encoding: 'utf8' },
+    ).stdout.trim();
+  return {
+    answer: ask(sql),
+    role: ask('select rolname, rolsuper from pg_roles where rolname = current_user'),
+  };
+}
+
+function start(
+  port: number,
+  folder = data,
+  more: object = {},
+): Promise<{ child: ChildProcess; said: () => string }> {
+  const child = run(port, folder, more);
   let text = '';
   return new Promise((resolve) => {
     const hear = (chunk: Buffer) => {
       text += String(chunk);
       if (text.includes('Orthochrom is open')) resolve({ child, said: () => text });
     };
-    child.stdout.on('data', hear);
-    child.stderr.on('data', hear);
+    child.stdout!.on('data', hear);
+    child.stderr!.on('data', hear);
     child.once('exit', () => resolve({ child, said: () => text }));
   });
 }
@@ -44,6 +98,26 @@ const setupOf = async (port: number) =>
   (await (await fetch(`http://127.0.0.1:${port}/api/setup`)).json()) as {
     painters: { id: string; version: number; name: string }[];
   };
+
+/** The process that serves, below the one that started it. */
+const serverOf = (child: ChildProcess): number =>
+  Number(
+    spawnSync('pgrep', ['-P', String(child.pid), '-f', 'main.js'], { encoding: 'utf8' })
+      .stdout.trim()
+      .split('\n')[0],
+  );
+const databaseOf = (place: string): number =>
+  Number(readFileSync(path.join(place, 'cluster/postmaster.pid'), 'utf8').split('\n')[0]);
+/** Asks until the shop answers again. */
+async function answersAgain(port: number): Promise<void> {
+  for (;;) {
+    const reply = await fetch(`http://127.0.0.1:${port}/api/setup`).catch(() => undefined);
+    if (reply?.status === 200) return;
+    // What it says meanwhile is that the database is away.
+    if (reply) expect(reply.status).toBe(503);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+}
 
 type Stage = { id: string; coats: number; panelIds: string[] };
 type Ticket = { id: string; state: string; panels: { id: string }[]; stages: Stage[] };
@@ -90,13 +164,10 @@ async function writeUntilKilled(port: number, child: ChildProcess): Promise<stri
   };
   const writers = [write(), write(), write()];
   while (acknowledged.length < 8) await new Promise((resolve) => setTimeout(resolve, 10));
-  const server = Number(
-    spawnSync('pgrep', ['-P', String(child.pid)], { encoding: 'utf8' })
-      .stdout.trim()
-      .split('\n')[0],
-  );
-  process.kill(server, 'SIGKILL');
+  // The start script first: it would start the server again.
+  const server = serverOf(child);
   child.kill('SIGKILL');
+  process.kill(server, 'SIGKILL');
   await ended(child);
   await Promise.all(writers);
   return acknowledged;
@@ -144,6 +215,47 @@ describe('npm start', () => {
     await ended(second.child);
     await expect(fetch(`http://127.0.0.1:${port}/api/health`)).rejects.toThrow();
     expect(spawnSync('pgrep', ['-f', `${data}`], { encoding: 'utf8' }).stdout.trim()).toBe('');
+  });
+
+  it('is put right when database or server fall, lets nobody in over the network, as no superuser', async () => {
+    const port = await freePort();
+    const folder = path.join(data, 'falls');
+    const { child, said } = await start(port, folder);
+    // Where PostgreSQL's own user cannot reach the folder, the script says where it lies instead.
+    const place = / lies in (\S+) instead/.exec(said())?.[1] ?? path.join(folder, 'database');
+    const { answer, role } = askDatabase(place, 'show listen_addresses');
+    expect([answer, role]).toEqual(['', 'orthochrom_app f']);
+    process.kill(databaseOf(place), 'SIGKILL');
+    await answersAgain(port);
+    process.kill(serverOf(child), 'SIGKILL');
+    await answersAgain(port);
+    expect(said()).toMatch(/The server ended .* started again/);
+    child.kill('SIGINT');
+    expect(await ended(child)).toBe(0);
+  });
+
+  it('recovers from a first start that was killed at any moment', async () => {
+    const folder = path.join(data, 'killed');
+    for (const heard of ['Starting the database', 'Opening the shop']) {
+      const port = await freePort();
+      await startAndKill(port, folder, heard);
+    }
+    const port = await freePort();
+    const { child } = await start(port, folder);
+    const { painters } = await setupOf(port);
+    expect(new Set(painters.map(({ name }) => name)).size).toBe(painters.length);
+    expect((await ticketsOf(port)).tickets.length).toBeGreaterThan(0);
+    child.kill('SIGINT');
+    await ended(child);
+  });
+
+  it('says in one sentence that its own DATABASE_URL leads nowhere', async () => {
+    const { child, said } = await start(await freePort(), path.join(data, 'nowhere'), {
+      DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none?connect_timeout=1',
+    });
+    expect(await ended(child)).toBe(1);
+    expect(said()).toContain('does not let the shop in');
+    expect(said()).not.toMatch(/\n\s+at /);
   });
 
   it('names the port that is taken and another to try', async () => {

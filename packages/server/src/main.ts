@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { createApp } from './app.ts';
 import { Calculator } from './calculation/calculator.ts';
-import { newDataSource } from './database/dataSource.ts';
+import { openDatabase } from './database/openDatabase.ts';
 import { loadDemoIfEmpty } from './demo/loadDemo.ts';
 
 /** Without accounts, nobody but this machine is answered. */
@@ -11,8 +11,7 @@ const LOOPBACK = '127.0.0.1';
 const { DATABASE_URL, PORT = '4300', WEB_FOLDER, DEMO_FOLDER, STOP_WITH_PARENT } = process.env;
 if (!DATABASE_URL) throw new Error('DATABASE_URL is not set.');
 
-const database = newDataSource(DATABASE_URL);
-await database.initialize();
+const database = await openDatabase(DATABASE_URL);
 await database.runMigrations();
 if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
 

@@ -4,16 +4,16 @@
  */
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
-import { inject } from 'vitest';
+import { urlOf } from './urlOf.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 
 export async function emptyDatabase(): Promise<DataSource> {
   const name = `m_${newId().replaceAll('-', '')}`;
-  const admin = newDataSource(`${inject('clusterUrl')}postgres`);
+  const admin = newDataSource(urlOf('postgres'));
   await admin.initialize();
   await admin.query(`create database ${name}`);
   await admin.destroy();
-  const database = newDataSource(`${inject('clusterUrl')}${name}`);
+  const database = newDataSource(urlOf(name));
   await database.initialize();
   return database;
 }

@@ -10,10 +10,10 @@ import { request, type IncomingHttpHeaders, type Server } from 'node:http';
 import path from 'node:path';
 import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
-import { inject } from 'vitest';
 import { StandInProbe } from '../src/air/probe.ts';
 import { createApp } from '../src/app.ts';
 import { Calculator } from '../src/calculation/calculator.ts';
+import { urlOf } from './urlOf.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 import { demoDays } from '../src/demo/demoDays.ts';
 
@@ -68,12 +68,11 @@ export class ShopFixture {
     template: 'template_demo' | 'template_empty' = 'template_demo',
   ): Promise<ShopFixture> {
     const name = `t_${newId().replaceAll('-', '')}`;
-    const clusterUrl = inject('clusterUrl');
-    const admin = newDataSource(`${clusterUrl}postgres`);
+    const admin = newDataSource(urlOf('postgres'));
     await admin.initialize();
     await admin.query(`create database ${name} template ${template}`);
     await admin.destroy();
-    const database = newDataSource(`${clusterUrl}${name}`);
+    const database = newDataSource(urlOf(name));
     await database.initialize();
     const probe = new StandInProbe(await demoDays(database.manager));
     probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
@@ -171,7 +170,7 @@ export class ShopFixture {
 
   /** As when the database falls and rises again: every connection to it is cut. */
   async cutDatabase(): Promise<void> {
-    const admin = newDataSource(`${inject('clusterUrl')}postgres`);
+    const admin = newDataSource(urlOf('postgres'));
     await admin.initialize();
     const [{ name }] = (await this.rows('select current_database() as name')) as [{ name: string }];
     await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [

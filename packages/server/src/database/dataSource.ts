@@ -3,13 +3,35 @@ import { DataSource } from 'typeorm';
 import { migrations } from '../migrations/list.ts';
 import { tables } from './tables.ts';
 
+/**
+ * @param url postgres://role@host/name, or with ?host=FOLDER&port=N for a socket in a folder, as
+ *   libpq has it
+ */
 export const newDataSource = (url: string): DataSource =>
   new DataSource({
     type: 'postgres',
-    url,
+    ...placeOf(url),
     entities: tables,
     migrations,
     migrationsTransactionMode: 'all',
     installExtensions: false,
-    extra: { max: 10, options: '-c timezone=UTC' },
+    extra: {
+      max: 10,
+      options: '-c timezone=UTC',
+      // A database that is away is said to be so, not waited for.
+      connectionTimeoutMillis: 10_000,
+    },
   });
+
+function placeOf(url: string) {
+  const { searchParams, username, password, pathname } = new URL(url);
+  const folder = searchParams.get('host');
+  if (!folder) return { url };
+  return {
+    host: folder,
+    port: Number(searchParams.get('port') ?? 5432),
+    username: decodeURIComponent(username),
+    password: decodeURIComponent(password),
+    database: decodeURIComponent(pathname.slice(1)),
+  };
+}

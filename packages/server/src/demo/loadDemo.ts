@@ -38,18 +38,23 @@ function randomFrom(seed: number): () => number {
 
 export async function loadDemoIfEmpty(database: DataSource, folder: string): Promise<boolean> {
   if (await database.manager.exists(ShopTable)) return false;
-  const ledger = new Ledger(database);
+  // All of it or nothing: a first start that is killed half way begins anew.
+  await database.transaction((manager) =>
+    loadDemo(new Ledger({ manager, transaction: (work) => manager.transaction(work) }), folder),
+  );
+  return true;
+}
+
+async function loadDemo(ledger: Ledger, folder: string): Promise<void> {
+  const { manager } = ledger;
   const files = readDemoFiles(folder);
   const shopId = newId();
-  await database.transaction(async (manager) => {
-    await manager.insert(ShopTable, { id: shopId, ...SHOP } as never);
-    for (const painter of PAINTERS)
-      await manager.insert(PainterTable, { id: newId(), shopId, ...painter } as never);
-    for (const room of files.rooms)
-      await manager.insert(RoomTable, { id: newId(), shopId, regionRules: {}, ...room } as never);
-    for (const cup of CUPS)
-      await manager.insert(CupTable, { id: newId(), shopId, ...cup } as never);
-  });
+  await manager.insert(ShopTable, { id: shopId, ...SHOP } as never);
+  for (const painter of PAINTERS)
+    await manager.insert(PainterTable, { id: newId(), shopId, ...painter } as never);
+  for (const room of files.rooms)
+    await manager.insert(RoomTable, { id: newId(), shopId, regionRules: {}, ...room } as never);
+  for (const cup of CUPS) await manager.insert(CupTable, { id: newId(), shopId, ...cup } as never);
   const companionsFirst = [...files.sheets].sort(
     (a, b) => Number(Boolean(a.recipes)) - Number(Boolean(b.recipes)),
   );
@@ -61,7 +66,6 @@ export async function loadDemoIfEmpty(database: DataSource, folder: string): Pro
   ))
     await loadTicket(ledger, sketch, random);
   await layFindings(ledger);
-  return true;
 }
 
 /** Guns and lines are described as a painter would, long ago; then their year is laid. */

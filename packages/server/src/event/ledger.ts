@@ -19,13 +19,17 @@ export type Trace = {
   kind: string;
   patch: unknown;
 };
+/** A database, or one transaction of it for many writes that stand or fall together. */
+export type Database = Pick<DataSource, 'manager'> & {
+  transaction<T>(work: (manager: EntityManager) => Promise<T>): Promise<T>;
+};
 export type Changed = { type: string; id: string };
 
 export class Ledger {
-  private readonly database: DataSource;
+  private readonly database: Database;
   readonly heard = new EventEmitter();
 
-  constructor(database: DataSource) {
+  constructor(database: Database) {
     this.database = database;
     this.heard.setMaxListeners(0);
   }
