@@ -22,6 +22,8 @@ export default defineConfig({
     trace: 'off',
     screenshot: 'only-on-failure',
     contextOptions: { reducedMotion: 'reduce' },
+    // Only the journeys without a server keep the app on the device.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: CHROMIUM.path,
       chromiumSandbox: false,

@@ -1,8 +1,33 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    VitePWA({
+      // Registered by main.tsx; a new one takes over at once, a page that is open stays as it is.
+      injectRegister: false,
+      registerType: 'prompt',
+      manifest: {
+        name: 'Orthochrom',
+        short_name: 'Orthochrom',
+        display: 'standalone',
+        background_color: '#f2f1ee',
+        theme_color: '#22262b',
+        icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/assets\//],
+        skipWaiting: true,
+        clientsClaim: true,
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
   server: {
     host: '127.0.0.1',
     port: 4301,
@@ -11,6 +36,8 @@ export default defineConfig({
   worker: { format: 'es' },
   build: {
     outDir: 'dist',
+    // The kept reads are opened before the first page is drawn.
+    target: 'es2022',
     rolldownOptions: {
       output: {
         codeSplitting: {

@@ -12,8 +12,15 @@ import { Notifications } from '@mantine/notifications';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
+import { SWRConfig } from 'swr';
+import { openKeptReads } from './api/keptReads.ts';
 import { router } from './router.tsx';
 import { theme } from './theme.ts';
+
+/** What was read before stands there before anything is drawn. */
+await openKeptReads(SWRConfig.defaultValue.cache);
+if ('serviceWorker' in navigator && import.meta.env.PROD)
+  void navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -5,6 +5,7 @@ import { MoreThan, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { type Ledger } from '../event/ledger.ts';
 import { insertOnce } from '../event/insertOnce.ts';
+import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import type { StandInProbe } from './probe.ts';
 import { ReadingTable, type ReadingRow } from './readingTable.ts';
@@ -55,7 +56,7 @@ export const addReading = (
       shopId,
       takenBy: painterId,
       instrument: 'hand',
-      takenAt: new Date(),
+      takenAt: notedAt(),
     };
     if (await insertOnce(manager, ReadingTable, row))
       await trace({

@@ -8,6 +8,7 @@ import sharp, { type Metadata } from 'sharp';
 import type { EntityManager } from 'typeorm';
 import type { Ledger } from '../event/ledger.ts';
 import { BadInput, NotFound } from '../http/faults.ts';
+import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { FindingTable, PhotoTable, type PhotoRow } from './findingTables.ts';
 
@@ -107,7 +108,7 @@ export const addPhoto = (
       throw new NotFound(`There is no finding ${findingId}.`);
     if ((await manager.countBy(PhotoTable, { findingId })) >= MOST_PHOTOS)
       throw BadInput.at(['photo'], 'out-of-range', `A finding holds up to ${MOST_PHOTOS} photos.`);
-    if (await insertPhoto(manager, id, findingId, bytes, new Date()))
+    if (await insertPhoto(manager, id, findingId, bytes, notedAt()))
       await trace({
         shopId: await shopIdOf(manager),
         painterId,

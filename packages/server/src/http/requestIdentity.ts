@@ -26,6 +26,10 @@ class Served {
     this.req = req;
   }
 
+  header(name: string): string | undefined {
+    return this.req.get(name);
+  }
+
   /** Once for each request: its first write answers for the whole of it. */
   take(): RequestIdentity | undefined {
     if (this.isTaken) return undefined;
@@ -48,6 +52,27 @@ const served = new AsyncLocalStorage<Served>();
 export const identify: RequestHandler = (req, _res, next) => served.run(new Served(req), next);
 
 export const takeIdentity = (): RequestIdentity | undefined => served.getStore()?.take();
+
+/**
+ * When what is told was noted: now, or before, on a device that could not reach the shop then. Its
+ * clock was measured against ours; what lies ahead of us is now.
+ * @throws BadInput for a time that is none, or lies over a day back
+ */
+export function notedAt(): Date {
+  const header = served.getStore()?.header(NOTED_AT_HEADER);
+  if (header === undefined) return new Date();
+  const atMs = Date.parse(header);
+  const nowMs = Date.now();
+  if (!(atMs >= nowMs - LONGEST_AWAY_MS))
+    throw BadInput.at(
+      [NOTED_AT_HEADER],
+      'out-of-range',
+      'A note is at most a day old when it arrives; say it again with the time of now.',
+    );
+  return new Date(Math.min(atMs, nowMs));
+}
+const NOTED_AT_HEADER = 'noted-at';
+const LONGEST_AWAY_MS = 86_400_000;
 
 /** From here on the request is kept, whatever fails after it. */
 export function noteCommitted(): void {

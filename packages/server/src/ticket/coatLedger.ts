@@ -17,6 +17,7 @@ import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { type Ledger } from '../event/ledger.ts';
 import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
+import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
@@ -85,6 +86,10 @@ function oldMixOf(
   return { recommended, chosen, why };
 }
 
+/** The time that a tap was noted at, and not before the trigger was pulled. */
+const whileSpraying = ({ startedAt }: CoatRow): Date =>
+  new Date(Math.max(notedAt().getTime(), startedAt?.getTime() ?? 0));
+
 const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefined) => ({
   lowestInletKPa: spell?.lowestKPa ?? null,
   highestInletKPa: spell?.highestKPa ?? null,
@@ -113,7 +118,12 @@ export const panelSprayed = (
       .createQueryBuilder()
       .insert()
       .into(CoatPanelTable)
-      .values({ coatId, panelId, sprayedAt: new Date(), ...spellColumns(gauge.takePanel(coatId)) })
+      .values({
+        coatId,
+        panelId,
+        sprayedAt: whileSpraying(coat),
+        ...spellColumns(gauge.takePanel(coatId)),
+      })
       .orIgnore()
       .returning('panel_id')
       .execute();
@@ -153,7 +163,7 @@ export const endSpraying = (
     const stopped =
       stoppedBecause && (await stopKept(manager, probe, coat, painterId, stoppedBecause));
     if (!stopped) await mayGoOn(manager, probe, 'on', coat, painterId);
-    const endedAt = new Date();
+    const endedAt = whileSpraying(coat);
     await flowingOf(manager, gauge, coat);
     const lastPanel = spellColumns(gauge.takePanel(coatId));
     const seen = spellColumns(gauge.takeCoat(coatId));

@@ -9,6 +9,7 @@ import type { z } from 'zod';
 import { type Ledger } from '../event/ledger.ts';
 import { insertOnce } from '../event/insertOnce.ts';
 import { BadInput, NotFound } from '../http/faults.ts';
+import { notedAt } from '../http/requestIdentity.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { roomOf } from '../shop/shopReader.ts';
@@ -47,7 +48,7 @@ export const answerGate = (
       answers,
       verdicts: verdict.verdicts,
       gateVersion: GATE_VERSION,
-      answeredAt: new Date(),
+      answeredAt: notedAt(),
     };
     if (await insertOnce(manager, GateAnswerTable, row))
       await trace({

@@ -4,6 +4,7 @@ import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
+import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { coatRow } from './planReader.ts';
@@ -26,6 +27,7 @@ export const confirmTimer = (
     const timer = await manager.findOneBy(TimerTable, { id: timerId });
     if (!timer) throw new NotFound(`There is no timer ${timerId}.`);
     const coat = timer.coatId ? await coatRow(manager, timer.coatId) : undefined;
+    const testedAt = notedAt();
     if (coat) {
       if (tests.touch !== 'dry' || tests.edge !== 'dry')
         throw BadInput.at(
@@ -33,16 +35,15 @@ export const confirmTimer = (
           'needs-field',
           'Both the face and the edges must have been touched and found dry.',
         );
-      if (timer.dueAt.getTime() > Date.now())
-        throw new OutOfTurn(
-          `Not yet: ${Math.ceil((timer.dueAt.getTime() - Date.now()) / MINUTE_MS)} min still to wait.`,
-        );
+      const leftMs = timer.dueAt.getTime() - testedAt.getTime();
+      if (leftMs > 0)
+        throw new OutOfTurn(`Not yet: ${Math.ceil(leftMs / MINUTE_MS)} min still to wait.`);
     }
     await changeVersioned(manager, TimerTable, {
       what: 'timer',
       id: timerId,
       version,
-      changes: { confirmedAt: new Date(), confirmedBy: painterId, tests },
+      changes: { confirmedAt: testedAt, confirmedBy: painterId, tests },
       mine: tests,
     });
     if (coat?.roomId) await keepCoatAir(manager, probe, coat.id, coat.roomId);

@@ -3,6 +3,7 @@
  * lost for it.
  */
 import type { ApiError } from '@orthochrom/contract/shop/common.ts';
+import { v7 as newId } from 'uuid';
 
 export class ApiFault extends Error {
   readonly status: number;
@@ -24,16 +25,33 @@ export class NoConnection extends Error {
   }
 }
 
-const request = <T>(method: string, url: string, body?: unknown): Promise<T> =>
-  replyOf(url, {
-    method,
-    ...(body === undefined
-      ? {}
-      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-  });
+export type Method = 'GET' | 'POST' | 'PUT';
+/** What a write says beside its body: under which id, and when it was noted if not now. */
+export type Envelope = { key: string; notedAt?: string };
 
-async function replyOf<T>(url: string, asked: RequestInit): Promise<T> {
-  const response = await fetch(url, asked).catch(() => {
+/** A server that says nothing for so long is not there. */
+const PATIENCE_MS = 30_000;
+const AWAY = ['database-away', 'busy'];
+
+/** @throws ApiFault with the server's words, NoConnection where it has none */
+export async function send<T>(
+  method: Method,
+  url: string,
+  body?: unknown,
+  envelope?: Envelope,
+): Promise<T> {
+  const response = await fetch(url, {
+    method,
+    headers: {
+      ...(body === undefined
+        ? {}
+        : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
+      ...(envelope ? { 'idempotency-key': envelope.key } : {}),
+      ...(envelope?.notedAt ? { 'noted-at': envelope.notedAt } : {}),
+    },
+    ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
+    signal: AbortSignal.timeout(PATIENCE_MS),
+  }).catch(() => {
     throw new NoConnection();
   });
   const reply = (await response.json().catch(() => undefined)) as T | ApiError | undefined;
@@ -43,12 +61,30 @@ async function replyOf<T>(url: string, asked: RequestInit): Promise<T> {
     message: `The server answered ${response.status}.`,
     path: [],
   };
+  if (AWAY.includes(error.code)) throw new NoConnection();
   throw new ApiFault(response.status, error);
 }
 
-export const getJson = <T>(url: string): Promise<T> => request('GET', url);
-export const postJson = <T>(url: string, body: unknown): Promise<T> => request('POST', url, body);
-export const putJson = <T>(url: string, body: unknown): Promise<T> => request('PUT', url, body);
-/** A file as it is, under its own type. */
-export const postFile = <T>(url: string, file: File): Promise<T> =>
-  replyOf(url, { method: 'POST', headers: { 'content-type': file.type }, body: file });
+/**
+ * Ids of writes that were sent and not answered: the same one sent again is known by the server as
+ * that very write, however it fared the first time.
+ */
+const unanswered = new Map<string, string>();
+
+async function write<T>(method: Method, url: string, body: unknown): Promise<T> {
+  const content = body instanceof Blob ? undefined : `${method} ${url} ${JSON.stringify(body)}`;
+  const key = (content && unanswered.get(content)) ?? newId();
+  if (content) unanswered.set(content, key);
+  try {
+    const reply = await send<T>(method, url, body, { key });
+    if (content) unanswered.delete(content);
+    return reply;
+  } catch (fault) {
+    if (content && fault instanceof ApiFault) unanswered.delete(content);
+    throw fault;
+  }
+}
+
+export const getJson = <T>(url: string): Promise<T> => send('GET', url);
+export const postJson = <T>(url: string, body: unknown): Promise<T> => write('POST', url, body);
+export const putJson = <T>(url: string, body: unknown): Promise<T> => write('PUT', url, body);

@@ -2,39 +2,48 @@
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import { useEffect, useState } from 'react';
 import { mutate, useSWRConfig } from 'swr';
+import { keepOpenTickets } from './openTickets.ts';
+import { sendNotes } from './outbox.ts';
 import type { AirState } from './reads.ts';
 import { ADDRESS, refresh, refreshAll, refreshedBy } from './resources.ts';
+import { listen } from './sharedStream.ts';
+
+/** Also without an event: what waits here is tried again so often. */
+const TRY_EVERY_MS = 20_000;
 
 /** @returns false while the connection is down */
 export function useStream(): boolean {
   const [connected, setConnected] = useState(true);
   const { cache } = useSWRConfig();
   useEffect(() => {
-    const stream = new EventSource(ADDRESS.stream);
     let wasLost = false;
-    stream.addEventListener('open', () => {
-      setConnected(true);
-      // What was written meanwhile was not heard of.
-      if (wasLost) void refreshAll();
-      wasLost = false;
-    });
-    stream.addEventListener('error', () => {
-      wasLost = true;
-      setConnected(false);
-    });
-    stream.addEventListener('air', (event) => {
+    const hearConnected = (is: boolean) => {
+      setConnected(is);
+      // What was written meanwhile was not heard of; what was noted meanwhile goes first.
+      if (is) void sendNotes().then(() => (wasLost ? refreshAll() : keepOpenTickets(cache)));
+      wasLost = !is;
+    };
+    const hearAir = (data: string) => {
       // A change to data that is still on its way would make SWR throw that data away.
       if (cache.get(ADDRESS.air)?.data === undefined) return;
-      const rooms = JSON.parse(event.data as string) as AirNow[];
+      const rooms = JSON.parse(data) as AirNow[];
       void mutate<AirState>(ADDRESS.air, (old) => (old ? { ...old, rooms } : old), {
         revalidate: false,
       });
+    };
+    const close = listen((event) => {
+      if (event.kind === 'connected') hearConnected(event.is);
+      else if (event.kind === 'air') hearAir(event.data);
+      else {
+        const { type } = JSON.parse(event.data) as { type: string };
+        void refresh(...refreshedBy(type));
+      }
     });
-    stream.addEventListener('changed', (event) => {
-      const { type } = JSON.parse(event.data as string) as { type: string };
-      void refresh(...refreshedBy(type));
-    });
-    return () => stream.close();
+    const timer = setInterval(() => void sendNotes(), TRY_EVERY_MS);
+    return () => {
+      clearInterval(timer);
+      close();
+    };
   }, [cache]);
   return connected;
 }

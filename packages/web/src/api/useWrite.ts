@@ -3,6 +3,7 @@ import { notifications } from '@mantine/notifications';
 import { useCallback, useState } from 'react';
 import { showClash } from './clash.ts';
 import { ApiFault } from './client.ts';
+import { Kept } from './outbox.ts';
 import { refreshAll } from './resources.ts';
 
 /**
@@ -35,6 +36,16 @@ export function useWrite(): [busy: boolean, write: (work: Work) => Promise<boole
 }
 
 function tellFault(fault: unknown, work: Work, again: (overVersion: number) => void): void {
+  if (fault instanceof Kept) {
+    notifications.show({
+      color: 'yellow',
+      title: 'Kept on this device',
+      message: fault.message,
+      autoClose: 8000,
+    });
+    return;
+  }
+
   if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
     const { mine, theirs, message } = fault.error;
     const theirVersion = (theirs as { version?: number } | undefined)?.version;
@@ -47,6 +58,8 @@ function tellFault(fault: unknown, work: Work, again: (overVersion: number) => v
     });
     return;
   }
+  // It is on disk, though its answer could not be read back: what is shown is asked anew.
+  if (fault instanceof ApiFault && fault.error.code === 'kept-not-read') void refreshAll();
   const isStop =
     fault instanceof ApiFault &&
     (fault.error.code === 'stopped' || fault.error.code === 'gate-open');
@@ -54,8 +67,15 @@ function tellFault(fault: unknown, work: Work, again: (overVersion: number) => v
   if (isStop) void refreshAll();
   notifications.show({
     color: 'red',
-    title: isStop ? 'Stopped: nothing was changed' : 'Not done',
+    title: titleOf(fault, isStop),
     message: fault instanceof Error ? fault.message : String(fault),
     autoClose: isStop ? false : 12_000,
   });
 }
+
+const titleOf = (fault: unknown, isStop: boolean): string =>
+  isStop
+    ? 'Stopped: nothing was changed'
+    : fault instanceof ApiFault && fault.error.code === 'kept-not-read'
+      ? 'Written down, not read back'
+      : 'Not done';

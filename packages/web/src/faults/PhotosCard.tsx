@@ -9,7 +9,7 @@ import {
 } from '@orthochrom/contract/shop/finding.ts';
 import { useRef } from 'react';
 import { v7 as newId } from 'uuid';
-import { postFile } from '../api/client.ts';
+import { noteDown } from '../api/outbox.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { whenText } from '../records/recordWords.ts';
@@ -35,7 +35,9 @@ export function PhotosCard({
           `This photo has ${(file.size / MEGA).toFixed(1)} MB; up to ${MOST_PHOTO_BYTES / MEGA} MB is possible.`,
         );
       take(
-        await postFile<Finding>(
+        await noteDown<Finding>(
+          'Photo',
+          'POST',
           ADDRESS.newPhoto(finding.id, { id: newId(), painterId: painter.id }),
           file,
         ),

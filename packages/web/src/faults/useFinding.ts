@@ -5,10 +5,12 @@
 import { ADDRESS, hold } from '../api/resources.ts';
 import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { showClash } from '../api/clash.ts';
 import { ApiFault, postJson, putJson } from '../api/client.ts';
+import { useConnected } from '../frame/connected.ts';
 import { draftOf, type Draft } from './draft.ts';
+import { forgetUnkept, readUnkept, writeUnkept } from './unkept.ts';
 
 export type Keeping = 'new' | 'saving' | 'kept' | 'failed';
 export type FindingState = {
@@ -28,11 +30,12 @@ export function useFinding(
   known: Finding | undefined,
   onFirstKept: () => void,
 ): FindingState {
-  const [draft, setDraft] = useState(known ? draftOf(known) : start);
+  const [unkept] = useState(() => readUnkept(id));
+  const [draft, setDraft] = useState(unkept ?? (known ? draftOf(known) : start));
   const [finding, setFinding] = useState(known);
   const [keeping, setKeeping] = useState<Keeping>(known ? 'kept' : 'new');
   const stored = useRef(known);
-  const wanted = useRef<Draft>(undefined);
+  const wanted = useRef(unkept);
   const isWriting = useRef(false);
 
   const take = useCallback((next: Finding) => {
@@ -65,9 +68,11 @@ export function useFinding(
           if (!over) onFirstKept();
         } catch (fault) {
           wanted.current ??= next;
+          writeUnkept(id, wanted.current);
           throw fault;
         }
       }
+      forgetUnkept(id);
       setKeeping('kept');
     } catch (fault) {
       setKeeping('failed');
@@ -87,6 +92,11 @@ export function useFinding(
     },
     [flush],
   );
+  // What a reload or a lost server left unkept is tried at once, and when the server is back.
+  const isConnected = useConnected();
+  useEffect(() => {
+    if (isConnected && wanted.current) void flush();
+  }, [isConnected, flush]);
   return { draft, finding, keeping, change, take, retry: () => void flush() };
 }
 

@@ -20,6 +20,8 @@ import { NavLink, Outlet } from 'react-router';
 import { useSetup } from '../api/reads.ts';
 import { useStream } from '../api/useStream.ts';
 import { ClashDialog } from './ClashDialog.tsx';
+import { ConnectedContext } from './connected.ts';
+import { Outbox } from './Outbox.tsx';
 import { PainterContext, usePickedPainterId } from './painter.ts';
 import styles from './Shell.module.css';
 
@@ -73,14 +75,18 @@ export function Shell() {
       <main className={styles['main']}>
         {!connected && (
           <p role="status" className={styles['offline']}>
-            No connection to the shop’s server. What you see may be old; what you type is kept. It
-            reconnects by itself.
+            No connection to the shop’s server. What you see is as it was; clocks go on. Answers,
+            taps, looks and photos are kept on this device and sent when it is back; a plan, a pour
+            and a start want the server.
           </p>
         )}
+        <Outbox />
         {state ? (
           <PainterContext value={state}>
-            <Outlet />
-            <ClashDialog />
+            <ConnectedContext value={connected}>
+              <Outlet />
+              <ClashDialog />
+            </ConnectedContext>
           </PainterContext>
         ) : (
           <p className="page">

@@ -10,7 +10,7 @@ import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { clockText } from '../../today/dayLayout.ts';
@@ -126,8 +126,9 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
   const entries = Object.entries(typed) as [Quantity, Entered][];
   const save = async () => {
     const isSaved = await write(async () => {
-      for (const [quantity, { canonical, enteredValue, enteredUnit }] of entries)
-        await postJson(ADDRESS.readings, {
+      // All of them are noted, also where the first one has to wait on this device.
+      const noted = entries.map(([quantity, { canonical, enteredValue, enteredUnit }]) =>
+        noteDown('Reading by hand', 'POST', ADDRESS.readings, {
           id: newId(),
           roomId: room.id,
           quantity,
@@ -135,7 +136,9 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
           enteredValue,
           enteredUnit: enteredUnit ?? 'percent',
           painterId,
-        });
+        }),
+      );
+      await Promise.all(noted);
       await refresh('air');
     });
     if (!isSaved) return;

@@ -8,7 +8,7 @@ import { answersAgain } from '../../safety/answers.ts';
 import { HeatCard } from '../flash/HeatCard.tsx';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useCare } from '../../api/reads.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
@@ -59,7 +59,7 @@ export function CleanCard({
     write(async () => {
       for (const timer of running)
         keep(
-          await postJson<TicketWhole>(ADDRESS.timer(timer.id, 'confirm'), {
+          await noteDown<TicketWhole>('Gun cleaned', 'POST', ADDRESS.timer(timer.id, 'confirm'), {
             version: timer.version,
             painterId: painter.id,
             tests: {},

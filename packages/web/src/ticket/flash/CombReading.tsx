@@ -3,7 +3,7 @@ import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import type { CardProps } from '../cardProps.ts';
@@ -16,7 +16,7 @@ export function CombReading({ coat, painter, keep }: Pick<CardProps, 'coat' | 'p
   const note = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'wet-film'), {
+        await noteDown<TicketWhole>('Wet film read', 'POST', ADDRESS.coat(coat.id, 'wet-film'), {
           version: coat.version,
           painterId: painter.id,
           wetFilmUm,

@@ -3,7 +3,7 @@ import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { CarriedOverChanges } from '../../faults/CarriedOverChanges.tsx';
@@ -67,7 +67,7 @@ export function FlashCard({
   const confirm = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(ADDRESS.timer(timer.id, 'confirm'), {
+        await noteDown<TicketWhole>('Touch test', 'POST', ADDRESS.timer(timer.id, 'confirm'), {
           version: timer.version,
           painterId: painter.id,
           tests: { touch, edge },

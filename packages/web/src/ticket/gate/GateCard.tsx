@@ -11,7 +11,7 @@ import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { answersAgain, openQuestions } from '../../safety/answers.ts';
 import { GateQuestions } from '../../safety/GateQuestions.tsx';
@@ -53,13 +53,18 @@ export function GateCard({
   const send = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(ADDRESS.ticket(whole.ticket.id, 'gate-answers'), {
-          id: newId(),
-          stageId: stage.id,
-          step,
-          painterId: painter.id,
-          ...answers,
-        }),
+        await noteDown<TicketWhole>(
+          'Gate answered',
+          'POST',
+          ADDRESS.ticket(whole.ticket.id, 'gate-answers'),
+          {
+            id: newId(),
+            stageId: stage.id,
+            step,
+            painterId: painter.id,
+            ...answers,
+          },
+        ),
       ),
     );
   return (

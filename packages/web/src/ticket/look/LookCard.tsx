@@ -14,7 +14,7 @@ import {
 } from '@orthochrom/contract/shop/coat.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -63,7 +63,7 @@ export function LookCard({
   const save = () =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'look'), {
+        await noteDown<TicketWhole>('Look at the coat', 'POST', ADDRESS.coat(coat.id, 'look'), {
           version: coat.version,
           painterId: painter.id,
           done,

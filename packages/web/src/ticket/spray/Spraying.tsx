@@ -7,7 +7,7 @@ import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
-import { postJson } from '../../api/client.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
@@ -37,10 +37,10 @@ export function Spraying(props: SprayingProps) {
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
   const isDone = (panelId: string) =>
     coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
-  const post = (path: string, body: object) =>
+  const post = (what: string, path: string, body: object) =>
     write(async () =>
       keep(
-        await postJson<TicketWhole>(ADDRESS.coat(coat.id, path), {
+        await noteDown<TicketWhole>(what, 'POST', ADDRESS.coat(coat.id, path), {
           painterId: painter.id,
           ...body,
         }),
@@ -73,7 +73,12 @@ export function Spraying(props: SprayingProps) {
             hasAny={coat.panelsSprayed.length > 0}
             busy={busy}
             onKeep={(stoppedBecause, panelsOn) =>
-              void post('spray-end', { version: coat.version, stoppedBecause, panelsOn, ...gauge })
+              void post('Broken off', 'spray-end', {
+                version: coat.version,
+                stoppedBecause,
+                panelsOn,
+                ...gauge,
+              })
             }
           />
         </>
@@ -97,7 +102,9 @@ export function Spraying(props: SprayingProps) {
             variant={isDone(panel.id) ? 'light' : 'default'}
             size="lg"
             disabled={busy || isStopped || isDone(panel.id)}
-            onClick={() => void post('panels', { panelId: panel.id })}
+            onClick={() =>
+              void post(`${panelName(panel.name)} done`, 'panels', { panelId: panel.id })
+            }
             leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
           >
             {panelName(panel.name)}
@@ -110,7 +117,9 @@ export function Spraying(props: SprayingProps) {
           size="xl"
           loading={busy}
           disabled={isSwapped || isStopped}
-          onClick={() => void post('spray-end', { version: coat.version, ...gauge })}
+          onClick={() =>
+            void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })
+          }
         >
           The coat is on
         </Button>

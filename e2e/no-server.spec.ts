@@ -1,0 +1,143 @@
+/**
+ * The server gone in the middle of the work: what was read stays, clocks go on, what is noted is
+ * kept on the device through a reload, and arrives once, in order, with the time it was noted at.
+ */
+import { expect, test, type Page } from '@playwright/test';
+import { v7 as newId } from 'uuid';
+import { doorToShop, type Door } from './lostServer.ts';
+import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { ADDRESS } from './shopServer.ts';
+
+test.use({ serviceWorkers: 'allow' });
+let door: Door;
+test.beforeEach(async () => {
+  door = await doorToShop();
+  await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
+});
+test.afterEach(() => door.close());
+
+type Whole = {
+  coats: {
+    id: string;
+    version: number;
+    painterId: string;
+    state: string;
+    panelsSprayed: { panelId: string; sprayedAt: string }[];
+  }[];
+  gates: { id: string }[];
+};
+const wholeOf = async (id: string): Promise<Whole> =>
+  (await (await fetch(`${ADDRESS}/api/tickets/${id}`)).json()) as Whole;
+const isAway = (page: Page) => page.getByText('No connection to the shop’s server.');
+const waits = (page: Page) => page.getByRole('region', { name: 'Kept on this device' });
+/** From a gate that has passed to the trigger. */
+async function toSpraying(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
+  await page.getByRole('button', { name: /Take this plan/ }).click();
+  await page.getByRole('button', { name: 'As listed' }).click();
+  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
+  await page.getByRole('button', { name: /Pattern even/ }).click();
+  await page.getByLabel(/Room, people and protection/).check();
+  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await expect(page.getByText('Spraying for')).toBeVisible();
+}
+/** The worker has everything that it needs to open the app without a server. */
+const isKept = (page: Page) =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+
+test('a coat goes on without a server: taps wait through a reload and arrive once, at their own time', async ({
+  page,
+}) => {
+  const id = await ownTicket('Plover estate, server gone', 'sealer');
+  await page.goto(`${door.address}/tickets/${id}`);
+  await isKept(page);
+  await answerGate(page);
+  await toSpraying(page);
+  // The device has followed what it read before the cable is pulled.
+  await page.waitForTimeout(1500);
+  door.shut();
+  await page.getByRole('button', { name: 'left front door', exact: true }).click();
+  await expect(waits(page)).toContainText('1 note waits');
+  await expect(waits(page)).toContainText('left front door done');
+  await expect(isAway(page)).toBeVisible();
+  await expectAccessible(page);
+
+  await page.reload();
+  await expect(page.getByText('Spraying for')).toBeVisible();
+  await expect(waits(page)).toContainText('left front door done');
+  await page.getByRole('button', { name: 'The coat is on' }).click();
+  await expect(waits(page)).toContainText('2 notes wait');
+  await page.getByRole('button', { name: 'The coat is on' }).click();
+  await expect(waits(page)).toContainText('2 notes wait');
+  // Other pages open from what the device holds; what it does not hold says so.
+  await page.getByRole('link', { name: 'Tickets' }).click();
+  await expect(page.getByText('Plover estate, server gone')).toBeVisible();
+  await page.waitForTimeout(2000);
+
+  const backMs = Date.now();
+  door.open();
+  await expect(waits(page)).toBeHidden();
+  const { coats } = await wholeOf(id);
+  const [coat] = coats;
+  expect(coat!.state).toBe('sprayed');
+  const [first] = [...coat!.panelsSprayed].sort((a, b) => (a.sprayedAt < b.sprayedAt ? -1 : 1));
+  expect(backMs - Date.parse(first!.sprayedAt)).toBeGreaterThan(2000);
+  await page.goto(`${door.address}/tickets/${id}`);
+  await expect(page.getByText(/left$|to wait|Flash/).first()).toBeVisible();
+});
+
+test('nothing is guessed without a server; what it refuses later stays until it is decided', async ({
+  page,
+}) => {
+  const id = await ownTicket('Plover estate, two tablets', 'sealer');
+  await page.goto(`${door.address}/tickets/${id}`);
+  await isKept(page);
+  await page.waitForTimeout(1500);
+  door.shut();
+  await answerGate(page);
+  await expect(waits(page)).toContainText('Gate answered');
+  await page.getByRole('button', { name: 'Mix', exact: true }).click();
+  await expect(page.getByText(/no recipe is shown before it has passed/)).toBeVisible();
+  door.open();
+  await expect(waits(page)).toBeHidden();
+  await expect.poll(async () => (await wholeOf(id)).gates.length).toBe(1);
+
+  await page.goto(`${door.address}/tickets/${id}`);
+  await toSpraying(page);
+  door.shut();
+  await page.getByRole('button', { name: 'The coat is on' }).click();
+  await expect(waits(page)).toContainText('The coat is on');
+  // Meanwhile another tablet, which reaches the server, says the same.
+  const [coat] = (await wholeOf(id)).coats;
+  const ended = await fetch(`${ADDRESS}/api/coats/${coat!.id}/spray-end`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ version: coat!.version, painterId: coat!.painterId }),
+  });
+  expect(ended.ok).toBe(true);
+  door.open();
+  await expect(waits(page)).toContainText('Not taken: The coat is on');
+  await page.reload();
+  await waits(page).getByRole('button', { name: 'Drop this note' }).click();
+  await expect(waits(page)).toBeHidden();
+});
+
+test('seven tabs share one stream, and each hears what another writes', async ({ context }) => {
+  const tabs: Page[] = [];
+  for (let i = 0; i < 7; i++) {
+    const tab = await context.newPage();
+    await tab.goto(`${door.address}/tickets`);
+    await expect(tab.getByRole('heading', { name: 'Tickets' })).toBeVisible();
+    tabs.push(tab);
+  }
+  const vehicle = `Seven tabs ${newId()}`;
+  await ownTicket(vehicle, 'sealer');
+  for (const tab of tabs) await expect(tab.getByText(vehicle)).toBeVisible();
+  // The one that listens goes: another takes over.
+  await tabs[0]!.close();
+  const next = `Six tabs ${newId()}`;
+  await ownTicket(next, 'sealer');
+  for (const tab of tabs.slice(1)) await expect(tab.getByText(next)).toBeVisible();
+});
