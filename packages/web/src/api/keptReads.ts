@@ -1,12 +1,14 @@
 /**
- * What was read stays on this device: a page that is opened while the server is away shows it. It
- * fills SWR's cache before the first page is drawn, and follows it from then on.
+ * What was read stays on this device: a page that is opened while the server is away shows it.
  */
 import { createStore, delMany, entries, setMany } from 'idb-keyval';
-import type { Cache } from 'swr';
+import { mutate, type Cache } from 'swr';
+import { ADDRESS } from './resources.ts';
 
 const store = createStore('orthochrom-reads', 'reads');
-const FOLLOW_EVERY_MS = 1000;
+const FOLLOW_EVERY_MS = 500;
+/** On the shop's own network an answer takes a hundredth of it. */
+const PATIENCE_MS = 3000;
 /** More addresses than this are of a past that nobody needs at the bench. */
 const MOST_KEPT = 300;
 /** What is looked up in the whole of the records is asked anew. */
@@ -25,21 +27,37 @@ export function changedReads(cache: Cache, written: Map<string, unknown>): [stri
   return changed;
 }
 
-/** Fills the cache with what this device kept. One that may keep nothing goes on without. */
-export async function openKeptReads(cache: Cache): Promise<void> {
+const answers = (): Promise<boolean> =>
+  fetch(ADDRESS.health, { signal: AbortSignal.timeout(PATIENCE_MS) }).then(
+    ({ ok }) => ok,
+    () => false,
+  );
+
+async function keptRows(): Promise<[string, unknown][]> {
   const kept = await entries<string, unknown>(store).catch(() => []);
-  const [held, past] = [kept.slice(-MOST_KEPT), kept.slice(0, -MOST_KEPT)];
-  if (past.length > 0)
-    await delMany(
-      past.map(([address]) => address),
-      store,
-    ).catch(() => undefined);
-  const written = new Map(held);
-  for (const [address, data] of held) cache.set(address, { data });
+  const past = kept.slice(0, -MOST_KEPT).map(([address]) => address);
+  if (past.length > 0) await delMany(past, store).catch(() => undefined);
+  return kept.slice(-MOST_KEPT);
+}
+
+/**
+ * Follows the cache from the first page on. Where the server does not answer, what this device kept
+ * stands there before that page is drawn; where it does, nothing old is shown first.
+ */
+export async function openKeptReads(cache: Cache): Promise<void> {
+  if (!(await answers()))
+    for (const [address, data] of await keptRows()) cache.set(address, { data });
+  const written = new Map<string, unknown>();
   const follow = () => {
     const changed = changedReads(cache, written);
     if (changed.length > 0) void setMany(changed, store).catch(() => undefined);
   };
   setInterval(follow, FOLLOW_EVERY_MS);
   document.addEventListener('visibilitychange', follow);
+}
+
+/** The server is gone while the app is open: what is not held from it comes from the device. */
+export async function fillFromDevice(cache: Cache): Promise<void> {
+  for (const [address, data] of await keptRows())
+    if (cache.get(address)?.data === undefined) await mutate(address, data, { revalidate: false });
 }

@@ -10,6 +10,7 @@ const asked = (address: string, query: Record<string, string>) =>
   `${address}?${new URLSearchParams(query).toString()}`;
 
 export const ADDRESS = {
+  health: '/api/health',
   stream: '/api/stream',
   setup: '/api/setup',
   sheets: '/api/sheets',

@@ -2,6 +2,7 @@
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import { useEffect, useState } from 'react';
 import { mutate, useSWRConfig } from 'swr';
+import { fillFromDevice } from './keptReads.ts';
 import { keepOpenTickets } from './openTickets.ts';
 import { sendNotes } from './outbox.ts';
 import type { AirState } from './reads.ts';
@@ -9,7 +10,7 @@ import { ADDRESS, refresh, refreshAll, refreshedBy } from './resources.ts';
 import { listen } from './sharedStream.ts';
 
 /** Also without an event: what waits here is tried again so often. */
-const TRY_EVERY_MS = 20_000;
+const TRY_EVERY_MS = 5000;
 
 /** @returns false while the connection is down */
 export function useStream(): boolean {
@@ -21,6 +22,7 @@ export function useStream(): boolean {
       setConnected(is);
       // What was written meanwhile was not heard of; what was noted meanwhile goes first.
       if (is) void sendNotes().then(() => (wasLost ? refreshAll() : keepOpenTickets(cache)));
+      if (!is && !wasLost) void fillFromDevice(cache);
       wasLost = !is;
     };
     const hearAir = (data: string) => {

@@ -92,6 +92,14 @@ export function useFinding(
     },
     [flush],
   );
+  // Somebody else wrote, or what stood here first was the device's own older copy.
+  useEffect(() => {
+    const isNewer = known && stored.current && known.version > stored.current.version;
+    if (!isNewer || wanted.current || isWriting.current) return;
+    stored.current = known;
+    setFinding(known);
+    setDraft(draftOf(known));
+  }, [known]);
   // What a reload or a lost server left unkept is tried at once, and when the server is back.
   const isConnected = useConnected();
   useEffect(() => {
