@@ -142,7 +142,7 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
   if (!shop) throw new NotFound('There is no shop yet.');
   const live = {
     where: { shopId: shop.id, archivedAt: IsNull() },
-    order: { createdAt: 'ASC', name: 'ASC' },
+    order: { createdAt: 'ASC', id: 'ASC' },
   } as const;
   // One after the other: inside a transaction there is but one connection.
   const painters = await manager.find(PainterTable, live);

@@ -162,7 +162,7 @@ export async function allTickets(manager: EntityManager): Promise<{
 }> {
   const rows = await manager.find(TicketTable, {
     where: { archivedAt: IsNull() },
-    order: { createdAt: 'DESC' },
+    order: { createdAt: 'DESC', id: 'DESC' },
   });
   if (rows.length === 0)
     return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };

@@ -6,8 +6,8 @@ import { ADDRESS } from './resources.ts';
 
 export type StreamEvent =
   | { kind: 'air' | 'changed'; data: string }
-  /** Whether the server is heard. */
-  | { kind: 'connected'; is: boolean };
+  /** Whether the server is heard; `isAnew`: from now on, so that something may have been missed. */
+  | { kind: 'connected'; is: boolean; isAnew: boolean };
 type Message = StreamEvent | { kind: 'hello' };
 type Hear = (event: StreamEvent) => void;
 
@@ -23,7 +23,7 @@ export function listen(hear: Hear): () => void {
   let isConnected = true;
   channel.addEventListener('message', ({ data }: MessageEvent<Message>) => {
     if (data.kind !== 'hello') hear(data);
-    else if (isLeading) channel.postMessage({ kind: 'connected', is: isConnected });
+    else if (isLeading) channel.postMessage({ kind: 'connected', is: isConnected, isAnew: false });
   });
   channel.postMessage({ kind: 'hello' } satisfies Message);
   const lead = () =>
@@ -50,8 +50,8 @@ export function listen(hear: Hear): () => void {
 
 function openStream(hear: Hear): () => void {
   const stream = new EventSource(ADDRESS.stream);
-  stream.addEventListener('open', () => hear({ kind: 'connected', is: true }));
-  stream.addEventListener('error', () => hear({ kind: 'connected', is: false }));
+  stream.addEventListener('open', () => hear({ kind: 'connected', is: true, isAnew: true }));
+  stream.addEventListener('error', () => hear({ kind: 'connected', is: false, isAnew: false }));
   for (const kind of ['air', 'changed'] as const)
     stream.addEventListener(kind, ({ data }: MessageEvent<string>) => hear({ kind, data }));
   return () => stream.close();

@@ -3,7 +3,7 @@ import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import { useEffect, useState } from 'react';
 import { mutate, useSWRConfig } from 'swr';
 import { fillFromDevice } from './keptReads.ts';
-import { keepOpenTickets } from './openTickets.ts';
+import { keepForBench } from './benchReads.ts';
 import { sendNotes } from './outbox.ts';
 import type { AirState } from './reads.ts';
 import { ADDRESS, refresh, refreshAll, refreshedBy } from './resources.ts';
@@ -17,13 +17,17 @@ export function useStream(): boolean {
   const [connected, setConnected] = useState(true);
   const { cache } = useSWRConfig();
   useEffect(() => {
-    let wasLost = false;
-    const hearConnected = (is: boolean) => {
+    let before: 'none' | 'heard' | 'lost' = 'none';
+    const hearConnected = (is: boolean, isAnew: boolean) => {
+      const isFirst = before === 'none';
+      if (!is && before !== 'lost') void fillFromDevice(cache);
+      before = is ? 'heard' : 'lost';
       setConnected(is);
-      // What was written meanwhile was not heard of; what was noted meanwhile goes first.
-      if (is) void sendNotes().then(() => (wasLost ? refreshAll() : keepOpenTickets(cache)));
-      if (!is && !wasLost) void fillFromDevice(cache);
-      wasLost = !is;
+      if (!is || !isAnew) return;
+      // What was noted meanwhile goes first; what was written meanwhile was not heard of.
+      void sendNotes()
+        .then(() => (isFirst ? undefined : refreshAll()))
+        .then(() => keepForBench(cache));
     };
     const hearAir = (data: string) => {
       // A change to data that is still on its way would make SWR throw that data away.
@@ -34,7 +38,7 @@ export function useStream(): boolean {
       });
     };
     const close = listen((event) => {
-      if (event.kind === 'connected') hearConnected(event.is);
+      if (event.kind === 'connected') hearConnected(event.is, event.isAnew);
       else if (event.kind === 'air') hearAir(event.data);
       else {
         const { type } = JSON.parse(event.data) as { type: string };

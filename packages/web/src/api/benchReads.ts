@@ -1,0 +1,42 @@
+/**
+ * What a bench needs is read before it is opened, open tickets among it, so that it can be opened
+ * without a server.
+ */
+import { mutate, type Cache } from 'swr';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { getJson } from './client.ts';
+import { measured } from './serverClock.ts';
+import type { TicketList } from './reads.ts';
+import { ADDRESS } from './resources.ts';
+
+const AT_THE_BENCH = [
+  ADDRESS.setup,
+  ADDRESS.sheets,
+  ADDRESS.air,
+  ADDRESS.care,
+  ADDRESS.tests,
+  ADDRESS.findings,
+  ADDRESS.planChanges,
+];
+/** The page that the painter asked for goes first. */
+const AFTER_MS = 2000;
+
+/** What is held already is left to its own page, which reads it anew. */
+export async function keepForBench(cache: Cache): Promise<void> {
+  await new Promise((resolve) => setTimeout(resolve, AFTER_MS));
+  const isHeld = (address: string) => cache.get(address)?.data !== undefined;
+  const keep = async (address: string) => {
+    const data = await getJson(address).catch(() => undefined);
+    if (data !== undefined && !isHeld(address)) await mutate(address, data, { revalidate: false });
+  };
+  for (const address of AT_THE_BENCH) if (!isHeld(address)) await keep(address);
+  const list = await getJson<TicketList>(ADDRESS.tickets).then(measured, () => undefined);
+  if (!list) return;
+  await mutate(ADDRESS.tickets, list, { revalidate: false });
+  for (const { id, state, version } of list.tickets) {
+    const held = cache.get(ADDRESS.ticket(id))?.data as TicketWhole | undefined;
+    if (state !== 'open' || held?.ticket.version === version) continue;
+    const whole = await getJson<TicketWhole>(ADDRESS.ticket(id)).catch(() => undefined);
+    if (whole) await mutate(ADDRESS.ticket(id), whole, { revalidate: false });
+  }
+}
