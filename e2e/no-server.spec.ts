@@ -67,6 +67,7 @@ test('a coat goes on without a server: taps wait through a reload and arrive onc
   await page.reload();
   await expect(page.getByText('Spraying for')).toBeVisible();
   await expect(waits(page)).toContainText('left front door done');
+  await expect(page.getByRole('button', { name: 'left front door, noted here' })).toBeDisabled();
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await expect(waits(page)).toContainText('2 notes wait');
   await page.getByRole('button', { name: 'The coat is on' }).click();
@@ -98,6 +99,7 @@ test('nothing is guessed without a server; what it refuses later stays until it 
   door.shut();
   await answerGate(page);
   await expect(waits(page)).toContainText('Gate answered');
+  await expect(page.getByText(/^Answered at/)).toBeVisible();
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
   await expect(page.getByText(/no recipe is shown before it has passed/)).toBeVisible();
   door.open();

@@ -109,11 +109,14 @@ async function killTrial(port: number, kills: number) {
 
 type Drawn = () => number;
 const pick = <T>(all: readonly T[], drawn: Drawn): T => all[Math.floor(drawn() * all.length)]!;
+const FACTORS = [0, 1e-9, 0.1, 0.5, 0.9, 1.1, 2, 10, -1];
 const ODD = [null, '', '\0', 'x'.repeat(5000), -1, 1e308, 2 ** 53, 0, [], {}, true, '../..', '%'];
 
 /** One place of an input changed for something odd. */
 function spoilt(input: unknown, drawn: Drawn): unknown {
-  if (typeof input !== 'object' || input === null || drawn() < 0.15) return pick(ODD, drawn);
+  // Mostly a figure that could have been typed, or all but.
+  if (typeof input === 'number' && drawn() < 0.8) return input * pick(FACTORS, drawn);
+  if (typeof input !== 'object' || input === null || drawn() < 0.03) return pick(ODD, drawn);
   const keys = Object.keys(input);
   if (keys.length === 0) return pick(ODD, drawn);
   const key = pick(keys, drawn);

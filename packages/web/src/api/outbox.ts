@@ -131,6 +131,12 @@ export async function putNoteOver(key: string, version: number): Promise<void> {
   await sendNotes();
 }
 
+/** What waits of what was noted at an address, by what it says. */
+export const useWaiting = <T>(url: string): { said: T; notedAt: string }[] =>
+  useNotes()
+    .filter((note) => note.url === url && !note.refused)
+    .map(({ body, notedAt }) => ({ said: body as T, notedAt }));
+
 const subscribe = (listener: () => void) => {
   listeners.add(listener);
   return () => listeners.delete(listener);

@@ -45,6 +45,7 @@ export function useStream(): boolean {
         void refresh(...refreshedBy(type));
       }
     });
+    void sendNotes();
     const timer = setInterval(() => void sendNotes(), TRY_EVERY_MS);
     return () => {
       clearInterval(timer);

@@ -2,10 +2,8 @@
 import { Button } from '@mantine/core';
 import { showClash } from '../api/clash.ts';
 import { discardNote, putNoteOver, useNotes, type Note } from '../api/outbox.ts';
+import { timeText } from '../words/timeText.ts';
 import styles from './Shell.module.css';
-
-const timeOf = (iso: string): string =>
-  new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 
 export function Outbox() {
   const notes = useNotes();
@@ -19,8 +17,8 @@ export function Outbox() {
           <strong>
             {waiting.length === 1 ? '1 note waits' : `${waiting.length} notes wait`} for the server:
           </strong>{' '}
-          {waiting.map(({ what, notedAt }) => `${what}, ${timeOf(notedAt)}`).join(' · ')}. What the
-          server has to judge shows once it has them.
+          {waiting.map(({ what, notedAt }) => `${what}, ${timeText(notedAt)}`).join(' · ')}. What
+          the server has to judge shows once it has them.
         </p>
       )}
       {refused.map((note) => (
@@ -44,7 +42,7 @@ function Refused({ note: { key, what, notedAt, refused, body } }: { note: Note }
     <div role="alert" className="row">
       <p>
         <strong>
-          Not taken: {what}, noted {timeOf(notedAt)}.
+          Not taken: {what}, noted {timeText(notedAt)}.
         </strong>{' '}
         {message}
       </p>

@@ -1,6 +1,6 @@
 /** The frame of every screen: the rail, who paints, and whether the server is there. */
 import { Menu } from '@mantine/core';
-import { useLocalStorage } from '@mantine/hooks';
+import { useElementSize, useLocalStorage } from '@mantine/hooks';
 import { useMantineColorScheme } from '@mantine/core';
 import {
   IconBook2,
@@ -39,6 +39,7 @@ const PLACES = [
 export function Shell() {
   const { data: setup, error } = useSetup();
   const connected = useStream();
+  const { ref: notices, height } = useElementSize();
   const [pickedId, pick] = usePickedPainterId();
   const painter = setup?.painters.find(({ id }) => id === pickedId) ?? setup?.painters[0];
   const state = useMemo(
@@ -72,15 +73,21 @@ export function Shell() {
           {state && <PainterMenu name={state.painter.name} painters={state.painters} pick={pick} />}
         </div>
       </nav>
-      <main className={styles['main']}>
-        {!connected && (
-          <p role="status" className={styles['offline']}>
-            No connection to the shop’s server. What you see is as it was; clocks go on. Answers,
-            taps, looks and photos are kept on this device and sent when it is back; a plan, a pour
-            and a start want the server.
-          </p>
-        )}
-        <Outbox />
+      <main
+        className={styles['main']}
+        style={{ '--under-notices': `${height}px` } as React.CSSProperties}
+      >
+        <div ref={notices} className={styles['notices']}>
+          {!connected && (
+            <p role="status" className={styles['offline']}>
+              No connection to the shop’s server.{' '}
+              <span className={styles['more']}>What you see is as it was; clocks go on. </span>
+              What you note is kept here and sent later
+              <span className={styles['more']}>; a plan, a pour or a start has to wait</span>.
+            </p>
+          )}
+          <Outbox />
+        </div>
         {state ? (
           <PainterContext value={state}>
             <ConnectedContext value={connected}>

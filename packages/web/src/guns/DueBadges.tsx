@@ -1,5 +1,6 @@
 import type { GunCareNow } from '@orthochrom/contract/shop/care.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
+import { timeText } from '../words/timeText.ts';
 
 /** What a gun waits for; nothing where it waits for nothing. */
 export function DueBadges({ care, nowMs }: { care: GunCareNow; nowMs: number }) {
@@ -16,7 +17,7 @@ export function DueBadges({ care, nowMs }: { care: GunCareNow; nowMs: number }) 
               ? 'Clean it now'
               : isSet
                 ? 'Not cleaned, pot life over'
-                : `Clean before ${clock(cleanByMs)}`
+                : `Clean before ${timeText(cleanByMs)}`
           }
         />
       )}
@@ -31,6 +32,3 @@ export function DueBadges({ care, nowMs }: { care: GunCareNow; nowMs: number }) 
     </div>
   );
 }
-
-const clock = (ms: number): string =>
-  new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -11,13 +11,14 @@ import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { noteDown } from '../../api/outbox.ts';
+import { noteDown, useWaiting } from '../../api/outbox.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { answersAgain, openQuestions } from '../../safety/answers.ts';
 import { GateQuestions } from '../../safety/GateQuestions.tsx';
 import styles from '../../safety/GateQuestions.module.css';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { timeText } from '../../words/timeText.ts';
 import { CHEMISTRY_NAME } from '../../words/tradeNames.ts';
 
 const PLACE_NAME = {
@@ -50,21 +51,20 @@ export function GateCard({
     answers,
   );
   const open = openQuestions(outcome.asks, answers);
+  const address = ADDRESS.ticket(whole.ticket.id, 'gate-answers');
+  const noted = useWaiting<{ stageId: string }>(address).findLast(
+    ({ said }) => said.stageId === stage.id,
+  );
   const send = () =>
     write(async () =>
       keep(
-        await noteDown<TicketWhole>(
-          'Gate answered',
-          'POST',
-          ADDRESS.ticket(whole.ticket.id, 'gate-answers'),
-          {
-            id: newId(),
-            stageId: stage.id,
-            step,
-            painterId: painter.id,
-            ...answers,
-          },
-        ),
+        await noteDown<TicketWhole>('Gate answered', 'POST', address, {
+          id: newId(),
+          stageId: stage.id,
+          step,
+          painterId: painter.id,
+          ...answers,
+        }),
       ),
     );
   return (
@@ -73,6 +73,12 @@ export function GateCard({
         <p role="alert">
           <strong>Asked again:</strong> {gate.changed.join(', ')} changed since it was answered.
           Nothing is poured or sprayed before it is answered anew.
+        </p>
+      )}
+      {noted && (
+        <p role="status">
+          <strong>Answered at {timeText(noted.notedAt)}.</strong> It waits for the server, which
+          judges it: nothing is poured before.
         </p>
       )}
       <p>

@@ -7,7 +7,7 @@ import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { useState } from 'react';
-import { noteDown } from '../../api/outbox.ts';
+import { noteDown, useWaiting } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
@@ -35,6 +35,8 @@ export function Spraying(props: SprayingProps) {
   const standing = useStanding('panel', props);
   const isStopped = standing.isStopped || !gatePassed;
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  const noted = useWaiting<{ panelId: string }>(ADDRESS.coat(coat.id, 'panels'));
+  const isNoted = (panelId: string) => noted.some(({ said }) => said.panelId === panelId);
   const isDone = (panelId: string) =>
     coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
   const post = (what: string, path: string, body: object) =>
@@ -101,14 +103,14 @@ export function Spraying(props: SprayingProps) {
             key={panel.id}
             variant={isDone(panel.id) ? 'light' : 'default'}
             size="lg"
-            disabled={busy || isStopped || isDone(panel.id)}
+            disabled={busy || isStopped || isDone(panel.id) || isNoted(panel.id)}
             onClick={() =>
               void post(`${panelName(panel.name)} done`, 'panels', { panelId: panel.id })
             }
             leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
           >
             {panelName(panel.name)}
-            {isDone(panel.id) ? ', done' : ''}
+            {isDone(panel.id) ? ', done' : isNoted(panel.id) ? ', noted here' : ''}
           </Button>
         ))}
       </div>
