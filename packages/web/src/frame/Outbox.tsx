@@ -17,8 +17,8 @@ export function Outbox() {
           <strong>
             {waiting.length === 1 ? '1 note waits' : `${waiting.length} notes wait`} for the server:
           </strong>{' '}
-          {waiting.map(({ what, notedAt }) => `${what}, ${timeText(notedAt)}`).join(' · ')}. What
-          the server has to judge shows once it has them.
+          {waiting.map(({ what, notedAt }) => `${what}, ${timeText(notedAt)}`).join(' · ')}.
+          <span className={styles['more']}> What it has to judge of that shows then.</span>
         </p>
       )}
       {refused.map((note) => (
