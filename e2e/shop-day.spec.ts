@@ -1,6 +1,7 @@
 /** The rest of a shop's day: a new ticket, units, clashes, and a server that goes away. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { layCoat } from './walk.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -88,6 +89,32 @@ test('two tabs change the same gun: both sides are shown, and the painter choose
   await late.getByRole('button', { name: 'Save this gun' }).click();
   await clash.getByRole('button', { name: 'Put mine over theirs' }).click();
   await expect(late.getByText('Needle bent')).toBeVisible();
+});
+
+test('two tabs on one look card: what the late one typed stays, and both sides are shown', async ({
+  page,
+  context,
+}) => {
+  const id = await ownTicket('Plover estate, two tabs', 'sealer');
+  await layCoat(id, 0, ['nothing']);
+  const late = await context.newPage();
+  for (const tab of [page, late]) {
+    await tab.goto(`/tickets/${id}`);
+    await tab.getByRole('button', { name: 'Look', exact: true }).click();
+  }
+  await late.getByRole('textbox', { name: 'Note' }).fill('nibs by the handle');
+  await page.getByRole('textbox', { name: 'Note' }).fill('dust on the sill');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  // The late tab hears of it, and keeps what is typed there.
+  await expect(page.getByRole('button', { name: 'Keep the change' })).toBeEnabled();
+  await expect(late.getByRole('textbox', { name: 'Note' })).toHaveValue('nibs by the handle');
+  await late.getByRole('button', { name: 'Keep the change' }).click();
+  const clash = late.getByRole('dialog');
+  await expect(
+    clash.getByRole('row', { name: /note nibs by the handle dust on the sill/ }),
+  ).toBeVisible();
+  await clash.getByRole('button', { name: 'Put mine over theirs' }).click();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('nibs by the handle');
 });
 
 test('the connection drops and comes back, and what is typed is kept', async ({

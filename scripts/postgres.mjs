@@ -132,6 +132,9 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
     `-p ${SOCKET_PORT}`,
     `-c listen_addresses=''`,
     `-c unix_socket_directories=${sockets}`,
+    // What somebody typed is not written to a log.
+    '-c log_error_verbosity=terse',
+    '-c log_min_error_statement=panic',
     ...(durable ? [] : TEST_ONLY),
   ];
   const log = path.join(place, 'postgres.log');

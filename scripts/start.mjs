@@ -117,6 +117,8 @@ function build() {
       ['build', '--logLevel', 'error'],
       {
         cwd: path.join(root, 'packages', name),
+        // Whoever starts it, a test too: the shop runs what is built for a shop.
+        env: { ...process.env, NODE_ENV: 'production' },
         stdio: ['ignore', 'inherit', 'inherit'],
       },
     );

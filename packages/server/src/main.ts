@@ -3,6 +3,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { createApp } from './app.ts';
 import { Calculator } from './calculation/calculator.ts';
+import { forgetOldRequests } from './event/oncePerRequest.ts';
 import { openDatabase } from './database/openDatabase.ts';
 import { loadDemoIfEmpty } from './demo/loadDemo.ts';
 
@@ -13,6 +14,7 @@ if (!DATABASE_URL) throw new Error('DATABASE_URL is not set.');
 
 const database = await openDatabase(DATABASE_URL);
 await database.runMigrations();
+await forgetOldRequests(database.manager);
 if (DEMO_FOLDER) await loadDemoIfEmpty(database, DEMO_FOLDER);
 
 /** Built, all lies in one folder; from source, the worker lies with what it belongs to. */

@@ -1,5 +1,5 @@
 /** A request that comes again does its work once; another one under its id is a clash. */
-import type { EntityManager } from 'typeorm';
+import { LessThan, type EntityManager } from 'typeorm';
 import { VersionClash } from '../http/faults.ts';
 import type { RequestIdentity } from '../http/requestIdentity.ts';
 import { insertOnce } from './insertOnce.ts';
@@ -30,3 +30,8 @@ export async function oncePerRequest<T>(
     throw new VersionClash('What was sent under this id', given, before.given);
   return before.result as T;
 }
+
+/** No device keeps a request for longer: what it was asked under is of no use to anybody. */
+const KEPT_FOR_MS = 90 * 86_400_000;
+export const forgetOldRequests = (manager: EntityManager): Promise<unknown> =>
+  manager.delete(RequestTable, { at: LessThan(new Date(Date.now() - KEPT_FOR_MS)) });

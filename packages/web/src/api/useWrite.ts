@@ -27,7 +27,8 @@ export function useWrite(): [busy: boolean, write: (work: Work) => Promise<boole
       return true;
     } catch (fault) {
       tellFault(fault, work, (over) => void attempt(work, over));
-      return false;
+      // What is kept here is said and done for the painter.
+      return fault instanceof Kept;
     } finally {
       setBusy(false);
     }

@@ -60,10 +60,9 @@ export function FlashCard({
     minutesSinceSpray: minutesSince,
   } as const;
   const runOn = askGate(after, answersAgain(gate?.answers));
-  const share = Math.min(
-    1,
-    Math.max(0, 1 - leftMs / (Date.parse(timer.dueAt) - Date.parse(timer.startedAt))),
-  );
+  const wholeMs = Date.parse(timer.dueAt) - Date.parse(timer.startedAt);
+  // Wet on wet, there is nothing to wait for.
+  const share = wholeMs > 0 ? Math.min(1, Math.max(0, 1 - leftMs / wholeMs)) : 1;
   const confirm = () =>
     write(async () =>
       keep(

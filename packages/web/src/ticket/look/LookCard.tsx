@@ -14,6 +14,7 @@ import {
 } from '@orthochrom/contract/shop/coat.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { useDraft } from '../../api/draft.ts';
 import { noteDown } from '../../api/outbox.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
@@ -38,6 +39,30 @@ const KIND: Record<SettingName, Kind> = {
   wetFilmUm: 'film',
 };
 
+type LookDraft = {
+  version: number;
+  seen: Seen[];
+  rating: Rating | undefined;
+  note: string;
+  /** Where something was done otherwise than shown. */
+  done: Partial<Record<SettingName, number>>;
+};
+const lookOf = ({ version, seen, rating, note }: Coat): LookDraft => ({
+  version,
+  seen,
+  rating,
+  note,
+  done: {},
+});
+function withSetting(
+  done: LookDraft['done'],
+  name: SettingName,
+  value: number | undefined,
+): LookDraft['done'] {
+  const { [name]: _, ...rest } = done;
+  return value === undefined ? rest : { ...rest, [name]: value };
+}
+
 export function LookCard({
   coat,
   painter,
@@ -47,10 +72,11 @@ export function LookCard({
 }: CardProps & { follow: (next: Coat | undefined) => void }) {
   const setup = takenSetup(coat);
   const format = formatFor(painter.units);
-  const [done, setDone] = useState<Partial<Record<SettingName, number>>>({});
-  const [seen, setSeen] = useState<Seen[]>(coat.seen.length > 0 ? coat.seen : []);
-  const [rating, setRating] = useState<Rating | undefined>(coat.rating);
-  const [note, setNote] = useState(coat.note);
+  // What another tab keeps meanwhile is not overwritten unseen: it clashes when this is saved.
+  const { draft, setDraft, settle, round } = useDraft(lookOf(coat));
+  const { done, seen, rating, note } = draft;
+  const change = (changes: Partial<LookDraft>) => setDraft({ ...draft, ...changes });
+  const setSeen = (next: Seen[]) => change({ seen: next });
   const [flowing, setFlowing] = useState<string>();
   const [busy, write] = useWrite();
   if (coat.state !== 'flashed' && coat.state !== 'looked')
@@ -61,18 +87,19 @@ export function LookCard({
     return setSeen(seen.includes(item) ? rest : [...rest, item]);
   };
   const save = () =>
-    write(async () =>
-      keep(
-        await noteDown<TicketWhole>('Look at the coat', 'POST', ADDRESS.coat(coat.id, 'look'), {
-          version: coat.version,
-          painterId: painter.id,
-          done,
-          seen,
-          rating,
-          note,
-        }),
-      ),
-    );
+    write(async (over?: number) => {
+      const address = ADDRESS.coat(coat.id, 'look');
+      const next = await noteDown<TicketWhole>('Look at the coat', 'POST', address, {
+        version: over ?? round,
+        painterId: painter.id,
+        done,
+        seen,
+        rating,
+        note,
+      });
+      keep(next);
+      settle(lookOf(next.coats.find(({ id }) => id === coat.id)!));
+    });
   const shown = (name: SettingName): string => {
     const value = coat.done[name]?.value ?? coat.overrides[name]?.chosen ?? setup?.[name];
     if (typeof value !== 'number') return '';
@@ -107,7 +134,7 @@ export function LookCard({
           aria-label="Rating"
           size="lg"
           value={rating ?? ''}
-          onChange={(next) => setRating(next as Rating)}
+          onChange={(next) => change({ rating: next as Rating })}
           data={[
             { value: 'good', label: 'Good' },
             { value: 'fair', label: 'Fair' },
@@ -126,11 +153,7 @@ export function LookCard({
               kind={KIND[name]}
               field={name}
               placeholder={shown(name)}
-              onChange={(entered) =>
-                setDone(({ [name]: _, ...rest }) =>
-                  entered ? { ...rest, [name]: entered.canonical } : rest,
-                )
-              }
+              onChange={(entered) => change({ done: withSetting(done, name, entered?.canonical) })}
             />
           ))}
         </div>
@@ -142,7 +165,7 @@ export function LookCard({
         maxLength={2000}
         autosize
         minRows={2}
-        onChange={(event) => setNote(event.currentTarget.value)}
+        onChange={(event) => change({ note: event.currentTarget.value })}
       />
       <div className="row">
         <Button
