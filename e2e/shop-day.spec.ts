@@ -100,13 +100,13 @@ test('two tabs on one look card: what the late one typed stays, and both sides a
   const late = await context.newPage();
   for (const tab of [page, late]) {
     await tab.goto(`/tickets/${id}`);
-    await tab.getByRole('button', { name: 'Look', exact: true }).click();
+    await tab.getByRole('button', { name: /Look$/ }).click();
   }
   await late.getByRole('textbox', { name: 'Note' }).fill('nibs by the handle');
   await page.getByRole('textbox', { name: 'Note' }).fill('dust on the sill');
   await page.getByRole('button', { name: 'Keep the change' }).click();
   // The late tab hears of it, and keeps what is typed there.
-  await expect(page.getByRole('button', { name: 'Keep the change' })).toBeEnabled();
+  await expect(page.getByText('The mix thickens in')).toBeVisible();
   await expect(late.getByRole('textbox', { name: 'Note' })).toHaveValue('nibs by the handle');
   await late.getByRole('button', { name: 'Keep the change' }).click();
   const clash = late.getByRole('dialog');
@@ -114,6 +114,8 @@ test('two tabs on one look card: what the late one typed stays, and both sides a
     clash.getByRole('row', { name: /note nibs by the handle dust on the sill/ }),
   ).toBeVisible();
   await clash.getByRole('button', { name: 'Put mine over theirs' }).click();
+  await expect(late.getByText('The mix thickens in')).toBeVisible();
+  await page.getByRole('button', { name: /Look$/ }).click();
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('nibs by the handle');
 });
 

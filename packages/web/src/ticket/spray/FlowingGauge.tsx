@@ -7,6 +7,7 @@ import { GaugePicture } from '../gun/Instruments.tsx';
 /** Three psi under what was set: the painter is told. */
 const SAG_KPA = 20.7;
 const EVERY_MS = 1000;
+const HEIGHT_PX = 130;
 
 export function FlowingGauge({
   coatId,
@@ -24,13 +25,19 @@ export function FlowingGauge({
   });
   const { pressure, joined } = formatFor(units);
   const flowing = data?.flowing;
-  if (!flowing) return null;
+  // Its room is there before its figures are: no button moves under a finger.
+  if (!flowing)
+    return (
+      <p className="quiet" style={{ minHeight: HEIGHT_PX }}>
+        {data ? 'No gauge at the gun is read here.' : 'Reading the gauge …'}
+      </p>
+    );
   const now = pressure(flowing.nowKPa);
   const isSagging = flowing.nowKPa < setInletKPa - SAG_KPA;
   return (
     <div
       className="row"
-      style={{ gap: '1.5rem', alignItems: 'center' }}
+      style={{ gap: '1.5rem', alignItems: 'center', minHeight: HEIGHT_PX }}
       aria-label="Pressure at the gun"
       role="group"
     >
