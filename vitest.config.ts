@@ -20,6 +20,8 @@ export default defineConfig({
       project('scripts', 'scripts/test/**/*.test.ts'),
       project('server', 'packages/server/test/**/*.test.ts', {
         globalSetup: './packages/server/test/throwAwayCluster.ts',
+        // Each file has a shop of its own; the modules are the same for all.
+        isolate: false,
       }),
     ],
   },
