@@ -60,6 +60,17 @@ describe('a request that comes again', () => {
     ).toEqual({ v: 21 });
   });
 
+  it('is known by the thing it makes, whatever header it comes under', async () => {
+    const asked = reading({ roomId: await aRoom() });
+    const send = (body: object) => shop.keyed('POST', '/readings', newId(), body);
+    const replies = [
+      await send(asked),
+      await send(asked),
+      await send({ ...asked, valueCanonical: 30, enteredValue: 30 }),
+    ];
+    expect(replies.map(({ status }) => status)).toEqual([201, 201, 409]);
+  });
+
   it('of an edit is told as done when its answer was lost, not as a clash with itself', async () => {
     const { id, version, name, ...painter } = (await shop.setup()).painters[0]!;
     const key = newId();

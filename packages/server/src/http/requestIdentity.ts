@@ -81,15 +81,17 @@ export function noteCommitted(): void {
 }
 export const hasCommitted = (): boolean => served.getStore()?.hasCommitted ?? false;
 
-/** The header's, else that of the thing which is made. */
+/**
+ * That of the thing which is made, else the header's: a device that sends the same thing with other
+ * words sends it under a header of its own, and it is a clash all the same.
+ */
 function idOfRequest(req: Request): string | undefined {
   const header = req.get(IDEMPOTENCY_HEADER);
   if (header !== undefined && !Id.safeParse(header).success)
     throw BadInput.at([IDEMPOTENCY_HEADER], 'wrong-type', 'The id of a request is a UUID.');
-  if (header !== undefined) return header;
-  if (req.method !== 'POST') return undefined;
   const inBody = (req.body as { id?: unknown } | undefined)?.id;
-  return [inBody, req.query['id']].find(
+  const made = req.method === 'POST' ? [inBody, req.query['id']] : [];
+  return [...made, header].find(
     (id): id is string => typeof id === 'string' && Id.safeParse(id).success,
   );
 }

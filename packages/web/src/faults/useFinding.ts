@@ -7,7 +7,7 @@ import { notifications } from '@mantine/notifications';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { showClash } from '../api/clash.ts';
-import { ApiFault, postJson, putJson } from '../api/client.ts';
+import { ApiFault, getJson, postJson, putJson } from '../api/client.ts';
 import { useConnected } from '../frame/connected.ts';
 import { draftOf, type Draft } from './draft.ts';
 import { forgetUnkept, readUnkept, writeUnkept } from './unkept.ts';
@@ -68,6 +68,12 @@ export function useFinding(
           if (!over) onFirstKept();
         } catch (fault) {
           wanted.current ??= next;
+          if (!over && isClash(fault)) {
+            // Its first keeping went through and only the answer was lost: this goes over it.
+            stored.current = await getJson<Finding>(ADDRESS.finding(id));
+            onFirstKept();
+            continue;
+          }
           writeUnkept(id, wanted.current);
           throw fault;
         }
@@ -108,11 +114,14 @@ export function useFinding(
   return { draft, finding, keeping, change, take, retry: () => void flush() };
 }
 
+const isClash = (fault: unknown): fault is ApiFault =>
+  fault instanceof ApiFault && fault.error.code === 'version-clash';
+
 /**
  * A clash shows both sides; putting mine only moves the version on, the next try writes over it.
  */
 function tell(fault: unknown, overVersion: (version: number) => void): void {
-  if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
+  if (isClash(fault)) {
     const { mine, theirs, message } = fault.error;
     const { version } = theirs as { version: number };
     showClash({ message, mine, theirs, putMine: () => overVersion(version) });
