@@ -21,7 +21,7 @@ const AT_THE_BENCH = [
 /** The page that the painter asked for goes first. */
 const AFTER_MS = 2000;
 
-/** What is held already is left to its own page, which reads it anew. */
+/** What is held already is left to its own page; open tickets are read anew. */
 export async function keepForBench(cache: Cache): Promise<void> {
   await new Promise((resolve) => setTimeout(resolve, AFTER_MS));
   const isHeld = (address: string) => cache.get(address)?.data !== undefined;
@@ -33,10 +33,12 @@ export async function keepForBench(cache: Cache): Promise<void> {
   const list = await getJson<TicketList>(ADDRESS.tickets).then(measured, () => undefined);
   if (!list) return;
   await mutate(ADDRESS.tickets, list, { revalidate: false });
-  for (const { id, state, version } of list.tickets) {
-    const held = cache.get(ADDRESS.ticket(id))?.data as TicketWhole | undefined;
-    if (state !== 'open' || held?.ticket.version === version) continue;
-    const whole = await getJson<TicketWhole>(ADDRESS.ticket(id)).catch(() => undefined);
-    if (whole) await mutate(ADDRESS.ticket(id), whole, { revalidate: false });
+  for (const { id } of list.tickets.filter(({ state }) => state === 'open')) {
+    const address = ADDRESS.ticket(id);
+    const held: unknown = cache.get(address)?.data;
+    const whole = await getJson<TicketWhole>(address).catch(() => undefined);
+    // Coats move without their ticket: it is read anew, unless something newer came meanwhile.
+    if (whole && cache.get(address)?.data === held)
+      await mutate(address, whole, { revalidate: false });
   }
 }
