@@ -71,6 +71,21 @@ describe('a request that comes again', () => {
     expect(replies.map(({ status }) => status)).toEqual([201, 201, 409]);
   });
 
+  it('under an id that stands from before, or from a file, is a clash: nothing is swallowed', async () => {
+    const asked = reading({ roomId: await aRoom() });
+    await shop.post('/readings', asked);
+    await shop.rows('delete from request where id = $1', [asked.id]);
+    const { version, ...painter } = (await shop.setup()).painters[0]!;
+    const replies = [
+      await shop.post<Fault>('/readings', { ...asked, enteredValue: 30, valueCanonical: 30 }),
+      await shop.post<Fault>('/painters', { ...painter, name: 'Another' }),
+    ];
+    for (const { status, body } of replies)
+      expect([status, body.error.code]).toEqual([409, 'version-clash']);
+    expect(replies[0]!.body.error).toMatchObject({ theirs: { valueCanonical: 21 } });
+    expect((await shop.setup()).painters[0]).toMatchObject({ version, name: painter.name });
+  });
+
   it('of an edit is told as done when its answer was lost, not as a clash with itself', async () => {
     const { id, version, name, ...painter } = (await shop.setup()).painters[0]!;
     const key = newId();
@@ -193,7 +208,11 @@ describe('a question that would keep others waiting', () => {
   afterAll(() => rmSync(folder, { recursive: true }));
   const worker = (body: string) => {
     const file = path.join(folder, `${newId()}.mjs`);
-    writeFileSync(file, `export default ({ name, input }) => { ${body} };`);
+    writeFileSync(
+      file,
+      `import { parentPort } from 'node:worker_threads';
+       export default ({ turn, name, input }) => { parentPort.postMessage({ begun: turn }); ${body} };`,
+    );
     return file;
   };
 
@@ -204,6 +223,20 @@ describe('a question that would keep others waiting', () => {
     );
     await expect(calculator.outcomeOf('endless', 1)).rejects.toThrow(TakesTooLong);
     await expect(calculator.outcomeOf('other', 2)).resolves.toEqual({ answer: 2 });
+    await calculator.close();
+  });
+
+  it('is given its whole time, however long others kept it waiting', async () => {
+    const calculator = new Calculator(
+      {
+        path: worker(
+          `const end = Date.now() + 200; while (Date.now() < end); return { answer: input };`,
+        ),
+      },
+      { mostMs: 5000, mostMegabytes: 64 },
+    );
+    const asked = Array.from({ length: 30 }, (_, i) => calculator.outcomeOf('slow', i));
+    await expect(Promise.all(asked)).resolves.toHaveLength(30);
     await calculator.close();
   });
 

@@ -4,7 +4,7 @@ import type { ReadingCreate } from '@orthochrom/contract/shop/reading.ts';
 import { MoreThan, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import type { StandInProbe } from './probe.ts';
@@ -58,13 +58,13 @@ export const addReading = (
       instrument: 'hand',
       takenAt: notedAt(),
     };
-    if (await insertOnce(manager, ReadingTable, row))
-      await trace({
-        shopId,
-        painterId,
-        aggregateType: 'reading',
-        aggregateId: row.id,
-        kind: 'taken',
-        patch: reading,
-      });
+    await insertNew(manager, ReadingTable, row);
+    await trace({
+      shopId,
+      painterId,
+      aggregateType: 'reading',
+      aggregateId: row.id,
+      kind: 'taken',
+      patch: reading,
+    });
   });

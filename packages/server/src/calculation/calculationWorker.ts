@@ -1,5 +1,11 @@
 /** The registry's open door in a thread of its own: it may be ended without harm to anyone. */
+import { parentPort } from 'node:worker_threads';
 import { answerOrRefuse, type Outcome } from '@orthochrom/contract/registry.ts';
 
-export default ({ name, input }: { name: string; input: unknown }): Outcome =>
-  answerOrRefuse(name, input);
+export type Question = { turn: number; name: string; input: unknown };
+
+export default ({ turn, name, input }: Question): Outcome => {
+  // Its time runs from here.
+  parentPort?.postMessage({ begun: turn });
+  return answerOrRefuse(name, input);
+};

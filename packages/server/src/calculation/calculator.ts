@@ -10,6 +10,7 @@ import { Busy, TakesTooLong } from '../http/faults.ts';
 export type Bounds = { mostMs: number; mostMegabytes: number };
 const BOUNDS: Bounds = { mostMs: 10_000, mostMegabytes: 256 };
 const MOST_WAITING = 500;
+const LONGEST_WAIT_MS = 60_000;
 const IDLE_MS = 60_000;
 
 export type WorkerFile = {
@@ -22,6 +23,8 @@ export type WorkerFile = {
 export class Calculator {
   private readonly pool: Piscina;
   private readonly bounds: Bounds;
+  private readonly onBegun = new Map<number, () => void>();
+  private turns = 0;
 
   constructor({ path, execArgv }: WorkerFile, bounds: Bounds = BOUNDS) {
     this.bounds = bounds;
@@ -34,27 +37,40 @@ export class Calculator {
       maxQueue: MOST_WAITING,
       resourceLimits: { maxOldGenerationSizeMb: bounds.mostMegabytes },
     });
+    this.pool.on('message', ({ begun }: { begun: number }) => this.onBegun.get(begun)?.());
   }
 
   /**
+   * The bound is on its own work: waiting for others, or for a thread to start, is not counted to it.
    * @throws TakesTooLong past its time or memory, Busy where too many wait already
    */
   async outcomeOf(name: string, input: unknown): Promise<Outcome> {
     const { mostMs, mostMegabytes } = this.bounds;
+    const turn = ++this.turns;
+    const ending = new AbortController();
+    let hasBegun = false;
+    let timer = setTimeout(() => ending.abort(), LONGEST_WAIT_MS);
+    this.onBegun.set(turn, () => {
+      hasBegun = true;
+      clearTimeout(timer);
+      timer = setTimeout(() => ending.abort(), mostMs);
+    });
     try {
-      return (await this.pool.run(
-        { name, input },
-        { signal: AbortSignal.timeout(mostMs) },
-      )) as Outcome;
+      const { signal } = ending;
+      return (await this.pool.run({ turn, name, input }, { signal })) as Outcome;
     } catch (fault) {
       const { name: kind = '', code = '' } = fault as { name?: string; code?: string };
-      if (kind === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')
+      const isEnded = kind === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY';
+      if (isEnded && hasBegun)
         throw new TakesTooLong(
           `This question takes over ${mostMs / 1000} s or ${mostMegabytes} MB, and was ended. Ask for less at once.`,
         );
-      if (this.pool.queueSize >= MOST_WAITING)
+      if (isEnded || this.pool.queueSize >= MOST_WAITING)
         throw new Busy('Too many questions wait already. Ask again in a moment.');
       throw fault;
+    } finally {
+      clearTimeout(timer);
+      this.onBegun.delete(turn);
     }
   }
 

@@ -11,7 +11,7 @@ import type {
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { RoomTable } from '../shop/shopTables.ts';
@@ -26,20 +26,18 @@ export const addCompressor = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    if (
-      await insertOnce(manager, CompressorTable, {
-        ...compressor,
-        shopId,
-        describedAt: new Date(),
-      } as CompressorRow)
-    )
-      await trace({
-        shopId,
-        aggregateType: 'compressor',
-        aggregateId: compressor.id,
-        kind: 'added',
-        patch: compressor,
-      });
+    await insertNew(manager, CompressorTable, {
+      ...compressor,
+      shopId,
+      describedAt: new Date(),
+    } as CompressorRow);
+    await trace({
+      shopId,
+      aggregateType: 'compressor',
+      aggregateId: compressor.id,
+      kind: 'added',
+      patch: compressor,
+    });
   });
 
 export const changeCompressor = (
@@ -87,14 +85,14 @@ export const addAirLine = (ledger: Ledger, line: z.infer<typeof AirLineCreate>):
       shopId,
       describedAt: new Date(),
     } as AirLineRow;
-    if (await insertOnce(manager, AirLineTable, row))
-      await trace({
-        shopId,
-        aggregateType: 'airLine',
-        aggregateId: line.id,
-        kind: 'added',
-        patch: line,
-      });
+    await insertNew(manager, AirLineTable, row);
+    await trace({
+      shopId,
+      aggregateType: 'airLine',
+      aggregateId: line.id,
+      kind: 'added',
+      patch: line,
+    });
   });
 
 export const changeAirLine = (

@@ -17,7 +17,7 @@ import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger, type Trace } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { GunTable } from '../shop/shopTables.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -78,15 +78,15 @@ export const addFinding = (
     await mustBeThere(manager, seen);
     const shopId = await shopIdOf(manager);
     const row = { id, shopId, painterId, seenAt: new Date(), ...columnsOf(seen) } as FindingRow;
-    if (await insertOnce(manager, FindingTable, row))
-      await trace({
-        shopId,
-        painterId,
-        aggregateType: 'finding',
-        aggregateId: id,
-        kind: 'found',
-        patch: seen,
-      });
+    await insertNew(manager, FindingTable, row);
+    await trace({
+      shopId,
+      painterId,
+      aggregateType: 'finding',
+      aggregateId: id,
+      kind: 'found',
+      patch: seen,
+    });
   });
 
 /** The trace of one edit over `version`. */

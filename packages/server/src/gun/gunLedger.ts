@@ -5,7 +5,7 @@ import { IsNull, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { GunTable, NozzleSetTable, type GunRow, type NozzleSetRow } from '../shop/shopTables.ts';
 import { TestTable, type TestRow } from './testTable.ts';
@@ -77,7 +77,7 @@ export const addGun = (ledger: Ledger, gun: GunCreate): Promise<void> =>
       shopId,
       ...gunColumns({ ...gun, intervals: gun.intervals ?? USUAL_INTERVALS }),
     };
-    if (!(await insertOnce(manager, GunTable, row as GunRow))) return;
+    await insertNew(manager, GunTable, row as GunRow);
     const rows = await writeNozzleSets(manager, gun.id, gun.gun);
     const takenAt = new Date();
     for (const [i, set] of setsOf(gun.gun).entries())

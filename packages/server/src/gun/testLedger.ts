@@ -4,7 +4,7 @@ import type { TestCreate, TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { EntityManager } from 'typeorm';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';
@@ -33,15 +33,15 @@ export const addTest = (
       input: test,
       takenAt,
     };
-    if (await insertOnce(manager, TestTable, row))
-      await trace({
-        shopId,
-        painterId: given.painterId,
-        aggregateType: 'test',
-        aggregateId: row.id,
-        kind: 'taken',
-        patch: { ...given, test },
-      });
+    await insertNew(manager, TestTable, row);
+    await trace({
+      shopId,
+      painterId: given.painterId,
+      aggregateType: 'test',
+      aggregateId: row.id,
+      kind: 'taken',
+      patch: { ...given, test },
+    });
   });
 
 /** @throws Stopped with every verdict of the gate that the mix in the cup stands behind */

@@ -2,7 +2,7 @@
 import type { PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { shopIdOf } from './shopId.ts';
 import { painterOf, roomOf } from './shopReader.ts';
 import { PainterTable, RoomTable, type PainterRow } from './shopTables.ts';
@@ -10,15 +10,15 @@ import { PainterTable, RoomTable, type PainterRow } from './shopTables.ts';
 export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    if (await insertOnce(manager, PainterTable, { ...painter, shopId } as PainterRow))
-      await trace({
-        shopId,
-        painterId: painter.id,
-        aggregateType: 'painter',
-        aggregateId: painter.id,
-        kind: 'added',
-        patch: painter,
-      });
+    await insertNew(manager, PainterTable, { ...painter, shopId } as PainterRow);
+    await trace({
+      shopId,
+      painterId: painter.id,
+      aggregateType: 'painter',
+      aggregateId: painter.id,
+      kind: 'added',
+      patch: painter,
+    });
   });
 
 export const changePainter = (

@@ -15,7 +15,7 @@ import type { StandInProbe } from '../air/probe.ts';
 import { flowingOf } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -263,5 +263,5 @@ async function startFlash(
         : new Date(endedAt.getTime() + recoat.latestMinutes * MINUTE_MS),
     test: recoat.test.text,
   };
-  await insertOnce(manager, TimerTable, row as TimerRow);
+  await manager.insert(TimerTable, row as Partial<TimerRow> as never);
 }

@@ -7,7 +7,7 @@ import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts'
 import type { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { z } from 'zod';
 import { type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, NotFound } from '../http/faults.ts';
 import { notedAt } from '../http/requestIdentity.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
@@ -50,13 +50,13 @@ export const answerGate = (
       gateVersion: GATE_VERSION,
       answeredAt: notedAt(),
     };
-    if (await insertOnce(manager, GateAnswerTable, row))
-      await trace({
-        shopId: await shopIdOf(manager),
-        painterId,
-        aggregateType: 'ticket',
-        aggregateId: ticketId,
-        kind: verdict.passed ? 'gate-passed' : 'gate-stopped',
-        patch: { stageId, step, answers },
-      });
+    await insertNew(manager, GateAnswerTable, row);
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticketId,
+      kind: verdict.passed ? 'gate-passed' : 'gate-stopped',
+      patch: { stageId, step, answers },
+    });
   });

@@ -7,7 +7,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { StandInProbe } from '../air/probe.ts';
 import { type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { refuse } from './judge.ts';
@@ -22,7 +22,6 @@ export const addLayerWork = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, painterId, kind, settles = [], why, ...answers } = given;
-    if (await manager.existsBy(LayerWorkTable, { id })) return;
     const row = await coatRow(manager, coatId);
     const context = await planContextOf(manager, probe, row, { painterId });
     const { whole } = context;
@@ -43,15 +42,15 @@ export const addLayerWork = (
       answers,
       at: new Date(),
     };
-    if (await insertOnce(manager, LayerWorkTable, work))
-      await trace({
-        shopId: await shopIdOf(manager),
-        painterId,
-        aggregateType: 'ticket',
-        aggregateId: row.ticketId,
-        kind: `layer-${kind}`,
-        patch: { coatId, settles, why: work.why },
-      });
+    await insertNew(manager, LayerWorkTable, work);
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: row.ticketId,
+      kind: `layer-${kind}`,
+      patch: { coatId, settles, why: work.why },
+    });
   });
 
 /** @throws OutOfTurn while the coat is not on and touch-dry */

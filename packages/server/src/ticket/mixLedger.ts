@@ -8,7 +8,7 @@ import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';
@@ -35,9 +35,6 @@ export const addMix = (
         'contradiction',
         'This coat belongs to another ticket or stage.',
       );
-    // A request that comes again after its answer was lost has poured already: it is answered, not
-    // judged anew.
-    if (await manager.existsBy(MixTable, { id: mix.id })) return;
     const context = await planContextOf(manager, probe, coat, { painterId: mix.painterId });
     mustHavePassedGate(context);
     const asked = coat.planned?.inputs['mix'] as InputOf<'mix'> | undefined;
@@ -82,7 +79,7 @@ export const addMix = (
       materialC: asked.temperatureC ?? null,
       correctedFromId: mix.correctedFromId ?? null,
     } as MixRow;
-    if (!(await insertOnce(manager, MixTable, row))) return;
+    await insertNew(manager, MixTable, row);
     if (potLifeEndsAt) {
       const timer = {
         id: newId(),

@@ -6,7 +6,7 @@ import type { TicketCreate, TicketEdit } from '@orthochrom/contract/shop/ticket.
 import { In, type EntityManager, type EntitySchema } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
-import { insertOnce } from '../event/insertOnce.ts';
+import { insertNew } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -26,19 +26,15 @@ type Shape = Pick<TicketCreate, 'panels' | 'stages'>;
 export const createTicket = (ledger: Ledger, ticket: TicketCreate): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    if (await manager.existsBy(TicketTable, { id: ticket.id })) return;
     const number = await nextTicketNumber(manager, shopId);
     const { panels, stages, dueOn = null, ...columns } = ticket;
-    if (
-      !(await insertOnce(manager, TicketTable, {
-        ...columns,
-        dueOn,
-        number,
-        shopId,
-        state: 'open',
-      } as TicketRow))
-    )
-      return;
+    await insertNew(manager, TicketTable, {
+      ...columns,
+      dueOn,
+      number,
+      shopId,
+      state: 'open',
+    } as TicketRow);
     await writeShape(manager, ticket.id, { panels, stages });
     await trace({
       shopId,
