@@ -41,7 +41,7 @@ export class Calculator {
   }
 
   /**
-   * The bound is on its own work: waiting for others, or for a thread to start, is not counted to it.
+   * The bound is on its own work: waiting for others, or for a thread to start, is not part of it.
    * @throws TakesTooLong past its time or memory, Busy where too many wait already
    */
   async outcomeOf(name: string, input: unknown): Promise<Outcome> {
