@@ -143,3 +143,23 @@ test('seven tabs share one stream, and each hears what another writes', async ({
   await ownTicket(next, 'sealer');
   for (const tab of tabs.slice(1)) await expect(tab.getByText(next)).toBeVisible();
 });
+
+test('a gun whose making lost its answer and was changed since: the painter puts his own over it', async ({
+  page,
+}) => {
+  await page.goto(`${door.address}/guns/new`);
+  const name = page.getByRole('textbox', { name: 'Name', exact: true });
+  await name.fill('Tern 1.3');
+  // It is written down, and the answer never comes.
+  await page.route('**/api/guns', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await page.getByRole('button', { name: 'Save this gun' }).click();
+  await expect(page.getByText('Not done', { exact: true })).toBeVisible();
+  await page.unroute('**/api/guns');
+  await name.fill('Tern 1.3, the new one');
+  await page.getByRole('button', { name: 'Save this gun' }).click();
+  await page.getByRole('button', { name: 'Put mine over theirs' }).click();
+  await expect(page.getByRole('heading', { name: 'Tern 1.3, the new one' })).toBeVisible();
+});

@@ -87,4 +87,11 @@ async function write<T>(method: Method, url: string, body: unknown): Promise<T> 
 
 export const getJson = <T>(url: string): Promise<T> => send('GET', url);
 export const postJson = <T>(url: string, body: unknown): Promise<T> => write('POST', url, body);
+/** Makes the thing, or changes it over the version that is given. */
+export const saveJson = <T>(
+  [all, own]: [all: string, own: string],
+  { id, ...body }: { id: string; [field: string]: unknown },
+  version: number | undefined,
+): Promise<T> =>
+  version === undefined ? postJson(all, { id, ...body }) : putJson(own, { ...body, version });
 export const putJson = <T>(url: string, body: unknown): Promise<T> => write('PUT', url, body);

@@ -12,6 +12,12 @@ import { refreshAll } from './resources.ts';
 export type Work = (overVersion?: number) => Promise<unknown>;
 
 /**
+ * A thing whose making was kept, and whose answer was lost, clashes with what was typed since: what
+ * stands is as it was made, unless a next clash says otherwise.
+ */
+const FIRST_VERSION = 1;
+
+/**
  * Runs a write, shows the server's words if it refuses and both sides if it clashes, and reports
  * whether it went through.
  */
@@ -49,8 +55,8 @@ function tellFault(fault: unknown, work: Work, again: (overVersion: number) => v
 
   if (fault instanceof ApiFault && fault.error.code === 'version-clash') {
     const { mine, theirs, message } = fault.error;
-    const theirVersion = (theirs as { version?: number } | undefined)?.version;
-    const canPutMine = work.length > 0 && theirVersion !== undefined;
+    const { version: theirVersion = FIRST_VERSION } = (theirs ?? {}) as { version?: number };
+    const canPutMine = work.length > 0;
     showClash({
       message,
       mine,

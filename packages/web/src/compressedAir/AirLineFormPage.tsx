@@ -7,7 +7,7 @@ import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { postJson, putJson } from '../api/client.ts';
+import { saveJson } from '../api/client.ts';
 import { useSetup } from '../api/reads.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
@@ -50,9 +50,11 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
   const fault = faultOf(draft, hose, ownId);
   const save = () =>
     write(async (over?: number) => {
-      if (stored)
-        await putJson(ADDRESS.airLine(stored.id), { ...body, version: over ?? stored.version });
-      else await postJson(ADDRESS.airLines, { ...body, id: ownId });
+      await saveJson(
+        [ADDRESS.airLines, ADDRESS.airLine(ownId)],
+        { ...body, id: ownId },
+        over ?? stored?.version,
+      );
       await refresh('setup');
       await navigate(`/air/${ownId}`);
     });

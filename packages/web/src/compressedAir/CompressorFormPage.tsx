@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
-import { postJson, putJson } from '../api/client.ts';
+import { saveJson } from '../api/client.ts';
 import { useSetup } from '../api/reads.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
@@ -56,12 +56,11 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
         : refusalOf(parsed.error, given).message;
   const save = () =>
     write(async (over?: number) => {
-      if (stored)
-        await putJson(ADDRESS.compressor(stored.id), {
-          ...draft,
-          version: over ?? stored.version,
-        });
-      else await postJson(ADDRESS.compressors, { ...draft, id: ownId });
+      await saveJson(
+        [ADDRESS.compressors, ADDRESS.compressor(ownId)],
+        { ...draft, id: ownId },
+        over ?? stored?.version,
+      );
       await refresh('setup');
       await navigate('/guns');
     });

@@ -10,7 +10,7 @@ import type { Gun } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { postJson, putJson } from '../api/client.ts';
+import { saveJson } from '../api/client.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
@@ -54,9 +54,11 @@ export function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
   const { inWords } = formatFor(painter.units);
   const save = () =>
     write(async (over?: number) => {
-      if (stored)
-        await putJson(ADDRESS.gun(stored.id), { ...draft, version: over ?? stored.version });
-      else await postJson(ADDRESS.guns, { ...draft, id: ownId });
+      await saveJson(
+        [ADDRESS.guns, ADDRESS.gun(ownId)],
+        { ...draft, id: ownId },
+        over ?? stored?.version,
+      );
       await refresh('setup');
       await navigate(`/guns/${ownId}`);
     });

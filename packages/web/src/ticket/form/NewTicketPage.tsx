@@ -8,7 +8,7 @@ import { Button } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useNavigate } from 'react-router';
-import { postJson } from '../../api/client.ts';
+import { saveJson } from '../../api/client.ts';
 import { useSetup, useSheets } from '../../api/reads.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
@@ -33,11 +33,13 @@ export function NewTicketPage() {
   const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
   const faults = draftFaults(draft, painter.id);
   const open = () =>
-    write(async () => {
-      const whole = await postJson<TicketWhole>(ADDRESS.tickets, {
-        ...withPanelsInStages(draft),
-        painterId: painter.id,
-      });
+    write(async (over?: number) => {
+      const ticket = { ...withPanelsInStages(draft), painterId: painter.id };
+      const whole = await saveJson<TicketWhole>(
+        [ADDRESS.tickets, ADDRESS.ticket(ticket.id)],
+        over === undefined ? ticket : { ...ticket, state: 'open' as const },
+        over,
+      );
       clearDraft();
       void refresh('tickets');
       await navigate(`/tickets/${whole.ticket.id}`);
