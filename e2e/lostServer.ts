@@ -7,8 +7,8 @@ import { ADDRESS } from './shopServer.ts';
 
 export type Door = { address: string; shut: () => void; open: () => void; close: () => void };
 
-export async function doorToShop(): Promise<Door> {
-  const { hostname, port } = new URL(ADDRESS);
+export async function doorToShop(shop = ADDRESS): Promise<Door> {
+  const { hostname, port } = new URL(shop);
   const through = new Set<Socket>();
   let isOpen = true;
   const server = createServer((client) => {

@@ -91,7 +91,7 @@ function makeCluster(bin, folder, durable) {
     ...(durable ? [] : ['--no-sync']),
   ]);
   if (!made.ok)
-    throw new Plain(`The database could not be made in ${folder}: ${made.out.split('\n').at(-1)}`);
+    throw new Plain(`The database could not be made in ${folder}: ${reasonIn(made.out)}`);
   rmSync(cluster, { recursive: true, force: true });
   renameSync(draft, cluster);
   return cluster;
@@ -161,6 +161,12 @@ export async function startCluster({ folder, say, durable = true, fresh = false 
     place,
   };
 }
+
+/** Where a tool says more than its reason, the line that holds it. */
+const reasonIn = (out) => {
+  const lines = out.trim().split('\n');
+  return lines.find((line) => /error|could not|no space/i.test(line)) ?? lines.at(-1);
+};
 
 const tail = (file) =>
   existsSync(file)

@@ -1,7 +1,8 @@
 /**
- * npm run trials [-- --kills 200 --inputs 100000]: long trials of what must never happen, with
- * figures. A shop is killed in the middle of writing, over and over; then its door is asked
- * whatever comes, and watched for faults of our own and for hangs.
+ * npm run trials [-- --kills 200 --inputs 100000 --minutes 60]: long trials of what must never
+ * happen, with figures. A shop is killed in the middle of writing, over and over; then its door is
+ * asked whatever comes, and watched for faults of our own and for hangs; then a tablet loses it for
+ * an hour.
  */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -12,23 +13,29 @@ import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import { calculationNames } from '@orthochrom/contract/registry.ts';
 import { v7 as newId } from 'uuid';
 import { examplesOf } from '../packages/contract/test/examplePairs.ts';
-import { freePort } from './postgres.mjs';
+import { freePort, startCluster } from './postgres.mjs';
+import { offlineTrial } from './trialOffline.ts';
 
 const root = path.dirname(import.meta.dirname);
 const { values } = parseArgs({
   options: {
     kills: { type: 'string', default: '200' },
     inputs: { type: 'string', default: '100000' },
+    minutes: { type: 'string', default: '60' },
   },
 });
 const data = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-trials-'));
 const HANGS_MS = 30_000;
 
-async function open(port: number): Promise<ChildProcess> {
+async function open(port: number, databaseUrl?: string): Promise<ChildProcess> {
   const child = spawn(
     process.execPath,
     ['scripts/start.mjs', '--port', String(port), '--data', data],
-    { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] },
+    {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, ...(databaseUrl ? { DATABASE_URL: databaseUrl } : {}) },
+    },
   );
   await new Promise<void>((resolve, reject) => {
     child.stdout.on('data', (said: Buffer) => String(said).includes('is open') && resolve());
@@ -175,5 +182,18 @@ if (Number(values.inputs) > 0) {
   const child = await open(port);
   console.log(await inputTrial(port, Number(values.inputs)));
   await closed(child);
+}
+if (Number(values.minutes) > 0) {
+  const cluster = await startCluster({
+    folder: path.join(data, 'off'),
+    say: () => undefined,
+    durable: false,
+  });
+  cluster.ensureDatabase('off');
+  const child = await open(port, cluster.url('off'));
+  const shop = `http://127.0.0.1:${port}`;
+  console.log(await offlineTrial(shop, cluster.url('off'), Number(values.minutes)));
+  await closed(child);
+  cluster.stop('immediate');
 }
 rmSync(data, { recursive: true, force: true });

@@ -6,6 +6,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { Calculator } from '../src/calculation/calculator.ts';
+import { databaseFault } from '../src/http/databaseFault.ts';
 import { TakesTooLong } from '../src/http/faults.ts';
 import { ShopFixture, type Fault } from './shopFixture.ts';
 
@@ -201,6 +202,11 @@ describe('the door', () => {
     // Until then it says that the database is away, and nothing worse.
     expect(new Set([200, 503, ...statuses])).toEqual(new Set([200, 503]));
   });
+});
+
+it('a full disk is said as what it is, whatever the database calls it', () => {
+  const full = Object.assign(new Error('could not extend file'), { code: '53100' });
+  expect(databaseFault(full)).toMatchObject({ status: 507, error: { code: 'disk-full' } });
 });
 
 describe('a question that would keep others waiting', () => {

@@ -9,6 +9,7 @@ const fieldOf = (constraint: unknown): string | undefined =>
   typeof constraint === 'string' ? /_([A-Za-z]+)_fkey$/.exec(constraint)?.[1] : undefined;
 
 const AWAY_CODES = ['ECONNREFUSED', 'ECONNRESET', 'ENOENT', 'EPIPE', '57P01', '57P02', '57P03'];
+const DISK_FULL = '53100';
 const AWAY_WORDS = /connection terminated|connection error|not queryable|timeout exceeded/i;
 
 const says = (fault: unknown): DatabaseSays => {
@@ -37,6 +38,16 @@ export function databaseFault(fault: unknown): { status: number; error: object }
   if (code === '22003') return bad('out-of-range', 'A number is too large to be kept.');
   if (code.startsWith('22') || code === '23502' || code === '23514')
     return bad('contradiction', 'Something in this cannot be kept as it is.');
+  if (code === DISK_FULL)
+    return {
+      status: 507,
+      error: {
+        code: 'disk-full',
+        message:
+          'The disk of the shop’s machine is full: nothing was changed. Make room on it; it goes on by itself.',
+        path: [],
+      },
+    };
   if (isAway(said))
     return {
       status: 503,

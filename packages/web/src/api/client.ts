@@ -20,8 +20,10 @@ export class ApiFault extends Error {
  * under the same id.
  */
 export class NoConnection extends Error {
-  constructor() {
-    super('No connection to the shop’s server. Nothing was lost here: try again when it is back.');
+  constructor(
+    said = 'No connection to the shop’s server. Nothing was lost here: try again when it is back.',
+  ) {
+    super(said);
   }
 }
 
@@ -31,7 +33,7 @@ export type Envelope = { key: string; notedAt?: string };
 
 /** A server that says nothing for so long is not there. */
 const PATIENCE_MS = 30_000;
-const AWAY = ['database-away', 'busy'];
+const AWAY = ['database-away', 'busy', 'disk-full'];
 
 /** @throws ApiFault with the server's words, NoConnection where it has none */
 export async function send<T>(
@@ -61,7 +63,7 @@ export async function send<T>(
     message: `The server answered ${response.status}.`,
     path: [],
   };
-  if (AWAY.includes(error.code)) throw new NoConnection();
+  if (AWAY.includes(error.code)) throw new NoConnection(error.message || undefined);
   throw new ApiFault(response.status, error);
 }
 
