@@ -176,10 +176,36 @@ async function inputTrial(port: number, inputs: number) {
   return tally;
 }
 
+/** What a read takes beside streams that are open: the middle of many, in ms. */
+async function crowdTrial(port: number, streams: number) {
+  const middleMs = async (): Promise<number> => {
+    const times: number[] = [];
+    for (let i = 0; i < 200; i++) {
+      const began = performance.now();
+      await read(port, '/tickets');
+      times.push(performance.now() - began);
+    }
+    return times.sort((a, b) => a - b)[times.length / 2]!;
+  };
+  await middleMs();
+  const aloneMs = await middleMs();
+  const leaving = new AbortController();
+  const open = await Promise.all(
+    Array.from({ length: streams }, () =>
+      fetch(`http://127.0.0.1:${port}/api/stream`, { signal: leaving.signal }),
+    ),
+  );
+  const besideMs = await middleMs();
+  leaving.abort();
+  const answered = open.filter(({ ok }) => ok).length;
+  return { streams: answered, readBesideToAlone: Number((besideMs / aloneMs).toFixed(2)) };
+}
+
 const port = await freePort();
 if (Number(values.kills) > 0) console.log(await killTrial(port, Number(values.kills)));
 if (Number(values.inputs) > 0) {
   const child = await open(port);
+  console.log(await crowdTrial(port, 500));
   console.log(await inputTrial(port, Number(values.inputs)));
   await closed(child);
 }
