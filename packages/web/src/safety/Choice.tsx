@@ -2,9 +2,11 @@ import { SegmentedControl } from '@mantine/core';
 import type { ReactNode } from 'react';
 import styles from './GateQuestions.module.css';
 
-export function Question({ label, children }: { label: string; children: ReactNode }) {
+type QuestionProps = { label: string; children: ReactNode; isWide?: boolean };
+
+export function Question({ label, children, isWide }: QuestionProps) {
   return (
-    <div className={styles['question']}>
+    <div className={`${styles['question']} ${isWide ? styles['wide'] : ''}`}>
       <span>{label}</span>
       {children}
     </div>

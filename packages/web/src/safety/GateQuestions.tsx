@@ -2,11 +2,12 @@
  * The questions of the safety gate, for the product and the place at hand; what does not bear on
  * them is not asked.
  */
-import { Checkbox } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import { isTwoPackHazard, needsCover } from '@orthochrom/core/safety/hazard.ts';
 import type { Place } from '@orthochrom/core/trade/vocabulary.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts';
+import { useState } from 'react';
 import type { Breathing } from './answers.ts';
 import { Choice, Question, YesNo } from './Choice.tsx';
 import styles from './GateQuestions.module.css';
@@ -32,7 +33,7 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
   return (
     <>
       <div className={styles['questions']}>
-        <Question label="What do you breathe through?">
+        <Question isWide label="What do you breathe through?">
           <Choice
             label="Breathing"
             value={answers.protection?.breathing}
@@ -54,6 +55,13 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
             />
           </Question>
         )}
+        <Question label="Anybody without protection in or by the room?">
+          <YesNo
+            label="Bystanders"
+            value={answers.bystanders}
+            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
+          />
+        </Question>
         {needsCover({ product }) && (
           <>
             <Question label="Skin covered: gloves, suit, hood?">
@@ -72,7 +80,7 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
             </Question>
           </>
         )}
-        <Question label="Extraction?">
+        <Question isWide label="Extraction?">
           <Choice
             label="Extraction"
             value={answers.extraction}
@@ -90,14 +98,7 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
             }
           />
         </Question>
-        <Question label="Anybody without protection in or by the room?">
-          <YesNo
-            label="Bystanders"
-            value={answers.bystanders}
-            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
-          />
-        </Question>
-        <Question label="The floor round the car?">
+        <Question isWide label="The floor round the car?">
           <Choice
             label="Floor"
             value={answers.floor}
@@ -112,7 +113,10 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
           />
         </Question>
         {isTwoPackHazard({ product }) && place !== 'booth' && (
-          <Question label="Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know.">
+          <Question
+            isWide
+            label="Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know."
+          >
             <Choice
               label="Local rule"
               value={answers.regionRules?.twoPackAtHome}
@@ -139,35 +143,51 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
   );
 }
 
+/** Sources are named one by one only where there is one. */
 function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 'setAnswers'>) {
   const { ignition, ...rest } = answers;
+  const [isNaming, setNaming] = useState((ignition?.length ?? 0) > 0);
   return (
     <fieldset className={styles['ignition']}>
-      <legend>What could spark or burn here?</legend>
-      <div className="row">
-        {SOURCES.map((source) => (
+      <div className={styles['question']}>
+        <legend>Anything here that could spark or burn?</legend>
+        <div className="row">
           <Checkbox
-            key={source}
-            size="md"
-            label={source}
-            checked={ignition?.includes(source) ?? false}
-            onChange={(event) =>
-              setAnswers({
-                ...answers,
-                ignition: toggled(ignition ?? [], source, event.currentTarget.checked),
-              })
-            }
+            size="lg"
+            label="I looked: none"
+            checked={ignition?.length === 0}
+            onChange={(event) => {
+              setNaming(false);
+              setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : rest);
+            }}
           />
-        ))}
-        <Checkbox
-          size="md"
-          label="I looked: none"
-          checked={ignition?.length === 0}
-          onChange={(event) =>
-            setAnswers(event.currentTarget.checked ? { ...answers, ignition: [] } : rest)
-          }
-        />
+          <Button
+            variant={isNaming ? 'light' : 'default'}
+            aria-expanded={isNaming}
+            onClick={() => setNaming(!isNaming)}
+          >
+            Something could
+          </Button>
+        </div>
       </div>
+      {isNaming && (
+        <div className="row">
+          {SOURCES.map((source) => (
+            <Checkbox
+              key={source}
+              size="lg"
+              label={source}
+              checked={ignition?.includes(source) ?? false}
+              onChange={(event) =>
+                setAnswers({
+                  ...answers,
+                  ignition: toggled(ignition ?? [], source, event.currentTarget.checked),
+                })
+              }
+            />
+          ))}
+        </div>
+      )}
     </fieldset>
   );
 }

@@ -1,6 +1,6 @@
 /**
  * The safety that stands on every step: one small line, opened by a touch; first aid for hardener
- * is in it.
+ * beside it.
  */
 import { Button, Modal } from '@mantine/core';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
@@ -20,20 +20,24 @@ const linesOf = (ids: readonly string[]): string[] =>
 
 export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   const [isAidOpen, setAidOpen] = useState(false);
+  const [isOpen, setOpen] = useState(false);
   const isTwoPack = isTwoPackHazard({ product });
+  const word = isTwoPack
+    ? 'Two-pack: air-fed breathing, skin and eyes covered'
+    : 'Vapour, sparks, rags, waste';
   return (
     <div className={styles['standing']}>
-      <details>
-        <summary>
-          {isTwoPack
-            ? 'Two-pack: air-fed breathing, skin and eyes covered'
-            : 'Vapour, sparks, rags, waste'}
-        </summary>
+      <button type="button" className={styles['line']} onClick={() => setOpen(true)}>
+        {word}
+      </button>
+      <Modal opened={isOpen} onClose={() => setOpen(false)} title={word} size="lg" centered>
         {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (
-          <p key={text}>{text}</p>
+          <p key={text} className={styles['text']}>
+            {text}
+          </p>
         ))}
-        <p>{theKnowledge().files.safety.wording}</p>
-      </details>
+        <p className={styles['text']}>{theKnowledge().files.safety.wording}</p>
+      </Modal>
       {isTwoPack && (
         <Button
           variant="default"
@@ -55,7 +59,7 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
           .files.safety.safety.find(({ id }) => id === AID)!
           .text.split(/(?<=\.) (?=[A-Z][a-z ]+:)/)
           .map((line) => (
-            <p key={line} className={styles['line']}>
+            <p key={line} className={styles['text']}>
               {line}
             </p>
           ))}

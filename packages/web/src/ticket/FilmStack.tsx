@@ -24,6 +24,7 @@ const BOX: StackBox = {
   barPx: 100,
   topPx: 10,
   bottomPx: 46,
+  apartPx: 48,
 };
 
 export function FilmStack({
@@ -41,14 +42,15 @@ export function FilmStack({
   const painted = panels.filter(({ id }) => stages.some(({ panelIds }) => panelIds.includes(id)));
   const [picked, setPicked] = useState(painted[0]?.id ?? '');
   const panel = painted.find(({ id }) => id === picked) ?? painted[0];
-  const layout = layOutStack(stackLayers(whole, panel?.id ?? ''), BOX);
+  const layers = stackLayers(whole, panel?.id ?? '');
+  const box = { ...BOX, heightPx: Math.max(BOX.heightPx, layers.length * BOX.apartPx + 80) };
+  const layout = layOutStack(layers, box);
   const film = (um: number) => format.joined(format.film(um));
   if (!panel) return null;
   return (
     <div className="stack">
       <div>
-        <h2 className="tape">Film stack</h2>
-        <p className="quiet" style={{ marginTop: 8 }}>
+        <p className="quiet">
           {film(layout.laidUm)} laid of {film(layout.totalUm)} dry
         </p>
       </div>
@@ -65,7 +67,7 @@ export function FilmStack({
         />
       )}
       <svg
-        viewBox={`0 0 ${BOX.widthPx} ${BOX.heightPx}`}
+        viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
         className={styles['stack']}
         aria-label="Film stack"
       >
@@ -104,9 +106,9 @@ export function FilmStack({
             >
               <rect
                 x={0}
-                y={bar.labelPx - 10}
+                y={bar.labelPx - BOX.apartPx / 2}
                 width={BOX.widthPx}
-                height={20}
+                height={BOX.apartPx}
                 className={styles['touch']}
               />
               <rect

@@ -1,4 +1,4 @@
-/** The heart: the film stack as spine, the one next thing large, why beside it, the clock below. */
+/** The heart: the film stack as spine, the one next thing large, the clock below. */
 import { useWarmWorker } from '../heavy/heavy.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
@@ -10,7 +10,7 @@ import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useAir, useSetup, useSheets, useTicket } from '../api/reads.ts';
 import { useNowMs } from '../api/serverClock.ts';
 import { Standing } from '../safety/Standing.tsx';
@@ -27,7 +27,7 @@ import {
   type Step,
 } from './coatSteps.ts';
 import { CleanCard } from './clean/CleanCard.tsx';
-import { FilmStack } from './FilmStack.tsx';
+import { FilmSpine } from './FilmSpine.tsx';
 import { FlashCard } from './flash/FlashCard.tsx';
 import { GateCard } from './gate/GateCard.tsx';
 import { GunCard } from './gun/GunCard.tsx';
@@ -40,7 +40,9 @@ import styles from './TicketPage.module.css';
 import { TimeRibbon } from './TimeRibbon.tsx';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 import { inWarmerAir, usePlan, usePlanContext } from './useCoatPlan.ts';
-import { WhyPanel } from './WhyPanel.tsx';
+import { DrawerContents } from './step/stepDrawer.ts';
+import { WhatIf } from './step/WhatIf.tsx';
+import { Why } from './step/Why.tsx';
 
 export function TicketPage() {
   const { id = '' } = useParams();
@@ -137,6 +139,10 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
     setWishes(undefined);
   };
   const follow = (next: Coat | undefined) => selectCoat(next?.id ?? '');
+  const drawer = {
+    whatIf: <WhatIf {...{ plan, warmer, deltaC, setDeltaC, gatePassed }} />,
+    why: <Why plan={plan} step={shown} gatePassed={gatePassed} />,
+  };
   const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
   return (
     <div className={styles['page']} ref={top}>
@@ -147,99 +153,86 @@ function OpenTicket({ whole, setup, latest, air, keep }: OpenTicketProps) {
         <AirStrip air={air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
       </PageHead>
       <div className={styles['columns']}>
-        <aside className={styles['spine']}>
-          <FilmStack whole={whole} selectedId={coat.id} onSelect={selectCoat} />
-          <p style={{ marginTop: '0.8rem' }}>
-            <Link to={`/tickets/${ticket.id}/edit`}>Change panels, stages, room</Link>
-          </p>
-        </aside>
+        <FilmSpine whole={whole} selectedId={coat.id} onSelect={selectCoat} />
         <section className={styles['centre']} aria-label="Stage card">
-          <div className="row">
+          <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gatePassed} />
+          <div className={styles['title']}>
             <h2 className={`tape ${styles['now']}`}>
               {STAGE_NAME[stage.kind]} · coat {coat.ordinal} of {stage.coats}
             </h2>
-            <span className="quiet">
+            <span className={`quiet ${styles['of']}`}>
               {context.sheet.name}
               {stage.colourName ? `, ${stage.colourName}` : ''} · {STATE_NAME[coat.state]}
             </span>
+            {SAFETY_STEPS.includes(shown) && (
+              <Standing product={gateProduct(context.sheet, stage.recipeName)} />
+            )}
           </div>
           <ScrollToTop key={`${coat.id}${shown}`} of={top} />
-          <StepTabs current={step} shown={shown} onPick={pickStep} gatePassed={gatePassed} />
-          {SAFETY_STEPS.includes(shown) && (
-            <Standing product={gateProduct(context.sheet, stage.recipeName)} />
-          )}
           {isBlocked && step !== 'gate' && (
             <p className={styles['blocked']}>
               {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]}{' '}
               {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
             </p>
           )}
-          {shown === 'gate' && (
-            <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
-          )}
-          {shown === 'air' && (
-            <AirCard
-              {...shared}
-              room={room}
-              air={air}
-              onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))}
-            />
-          )}
-          {shown === 'mix' && (
-            <MixCard
-              {...shared}
-              key={coat.id}
-              gatePassed={gatePassed}
-              mix={mix}
-              cups={setup.cups}
-              wishes={wishes}
-              setWishes={setWishes}
-              blocked={isBlocked !== undefined}
-              onGun={() => pickStep('gun')}
-            />
-          )}
-          {shown === 'gun' && (
-            <GunCard
-              {...shared}
-              key={`${coat.id}${context.gun.id}`}
-              gatePassed={gatePassed}
-              guns={setup.guns}
-              pickGun={(gunId) => setWishes({ ...wishes, gunId })}
-              wishes={wishes}
-              setWishes={setWishes}
-              onSpray={() => pickStep('spray')}
-            />
-          )}
-          {shown === 'spray' && (
-            <SprayCard
-              {...shared}
-              mix={mix ?? newestMix(whole.mixes, stage.id)}
-              gatePassed={gatePassed}
-              askGate={() => pickStep('gate')}
-            />
-          )}
-          {shown === 'flash' && (
-            <FlashCard
-              {...shared}
-              timer={flashTimer(whole.timers, coat.id)}
-              gate={gate.gate ?? earlier}
-            />
-          )}
-          {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
-          {shown === 'clean' && (
-            <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />
-          )}
+          <DrawerContents value={drawer}>
+            {shown === 'gate' && (
+              <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
+            )}
+            {shown === 'air' && (
+              <AirCard
+                {...shared}
+                room={room}
+                air={air}
+                onGo={() => (setSeenAirOf(coat.id), pickStep('mix'))}
+              />
+            )}
+            {shown === 'mix' && (
+              <MixCard
+                {...shared}
+                key={coat.id}
+                gatePassed={gatePassed}
+                mix={mix}
+                cups={setup.cups}
+                wishes={wishes}
+                setWishes={setWishes}
+                blocked={isBlocked !== undefined}
+                onGun={() => pickStep('gun')}
+              />
+            )}
+            {shown === 'gun' && (
+              <GunCard
+                {...shared}
+                key={`${coat.id}${context.gun.id}`}
+                gatePassed={gatePassed}
+                guns={setup.guns}
+                pickGun={(gunId) => setWishes({ ...wishes, gunId })}
+                wishes={wishes}
+                setWishes={setWishes}
+                onSpray={() => pickStep('spray')}
+              />
+            )}
+            {shown === 'spray' && (
+              <SprayCard
+                {...shared}
+                mix={mix ?? newestMix(whole.mixes, stage.id)}
+                gatePassed={gatePassed}
+                askGate={() => pickStep('gate')}
+              />
+            )}
+            {shown === 'flash' && (
+              <FlashCard
+                {...shared}
+                timer={flashTimer(whole.timers, coat.id)}
+                gate={gate.gate ?? earlier}
+              />
+            )}
+            {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
+            {shown === 'clean' && (
+              <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />
+            )}
+          </DrawerContents>
         </section>
-        <aside className={styles['why']}>
-          <WhyPanel
-            plan={plan}
-            warmer={warmer}
-            deltaC={deltaC}
-            setDeltaC={setDeltaC}
-            step={shown}
-            gatePassed={gatePassed}
-          />
-        </aside>
       </div>
       <TimeRibbon whole={whole} context={context} plan={plan} coatId={coat.id} nowMs={nowMs} />
     </div>

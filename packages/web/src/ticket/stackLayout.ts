@@ -26,9 +26,10 @@ export type StackBox = {
   barPx: number;
   topPx: number;
   bottomPx: number;
+  /** Between two labels: a finger in a glove. */
+  apartPx: number;
 };
 
-const LABEL_PX = 20;
 const DEFAULT_COLOUR = '#a9a79f';
 const LAID: Coat['state'][] = ['sprayed', 'flashed', 'looked'];
 
@@ -95,7 +96,7 @@ export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
   });
   const places = spread(
     bars.map(({ middlePx }) => middlePx),
-    LABEL_PX,
+    box.apartPx,
     box.topPx + 6,
     floorPx - 2,
   );

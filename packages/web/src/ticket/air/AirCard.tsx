@@ -17,6 +17,9 @@ import { clockText } from '../../today/dayLayout.ts';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { useDrawer } from '../step/stepDrawer.ts';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 
 export function AirCard({
@@ -27,6 +30,7 @@ export function AirCard({
   onGo,
 }: CardProps & { room: Room; air: AirNow; onGo: () => void }) {
   const format = formatFor(painter.units);
+  const nowMs = useNowMs(15_000);
   const { climate, reducer } = plan;
   const verdicts = [
     ...climate.verdicts,
@@ -36,70 +40,84 @@ export function AirCard({
   const dew = format.temperature(climate.dewPointC);
   const margin =
     climate.panelMarginC === undefined ? undefined : format.difference(climate.panelMarginC);
+  const [, openDrawer] = useDrawer();
+  const tile = (reading: Reading | undefined, label: string, name: string) => (
+    <ReadingTile {...{ reading, label, name, painter }} />
+  );
   return (
-    <>
-      <div
-        className="grid2"
-        style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(128px, 1fr))' }}
-      >
-        <div className="card">
-          <div className="label">Panel over dew</div>
-          <div className="figure mid">
-            {margin ? margin.text : '?'} <small>{margin?.unit}</small>
-          </div>
-          <div className="quiet">
-            dew point {dew.text} {dew.unit}
-          </div>
-        </div>
-        <ReadingCard label="Panel" reading={air.panel} painter={painter} />
-        <ReadingCard label="Paint in the tin" reading={air.material} painter={painter} />
-        <ReadingCard label="Air" reading={air.air} painter={painter} />
-      </div>
-      <VerdictList verdicts={verdicts} />
-      {isShut && air.standIn && (
-        <p className="quiet">
-          The probe here is a stand-in that plays “{air.standIn.day}”, now{' '}
-          {clockText(air.standIn.minute)}: move it along its day on <Link to="/">Today</Link>.
-        </p>
-      )}
-      <HandReadings air={air} room={room} painterId={painter.id} />
-      <div className="row">
-        <Button onClick={onGo} disabled={isShut}>
+    <StepFrame
+      ways={{
+        word: 'Measured it yourself?',
+        content: <HandReadings air={air} room={room} painterId={painter.id} />,
+      }}
+      said={
+        <>
+          <VerdictList verdicts={verdicts} />
+          {isShut && air.standIn && (
+            <p className="quiet">
+              The probe here is a stand-in that plays “{air.standIn.day}”, now{' '}
+              {clockText(air.standIn.minute)}: move it along its day on <Link to="/">Today</Link>.
+            </p>
+          )}
+        </>
+      }
+      action={
+        <Button onClick={() => (openDrawer(''), onGo())} disabled={isShut}>
           {isShut ? 'Not in this air' : 'Air is right: on to the mix'}
         </Button>
-      </div>
-    </>
+      }
+    >
+      <FigureTiles label="The air for this coat">
+        <FigureTile
+          name="margin"
+          isLead
+          label="Panel over dew"
+          figure={margin ?? { text: '?', unit: '' }}
+          note={`dew point ${dew.text} ${dew.unit}`}
+        />
+        {tile(air.panel, 'Panel', 'panel')}
+        {tile(air.material, 'Paint in the tin', 'material')}
+        {tile(air.air, 'Air', 'air')}
+        <FigureTile
+          name="humidity"
+          label="Humidity"
+          figure={{ text: air.humidity.value.toFixed(0), unit: '%' }}
+          note={ageText(air.humidity, nowMs)}
+        />
+      </FigureTiles>
+    </StepFrame>
   );
 }
 
 /** Panel, paint and air are three readings, each with its age, in both scales. */
-function ReadingCard({
+function ReadingTile({
   label,
+  name,
   reading,
   painter,
 }: {
   label: string;
-  reading: AirNow['panel'];
+  name: string;
+  reading: Reading | undefined;
   painter: Painter;
 }) {
   const nowMs = useNowMs(15_000);
-  const shown = reading && formatFor(painter.units).temperature(reading.value);
+  const format = formatFor(painter.units);
   const other = formatFor({
     ...painter.units,
     temperature: painter.units.temperature === 'C' ? 'F' : 'C',
   });
   return (
-    <div className="card">
-      <div className="label">{label}</div>
-      <div className="figure mid">
-        {shown ? shown.text : '?'} <small>{shown?.unit}</small>
-      </div>
-      <div className="quiet">
-        {reading
+    <FigureTile
+      name={name}
+      label={label}
+      figure={reading ? format.temperature(reading.value) : { text: '?', unit: '' }}
+      note={
+        reading
           ? `${other.joined(other.temperature(reading.value))} · ${ageText(reading, nowMs)}`
-          : 'not read: measure it'}
-      </div>
-    </div>
+          : 'not read: measure it'
+      }
+    />
   );
 }
 
@@ -152,11 +170,9 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
     rhPercent: air.humidity,
   };
   return (
-    <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-        Measured it yourself? Your reading goes first for half an hour.
-      </summary>
-      <div className="grid2" style={{ margin: '0.8rem 0' }} key={round}>
+    <div className="stack">
+      <p>Your reading goes first for half an hour.</p>
+      <div className="stack" key={round}>
         {(Object.keys(NAMES) as Quantity[]).map((quantity) => {
           const [label, field, kind] = NAMES[quantity];
           return (
@@ -183,6 +199,6 @@ function HandReadings({ air, room, painterId }: { air: AirNow; room: Room; paint
       >
         Keep {entries.length > 1 ? 'these readings' : 'this reading'}
       </Button>
-    </details>
+    </div>
   );
 }

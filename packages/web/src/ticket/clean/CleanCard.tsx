@@ -18,6 +18,7 @@ import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { isLastOfStage } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 
 export function CleanCard({
@@ -69,35 +70,21 @@ export function CleanCard({
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
   return (
-    <div className="card stack">
-      {running.length > 0 && (
-        <div>
-          <div className="label">
-            {dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}
-          </div>
-          <div className="figure huge">{countdownText(Math.abs(dueMs - now))}</div>
-        </div>
-      )}
-      <VerdictList verdicts={verdicts} hideGo />
-      <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
-      {coat.endedAt && isLastOfStage(whole, coat) && (
-        <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
-      )}
-      {isClean && running.length === 0 ? (
-        <p>
-          <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
-        </p>
-      ) : (
-        <CareChecklist
-          gunId={gunId}
-          kind="cleaned"
-          of={{ coatId: coat.id, ticketId: whole.ticket.id }}
-          finish="The gun is clean"
-          onKept={() => void confirmPotLife()}
-        />
-      )}
-      <div className="row">
-        {coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
+    <StepFrame
+      ways={{
+        word: 'Not before, heat',
+        content: (
+          <>
+            <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+            {coat.endedAt && isLastOfStage(whole, coat) && (
+              <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
+            )}
+          </>
+        ),
+      }}
+      said={<VerdictList verdicts={verdicts} hideGo />}
+      action={
+        coat.state === 'looked' && upcoming && upcoming.id !== coat.id ? (
           <Button
             variant={running.length > 0 ? 'default' : 'filled'}
             disabled={busy}
@@ -105,9 +92,36 @@ export function CleanCard({
           >
             On to the next coat
           </Button>
-        )}
-        {running.length === 0 && <CloseTicket whole={whole} />}
-      </div>
-    </div>
+        ) : (
+          running.length === 0 && <CloseTicket whole={whole} />
+        )
+      }
+    >
+      {running.length > 0 && (
+        <div className="card">
+          <div className="label">
+            {dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}
+          </div>
+          <div className="figure huge" data-figure data-lead>
+            {countdownText(Math.abs(dueMs - now))}
+          </div>
+        </div>
+      )}
+      {isClean && running.length === 0 ? (
+        <p className="card">
+          <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
+        </p>
+      ) : (
+        <div className="card">
+          <CareChecklist
+            gunId={gunId}
+            kind="cleaned"
+            of={{ coatId: coat.id, ticketId: whole.ticket.id }}
+            finish="The gun is clean"
+            onKept={() => void confirmPotLife()}
+          />
+        </div>
+      )}
+    </StepFrame>
   );
 }

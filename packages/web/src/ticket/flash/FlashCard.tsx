@@ -17,6 +17,7 @@ import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import { answersAgain } from '../../safety/answers.ts';
 import { HeatCard } from './HeatCard.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { CombReading } from './CombReading.tsx';
 import { type Touch, PanelTimes, TouchChoice, Blower } from './FlashTests.tsx';
@@ -79,9 +80,40 @@ export function FlashCard({
     ({ code }) => code !== 'too-early' && code !== 'bake-too-early' && code !== 'touch-first',
   );
   return (
-    <div className="card stack">
+    <StepFrame
+      ways={{
+        word: 'Not before, comb',
+        content: (
+          <>
+            <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+            {isConfirmed && isLastOfStage(whole, coat) && (
+              <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
+            )}
+            {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
+            {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
+          </>
+        ),
+      }}
+      said={
+        <VerdictList
+          verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]}
+          hideGo
+        />
+      }
+      action={
+        isConfirmed ? undefined : (
+          <Button
+            loading={busy}
+            disabled={!isUp || touch !== 'dry' || edge !== 'dry'}
+            onClick={() => void confirm()}
+          >
+            {isUp ? 'Dry, edges too: confirmed' : 'Not before the time is up'}
+          </Button>
+        )
+      }
+    >
       <CarriedOverChanges coatId={coat.id} />
-      <div className={styles['clock']}>
+      <div className={`card ${styles['clock']}`}>
         <div>
           <div className="label">
             {isConfirmed
@@ -90,7 +122,13 @@ export function FlashCard({
                 ? 'Time is up: now touch it'
                 : 'Flash, still to wait'}
           </div>
-          <div className="figure huge" role="timer" aria-live="off">
+          <div
+            className={`figure ${styles['left']}`}
+            role="timer"
+            aria-live="off"
+            data-figure
+            data-lead
+          >
             {isUp ? `+${countdownText(-leftMs)}` : countdownText(leftMs)}
           </div>
         </div>
@@ -109,37 +147,13 @@ export function FlashCard({
       <div className={styles['bar']} aria-hidden="true">
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
-      <VerdictList
-        verdicts={[...verdicts, ...runOn.verdicts.filter(({ code }) => RUN_ON.has(code))]}
-        hideGo
-      />
-      <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
-      {isConfirmed && isLastOfStage(whole, coat) && (
-        <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
-      )}
-      {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
       {!isConfirmed && (
-        <>
-          <p>
-            <strong>{timer.test}</strong>
-          </p>
-          <div className={styles['tests']}>
-            <TouchChoice label="The face says" value={touch} onChange={setTouch} />
-            <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
-          </div>
-          <div className="row">
-            <Button
-              size="lg"
-              loading={busy}
-              disabled={!isUp || touch !== 'dry' || edge !== 'dry'}
-              onClick={() => void confirm()}
-            >
-              {isUp ? 'Dry, edges too: confirmed' : 'Not before the time is up'}
-            </Button>
-          </div>
-        </>
+        <div className={`card ${styles['tests']}`}>
+          <strong>{timer.test}</strong>
+          <TouchChoice label="The face says" value={touch} onChange={setTouch} />
+          <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
+        </div>
       )}
-      {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
-    </div>
+    </StepFrame>
   );
 }

@@ -17,6 +17,7 @@ import { answersAgain, openQuestions } from '../../safety/answers.ts';
 import { GateQuestions } from '../../safety/GateQuestions.tsx';
 import styles from '../../safety/GateQuestions.module.css';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { timeText } from '../../words/timeText.ts';
 import { CHEMISTRY_NAME } from '../../words/tradeNames.ts';
@@ -68,41 +69,20 @@ export function GateCard({
       ),
     );
   return (
-    <div className={`card stack ${styles['gate']}`}>
-      {gate.state === 'changed' && (
-        <p role="alert">
-          <strong>Asked again:</strong> {gate.changed.join(', ')} changed since it was answered.
-          Nothing is poured or sprayed before it is answered anew.
-        </p>
-      )}
-      {noted && (
-        <p role="status">
-          <strong>Answered at {timeText(noted.notedAt)}.</strong> It waits for the server, which
-          judges it: nothing is poured before.
-        </p>
-      )}
-      <p>
-        <strong>
-          {context.sheet.name}: {CHEMISTRY_NAME[product.hardener]}, {product.carrier}.
-        </strong>{' '}
-        In {PLACE_NAME[room.place]}. The product’s safety sheet, your local code and licensed
-        practice come first; this asks, it does not clear anyone.
-      </p>
-      <GateQuestions
-        product={product}
-        place={room.place}
-        answers={answers}
-        setAnswers={setAnswers}
-      />
-      <VerdictList verdicts={outcome.verdicts} />
-      {outcome.alternatives.length > 0 && (
-        <ul>
-          {outcome.alternatives.map(({ code, text }) => (
-            <li key={code}>{text}</li>
-          ))}
-        </ul>
-      )}
-      <div className="row">
+    <StepFrame
+      said={
+        <>
+          <VerdictList verdicts={outcome.verdicts} hideGo />
+          {outcome.alternatives.length > 0 && (
+            <ul>
+              {outcome.alternatives.map(({ code, text }) => (
+                <li key={code}>{text}</li>
+              ))}
+            </ul>
+          )}
+        </>
+      }
+      action={
         <Button
           onClick={() => void send()}
           loading={busy}
@@ -115,11 +95,35 @@ export function GateCard({
               ? 'Passed: on to the air'
               : 'Keep this answer: it is a stop'}
         </Button>
-        <span className="quiet">
-          Kept with the coat. Asked again for each stage, room and painter, every day, and when the
-          room or the product changes.
-        </span>
+      }
+    >
+      {gate.state === 'changed' && (
+        <p role="alert">
+          <strong>Asked again:</strong> {gate.changed.join(', ')} changed since it was answered.
+          Nothing is poured or sprayed before it is answered anew.
+        </p>
+      )}
+      {noted && (
+        <p role="status">
+          <strong>Answered at {timeText(noted.notedAt)}.</strong> It waits for the server, which
+          judges it: nothing is poured before.
+        </p>
+      )}
+      <div className={`card ${styles['gate']}`}>
+        <p className={styles['what']}>
+          <strong>
+            {context.sheet.name}: {CHEMISTRY_NAME[product.hardener]}, {product.carrier}, in{' '}
+            {PLACE_NAME[room.place]}.
+          </strong>{' '}
+          Safety sheet, local code and licensed practice come first.
+        </p>
+        <GateQuestions
+          product={product}
+          place={room.place}
+          answers={answers}
+          setAnswers={setAnswers}
+        />
       </div>
-    </div>
+    </StepFrame>
   );
 }

@@ -4,41 +4,31 @@
  */
 import { Button } from '@mantine/core';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
-import { coatInput, layersBelow } from '@orthochrom/contract/plan/coatInput.ts';
-import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { changeText, RISK_NAME } from '@orthochrom/contract/words/coatWords.ts';
-import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useNowMs } from '../../api/serverClock.ts';
 import { usePainter } from '../../frame/painter.ts';
-import { useHeavy } from '../../heavy/heavy.ts';
 import type { LabVisit } from '../../lab/labSetup.ts';
 import { RiskBars } from '../../lab/RiskBars.tsx';
+import type { Expected } from './useExpected.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { verdictSaid } from '@orthochrom/contract/words/verdictWords.ts';
 
 type ExpectCardProps = {
-  context: PlanContext;
+  expected: Expected;
   plan: CoatPlan;
   coatId: string;
-  whole: TicketWhole;
+  ticketId: string;
   title: string;
 };
 
-export function ExpectCard({ context, plan, coatId, whole, title }: ExpectCardProps) {
+export function ExpectCard({ expected, plan, coatId, ticketId, title }: ExpectCardProps) {
   const { painter } = usePainter();
   const { film, joined, inWords } = formatFor(painter.units);
   const navigate = useNavigate();
-  const nowMs = useNowMs(600_000);
-  const input = useMemo(
-    () => coatInput(context, plan, layersBelow(whole, context.stage.id, nowMs)),
-    [context, plan, whole, nowMs],
-  );
-  const { answer, error, isStale } = useHeavy('coat', input);
+  const { input, answer, error, isStale } = expected;
   const toLab = () =>
     void navigate('/lab', {
-      state: { setup: input, coatId, ticketId: whole.ticket.id, title } satisfies LabVisit,
+      state: { setup: input, coatId, ticketId, title } satisfies LabVisit,
     });
   const helps = answer?.changes?.[0];
   const late = answer?.verdicts.find(({ code }) => code === 'film-closes-before-lap');

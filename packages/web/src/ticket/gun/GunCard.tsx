@@ -23,8 +23,14 @@ import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { TunePanel } from './TunePanel.tsx';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
-import { baselineOf, settingsOf } from './gunSettings.ts';
+import { baselineOf, goesByWall, settingsOf } from './gunSettings.ts';
+import { ExpectStrip } from './ExpectStrip.tsx';
+import styles from './GunCard.module.css';
+import { GunOutput } from './GunOutput.tsx';
 import { GunSettings } from './GunSettings.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
+import { useExpected } from './useExpected.ts';
+import { WallCard } from './WallCard.tsx';
 import { TestPanelSteps } from './TestPanelSteps.tsx';
 import { useOverrides } from './useOverrides.ts';
 
@@ -71,55 +77,39 @@ function OpenGunCard({
   const { nozzleMm } = now;
   const nozzleSet = context.gun.sets.find((set) => set.nozzleMm === nozzleMm && !set.retiredAt);
   const isByEar = painter.way.gauge === 'byEar';
-  return (
+  const expected = useExpected(context, plan, whole);
+  const testFirst = now.verdicts.filter(({ code }) => code === 'test-panel-first');
+  const others = now.verdicts.filter(({ code }) => code !== 'test-panel-first');
+  const ways = (
     <>
-      <div className="row">
-        <Select
-          aria-label="Gun"
-          w={230}
-          disabled={coat.state !== 'planned'}
-          value={context.gun.id}
-          data={guns.map(({ id, name, usedFor }) => ({
-            value: id,
-            label: `${name}${usedFor.includes(stage.kind) ? '' : ', not its work'}`,
-          }))}
-          onChange={(id) => id && pickGun(id)}
-        />
-        <span className="quiet">
-          {nozzleMm} mm nozzle · {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'},{' '}
-          {WETNESS_NAME[setup.wetness]}, {format.joined(format.film(now.wetFilmUm))} wet
-        </span>
-      </div>
       {coat.state === 'planned' && (
         <PresetPicker usual={stage.part} wishes={wishes} setWishes={setWishes} />
       )}
-      {!context.gun.usedFor.includes(stage.kind) && (
-        <p className="card">
-          {context.gun.name} is kept for{' '}
-          {context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}.{' '}
-          {context.gun.note}
-        </p>
-      )}
-      <VerdictList
-        verdicts={now.verdicts.filter(({ code }) => code !== 'test-panel-first')}
-        hideGo
-      />
-      <GunSettings {...{ coat, context, plan, painter, setup, now, onOverride }} />
-      <CarriedOverChanges coatId={coat.id} />
-      <OfferedChanges
-        coat={coat}
-        stage={stage}
-        gunId={context.gun.id}
-        format={format}
-        valueOf={(name) => chosenValue(setup, coat.overrides, name)}
-        {...(onUse ? { onUse } : {})}
+      <Select
+        label="Gun"
+        disabled={coat.state !== 'planned'}
+        value={context.gun.id}
+        data={guns.map(({ id, name, usedFor }) => ({
+          value: id,
+          label: `${name}${usedFor.includes(stage.kind) ? '' : ', not its work'}`,
+        }))}
+        onChange={(id) => id && pickGun(id)}
       />
       <ExpectCard
-        context={context}
+        expected={expected}
         plan={plan}
         coatId={coat.id}
-        whole={whole}
+        ticketId={whole.ticket.id}
         title={`${whole.ticket.number}, ${STAGE_NAME[stage.kind].toLowerCase()}`}
+      />
+      {!(goesByWall(painter, context.gun) && now.regulatorFlowingKPa !== undefined) && (
+        <WallCard figures={now} airLine={context.airLine} units={painter.units} />
+      )}
+      <GunOutput
+        figures={now}
+        units={painter.units}
+        capLimitKPa={plan.inputs.setup.capLimitKPa}
+        gunId={context.gun.id}
       />
       <OtherPlans
         input={plan.inputs.setup}
@@ -136,15 +126,7 @@ function OpenGunCard({
         setup={setup}
         {...(use ? { onUse: use } : {})}
       />
-      <VerdictList verdicts={now.verdicts.filter(({ code }) => code === 'test-panel-first')} />
       <TestPanelSteps />
-      <div className="row">
-        <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
-          {coat.state === 'planned'
-            ? 'Take the plan on the mix card first'
-            : 'Pattern even, test panel good: spray'}
-        </Button>
-      </div>
       {isByEar && (
         <ByEarCard
           context={context}
@@ -172,5 +154,41 @@ function OpenGunCard({
           : {})}
       />
     </>
+  );
+  return (
+    <StepFrame
+      ways={{ word: 'Other ways', content: ways }}
+      said={<VerdictList verdicts={[...others, ...testFirst]} hideGo />}
+      action={
+        <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
+          {coat.state === 'planned'
+            ? 'Take the plan on the mix card first'
+            : 'Pattern even, test panel good: spray'}
+        </Button>
+      }
+    >
+      <p className={styles['gun']}>
+        <strong>
+          {context.gun.name} · {nozzleMm} mm
+        </strong>{' '}
+        <span className="quiet">
+          {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
+          {format.joined(format.film(now.wetFilmUm))} wet
+          {!context.gun.usedFor.includes(stage.kind) &&
+            ` · kept for ${context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}. ${context.gun.note}`}
+        </span>
+      </p>
+      <GunSettings {...{ coat, context, plan, painter, setup, now, onOverride }} />
+      <ExpectStrip expected={expected} plan={plan} />
+      <CarriedOverChanges coatId={coat.id} />
+      <OfferedChanges
+        coat={coat}
+        stage={stage}
+        gunId={context.gun.id}
+        format={format}
+        valueOf={(name) => chosenValue(setup, coat.overrides, name)}
+        {...(onUse ? { onUse } : {})}
+      />
+    </StepFrame>
   );
 }

@@ -1,16 +1,18 @@
-/** The six figures of the gun, each with its picture, and what comes out of it as it is set. */
+/** The six figures of the gun, each with its picture; the gauge the painter goes by first. */
 import { ownPressure } from '@orthochrom/contract/plan/ownPressure.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
+import { Link } from 'react-router';
 import type { CardProps } from '../cardProps.ts';
-import { GunOutput } from './GunOutput.tsx';
-import { inOtherUnits, type Now } from './gunSettings.ts';
-import { GaugePicture, KnobPicture } from './Instruments.tsx';
+import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { goesByWall, inOtherUnits, type Now } from './gunSettings.ts';
+import { FanPicture, GaugePicture, KnobPicture, StandOffPicture } from './Instruments.tsx';
+import { OverlapPicture } from './OverlapPicture.tsx';
+import { ripplePercentOf } from './overlapLayout.ts';
 import { Setting } from './Setting.tsx';
 import type { Overriding } from './useOverrides.ts';
-import { WallCard } from './WallCard.tsx';
 
 const GAUGE_NOTE = {
   good: '',
@@ -46,22 +48,41 @@ export function GunSettings({
   const turns = (value: number): Figure => ({ text: turnsText(value), unit: 'turns' });
   const fullFluid = fullFluidTurnsOf(gun);
   const fullFan = fullFanTurnsOf(gun);
-  const isByWall =
-    painter.way.gauge === 'atWall' ||
-    (painter.way.gauge !== 'byEar' && context.gun.gaugeTrust === 'none');
-  const { panelLengthM, capLimitKPa } = plan.inputs.setup;
-  const wall = (
-    <WallCard figures={now} airLine={context.airLine} units={painter.units} isMain={isByWall} />
-  );
+  const { regulatorFlowingKPa: flowingKPa, regulatorStaticKPa: restKPa } = now;
+  const { panelLengthM = 1 } = plan.inputs.setup;
+  const isWallFirst = goesByWall(painter, context.gun) && flowingKPa !== undefined;
+  const seconds = now.secondsPerPass ?? panelLengthM / now.gunSpeedMPerS;
+  const fan = format.joined(format.length(now.fanWidthMm));
+  const wallNote =
+    flowingKPa === undefined || restKPa === undefined
+      ? ''
+      : `wall ${format.joined(format.pressure(flowingKPa))} flowing, ${format.pressure(restKPa).text} at rest`;
   return (
-    <div
-      className="grid2"
-      style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 168px), 1fr))' }}
-    >
-      {isByWall && wall}
+    <FigureTiles label="The gun for this coat">
+      {isWallFirst && (
+        <FigureTile
+          name="wall"
+          isLead
+          label="At the wall, trigger pulled"
+          figure={format.pressure(flowingKPa)}
+          note={
+            <>
+              {restKPa && <strong>{format.joined(format.pressure(restKPa))} at rest</strong>}
+              {context.airLine && (
+                <>
+                  {' · '}
+                  {context.airLine.twoGauges ? 'by your own two gauges' : 'worked out'} ·{' '}
+                  <Link to={`/air/${context.airLine.id}`}>{context.airLine.name}</Link>
+                </>
+              )}
+            </>
+          }
+        />
+      )}
       <Setting
         label="At the gun, trigger pulled"
         kind="pressure"
+        isLead={!isWallFirst}
         {...setting('inletKPa', format.pressure)}
         check={(valueKPa, at) =>
           ownPressure(context, { valueKPa, at, fanTurnsOut: now.fanTurnsOut, nozzleMm })
@@ -73,9 +94,12 @@ export function GunSettings({
             units={painter.units}
           />
         }
-        note={`${inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`}
+        note={
+          isWallFirst
+            ? `${inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`
+            : `${wallNote || inOtherUnits(now.inletKPa, painter.units.pressure)}${GAUGE_NOTE[context.gun.gaugeTrust]}`
+        }
       />
-      {!isByWall && wall}
       <Setting
         label="Needle out, from closed"
         kind="turns"
@@ -89,29 +113,31 @@ export function GunSettings({
         kind="turns"
         {...setting('fanTurnsOut', turns)}
         fullTurns={fullFan}
-        picture={<KnobPicture turnsOut={now.fanTurnsOut} fullTurns={fullFan} />}
-        note={`of ${turnsText(fullFan)}; back ${turnsText(Math.max(0, fullFan - now.fanTurnsOut))} from open`}
+        picture={<FanPicture share={now.fanTurnsOut / fullFan} />}
+        note={`of ${turnsText(fullFan)}; ${fan} wide`}
       />
       <Setting
         label="Distance"
         kind="length"
         {...setting('distanceMm', format.length)}
+        picture={<StandOffPicture />}
         note="gun square to the panel"
       />
       <Setting
-        label="Overlap"
+        label="Step between passes"
+        of="overlap"
         kind="percent"
         {...setting('overlapPercent', (v) => ({ text: v.toFixed(0), unit: '%' }))}
-        note="of the fan on the pass before"
+        figure={format.length(now.stepMm)}
+        picture={<OverlapPicture overlapPercent={now.overlapPercent} />}
+        note={`${now.overlapPercent.toFixed(0)} % overlap: even to about ${ripplePercentOf(now.overlapPercent).toFixed(0)} %`}
       />
-      <GunOutput
-        figures={now}
-        units={painter.units}
-        capLimitKPa={capLimitKPa}
-        gunId={context.gun.id}
-        panelLengthM={panelLengthM}
-        overlapPercent={now.overlapPercent}
+      <FigureTile
+        name="hand"
+        label="Hand, one pass"
+        figure={{ text: seconds.toFixed(1), unit: 's' }}
+        note={`over ${format.joined(format.metres(panelLengthM))}; ${now.gunSpeedMPerS.toFixed(2)} m/s`}
       />
-    </div>
+    </FigureTiles>
   );
 }

@@ -62,3 +62,25 @@ export function KnobPicture({ turnsOut, fullTurns }: { turnsOut: number; fullTur
     </svg>
   );
 }
+
+/** The fan from the side, wider as its knob is opened. @param share of the knob's travel, 0 to 1 */
+export function FanPicture({ share }: { share: number }) {
+  const half = 12 + 34 * Math.min(1, Math.max(0, share));
+  return (
+    <svg viewBox="-52 -8 104 104" className={styles['knob']} aria-hidden="true">
+      <path d={`M0 0 L${half} 78 H${-half} Z`} className={styles['spray']} />
+      <ellipse cy="78" rx={half} ry="10" className={styles['open']} />
+    </svg>
+  );
+}
+
+/** The gun's cap and the panel, with the way between them. */
+export function StandOffPicture() {
+  return (
+    <svg viewBox="0 0 120 90" className={styles['knob']} aria-hidden="true">
+      <rect x="4" y="32" width="26" height="26" className={styles['hub']} />
+      <path d="M34 45 H104" className={styles['way']} />
+      <rect x="106" y="6" width="8" height="78" className={styles['travel']} />
+    </svg>
+  );
+}

@@ -6,21 +6,11 @@ const [WIDTH_PX, HEIGHT_PX] = [220, 64];
 export function OverlapPicture({ overlapPercent }: { overlapPercent: number }) {
   const layout = layOutOverlap(overlapPercent, WIDTH_PX, HEIGHT_PX);
   return (
-    <figure style={{ margin: '0.4rem 0 0' }}>
-      <svg
-        viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`}
-        width="100%"
-        aria-hidden="true"
-        style={{ display: 'block' }}
-      >
-        {layout.humps.map((path, i) => (
-          <path key={i} d={path} fill="var(--amber)" fillOpacity="0.28" />
-        ))}
-        <path d={layout.sum} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
-      </svg>
-      <figcaption className="quiet">
-        even to about {layout.ripplePercent.toFixed(0)} % with a steady hand
-      </figcaption>
-    </figure>
+    <svg viewBox={`0 0 ${WIDTH_PX} ${HEIGHT_PX}`} aria-hidden="true">
+      {layout.humps.map((path, i) => (
+        <path key={i} d={path} fill="var(--amber)" fillOpacity="0.28" />
+      ))}
+      <path d={layout.sum} fill="none" stroke="var(--ink)" strokeWidth="2.5" />
+    </svg>
   );
 }

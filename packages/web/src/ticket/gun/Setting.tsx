@@ -1,5 +1,5 @@
 /** One setting: ours large, the painter's own beside it once it is overridden, with a word why. */
-import { ActionIcon, Button, SegmentedControl, TextInput } from '@mantine/core';
+import { ActionIcon, Button, Modal, SegmentedControl, TextInput } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import { IconPencil } from '@tabler/icons-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
@@ -8,16 +8,22 @@ import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { usePainter } from '../../frame/painter.ts';
 import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { FigureTile } from '../step/FigureTile.tsx';
 import { TriggerPulled } from './TriggerPulled.tsx';
 import type { Kind } from '../../units/typed.ts';
 
 type GaugeAt = 'inlet' | 'wall' | 'cap';
 type SettingProps = {
   label: string;
+  /** The setting in the middle of a sentence, where it is not the label. */
+  of?: string;
+  isLead?: boolean;
   name: SettingName;
   kind: Kind;
   recommended: number;
   show: (canonical: number) => Figure;
+  /** Shown in place of the setting itself, where a hand goes by another figure. */
+  figure?: Figure;
   note?: ReactNode;
   picture?: ReactNode;
   override: Overrides[SettingName];
@@ -30,86 +36,90 @@ type SettingProps = {
 
 export function Setting({
   label,
+  of = label.toLowerCase(),
   name,
   kind,
   recommended,
   show,
+  figure,
   note,
   picture,
   override,
   fullTurns,
   check,
   onOverride,
+  isLead,
 }: SettingProps) {
   const [isOpen, setIsOpen] = useState(false);
   const value = typeof override?.chosen === 'number' ? override.chosen : recommended;
-  const figure = show(value);
   const ours = show(recommended);
   return (
-    <div
-      className="card"
-      data-setting={name}
-      style={{ lineHeight: 1.3, ...(isOpen && onOverride ? { gridColumn: '1 / -1' } : {}) }}
-    >
-      <div
-        className="row"
-        style={{
-          justifyContent: 'space-between',
-          flexWrap: 'nowrap',
-          alignItems: 'flex-start',
-          gap: 0,
-        }}
-      >
-        <span className="label">{label}</span>
-        {onOverride && (
-          <ActionIcon
-            variant="subtle"
-            size={40}
-            mt={-8}
-            mr={-10}
-            aria-label={`Set ${label.toLowerCase()} otherwise`}
-            aria-expanded={isOpen}
-            onClick={() => setIsOpen(!isOpen)}
-          >
-            <IconPencil size={22} />
-          </ActionIcon>
-        )}
-      </div>
-      <div className="figure">
-        {figure.text} <small>{figure.unit}</small>
-      </div>
-      {override && (
-        <div>
-          yours; we said{' '}
-          <s>
-            {ours.text} {ours.unit}
-          </s>{' '}
-          · {override.why}
-        </div>
+    <>
+      <FigureTile
+        name={name}
+        {...(isLead ? { isLead } : {})}
+        label={
+          <>
+            <span>{label}</span>
+            {onOverride && (
+              <ActionIcon
+                variant="subtle"
+                size={48}
+                mt={-10}
+                mr={-12}
+                aria-label={`Set ${of} otherwise`}
+                aria-haspopup="dialog"
+                onClick={() => setIsOpen(true)}
+              >
+                <IconPencil size={24} />
+              </ActionIcon>
+            )}
+          </>
+        }
+        figure={figure ?? show(value)}
+        {...(picture ? { picture } : {})}
+        note={
+          override ? (
+            <>
+              yours; we said{' '}
+              <s>
+                {ours.text} {ours.unit}
+              </s>{' '}
+              · {override.why}
+            </>
+          ) : (
+            note
+          )
+        }
+      />
+      {onOverride && (
+        <Modal
+          opened={isOpen}
+          onClose={() => setIsOpen(false)}
+          title={`${label}: ours is ${ours.text} ${ours.unit}`}
+          size="lg"
+          centered
+        >
+          <OwnValue
+            {...(fullTurns === undefined ? {} : { fullTurns })}
+            {...(check ? { check } : {})}
+            {...{ of, name, kind, recommended, onOverride, close: () => setIsOpen(false) }}
+          />
+        </Modal>
       )}
-      {note && <div className="quiet">{note}</div>}
-      {picture}
-      {onOverride && isOpen && (
-        <OwnValue
-          {...(fullTurns === undefined ? {} : { fullTurns })}
-          {...(check ? { check } : {})}
-          {...{ label, name, kind, recommended, onOverride, close: () => setIsOpen(false) }}
-        />
-      )}
-    </div>
+    </>
   );
 }
 
-type OwnValueProps = Pick<
-  SettingProps,
-  'label' | 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'
-> & {
+type OwnValueProps = Pick<SettingProps, 'name' | 'kind' | 'recommended' | 'fullTurns' | 'check'> & {
+  /** The setting in the middle of a sentence. */
+  of: string;
   onOverride: NonNullable<SettingProps['onOverride']>;
   close: () => void;
 };
 
 function OwnValue({
-  label,
+  of,
   name,
   kind,
   recommended,
@@ -135,13 +145,8 @@ function OwnValue({
   const isAtRest = kind === 'pressure' && flowing !== 'yes';
   const isStopped = reading?.verdicts.some(({ level }) => level === 'stop') ?? false;
   return (
-    <div className="stack" style={{ marginTop: 8 }}>
-      <FigureInput
-        label={`Yours: ${label.toLowerCase()}`}
-        kind={kind}
-        field={name}
-        onChange={setEntered}
-      />
+    <div className="stack">
+      <FigureInput label={`Yours: ${of}`} kind={kind} field={name} onChange={setEntered} />
       {isTurns && (
         <SegmentedControl
           aria-label="Counted from"

@@ -12,12 +12,10 @@ export function WallCard({
   figures,
   airLine,
   units,
-  isMain,
 }: {
   figures: OperatingPoint;
   airLine: AirLine | undefined;
   units: Units;
-  isMain: boolean;
 }) {
   const { pressure, joined } = formatFor(units);
   const { regulatorFlowingKPa, regulatorStaticKPa, ranges } = figures;
@@ -35,13 +33,9 @@ export function WallCard({
   const range = ranges.regulatorFlowingKPa;
   const isWide = range !== undefined && pressure(range.low).text !== pressure(range.high).text;
   return (
-    <div
-      className="card"
-      data-setting="wall"
-      style={isMain ? { borderColor: 'var(--amber)', borderWidth: 2 } : {}}
-    >
+    <div className="card" data-setting="wall">
       <div className="label">At the wall, trigger pulled</div>
-      <div className="figure" style={isMain ? { fontSize: 'clamp(2.75rem, 5vw, 4.2rem)' } : {}}>
+      <div className="figure mid">
         {flowing.text} <small>{flowing.unit}</small>
       </div>
       <div>

@@ -1,6 +1,6 @@
 /** The set-up as it stands, as the cards beside it want it. Pure. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { Units } from '@orthochrom/contract/shop/setup.ts';
+import type { Painter, StoredGun, Units } from '@orthochrom/contract/shop/setup.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 
 /** The same pressure in the other units, so that none is mistaken for another. */
@@ -47,3 +47,7 @@ export const baselineOf = ({
   fanTurnsOut,
   distanceMm,
 });
+
+/** Whether this painter sets the pressure by the gauge at the wall. */
+export const goesByWall = (painter: Painter, { gaugeTrust }: StoredGun): boolean =>
+  painter.way.gauge === 'atWall' || (painter.way.gauge !== 'byEar' && gaugeTrust === 'none');

@@ -29,7 +29,11 @@ export function layOutOverlap(overlapPercent: number, widthPx: number, heightPx:
       line<{ y: number; film: number }>()
         .x(({ y }) => x(y))
         .y(({ film }) => h(film))(total) ?? '',
-    ripplePercent:
-      rippleOf(EVEN, { fanWidthM: 0.22, stepM: Math.max(0.02, 0.22 * step) }).total * 100,
+    ripplePercent: ripplePercentOf(overlapPercent),
   };
 }
+
+/** How uneven the film is across the passes of a steady hand. @returns per cent of the mean */
+export const ripplePercentOf = (overlapPercent: number): number =>
+  rippleOf(EVEN, { fanWidthM: 0.22, stepM: Math.max(0.02, 0.22 * (1 - overlapPercent / 100)) })
+    .total * 100;

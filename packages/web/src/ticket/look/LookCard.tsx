@@ -24,6 +24,7 @@ import { FoundHere } from '../../faults/FoundHere.tsx';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { SETTING_NAME } from '../../words/tradeNames.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { SettleFaults } from '../layers/SettleFaults.tsx';
 import { TriggerPulled } from '../gun/TriggerPulled.tsx';
@@ -63,6 +64,8 @@ function withSetting(
   return value === undefined ? rest : { ...rest, [name]: value };
 }
 
+const AS_PLANNED: Pick<LookDraft, 'seen' | 'rating'> = { seen: ['nothing'], rating: 'good' };
+
 export function LookCard({
   coat,
   painter,
@@ -86,7 +89,7 @@ export function LookCard({
     const rest = seen.filter((other) => other !== 'nothing' && other !== item);
     return setSeen(seen.includes(item) ? rest : [...rest, item]);
   };
-  const save = () =>
+  const save = ({ seen, rating }: Pick<LookDraft, 'seen' | 'rating'> = draft) =>
     write(async (over?: number) => {
       const address = ADDRESS.coat(coat.id, 'look');
       const next = await noteDown<TicketWhole>('Look at the coat', 'POST', address, {
@@ -110,64 +113,39 @@ export function LookCard({
   };
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   return (
-    <div className="card stack">
-      <strong>What do you see? Booth light, side light, every edge.</strong>
-      <div className="row">
-        {Seen.options.map((item) => (
-          <Chip key={item} size="lg" checked={seen.includes(item)} onChange={() => toggle(item)}>
-            {SEEN_NAME[item]}
-          </Chip>
-        ))}
-      </div>
-      <FoundHere coatId={coat.id} />
-      {coat.state === 'looked' && <SettleFaults {...{ whole, painter, keep }} of={coat} />}
-      {seen.some((item) => item !== 'nothing') && (
-        <div>
-          <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">
-            What is wrong? Find the cause
-          </Button>
-        </div>
-      )}
-      <div className="row">
-        <span>All in all</span>
-        <SegmentedControl
-          aria-label="Rating"
-          size="lg"
-          value={rating ?? ''}
-          onChange={(next) => change({ rating: next as Rating })}
-          data={[
-            { value: 'good', label: 'Good' },
-            { value: 'fair', label: 'Fair' },
-            { value: 'poor', label: 'Poor' },
-          ]}
-        />
-      </div>
-      <div>
-        <strong>Done otherwise than planned?</strong>{' '}
-        <span className="quiet">Leave it empty where it was as shown.</span>
-        <div className="grid2" style={{ marginTop: '0.5rem' }}>
-          {settingNames.map((name) => (
-            <FigureInput
-              key={name}
-              label={SETTING_NAME[name]}
-              kind={KIND[name]}
-              field={name}
-              placeholder={shown(name)}
-              onChange={(entered) => change({ done: withSetting(done, name, entered?.canonical) })}
+    <StepFrame
+      ways={{
+        word: 'Done otherwise, note',
+        content: (
+          <>
+            <p className="quiet">Leave it empty where it was as shown.</p>
+            <div className="grid2">
+              {settingNames.map((name) => (
+                <FigureInput
+                  key={name}
+                  label={SETTING_NAME[name]}
+                  kind={KIND[name]}
+                  field={name}
+                  placeholder={shown(name)}
+                  onChange={(entered) =>
+                    change({ done: withSetting(done, name, entered?.canonical) })
+                  }
+                />
+              ))}
+            </div>
+            {done.inletKPa !== undefined && <TriggerPulled value={flowing} onChange={setFlowing} />}
+            <Textarea
+              label="Note"
+              value={note}
+              maxLength={2000}
+              autosize
+              minRows={2}
+              onChange={(event) => change({ note: event.currentTarget.value })}
             />
-          ))}
-        </div>
-      </div>
-      {done.inletKPa !== undefined && <TriggerPulled value={flowing} onChange={setFlowing} />}
-      <Textarea
-        label="Note"
-        value={note}
-        maxLength={2000}
-        autosize
-        minRows={2}
-        onChange={(event) => change({ note: event.currentTarget.value })}
-      />
-      <div className="row">
+          </>
+        ),
+      }}
+      action={
         <Button
           loading={busy}
           disabled={
@@ -177,17 +155,61 @@ export function LookCard({
         >
           {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}
         </Button>
-        {coat.state === 'looked' && (
-          <>
-            {upcoming && (
-              <Button variant="default" onClick={() => follow(upcoming)}>
-                Next coat
-              </Button>
-            )}
-            <Link to={`/records/${coat.id}`}>See it in Records</Link>
-          </>
+      }
+      other={
+        <>
+          {coat.state !== 'looked' && seen.length === 0 && !rating && (
+            <Button
+              size="lg"
+              variant="default"
+              loading={busy}
+              onClick={() => void save(AS_PLANNED)}
+            >
+              Nothing wrong, as planned: log it
+            </Button>
+          )}
+          {coat.state === 'looked' && upcoming && (
+            <Button size="lg" variant="default" onClick={() => follow(upcoming)}>
+              Next coat
+            </Button>
+          )}
+        </>
+      }
+    >
+      <div className="card stack">
+        <strong>What do you see? Booth light, side light, every edge.</strong>
+        <div className="row">
+          {Seen.options.map((item) => (
+            <Chip key={item} size="lg" checked={seen.includes(item)} onChange={() => toggle(item)}>
+              {SEEN_NAME[item]}
+            </Chip>
+          ))}
+        </div>
+        <FoundHere coatId={coat.id} />
+        {coat.state === 'looked' && <SettleFaults {...{ whole, painter, keep }} of={coat} />}
+        {seen.some((item) => item !== 'nothing') && (
+          <div>
+            <Button component={Link} to={benchOf(coat, seen)} size="lg" variant="default">
+              What is wrong? Find the cause
+            </Button>
+          </div>
         )}
+        <div className="row">
+          <span>All in all</span>
+          <SegmentedControl
+            aria-label="Rating"
+            size="lg"
+            value={rating ?? ''}
+            onChange={(next) => change({ rating: next as Rating })}
+            data={[
+              { value: 'good', label: 'Good' },
+              { value: 'fair', label: 'Fair' },
+              { value: 'poor', label: 'Poor' },
+            ]}
+          />
+        </div>
+        {coat.state === 'looked' && <Link to={`/records/${coat.id}`}>See it in Records</Link>}
       </div>
-    </div>
+    </StepFrame>
   );
 }

@@ -20,6 +20,9 @@ import { MixChoice } from './MixChoice.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
+import { PourNotes } from './PourNotes.tsx';
+import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { useStanding } from '../standing.ts';
 import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
@@ -78,31 +81,10 @@ function LiveMix(props: MixCardProps) {
       };
       keep(await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'take'), body));
     });
-  return (
+  const ways = (
     <>
-      {reducer.choice && <MixChoice plan={plan} context={context} />}
-      {reducer.choice && <Solvent {...props} />}
-      <VerdictList
-        verdicts={[
-          ...standing.verdicts,
-          ...reducer.verdicts,
-          ...(plan.mix?.verdicts ?? []),
-          ...plan.setup.verdicts.filter(({ code }) => code === 'coats-over-sheet'),
-        ].concat(reducer.choice ? [] : plan.climate.verdicts)}
-        hideGo
-      />
-      <SettleBelow {...props} standing={standing} />
-      {plan.mix?.components && context.cup && (
-        <PourList
-          sheet={context.sheet}
-          mix={plan.mix}
-          cup={context.cup}
-          blend={plan.inUse?.parts ?? []}
-          units={painter.units}
-        />
-      )}
       {reducer.choice && (
-        <div className="grid2">
+        <>
           <FigureInput
             key={`${context.stage.id}`}
             label="Ready mix wanted"
@@ -123,23 +105,44 @@ function LiveMix(props: MixCardProps) {
             value={context.cup?.id ?? null}
             onChange={(id) => id && setWishes({ ...wishes, cupId: id })}
           />
-        </div>
+        </>
       )}
+      <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
       <YieldFromStock
         plan={plan}
         units={painter.units}
         onTake={(readyMl) => setWishes({ ...wishes, readyMl })}
       />
-      <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
-      {beyond && (
-        <TextInput
-          label={`This is coat ${context.ordinal}, the sheet has ${beyond.most} at most: a word why`}
-          value={whyCoats}
-          maxLength={200}
-          onChange={(event) => setWhyCoats(event.currentTarget.value)}
-        />
-      )}
-      <div className="row">
+      {plan.mix && <PourNotes sheet={context.sheet} mix={plan.mix} />}
+      {reducer.choice && <Solvent {...props} />}
+      <p className="quiet">Taking it keeps the plan as it is now, with its air and its sheet.</p>
+    </>
+  );
+  return (
+    <StepFrame
+      ways={{ word: 'Other ways', content: ways }}
+      said={
+        <>
+          <VerdictList
+            verdicts={[
+              ...standing.verdicts,
+              ...reducer.verdicts,
+              ...(plan.mix?.verdicts ?? []),
+              ...plan.setup.verdicts.filter(({ code }) => code === 'coats-over-sheet'),
+            ].concat(reducer.choice ? [] : plan.climate.verdicts)}
+            hideGo
+          />
+          {beyond && (
+            <TextInput
+              label={`This is coat ${context.ordinal}, the sheet has ${beyond.most} at most: a word why`}
+              value={whyCoats}
+              maxLength={200}
+              onChange={(event) => setWhyCoats(event.currentTarget.value)}
+            />
+          )}
+        </>
+      }
+      action={
         <Button
           onClick={() => void take()}
           loading={busy}
@@ -156,11 +159,19 @@ function LiveMix(props: MixCardProps) {
               ? 'Take this plan, with the mix at hand'
               : 'Take this plan and pour'}
         </Button>
-        <span className="quiet">
-          Taking it keeps the plan as it is now, with its air and its sheet.
-        </span>
-      </div>
-    </>
+      }
+    >
+      <SettleBelow {...props} standing={standing} />
+      {reducer.choice && <MixChoice plan={plan} context={context} />}
+      {plan.mix?.components && context.cup && (
+        <PourList
+          mix={plan.mix}
+          cup={context.cup}
+          blend={plan.inUse?.parts ?? []}
+          units={painter.units}
+        />
+      )}
+    </StepFrame>
   );
 }
 
@@ -219,41 +230,48 @@ function ReadyMix(props: MixCardProps & { mix: Mix }) {
   const canPour = coat.state === 'taken' || coat.state === 'spraying';
   if (isPouring) return <PourEntry {...props} />;
   return (
-    <div className="card stack">
-      <div className="grid2">
-        <div>
-          <div className="label">Mix {mix.batchNo} of this stage</div>
-          <div className="figure">
-            {format.volume(mix.readyMl).text}{' '}
-            <small>{format.volume(mix.readyMl).unit} poured</small>
-          </div>
-          <div className="quiet">
-            {mix.poured
-              .map(
-                (part) =>
-                  `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`,
-              )
-              .join(' · ')}
-          </div>
-        </div>
-        {left !== undefined && (
-          <div>
-            <div className="label">Pot life left, from mixing</div>
-            <div className="figure">{minutesText(left)}</div>
-          </div>
-        )}
-      </div>
-      <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
-      {frozen && isStopped(frozen.verdicts) ? null : (
-        <div className="row">
+    <StepFrame
+      ways={{
+        word: 'Flow cup',
+        content: (
+          <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
+        ),
+      }}
+      action={
+        frozen && isStopped(frozen.verdicts) ? undefined : (
           <Button onClick={onGun}>On to the gun</Button>
-          {canPour && (
-            <Button variant="default" onClick={() => setIsPouring(true)}>
-              Mix another cup
-            </Button>
-          )}
-        </div>
-      )}
-    </div>
+        )
+      }
+      other={
+        canPour &&
+        !(frozen && isStopped(frozen.verdicts)) && (
+          <Button size="lg" variant="default" onClick={() => setIsPouring(true)}>
+            Mix another cup
+          </Button>
+        )
+      }
+    >
+      <FigureTiles label="The mix at hand">
+        {left !== undefined && (
+          <FigureTile
+            name="potLife"
+            isLead
+            label="Pot life left, from mixing"
+            figure={{ text: minutesText(left), unit: '' }}
+          />
+        )}
+        <FigureTile
+          name="poured"
+          label={`Mix ${mix.batchNo} of this stage, poured`}
+          figure={format.volume(mix.readyMl)}
+          note={mix.poured
+            .map(
+              (part) =>
+                `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`,
+            )
+            .join(' · ')}
+        />
+      </FigureTiles>
+    </StepFrame>
   );
 }

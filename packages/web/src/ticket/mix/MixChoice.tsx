@@ -3,13 +3,10 @@
  */
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
+import styles from './MixChoice.module.css';
 import { Blend } from './Blend.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { BASIS_NAME, capital } from '../../words/tradeNames.ts';
-
-const THREE_ACROSS = {
-  gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 165px), 1fr))',
-} as const;
 
 export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>) {
   const { choice, wanted } = plan.reducer;
@@ -23,7 +20,7 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
       : [];
   const additions = plan.parts?.recipe.additions ?? [];
   return (
-    <div className="grid2" style={THREE_ACROSS}>
+    <div className={styles['choice']}>
       {parts.length > 0 && (
         <div className="card">
           <div className="label">{isOwn ? 'Reducer, your pick' : 'Reducer for now'}</div>

@@ -13,6 +13,8 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import { PourList } from './PourList.tsx';
+import { PourNotes } from './PourNotes.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { useStanding } from '../standing.ts';
 import { takenMix, takenMixInput, takenReducer } from '@orthochrom/contract/plan/takenPlan.ts';
@@ -70,107 +72,110 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
       keep(await postJson<TicketWhole>(ADDRESS.ticket(whole.ticket.id, 'mixes'), body));
     });
   return (
-    <>
+    <StepFrame
+      ways={{
+        word: 'How to pour',
+        content: <PourNotes sheet={context.sheet} mix={mix} />,
+      }}
+      said={
+        <>
+          {check && <VerdictList verdicts={check.verdicts} />}
+          {check && check.effects.length > 0 && <ReasonList reasons={check.effects} />}
+          <VerdictList verdicts={standing.verdicts} hideGo />
+        </>
+      }
+      action={
+        <Button
+          onClick={() => void keepMix()}
+          loading={busy}
+          disabled={isShut || standing.isStopped}
+        >
+          {!isComplete
+            ? `Every part, please: ${names.length - poured.length} to go`
+            : isOff
+              ? 'Spray it as it is'
+              : 'Mixed: the pot life runs'}
+        </Button>
+      }
+    >
+      <SettleBelow {...props} standing={standing} />
+      {check?.correct && (
+        <div className="card" role="status">
+          <strong>
+            {check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take any
+            out:
+          </strong>
+          <ul style={{ margin: '0.3rem 0 0' }}>
+            {check.correct.map(({ name, addMl, addGrams }) => (
+              <li key={name} className="figure mid">
+                {name} +
+                {measure === 'weight' && addGrams !== undefined
+                  ? `${addGrams.toFixed(0)} g`
+                  : format.joined(format.volume(addMl))}
+              </li>
+            ))}
+          </ul>
+          <Button
+            mt="sm"
+            variant="default"
+            onClick={() => fill(mended(amounts, check.correct!, measure))}
+          >
+            Added: now it is right
+          </Button>
+        </div>
+      )}
       <PourList
-        sheet={context.sheet}
         mix={mix}
         cup={cup}
         blend={plan.inUse?.parts ?? takenReducer(coat)?.choice?.parts ?? []}
         units={painter.units}
-      />
-      <div className="card stack">
-        <div className="row">
-          <strong>
-            What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?
-          </strong>
-          <SegmentedControl
-            aria-label="Measured by"
-            value={measure}
-            onChange={(value) => (setMeasure(value as 'volume'), setAmounts({}))}
-            data={[
-              { value: 'volume', label: 'By volume' },
-              { value: 'weight', label: 'By weight' },
-            ]}
-          />
-          <Button
-            variant="default"
-            onClick={() =>
-              fill(
-                Object.fromEntries(
-                  batch.components.map((part) => [
-                    part.name,
-                    measure === 'volume' ? Math.round(part.ml) : Math.round(part.grams ?? 0),
-                  ]),
-                ),
-              )
-            }
-          >
-            As listed
-          </Button>
-        </div>
-        <div className="grid2" key={`${measure}${filledRound}`}>
-          {batch.components.map((part) => (
-            <FigureInput
-              key={part.name}
-              label={part.name}
-              kind={measure === 'volume' ? 'volume' : 'grams'}
-              field={measure === 'volume' ? 'ml' : 'grams'}
-              {...(amounts[part.name] === undefined ? {} : { value: amounts[part.name]! })}
-              placeholder={
-                measure === 'volume' ? format.volume(part.ml).text : (part.grams?.toFixed(0) ?? '')
-              }
-              description={part.role}
-              onChange={(entered) =>
-                setAmounts(({ [part.name]: _, ...rest }) =>
-                  entered ? { ...rest, [part.name]: entered.canonical } : rest,
+        head={
+          <div className="row">
+            <strong>
+              What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?
+            </strong>
+            <SegmentedControl
+              aria-label="Measured by"
+              value={measure}
+              onChange={(value) => (setMeasure(value as 'volume'), setAmounts({}))}
+              data={[
+                { value: 'volume', label: 'By volume' },
+                { value: 'weight', label: 'By weight' },
+              ]}
+            />
+            <Button
+              variant="default"
+              onClick={() =>
+                fill(
+                  Object.fromEntries(
+                    batch.components.map((part) => [
+                      part.name,
+                      measure === 'volume' ? Math.round(part.ml) : Math.round(part.grams ?? 0),
+                    ]),
+                  ),
                 )
               }
-            />
-          ))}
-        </div>
-        {check && <VerdictList verdicts={check.verdicts} />}
-        {check?.correct && (
-          <div className="card" role="status">
-            <strong>
-              {check.moveTo ? `Pour over into ${check.moveTo}, then add` : 'Add'}, and do not take
-              any out:
-            </strong>
-            <ul style={{ margin: '0.3rem 0 0' }}>
-              {check.correct.map(({ name, addMl, addGrams }) => (
-                <li key={name} className="figure mid">
-                  {name} +
-                  {measure === 'weight' && addGrams !== undefined
-                    ? `${addGrams.toFixed(0)} g`
-                    : format.joined(format.volume(addMl))}
-                </li>
-              ))}
-            </ul>
-            <Button
-              mt="sm"
-              variant="default"
-              onClick={() => fill(mended(amounts, check.correct!, measure))}
             >
-              Added: now it is right
+              As listed
             </Button>
           </div>
+        }
+        entry={(name) => (
+          <FigureInput
+            key={`${measure}${filledRound}`}
+            label={name}
+            kind={measure === 'volume' ? 'volume' : 'grams'}
+            field={measure === 'volume' ? 'ml' : 'grams'}
+            {...(amounts[name] === undefined ? {} : { value: amounts[name] })}
+            onChange={(entered) =>
+              setAmounts(({ [name]: _, ...rest }) =>
+                entered ? { ...rest, [name]: entered.canonical } : rest,
+              )
+            }
+          />
         )}
-        {check && check.effects.length > 0 && <ReasonList reasons={check.effects} />}
-        <VerdictList verdicts={standing.verdicts} hideGo />
-        <SettleBelow {...props} standing={standing} />
-        <div className="row">
-          <Button
-            onClick={() => void keepMix()}
-            loading={busy}
-            disabled={isShut || standing.isStopped}
-          >
-            {isOff ? 'Spray it as it is' : 'Mixed: the pot life runs'}
-          </Button>
-          {!isComplete && (
-            <span className="quiet">Every part, please: {names.length - poured.length} to go.</span>
-          )}
-        </div>
-      </div>
-    </>
+      />
+    </StepFrame>
   );
 }
 

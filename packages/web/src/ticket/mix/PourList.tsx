@@ -3,21 +3,24 @@
  */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
-import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import type { ReactNode } from 'react';
 import { CupPicture } from './CupPicture.tsx';
 import styles from './PourList.module.css';
 
 type PourListProps = {
-  sheet: Sheet;
   mix: AnswerOf<'mix'>;
   cup: StoredCup;
   blend: { name: string; fraction: number }[];
   units: Units;
+  /** What stands over the list in place of how much it is. */
+  head?: ReactNode;
+  /** Beside each part: what was really poured. */
+  entry?: (name: string) => ReactNode;
 };
 
-export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
+export function PourList({ mix, cup, blend, units, head, entry }: PourListProps) {
   const format = formatFor(units);
   const batches = mix.batches ?? [];
   const batch = batches[0];
@@ -27,6 +30,7 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
   return (
     <div className={`card ${styles['pour']}`}>
       <div className={styles['list']}>
+        {head}
         <div className="label">
           {cups > 1
             ? `${cups} equal cups, each ${ml(batch.readyMl)}`
@@ -40,6 +44,7 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
               <th>Amount</th>
               <th>Fill to</th>
               <th>Scale, cup at zero</th>
+              {entry && <th>Poured</th>}
             </tr>
           </thead>
           <tbody>
@@ -59,7 +64,9 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
                     </div>
                   )}
                 </td>
-                <td className={styles['amount']}>{ml(part.ml)}</td>
+                <td className={styles['amount']} data-figure>
+                  {ml(part.ml)}
+                </td>
                 <td className={units.measure === 'volume' ? styles['amount'] : ''}>
                   {ml(part.cumulativeMl)}
                   {part.mark && <div className={styles['line']}>line {part.mark.label}</div>}
@@ -67,30 +74,11 @@ export function PourList({ sheet, mix, cup, blend, units }: PourListProps) {
                 <td className={units.measure === 'weight' ? styles['amount'] : ''}>
                   {part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}
                 </td>
+                {entry && <td className={styles['entry']}>{entry(part.name)}</td>}
               </tr>
             ))}
           </tbody>
         </table>
-        <p className="quiet">
-          {batch.components
-            .slice(1)
-            .map(
-              (part) =>
-                `${part.name}: ${part.percentOfPaint.toFixed(0)} % of the paint, ${part.percentOfMix.toFixed(0)} % of the mix`,
-            )
-            .join(' · ')}
-        </p>
-        <ol className={styles['notes']}>
-          {mix.notes?.map(({ text }) => (
-            <li key={text}>{text}</li>
-          ))}
-          {sheet.strainerUm && <li>Strainer {sheet.strainerUm} µm, by the sheet.</li>}
-          {sheet.notes?.map((text) => (
-            <li key={text}>
-              <strong>Sheet:</strong> {text}
-            </li>
-          ))}
-        </ol>
       </div>
       <CupPicture cup={cup} components={batch.components} units={units} />
     </div>

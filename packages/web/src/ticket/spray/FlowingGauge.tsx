@@ -3,11 +3,11 @@ import { useFlowing } from '../../api/reads.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { GaugePicture } from '../gun/Instruments.tsx';
+import { FigureTile } from '../step/FigureTile.tsx';
 
 /** Three psi under what was set: the painter is told. */
 const SAG_KPA = 20.7;
 const EVERY_MS = 1000;
-const HEIGHT_PX = 130;
 
 export function FlowingGauge({
   coatId,
@@ -28,38 +28,32 @@ export function FlowingGauge({
   // Its room is there before its figures are: no button moves under a finger.
   if (!flowing)
     return (
-      <p className="quiet" style={{ minHeight: HEIGHT_PX }}>
-        {data ? 'No gauge at the gun is read here.' : 'Reading the gauge …'}
-      </p>
+      <FigureTile
+        name="flowing"
+        label="At the gun now"
+        figure={{ text: '–', unit: '' }}
+        note={data ? 'No gauge at the gun is read here.' : 'Reading the gauge …'}
+      />
     );
-  const now = pressure(flowing.nowKPa);
   const isSagging = flowing.nowKPa < setInletKPa - SAG_KPA;
   return (
-    <div
-      className="row"
-      style={{ gap: '1.5rem', alignItems: 'center', minHeight: HEIGHT_PX }}
-      aria-label="Pressure at the gun"
-      role="group"
-    >
-      <div style={{ width: 150 }}>
-        <GaugePicture inletKPa={flowing.nowKPa} bandKPa={bandKPa} units={units} />
-      </div>
-      <div>
-        <div className="label">At the gun now (stand-in gauge)</div>
-        <div className="figure">
-          {now.text} <small>{now.unit}</small>
-        </div>
-        <div className="quiet">
+    <FigureTile
+      name="flowing"
+      label="At the gun now (stand-in gauge)"
+      figure={pressure(flowing.nowKPa)}
+      picture={<GaugePicture inletKPa={flowing.nowKPa} bandKPa={bandKPa} units={units} />}
+      note={
+        <>
           lowest {pressure(flowing.lowestKPa).text}, highest {joined(pressure(flowing.highestKPa))}{' '}
           on this coat; set to {joined(pressure(setInletKPa))}
-        </div>
-        {isSagging && (
-          <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
-            The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on
-            in smaller sections.
-          </p>
-        )}
-      </div>
-    </div>
+          {isSagging && (
+            <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
+              The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on
+              in smaller sections.
+            </p>
+          )}
+        </>
+      }
+    />
   );
 }

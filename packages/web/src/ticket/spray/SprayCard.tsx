@@ -8,6 +8,8 @@ import { postJson } from '../../api/client.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { AIRFLOW_WORDS, capital, SPRAY_WORDS, WETNESS_NAME } from '../../words/tradeNames.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
@@ -62,53 +64,85 @@ function ReadyToSpray(props: SprayCardProps) {
         }),
       ),
     );
+  const seconds = now.secondsPerPass ?? (plan.inputs.setup.panelLengthM ?? 1) / now.gunSpeedMPerS;
   return (
-    <div className="card stack">
-      <p style={{ fontSize: '1.2rem', lineHeight: 1.4 }}>
-        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}</strong>,{' '}
-        {format.joined(format.film(now.wetFilmUm))} wet. {SPRAY_WORDS[stage.kind]}{' '}
-        {format.joined(format.pressure(now.inletKPa))} at the gun, needle{' '}
-        {turnsText(now.fluidTurnsOut)} out, {format.joined(format.length(now.distanceMm))} away.
-        Trigger to air at the turns.
-      </p>
-      {stage.panelIds.length > 1 && <p>{AIRFLOW_WORDS[context.room.airflow]}</p>}
-      <VerdictList verdicts={[...standing.verdicts, ...plan.climate.verdicts]} hideGo />
-      <SettleBelow {...props} standing={standing} />
-      <Checkbox
-        size="lg"
-        checked={isUnchanged}
-        onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
-        label="Room, people and protection are as they were at the gate"
-      />
-      {isOld && (
+    <StepFrame
+      said={
         <>
-          <p role="alert">
-            This mix is past its pot life since{' '}
-            {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens, lies
-            rough and may not cure as it should. Better: clean the gun and mix again.
-          </p>
-          <TextInput
-            label="Spray it all the same: a word why"
-            value={whyOld}
-            maxLength={200}
-            onChange={(event) => setWhyOld(event.currentTarget.value)}
+          <VerdictList verdicts={[...standing.verdicts, ...plan.climate.verdicts]} hideGo />
+          {!mix && <p role="alert">There is no mix of this stage yet.</p>}
+          {isOld && (
+            <>
+              <p role="alert">
+                This mix is past its pot life since{' '}
+                {minutesText((nowMs - Date.parse(mix.potLifeEndsAt!)) / 60_000)}: it thickens, lies
+                rough and may not cure as it should. Better: clean the gun and mix again.
+              </p>
+              <TextInput
+                label="Spray it all the same: a word why"
+                value={whyOld}
+                maxLength={200}
+                onChange={(event) => setWhyOld(event.currentTarget.value)}
+              />
+            </>
+          )}
+          <Checkbox
+            size="lg"
+            py={10}
+            checked={isUnchanged}
+            onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
+            label="Room, people and protection are as they were at the gate"
           />
         </>
-      )}
-      <div className="row">
+      }
+      action={
         <Button
-          size="lg"
           onClick={() => void start()}
           loading={busy}
           disabled={!isUnchanged || !mix || standing.isStopped || (isOld && whyOld.trim() === '')}
         >
           {standing.isStopped ? 'Stopped: see above' : 'Start spraying'}
         </Button>
-        <Button variant="default" onClick={askGate}>
+      }
+      other={
+        <Button size="lg" variant="default" onClick={askGate}>
           Something changed: ask again
         </Button>
-      </div>
-      {!mix && <p role="alert">There is no mix of this stage yet.</p>}
-    </div>
+      }
+    >
+      <SettleBelow {...props} standing={standing} />
+      <p className="card">
+        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
+        Trigger to air at the turns.
+        {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
+      </p>
+      <FigureTiles label="As it is sprayed">
+        <FigureTile
+          name="wetFilm"
+          isLead
+          label="Wet film"
+          figure={format.film(now.wetFilmUm)}
+          note={capital(WETNESS_NAME[plan.setup.wetness])}
+        />
+        <FigureTile name="inlet" label="At the gun" figure={format.pressure(now.inletKPa)} />
+        <FigureTile
+          name="needle"
+          label="Needle out"
+          figure={{ text: turnsText(now.fluidTurnsOut), unit: 'turns' }}
+        />
+        <FigureTile name="distance" label="Distance" figure={format.length(now.distanceMm)} />
+        <FigureTile
+          name="step"
+          label="Step between passes"
+          figure={format.length(now.stepMm)}
+          note={`${now.overlapPercent.toFixed(0)} % overlap`}
+        />
+        <FigureTile
+          name="pass"
+          label="Hand, one pass"
+          figure={{ text: seconds.toFixed(1), unit: 's' }}
+        />
+      </FigureTiles>
+    </StepFrame>
   );
 }

@@ -6,6 +6,7 @@ import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
 import { noteDown, useWaiting } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
@@ -15,6 +16,8 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { BreakOff } from './BreakOff.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { countdownText } from '../countdown.ts';
+import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { StepFrame } from '../step/StepFrame.tsx';
 import { FlowingGauge } from './FlowingGauge.tsx';
 import { panelName } from '../../words/tradeNames.ts';
 import styles from './SprayCard.module.css';
@@ -34,6 +37,10 @@ export function Spraying(props: SprayingProps) {
   const now = useNowMs();
   const standing = useStanding('panel', props);
   const isStopped = standing.isStopped || !gatePassed;
+  const setup = plan.setup.own ?? plan.setup;
+  const format = formatFor(painter.units);
+  const seconds =
+    setup.secondsPerPass ?? (plan.inputs.setup.panelLengthM ?? 1) / setup.gunSpeedMPerS;
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
   const noted = useWaiting<{ panelId: string }>(ADDRESS.coat(coat.id, 'panels'));
   const isNoted = (panelId: string) => noted.some(({ said }) => said.panelId === panelId);
@@ -53,7 +60,42 @@ export function Spraying(props: SprayingProps) {
     ...(highest === undefined ? {} : { highestInletKPa: highest }),
   };
   return (
-    <div className="card stack">
+    <StepFrame
+      ways={{
+        word: 'My own gauge',
+        content: (
+          <>
+            {' '}
+            <div className="grid2">
+              <FigureInput
+                label="Lowest at the gun, trigger pulled"
+                kind="pressure"
+                field="lowestInletKPa"
+                onChange={(entered) => setLowest(entered?.canonical)}
+              />
+              <FigureInput
+                label="Highest at the gun, trigger pulled"
+                kind="pressure"
+                field="highestInletKPa"
+                onChange={(entered) => setHighest(entered?.canonical)}
+              />
+            </div>
+            {isSwapped && <p role="alert">The lowest is over the highest. Were they swapped?</p>}
+          </>
+        ),
+      }}
+      action={
+        <Button
+          loading={busy}
+          disabled={isSwapped || isStopped}
+          onClick={() =>
+            void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })
+          }
+        >
+          The coat is on
+        </Button>
+      }
+    >
       {isStopped && (
         <>
           {!gatePassed && (
@@ -85,18 +127,28 @@ export function Spraying(props: SprayingProps) {
           />
         </>
       )}
-      <div className="label">Spraying for</div>
-      <div className="figure">{countdownText(now - Date.parse(coat.startedAt ?? ''))}</div>
-      <p className="quiet">
-        Touch each panel as it is done: its flash runs from then. Airflow, wet edge and light first;
-        this can wait.
-      </p>
-      <FlowingGauge
-        coatId={coat.id}
-        setInletKPa={(plan.setup.own ?? plan.setup).inletKPa}
-        bandKPa={plan.setup.inletBandKPa}
-        units={painter.units}
-      />
+      <FigureTiles label="This coat">
+        <FigureTile
+          name="spraying"
+          isLead
+          label="Spraying for"
+          figure={{ text: countdownText(now - Date.parse(coat.startedAt ?? '')), unit: '' }}
+          note="Touch each panel as it is done: its flash runs from then."
+        />
+        <FlowingGauge
+          coatId={coat.id}
+          setInletKPa={setup.inletKPa}
+          bandKPa={plan.setup.inletBandKPa}
+          units={painter.units}
+        />
+        <FigureTile
+          name="pass"
+          label="Hand, one pass"
+          figure={{ text: seconds.toFixed(1), unit: 's' }}
+          note={`step ${format.joined(format.length(setup.stepMm))}`}
+        />
+        <FigureTile name="distance" label="Distance" figure={format.length(setup.distanceMm)} />
+      </FigureTiles>
       <div className={styles['panels']}>
         {panels.map((panel) => (
           <Button
@@ -114,36 +166,6 @@ export function Spraying(props: SprayingProps) {
           </Button>
         ))}
       </div>
-      <div>
-        <Button
-          size="xl"
-          loading={busy}
-          disabled={isSwapped || isStopped}
-          onClick={() =>
-            void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })
-          }
-        >
-          The coat is on
-        </Button>
-      </div>
-      <details>
-        <summary style={{ cursor: 'pointer', minHeight: 32 }}>My own gauge showed</summary>
-        <div className="grid2" style={{ marginTop: 8 }}>
-          <FigureInput
-            label="Lowest at the gun, trigger pulled"
-            kind="pressure"
-            field="lowestInletKPa"
-            onChange={(entered) => setLowest(entered?.canonical)}
-          />
-          <FigureInput
-            label="Highest at the gun, trigger pulled"
-            kind="pressure"
-            field="highestInletKPa"
-            onChange={(entered) => setHighest(entered?.canonical)}
-          />
-        </div>
-        {isSwapped && <p role="alert">The lowest is over the highest. Were they swapped?</p>}
-      </details>
-    </div>
+    </StepFrame>
   );
 }

@@ -1,15 +1,13 @@
-/** What would change if the air changed, and the reasons behind what is shown. */
+/** What would change if the air changed. */
 import { Slider } from '@mantine/core';
 import { planDifferences, type PlanDifference } from '@orthochrom/contract/plan/planDifferences.ts';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
-import { usePainter } from '../frame/painter.ts';
+import { usePainter } from '../../frame/painter.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
-import { ReasonList } from '../verdict/Verdicts.tsx';
-import { Blend } from './mix/Blend.tsx';
-import type { Step } from './coatSteps.ts';
-import styles from './WhyPanel.module.css';
+import { Blend } from '../mix/Blend.tsx';
+import styles from './WhatIf.module.css';
 
 const FIELD: Record<PlanDifference['field'], string> = {
   stops: 'Go or not',
@@ -32,19 +30,17 @@ const GATED: PlanDifference['field'][] = [
   'inlet',
 ];
 
-export function WhyPanel({
+export function WhatIf({
   plan,
   warmer,
   deltaC,
   setDeltaC,
-  step,
   gatePassed,
 }: {
   plan: CoatPlan;
   warmer: CoatPlan | undefined;
   deltaC: number;
   setDeltaC: (deltaC: number) => void;
-  step: Step;
   gatePassed: boolean;
 }) {
   const { painter } = usePainter();
@@ -52,18 +48,9 @@ export function WhyPanel({
   const changes = (warmer ? planDifferences(plan, warmer) : []).filter(
     ({ field }) => gatePassed || !GATED.includes(field),
   );
-  const reasons =
-    step === 'flash' || step === 'spray'
-      ? plan.recoat.reasons
-      : step === 'gun'
-        ? plan.setup.reasons
-        : [...plan.reducer.reasons, ...(plan.mix?.reasons ?? [])];
   const delta = format.difference(Math.abs(deltaC));
   return (
     <div className="stack">
-      <h2 className="tape" style={{ alignSelf: 'start' }}>
-        What if
-      </h2>
       <div>
         <div className={styles['delta']}>
           {deltaC === 0
@@ -101,20 +88,6 @@ export function WhyPanel({
           ))}
         </ul>
       )}
-      <h2 className="tape" style={{ alignSelf: 'start' }}>
-        Why
-      </h2>
-      {gatePassed || step === 'air' ? (
-        <ReasonList reasons={reasons} />
-      ) : (
-        <p className="quiet">
-          Reasons for recipe and settings stand here once the gate has passed.
-        </p>
-      )}
-      <p className="quiet">
-        How sure: times ±35 %, rates of drying ±30 %, until this shop’s own tests narrow them. The
-        sheet goes first; your override goes before both, never before a stop.
-      </p>
     </div>
   );
 }
