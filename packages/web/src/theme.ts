@@ -43,9 +43,9 @@ export const theme = createTheme({
       defaultProps: { size: 'md' },
       styles: {
         root: {
-          minHeight: 48,
+          minHeight: 'var(--button-least, 48px)',
           fontFamily: '"Barlow Condensed", sans-serif',
-          fontSize: 18,
+          fontSize: 'var(--button-font, 18px)',
           fontWeight: 600,
           letterSpacing: '0.01em',
         },
@@ -60,6 +60,11 @@ export const theme = createTheme({
       defaultProps: { closeButtonProps: { 'aria-label': 'Close' } },
       styles: { description: { color: 'var(--ink)' } },
     },
-    Modal: { defaultProps: { closeButtonProps: { 'aria-label': 'Close' } } },
+    Modal: {
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 48, iconSize: 26 } },
+    },
+    Drawer: {
+      defaultProps: { closeButtonProps: { 'aria-label': 'Close', size: 48, iconSize: 26 } },
+    },
   },
 });

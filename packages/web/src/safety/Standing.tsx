@@ -28,7 +28,14 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   return (
     <div className={styles['standing']}>
       <button type="button" className={styles['line']} onClick={() => setOpen(true)}>
-        {word}
+        {isTwoPack ? (
+          <span>
+            Two-pack
+            <span className={styles['more']}>: air-fed breathing, skin and eyes covered</span>
+          </span>
+        ) : (
+          word
+        )}
       </button>
       <Modal opened={isOpen} onClose={() => setOpen(false)} title={word} size="lg" centered>
         {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (

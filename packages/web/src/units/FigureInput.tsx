@@ -114,6 +114,7 @@ export function FigureInput({
           <span className="quiet">{own ? (SYMBOL[own] ?? own) : PLAIN_UNIT[kind]}</span>
         }
         rightSectionWidth={64}
+        rightSectionPointerEvents="none"
       />
       {typed.kind === 'doubtful' && !isSure && (
         <div className="row" role="alert" style={{ marginTop: 6 }}>

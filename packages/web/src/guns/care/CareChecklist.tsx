@@ -4,8 +4,9 @@
  */
 import { ADDRESS, refresh } from '../../api/resources.ts';
 import { Button, Checkbox, Textarea, TextInput } from '@mantine/core';
+import styles from './CareChecklist.module.css';
 import type { CareKind } from '@orthochrom/core/gun/care.ts';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
 import { useWrite } from '../../api/useWrite.ts';
@@ -20,9 +21,11 @@ type CareChecklistProps = {
   of?: { coatId: string; ticketId: string };
   finish: string;
   onKept: () => Promise<void> | void;
+  /** Where the parts stand, if not below each other. */
+  frame?: (parts: Record<'drawing' | 'list' | 'action' | 'other', ReactNode>) => ReactNode;
 };
 
-export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklistProps) {
+export function CareChecklist({ gunId, kind, of, finish, onKept, frame }: CareChecklistProps) {
   const { painter } = usePainter();
   const [busy, write] = useWrite();
   const [answers, setAnswers] = useState<Record<string, Answer>>({});
@@ -53,14 +56,14 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
       await refresh('guns');
       await onKept();
     });
-  return (
-    <div className="stack">
-      <GunDrawing lit={next?.parts ?? []} />
-      <ol className="stack" style={{ margin: 0, padding: 0, listStyle: 'none', gap: '0.15rem' }}>
+  const drawing = <GunDrawing lit={next?.parts ?? []} />;
+  const list = (
+    <>
+      <ol className={styles['list']}>
         {items.map(({ key, text, why }) => {
           const answer = answers[key];
           return (
-            <li key={key} style={{ padding: '0.55rem 0', borderBottom: '1px solid var(--rule)' }}>
+            <li key={key}>
               <div
                 className="row"
                 style={{
@@ -76,7 +79,7 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
                     set(key, event.currentTarget.checked ? { answer: 'done' } : undefined)
                   }
                   label={text}
-                  description={why}
+                  description={key === next?.key ? why : undefined}
                   styles={{
                     label: { fontWeight: key === next?.key ? 700 : 400, fontSize: '1.05rem' },
                   }}
@@ -117,20 +120,34 @@ export function CareChecklist({ gunId, kind, of, finish, onKept }: CareChecklist
           onChange={(event) => setNote(event.currentTarget.value)}
         />
       )}
+    </>
+  );
+  const action = (
+    <Button size="lg" loading={busy} disabled={isOpen} onClick={() => void save()}>
+      {finish}
+    </Button>
+  );
+  const other = (
+    <Button
+      size="lg"
+      variant="default"
+      onClick={() =>
+        setAnswers(
+          Object.fromEntries(items.map(({ key }) => [key, answers[key] ?? { answer: 'done' }])),
+        )
+      }
+    >
+      All done as listed
+    </Button>
+  );
+  if (frame) return frame({ drawing, list, action, other });
+  return (
+    <div className="stack">
+      {drawing}
+      {list}
       <div className="row">
-        <Button size="lg" loading={busy} disabled={isOpen} onClick={() => void save()}>
-          {finish}
-        </Button>
-        <Button
-          variant="default"
-          onClick={() =>
-            setAnswers(
-              Object.fromEntries(items.map(({ key }) => [key, answers[key] ?? { answer: 'done' }])),
-            )
-          }
-        >
-          All done as listed
-        </Button>
+        {action}
+        {other}
       </div>
     </div>
   );

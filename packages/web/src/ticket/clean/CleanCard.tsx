@@ -18,6 +18,7 @@ import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { isLastOfStage } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
+import styles from './CleanCard.module.css';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 
@@ -69,59 +70,77 @@ export function CleanCard({
     });
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
-  return (
-    <StepFrame
-      ways={{
-        word: 'Not before, heat',
-        content: (
-          <>
-            <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
-            {coat.endedAt && isLastOfStage(whole, coat) && (
-              <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
-            )}
-          </>
-        ),
-      }}
-      said={<VerdictList verdicts={verdicts} hideGo />}
-      action={
-        coat.state === 'looked' && upcoming && upcoming.id !== coat.id ? (
-          <Button
-            variant={running.length > 0 ? 'default' : 'filled'}
-            disabled={busy}
-            onClick={() => follow(upcoming)}
-          >
-            On to the next coat
-          </Button>
-        ) : (
-          running.length === 0 && <CloseTicket whole={whole} />
-        )
-      }
+  const ways = {
+    word: 'Not before, heat',
+    content: (
+      <>
+        <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+        {coat.endedAt && isLastOfStage(whole, coat) && (
+          <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
+        )}
+      </>
+    ),
+  };
+  const said = <VerdictList verdicts={verdicts} hideGo />;
+  const goOn = coat.state === 'looked' && upcoming && upcoming.id !== coat.id && (
+    <Button
+      size="lg"
+      variant={isClean && running.length === 0 ? 'filled' : 'default'}
+      disabled={busy}
+      onClick={() => follow(upcoming)}
     >
-      {running.length > 0 && (
-        <div className="card">
-          <div className="label">
-            {dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}
-          </div>
-          <div className="figure huge" data-figure data-lead>
-            {countdownText(Math.abs(dueMs - now))}
-          </div>
-        </div>
-      )}
-      {isClean && running.length === 0 ? (
+      On to the next coat
+    </Button>
+  );
+  const thickens = running.length > 0 && (
+    <div className={`card ${styles['pot']}`}>
+      <div className="label">
+        {dueMs > now ? 'The mix thickens in' : 'The mix is over its pot life by'}
+      </div>
+      <div className={`figure ${styles['left']}`} data-figure data-lead>
+        {countdownText(Math.abs(dueMs - now))}
+      </div>
+    </div>
+  );
+  if (isClean && running.length === 0)
+    return (
+      <StepFrame ways={ways} said={said} action={goOn || <CloseTicket whole={whole} />}>
         <p className="card">
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
         </p>
-      ) : (
-        <div className="card">
-          <CareChecklist
-            gunId={gunId}
-            kind="cleaned"
-            of={{ coatId: coat.id, ticketId: whole.ticket.id }}
-            finish="The gun is clean"
-            onKept={() => void confirmPotLife()}
-          />
-        </div>
+      </StepFrame>
+    );
+  return (
+    <CareChecklist
+      gunId={gunId}
+      kind="cleaned"
+      of={{ coatId: coat.id, ticketId: whole.ticket.id }}
+      finish="The gun is clean"
+      onKept={() => void confirmPotLife()}
+      frame={({ drawing, list, action, other }) => (
+        <StepFrame
+          ways={{
+            ...ways,
+            content: (
+              <>
+                {drawing}
+                {ways.content}
+              </>
+            ),
+          }}
+          said={said}
+          action={action}
+          other={
+            <>
+              {other}
+              {goOn}
+            </>
+          }
+        >
+          {thickens}
+          <div className="card">{list}</div>
+        </StepFrame>
       )}
-    </StepFrame>
+    />
   );
 }

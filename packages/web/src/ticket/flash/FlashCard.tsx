@@ -132,28 +132,32 @@ export function FlashCard({
             {isUp ? `+${countdownText(-leftMs)}` : countdownText(leftMs)}
           </div>
         </div>
-        <div className="quiet">
-          <PanelTimes {...{ whole, coat, stage, now }} />
-          <p>
-            {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)}{' '}
-            min in this air, never under {Math.round(recoat.floorMinutes)}
-            {timer.latestAt
-              ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
-              : ''}
-            .
-          </p>
-        </div>
+        {!isConfirmed && (
+          <div className={styles['tests']}>
+            <TouchChoice label="The face says" value={touch} onChange={setTouch} />
+            <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
+          </div>
+        )}
       </div>
       <div className={styles['bar']} aria-hidden="true">
         <div style={{ width: `${share * 100}%` }} className={isUp ? styles['up'] : undefined} />
       </div>
       {!isConfirmed && (
-        <div className={`card ${styles['tests']}`}>
+        <p className={styles['test']}>
           <strong>{timer.test}</strong>
-          <TouchChoice label="The face says" value={touch} onChange={setTouch} />
-          <TouchChoice label="The edges say" value={edge} onChange={setEdge} />
-        </div>
+        </p>
       )}
+      <div className={`quiet ${styles['more']}`}>
+        <PanelTimes {...{ whole, coat, stage, now }} />
+        <p>
+          {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min
+          in this air, never under {Math.round(recoat.floorMinutes)}
+          {timer.latestAt
+            ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
+            : ''}
+          .
+        </p>
+      </div>
     </StepFrame>
   );
 }

@@ -72,7 +72,11 @@ export function GateCard({
     <StepFrame
       said={
         <>
-          <VerdictList verdicts={outcome.verdicts} hideGo />
+          {/* What is not answered yet stands on the action. */}
+          <VerdictList
+            verdicts={outcome.verdicts.filter(({ code }) => code !== 'answers-missing')}
+            hideGo
+          />
           {outcome.alternatives.length > 0 && (
             <ul>
               {outcome.alternatives.map(({ code, text }) => (

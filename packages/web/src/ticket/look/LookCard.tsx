@@ -111,6 +111,7 @@ export function LookCard({
       ? format[kind](value).text
       : String(value);
   };
+  const isAtRest = done.inletKPa !== undefined && flowing !== 'yes';
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   return (
     <StepFrame
@@ -146,41 +147,40 @@ export function LookCard({
         ),
       }}
       action={
-        <Button
-          loading={busy}
-          disabled={
-            seen.length === 0 || !rating || (done.inletKPa !== undefined && flowing !== 'yes')
-          }
-          onClick={() => void save()}
-        >
-          {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}
-        </Button>
+        seen.length === 0 && !rating ? (
+          <Button loading={busy} disabled={isAtRest} onClick={() => void save(AS_PLANNED)}>
+            Nothing wrong, good: log this coat
+          </Button>
+        ) : (
+          <Button
+            loading={busy}
+            disabled={seen.length === 0 || !rating || isAtRest}
+            onClick={() => void save()}
+          >
+            {coat.state === 'looked' ? 'Keep the change' : 'Log this coat'}
+          </Button>
+        )
       }
       other={
-        <>
-          {coat.state !== 'looked' && seen.length === 0 && !rating && (
-            <Button
-              size="lg"
-              variant="default"
-              loading={busy}
-              onClick={() => void save(AS_PLANNED)}
-            >
-              Nothing wrong, as planned: log it
-            </Button>
-          )}
-          {coat.state === 'looked' && upcoming && (
-            <Button size="lg" variant="default" onClick={() => follow(upcoming)}>
-              Next coat
-            </Button>
-          )}
-        </>
+        coat.state === 'looked' &&
+        upcoming && (
+          <Button size="lg" variant="default" onClick={() => follow(upcoming)}>
+            Next coat
+          </Button>
+        )
       }
     >
       <div className="card stack">
         <strong>What do you see? Booth light, side light, every edge.</strong>
         <div className="row">
           {Seen.options.map((item) => (
-            <Chip key={item} size="lg" checked={seen.includes(item)} onChange={() => toggle(item)}>
+            <Chip
+              key={item}
+              size="xl"
+              variant="outline"
+              checked={seen.includes(item)}
+              onChange={() => toggle(item)}
+            >
               {SEEN_NAME[item]}
             </Chip>
           ))}

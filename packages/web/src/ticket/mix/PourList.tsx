@@ -26,6 +26,10 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
   const batch = batches[0];
   if (!batch) return null;
   const cups = batches.length;
+  const isByVolume = units.measure === 'volume';
+  /** The painter fills by one of the two. */
+  const measured = (isIt: boolean) =>
+    isIt ? `${styles['amount']} ${styles['measure']}` : styles['rather'];
   const ml = (value: number) => format.joined(format.volume(value));
   return (
     <div className={`card ${styles['pour']}`}>
@@ -42,8 +46,8 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
             <tr>
               <th>Pour</th>
               <th>Amount</th>
-              <th>Fill to</th>
-              <th>Scale, cup at zero</th>
+              <th {...(isByVolume ? {} : { className: styles['rather'] })}>Fill to</th>
+              <th {...(isByVolume ? { className: styles['rather'] } : {})}>Scale, cup at zero</th>
               {entry && <th>Poured</th>}
             </tr>
           </thead>
@@ -67,11 +71,11 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
                 <td className={styles['amount']} data-figure>
                   {ml(part.ml)}
                 </td>
-                <td className={units.measure === 'volume' ? styles['amount'] : ''}>
+                <td className={measured(isByVolume)}>
                   {ml(part.cumulativeMl)}
-                  {part.mark && <div className={styles['line']}>line {part.mark.label}</div>}
+                  {part.mark && <span className={styles['line']}>line {part.mark.label}</span>}
                 </td>
-                <td className={units.measure === 'weight' ? styles['amount'] : ''}>
+                <td className={measured(!isByVolume)}>
                   {part.cumulativeGrams === undefined ? '' : `${part.cumulativeGrams.toFixed(0)} g`}
                 </td>
                 {entry && <td className={styles['entry']}>{entry(part.name)}</td>}

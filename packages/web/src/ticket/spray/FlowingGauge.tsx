@@ -39,19 +39,19 @@ export function FlowingGauge({
   return (
     <FigureTile
       name="flowing"
-      label="At the gun now (stand-in gauge)"
+      label="At the gun, stand-in gauge"
       figure={pressure(flowing.nowKPa)}
       picture={<GaugePicture inletKPa={flowing.nowKPa} bandKPa={bandKPa} units={units} />}
       note={
         <>
-          lowest {pressure(flowing.lowestKPa).text}, highest {joined(pressure(flowing.highestKPa))}{' '}
-          on this coat; set to {joined(pressure(setInletKPa))}
           {isSagging && (
-            <p role="alert" style={{ color: 'var(--stop)', fontWeight: 700, fontSize: '1.15rem' }}>
+            <strong role="alert" style={{ color: 'var(--stop)', fontSize: '1.15rem' }}>
               The pressure is sinking. Finish the pass, let go, and let the tank recover; then go on
-              in smaller sections.
-            </p>
+              in smaller sections.{' '}
+            </strong>
           )}
+          lowest {pressure(flowing.lowestKPa).text}, highest {pressure(flowing.highestKPa).text};
+          set to {joined(pressure(setInletKPa))}
         </>
       }
     />

@@ -67,6 +67,16 @@ function ReadyToSpray(props: SprayCardProps) {
   const seconds = now.secondsPerPass ?? (plan.inputs.setup.panelLengthM ?? 1) / now.gunSpeedMPerS;
   return (
     <StepFrame
+      ways={{
+        word: 'How to lay it',
+        content: (
+          <p>
+            <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
+            Trigger to air at the turns.
+            {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
+          </p>
+        ),
+      }}
       said={
         <>
           <VerdictList verdicts={[...standing.verdicts, ...plan.climate.verdicts]} hideGo />
@@ -111,11 +121,6 @@ function ReadyToSpray(props: SprayCardProps) {
       }
     >
       <SettleBelow {...props} standing={standing} />
-      <p className="card">
-        <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
-        Trigger to air at the turns.
-        {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
-      </p>
       <FigureTiles label="As it is sprayed">
         <FigureTile
           name="wetFilm"

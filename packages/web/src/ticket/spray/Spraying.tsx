@@ -46,6 +46,7 @@ export function Spraying(props: SprayingProps) {
   const isNoted = (panelId: string) => noted.some(({ said }) => said.panelId === panelId);
   const isDone = (panelId: string) =>
     coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
+  const next = panels.find(({ id }) => !isDone(id) && !isNoted(id));
   const post = (what: string, path: string, body: object) =>
     write(async () =>
       keep(
@@ -154,7 +155,7 @@ export function Spraying(props: SprayingProps) {
           <Button
             key={panel.id}
             variant={isDone(panel.id) ? 'light' : 'default'}
-            size="lg"
+            {...(panel.id === next?.id ? { 'aria-current': 'step' as const } : {})}
             disabled={busy || isStopped || isDone(panel.id) || isNoted(panel.id)}
             onClick={() =>
               void post(`${panelName(panel.name)} done`, 'panels', { panelId: panel.id })

@@ -21,7 +21,9 @@ export function FigureTile({ label, figure, note, picture, isLead, name }: Figur
       data-setting={name}
       {...(isLead ? { 'data-lead': true } : {})}
     >
-      <div className={styles['label']}>{label}</div>
+      <div className={styles['label']}>
+        {typeof label === 'string' ? <span>{label}</span> : label}
+      </div>
       <div className={styles['middle']}>
         <div className={`figure ${styles['figure']}`} data-figure>
           {figure.text} <small>{figure.unit}</small>
