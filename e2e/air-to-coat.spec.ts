@@ -6,8 +6,10 @@ import {
   COLD_MORNING,
   expectAccessible,
   letMinutesPass,
+  openDrawer,
   steerProbe,
   TEN_O_CLOCK,
+  toPlace,
 } from './shop.ts';
 
 test.describe.configure({ mode: 'serial' });
@@ -45,6 +47,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
 
   // Six degrees more: what changes, and why.
+  await openDrawer(page, 'What if');
   const whatIf = page.getByRole('slider', { name: 'Air warmer or cooler' });
   await whatIf.focus();
   for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
@@ -68,6 +71,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
 
   // The gun: ours beside the painter's own, with a word why.
   await expect(page.getByText('At the gun, trigger pulled')).toBeVisible();
+  await openDrawer(page, 'Other ways');
   await expect(page.getByText('Find it on a test panel, step by step')).toBeVisible();
   await page.getByRole('button', { name: 'Set at the gun, trigger pulled otherwise' }).click();
   await page.getByRole('textbox', { name: 'Yours: at the gun, trigger pulled' }).fill('1,6 bar');
@@ -81,7 +85,6 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: /Pattern even/ }).click();
 
   // Spray, panel by panel.
-  await page.getByLabel(/Room, people and protection are as they were/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await page.getByRole('button', { name: 'left front door' }).click();
   await expect(page.getByRole('button', { name: 'left front door, done' })).toBeDisabled();
@@ -102,8 +105,9 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'Dry, edges too: confirmed' }).click();
 
   // Log what differed; find it in Records.
-  await page.getByText('Nothing wrong').click();
+  await page.getByText('Nothing wrong', { exact: true }).click();
   await choose(page, 'Rating', 'Good');
+  await openDrawer(page, 'Done otherwise, note');
   await page.getByRole('textbox', { name: 'Wet film' }).fill('1.5 mil');
   await page.getByRole('textbox', { name: 'Note' }).fill('First of the morning');
   await page.getByRole('button', { name: 'Log this coat' }).click();
@@ -118,7 +122,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'On to the next coat' }).click();
   await expect(page.getByRole('heading', { name: /Base · coat 1 of 3/ })).toBeVisible();
 
-  await page.getByRole('link', { name: 'Records' }).click();
+  await toPlace(page, 'Records');
   await page.getByRole('textbox', { name: 'Words' }).fill('first of the morning');
   await expect(page.getByText('1 coats')).toBeVisible();
   await page
@@ -142,6 +146,7 @@ test('the next coat takes silver on a slower grade and needs no second mix for i
   // The answers of the sealer are offered again, to be looked at, not typed.
   await page.getByRole('button', { name: 'Passed: on to the air' }).click();
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
+  await openDrawer(page, 'Why');
   await expect(page.getByText(/never gets a fast grade/)).toBeVisible();
   await expect(page.getByText('T-10')).toHaveCount(0);
   for (const coat of [1, 2]) {
@@ -153,7 +158,6 @@ test('the next coat takes silver on a slower grade and needs no second mix for i
       await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
     }
     await page.getByRole('button', { name: /Pattern even/ }).click();
-    await page.getByLabel(/Room, people and protection/).check();
     await page.getByRole('button', { name: 'Start spraying' }).click();
     await page.getByRole('button', { name: 'The coat is on' }).click();
     await expect(page.getByRole('timer')).toBeVisible();
@@ -162,7 +166,7 @@ test('the next coat takes silver on a slower grade and needs no second mix for i
     await choose(page, 'The face says', 'Dry');
     await choose(page, 'The edges say', 'Dry');
     await page.getByRole('button', { name: 'Dry, edges too: confirmed' }).click();
-    await page.getByText('Nothing wrong').click();
+    await page.getByText('Nothing wrong', { exact: true }).click();
     await choose(page, 'Rating', 'Good');
     await page.getByRole('button', { name: 'Log this coat' }).click();
     await page.getByRole('button', { name: 'Next coat' }).click();

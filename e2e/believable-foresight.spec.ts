@@ -3,7 +3,14 @@
  * change that is named first mends it.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  expectAccessible,
+  openDrawer,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -77,6 +84,7 @@ test('on a ticket a clear as planned is unlikely to want mending, and says from 
   await page.goto(`/tickets/${ticketId}`);
   await answerGate(page);
   await page.getByRole('button', { name: /^Gun/ }).first().click();
+  await openDrawer(page, 'Other ways');
   const expected = page.getByRole('region', { name: 'What to expect' });
   await expect(expected).toHaveAttribute('aria-busy', 'false');
   await expect(expected.getByText('It runs from')).toBeVisible();

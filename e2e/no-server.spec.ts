@@ -37,7 +37,6 @@ async function toSpraying(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'As listed' }).click();
   await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
   await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByLabel(/Room, people and protection/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await expect(page.getByText('Spraying for')).toBeVisible();
 }

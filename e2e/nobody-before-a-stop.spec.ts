@@ -60,7 +60,6 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   await page.goto(`/tickets/${id}`);
   await toPoured(page);
   await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByLabel(/Room, people and protection/).check();
   await steerProbe({ minute: COLD_MORNING });
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
   await expect(verdict(page, 'panel-too-cold').locator('[data-instead]')).toContainText(
@@ -93,7 +92,9 @@ test('peel found in the sealer holds the base until it is settled, and is told t
   await expect(verdict(page, 'fault-unsettled')).toContainText(
     'Found in sealer, coat 1 and not settled: orange peel',
   );
+  await page.getByRole('button', { name: /^Film stack/ }).click();
   await expect(page.getByRole('button', { name: /Sealer.*Orange peel not settled/ })).toBeVisible();
+  await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
   await page.getByLabel('Left as it is: a word why').fill('under the moulding');
   await page.getByRole('button', { name: 'Leave it' }).click();

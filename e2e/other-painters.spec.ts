@@ -4,7 +4,16 @@
  */
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { answerGate, choose, expectAccessible, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  choose,
+  expectAccessible,
+  openDrawer,
+  openTicketForm,
+  steerProbe,
+  TEN_O_CLOCK,
+  toPlace,
+} from './shop.ts';
 
 test.beforeEach(async ({ page }) => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -28,6 +37,7 @@ test('waterborne takes its adjuster in per cent, never a solvent reducer', async
   await expect(page.getByRole('cell', { name: /W-5/ })).toBeVisible();
   await expect(page.getByText(/T-\d0/)).toHaveCount(0);
   // What is in the tin, into what it yields.
+  await openDrawer(page, 'Other ways');
   await page.getByText('Mix what is left in the tins').click();
   await page.getByRole('textbox', { name: 'Waterborne base at hand' }).fill('0.5 l');
   await expect(page.getByText(/Makes/)).toContainText('550 ml');
@@ -37,7 +47,7 @@ test('waterborne takes its adjuster in per cent, never a solvent reducer', async
 
 test('two-pack in the prep bay is stopped, with lawful ways on', async ({ page }) => {
   await openTicket(page, /Skerry 240 coupe, 1968/);
-  await page.getByRole('link', { name: 'Change panels, stages, room' }).click();
+  await openTicketForm(page);
   await page.getByRole('combobox', { name: 'Room' }).click();
   await page.getByRole('option', { name: 'Prep bay' }).click();
   await page.getByRole('button', { name: 'Save this ticket' }).click();
@@ -47,7 +57,7 @@ test('two-pack in the prep bay is stopped, with lawful ways on', async ({ page }
   await expect(page.getByText('Hire a booth by the hour.')).toBeVisible();
   await expect(page.getByRole('button', { name: /Passed/ })).toHaveCount(0);
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Change panels, stages, room' }).click();
+  await openTicketForm(page);
   await page.getByRole('combobox', { name: 'Room' }).click();
   await page.getByRole('option', { name: 'Harbour booth' }).click();
   await page.getByRole('button', { name: 'Save this ticket' }).click();
@@ -63,6 +73,7 @@ test('a learner in inches and °F sees his own units and less paint', async ({ p
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
   await expect(page.locator('[data-setting="distanceMm"]')).toContainText(/\d\.\d\s*in/);
+  await openDrawer(page, 'Why');
   await expect(
     page.getByText(/A quarter less paint while the hand is still learning/),
   ).toBeVisible();
@@ -73,13 +84,16 @@ test('a learner in inches and °F sees his own units and less paint', async ({ p
 
 test('the whole of a gate and its air can be done from the keyboard', async ({ page }) => {
   await openTicket(page, /Linnet hatchback, left side|Skerry 240 coupe, 1968/);
-  const stack = page.getByRole('button', { name: /planned|laid/ }).last();
-  await stack.focus();
+  await page.getByRole('button', { name: /^Film stack/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(stack).toHaveAttribute('aria-pressed', 'true');
+  const layer = page.getByRole('button', { name: /, (planned|laid)/ }).last();
+  await layer.focus();
+  await page.keyboard.press('Enter');
+  await expect(layer).toBeHidden();
   await page.getByRole('button', { name: 'Air', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Panel over dew')).toBeVisible();
+  await openDrawer(page, 'What if');
   const whatIf = page.getByRole('slider', { name: 'Air warmer or cooler' });
   await whatIf.focus();
   await page.keyboard.press('ArrowLeft');
@@ -124,6 +138,6 @@ test('a gun is made, with a set of its own, and found', async ({ page }) => {
   await page.getByLabel('Clear', { exact: true }).check();
   await page.getByRole('button', { name: 'Save this gun' }).click();
   await expect(page.getByRole('heading', { name: 'Sandpiper' })).toBeVisible();
-  await page.getByRole('link', { name: 'Guns, air' }).click();
+  await toPlace(page, 'Guns, air');
   await expect(page.getByRole('link', { name: /Sandpiper.*1\.4 mm \(untested\)/ })).toBeVisible();
 });

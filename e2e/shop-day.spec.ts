@@ -1,6 +1,13 @@
 /** The rest of a shop's day: a new ticket, units, clashes, and a server that goes away. */
 import { expect, test } from '@playwright/test';
-import { expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  expectAccessible,
+  openDrawer,
+  openTicketForm,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 import { layCoat } from './walk.ts';
 
 test.beforeEach(async () => {
@@ -24,7 +31,7 @@ test('a ticket is written, survives a reload half way, and opens at its gate', a
   await page.getByRole('button', { name: 'Open this ticket' }).click();
   await expect(page.getByRole('heading', { name: /Skerry 240 coupe, bonnet/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /Base 1.*planned/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Change panels, stages, room' }).click();
+  await openTicketForm(page);
   await page.getByRole('button', { name: 'roof' }).click();
   await page.getByRole('button', { name: 'Save this ticket' }).click();
   await expect(page.getByText(/bonnet, roof/)).toBeVisible();
@@ -39,7 +46,7 @@ test('75 typed with °C on is asked about, and a reading by hand goes before the
     .getByRole('link')
     .click();
   await page.getByRole('button', { name: 'Air', exact: true }).click();
-  await page.getByText('Measured it yourself?').click();
+  await openDrawer(page, 'Measured it yourself?');
   await page.getByRole('textbox', { name: 'Panel, measured' }).fill('75');
   await expect(page.getByText('75 °C? Unusual here.')).toBeVisible();
   await page.getByRole('button', { name: /No, 75 °F/ }).click();

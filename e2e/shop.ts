@@ -28,8 +28,37 @@ export async function letMinutesPass(minutes: number): Promise<void> {
   await client.end();
 }
 
+/** The running flash of this ticket ends so many seconds from now. */
+export async function endFlashIn(ticketId: string, seconds: number): Promise<void> {
+  const client = new pg.Client({ connectionString: databaseUrl() });
+  await client.connect();
+  await client.query(
+    `update timer set due_at = now() + $2::interval where ticket_id = $1 and kind = 'flash'`,
+    [ticketId, `${seconds} seconds`],
+  );
+  await client.end();
+}
+
+/** A place of the shop, behind its menu. */
+export async function toPlace(page: Page, place: string): Promise<void> {
+  await page.getByRole('button', { name: 'Shop', exact: true }).click();
+  await page.getByRole('menuitem', { name: place }).click();
+}
+
 export const choose = (page: Page, group: string, answer: string) =>
   page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
+
+/** A page of the drawer beside a step, opened if it is not. */
+export async function openDrawer(page: Page, word: string): Promise<void> {
+  const button = page.locator('[data-bar]').getByRole('button', { name: word, exact: true });
+  if ((await button.getAttribute('aria-expanded')) !== 'true') await button.click();
+}
+
+/** To the form of the ticket, by the spine. */
+export async function openTicketForm(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Film stack/ }).click();
+  await page.getByRole('link', { name: 'Change panels, stages, room' }).click();
+}
 
 /** What bears on the product is asked, no more: skin and eyes only where it harms them. */
 export async function answerGate(page: Page): Promise<void> {

@@ -4,7 +4,14 @@
  */
 import { expect, test, type Page } from '@playwright/test';
 import { readFile, writeFile } from 'node:fs/promises';
-import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  expectAccessible,
+  openDrawer,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -102,6 +109,7 @@ test('a ticket tells what to expect, tries it in the lab, and takes it back as t
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
+  await openDrawer(page, 'Other ways');
   const expected = page.getByRole('region', { name: 'What to expect' });
   await expect(expected.getByText('Ready, says the model')).toBeVisible();
   await page.getByText(/Other good ways to set it/).click();

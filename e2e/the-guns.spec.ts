@@ -4,12 +4,13 @@
  */
 import { expect, test, type Page } from '@playwright/test';
 import {
-  TEN_O_CLOCK,
   answerGate,
   choose,
   expectAccessible,
+  openTicketForm,
   passTestGate,
   steerProbe,
+  TEN_O_CLOCK,
 } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
@@ -114,7 +115,6 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   await page.getByRole('button', { name: 'Set it so, and shoot again' }).click();
   await expect(fan).toContainText('looked heavy in the middle');
   await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByLabel(/Room, people and protection/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await expect(page.getByRole('group', { name: 'Pressure at the gun' })).toContainText(
     'At the gun now',
@@ -212,7 +212,7 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
 
   await steerProbe({ minute: 780 });
   await openTicket(page, /Brant courier van, right side/);
-  await page.getByRole('link', { name: 'Change panels, stages, room' }).click();
+  await openTicketForm(page);
   await pick(page, 'Room', 'Net shed');
   await page.getByRole('button', { name: 'Save this ticket' }).click();
   await choose(page, 'Breathing', 'Cartridge');
@@ -225,7 +225,6 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
   await page.getByRole('button', { name: 'As listed' }).click();
   await page.getByRole('button', { name: /^Mixed/ }).click();
   await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByLabel(/Room, people and protection/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await steerGauge({ secondsPerSecond: 60 });
   await expect(page.getByText(/The pressure is sinking/)).toBeVisible({ timeout: 20_000 });

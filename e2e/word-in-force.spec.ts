@@ -8,6 +8,7 @@ import {
   choose,
   expectAccessible,
   letMinutesPass,
+  openDrawer,
   ownTicket,
   steerProbe,
   TEN_O_CLOCK,
@@ -40,6 +41,7 @@ test('an own grade in the heat: edge, flash and cautions are its own at once, an
   await steerProbe({ minute: 840, shiftC: 10 });
   await toMix(page, await ownTicket('Linnet hatchback, in the heat', 'sealer'));
   const ours = await minutesIn(page, '[data-open-time]');
+  await openDrawer(page, 'Other ways');
   await page.getByText('Take another grade than ours').click();
   await pick(page, 'Reducer', 'T-10');
   await expect(page.getByText('Reducer, your pick')).toBeVisible();
@@ -88,11 +90,11 @@ test('a high-solids clear waits by its own law, on card and clock alike', async 
   await toMix(page, id);
   await expect(page.getByText('this recipe has none')).toBeVisible();
   await pourAndGo(page);
+  await openDrawer(page, 'Other ways');
   const clock = page.getByRole('region', { name: 'What to expect' }).locator('[data-clock]');
   await expect(clock).toBeVisible();
   const minutes = Number(/(\d+)\s*min/.exec((await clock.textContent())!)![1]);
   await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByLabel(/Room, people and protection are as they were/).check();
   await page.getByRole('button', { name: 'Start spraying' }).click();
   await page.getByRole('button', { name: 'The coat is on' }).click();
   const left = /^(\d+):(\d\d)$/.exec((await page.getByRole('timer').textContent())!)!;

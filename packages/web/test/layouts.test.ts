@@ -8,7 +8,8 @@ import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
 import { layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
 import { dayWindows, layOutDay, type DayWindow } from '../src/today/dayLayout.ts';
 
-const STACK = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46, apartPx: 20 };
+const PLACE = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
+const STACK = { ...PLACE, apartPx: 20 };
 const layer = fc
   .record({ dryUm: fc.double({ min: 0.5, max: 120, noNaN: true }), isLaid: fc.boolean() })
   .map((l, i = 0): StackLayer => ({ coatId: String(i), name: 'Coat', colour: '#888888', ...l }));

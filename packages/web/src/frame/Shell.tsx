@@ -4,6 +4,7 @@ import { useElementSize, useLocalStorage } from '@mantine/hooks';
 import { useMantineColorScheme } from '@mantine/core';
 import {
   IconBook2,
+  IconBuildingWarehouse,
   IconCalendarTime,
   IconClipboardList,
   IconFileText,
@@ -16,23 +17,29 @@ import {
   IconUser,
 } from '@tabler/icons-react';
 import { useEffect, useMemo } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useSetup } from '../api/reads.ts';
 import { useStream } from '../api/useStream.ts';
 import { ClashDialog } from './ClashDialog.tsx';
+import { ClockWatch } from './ClockWatch.tsx';
 import { ConnectedContext } from './connected.ts';
 import { Outbox } from './Outbox.tsx';
 import { PainterContext, usePickedPainterId } from './painter.ts';
 import styles from './Shell.module.css';
 
-const PLACES = [
+type Place = { to: string; word: string; Icon: typeof IconUser };
+/** What the day is made of stands always. */
+const AT_HAND: Place[] = [
   { to: '/', word: 'Today', Icon: IconCalendarTime },
   { to: '/tickets', word: 'Tickets', Icon: IconClipboardList },
+  { to: '/faults', word: 'Faults', Icon: IconZoomQuestion },
+];
+/** The rest, one touch away. */
+const SHOP: Place[] = [
+  { to: '/guns', word: 'Guns, air', Icon: IconSpray },
+  { to: '/lab', word: 'Lab', Icon: IconFlask },
   { to: '/records', word: 'Records', Icon: IconBook2 },
   { to: '/sheets', word: 'Sheets', Icon: IconFileText },
-  { to: '/faults', word: 'Faults', Icon: IconZoomQuestion },
-  { to: '/lab', word: 'Lab', Icon: IconFlask },
-  { to: '/guns', word: 'Guns, air', Icon: IconSpray },
   { to: '/settings', word: 'Settings', Icon: IconSettings },
 ];
 
@@ -57,17 +64,10 @@ export function Shell() {
             <path d="M16 3l4.6 7h-9.2z" fill="#f2f1ee" />
           </svg>
         </NavLink>
-        {PLACES.map(({ to, word, Icon }) => (
-          <NavLink
-            key={to}
-            to={to}
-            end={to === '/'}
-            className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}
-          >
-            <Icon size={22} stroke={1.6} aria-hidden="true" />
-            <span>{word}</span>
-          </NavLink>
+        {AT_HAND.map((place) => (
+          <PlaceLink key={place.to} {...place} />
         ))}
+        <ShopMenu />
         <div className={styles['foot']}>
           <BoothSwitch />
           {state && <PainterMenu name={state.painter.name} painters={state.painters} pick={pick} />}
@@ -93,6 +93,7 @@ export function Shell() {
             <ConnectedContext value={connected}>
               <Outlet />
               <ClashDialog />
+              <ClockWatch />
             </ConnectedContext>
           </PainterContext>
         ) : (
@@ -102,6 +103,51 @@ export function Shell() {
         )}
       </main>
     </div>
+  );
+}
+
+function PlaceLink({ to, word, Icon }: Place) {
+  return (
+    <NavLink
+      to={to}
+      end={to === '/'}
+      className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}
+    >
+      <Icon size={26} stroke={1.6} aria-hidden="true" />
+      <span>{word}</span>
+    </NavLink>
+  );
+}
+
+/** What belongs to the shop more than to the day. */
+function ShopMenu() {
+  const { pathname } = useLocation();
+  const here = SHOP.find(({ to }) => pathname.startsWith(to));
+  return (
+    <Menu position="right-start" withArrow width={230}>
+      <Menu.Target>
+        <button type="button" className={`${styles['place']} ${here ? styles['here'] : ''}`}>
+          <IconBuildingWarehouse size={26} stroke={1.6} aria-hidden="true" />
+          <span>Shop</span>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {SHOP.map(({ to, word, Icon }) => (
+          <Menu.Item
+            key={to}
+            component={Link}
+            to={to}
+            leftSection={<Icon size={24} stroke={1.6} aria-hidden="true" />}
+            fz={19}
+            py={12}
+            fw={here?.to === to ? 700 : 400}
+            {...(here?.to === to ? { 'aria-current': 'page' as const } : {})}
+          >
+            {word}
+          </Menu.Item>
+        ))}
+      </Menu.Dropdown>
+    </Menu>
   );
 }
 
@@ -125,7 +171,7 @@ function BoothSwitch() {
       onClick={() => setIsBooth(!isBooth)}
       aria-pressed={isBooth}
     >
-      <Icon size={22} stroke={1.6} aria-hidden="true" />
+      <Icon size={26} stroke={1.6} aria-hidden="true" />
       <span>{isBooth ? 'Office' : 'Booth'}</span>
     </button>
   );
@@ -144,7 +190,7 @@ function PainterMenu({
     <Menu position="right-end" withArrow>
       <Menu.Target>
         <button type="button" className={styles['place']} aria-label={`Painter: ${name}. Change`}>
-          <IconUser size={22} stroke={1.6} aria-hidden="true" />
+          <IconUser size={26} stroke={1.6} aria-hidden="true" />
           <span>{name}</span>
         </button>
       </Menu.Target>

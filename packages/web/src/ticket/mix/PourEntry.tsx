@@ -131,9 +131,7 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
         units={painter.units}
         head={
           <div className="row">
-            <strong>
-              What did you really pour{(mix.batches?.length ?? 1) > 1 ? ', in this cup' : ''}?
-            </strong>
+            <strong>Poured{(mix.batches?.length ?? 1) > 1 ? ', this cup' : ''}</strong>
             <SegmentedControl
               aria-label="Measured by"
               value={measure}

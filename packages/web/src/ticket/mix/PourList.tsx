@@ -45,7 +45,7 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
           <thead>
             <tr>
               <th>Pour</th>
-              <th>Amount</th>
+              <th {...(entry ? { className: styles['rather'] } : {})}>Amount</th>
               <th {...(isByVolume ? {} : { className: styles['rather'] })}>Fill to</th>
               <th {...(isByVolume ? { className: styles['rather'] } : {})}>Scale, cup at zero</th>
               {entry && <th>Poured</th>}
@@ -68,10 +68,10 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
                     </div>
                   )}
                 </td>
-                <td className={styles['amount']} data-figure>
+                <td className={`${styles['amount']} ${entry ? styles['rather'] : ''}`} data-figure>
                   {ml(part.ml)}
                 </td>
-                <td className={measured(isByVolume)}>
+                <td className={measured(isByVolume)} data-figure>
                   {ml(part.cumulativeMl)}
                   {part.mark && <span className={styles['line']}>line {part.mark.label}</span>}
                 </td>

@@ -1,6 +1,6 @@
 /** Spraying: the judge once more at the trigger, then panel by panel until the coat is on. */
 import { ADDRESS } from '../../api/resources.ts';
-import { Button, Checkbox, TextInput } from '@mantine/core';
+import { Button, TextInput } from '@mantine/core';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
@@ -44,7 +44,6 @@ export function SprayCard(props: SprayCardProps) {
 
 function ReadyToSpray(props: SprayCardProps) {
   const { coat, stage, context, plan, painter, keep, mix, askGate } = props;
-  const [isUnchanged, setIsUnchanged] = useState(false);
   const [whyOld, setWhyOld] = useState('');
   const [busy, write] = useWrite();
   const nowMs = useNowMs(15_000);
@@ -96,27 +95,21 @@ function ReadyToSpray(props: SprayCardProps) {
               />
             </>
           )}
-          <Checkbox
-            size="lg"
-            py={10}
-            checked={isUnchanged}
-            onChange={(event) => setIsUnchanged(event.currentTarget.checked)}
-            label="Room, people and protection are as they were at the gate"
-          />
+          <p>Room, people and protection: are they as they were at the gate?</p>
         </>
       }
       action={
         <Button
           onClick={() => void start()}
           loading={busy}
-          disabled={!isUnchanged || !mix || standing.isStopped || (isOld && whyOld.trim() === '')}
+          disabled={!mix || standing.isStopped || (isOld && whyOld.trim() === '')}
         >
-          {standing.isStopped ? 'Stopped: see above' : 'Start spraying'}
+          {standing.isStopped ? 'Stopped: see above' : 'All as at the gate: start spraying'}
         </Button>
       }
       other={
         <Button size="lg" variant="default" onClick={askGate}>
-          Something changed: ask again
+          Something changed
         </Button>
       }
     >

@@ -32,7 +32,8 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
   const shown = pages.find(([page]) => page === kept);
   return (
     <div className={styles['frame']}>
-      <div className={styles['work']} data-work>
+      {/* Where they are longer than the screen, keys scroll them too. */}
+      <div className={styles['work']} data-work tabIndex={0} role="group" aria-label="This step">
         {children}
       </div>
       <aside className={styles['drawer']} hidden={!shown} aria-label={shown?.[1] ?? 'Closed'}>
@@ -51,7 +52,9 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
         {shown?.[0] === 'why' && why}
       </aside>
       <div className={styles['foot']}>
-        <div className={styles['said']}>{said}</div>
+        <div className={styles['said']} tabIndex={0} role="group" aria-label="What is said of it">
+          {said}
+        </div>
         <div className={styles['bar']} data-bar>
           <div className={styles['action']} data-action>
             {action}

@@ -1,0 +1,225 @@
+/**
+ * At the bench, in gloves: every step on one screen, the next action in its place, the figure that
+ * matters read from two metres, few touches, and a clock that calls.
+ */
+import { expect, test, type Page } from '@playwright/test';
+import {
+  answerGate,
+  choose,
+  endFlashIn,
+  letMinutesPass,
+  openDrawer,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+} from './shop.ts';
+
+test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 768, height: 1024 },
+];
+/** A ten-inch tablet of this size: pixels in a millimetre. */
+const pixelsPerMm = ({ width, height }: { width: number; height: number }) =>
+  Math.hypot(width, height) / 254;
+/** Of the letters the app ships: cap height over size. */
+const CAP = 0.7;
+
+/** What of figures and action is cut off, covered or under a fold. */
+const hiddenOn = (page: Page) =>
+  page.evaluate(() => {
+    const isInside = (inner: DOMRect, outer: DOMRect) =>
+      inner.top >= outer.top - 1 &&
+      inner.bottom <= outer.bottom + 1 &&
+      inner.left >= outer.left - 1 &&
+      inner.right <= outer.right + 1;
+    return [...document.querySelectorAll('[data-work] [data-figure], [data-action] button')]
+      .filter((element) => element.getBoundingClientRect().width > 0)
+      .filter((element) => {
+        const box = element.getBoundingClientRect();
+        const outer = ['[data-setting]', '[data-work]', 'body']
+          .map((around) => element.closest(around)?.getBoundingClientRect())
+          .filter((found) => found !== undefined);
+        const [x, y] = [box.left + box.width / 2, box.top + box.height / 2];
+        const top = document.elementFromPoint(x, y);
+        const isSeen = top !== null && (element.contains(top) || top.contains(element));
+        return !isSeen || !outer.every((around) => isInside(box, around));
+      })
+      .map((element) => element.textContent);
+  });
+
+const inBooth = async (page: Page, isOn: boolean) => {
+  const { name } = isOn ? { name: 'Booth' } : { name: 'Office' };
+  await page.getByRole('button', { name, exact: true }).click();
+};
+
+const ACTION_AT = new Map<string, number>();
+/** All of a step is seen at every size, by day and in the booth; its action does not move. */
+async function expectWhole(page: Page, step: string, { isAloft = false } = {}): Promise<void> {
+  for (const isBooth of [false, true]) {
+    if (isBooth) await inBooth(page, true);
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
+      const where = `${step}, ${isBooth ? 'booth' : 'office'}, ${size.width}`;
+      await expect.poll(() => hiddenOn(page), { message: where }).toEqual([]);
+      const action = page.locator('[data-action] button');
+      const box = (await action.count()) > 0 ? await action.boundingBox() : null;
+      if (box) {
+        const { x, y, height } = box;
+        const key = `${isBooth}${size.width}`;
+        expect(Math.round(x), where).toBe(ACTION_AT.get(`${key}x`) ?? Math.round(x));
+        const foot = Math.round(y + height);
+        expect(Math.abs(foot - (ACTION_AT.get(key) ?? foot)), where).toBeLessThanOrEqual(1);
+        ACTION_AT.set(`${key}x`, Math.round(x)).set(key, foot);
+        expect(height, where).toBeGreaterThanOrEqual(48);
+      }
+      if (isBooth) await expectReadable(page, size, where, isAloft);
+    }
+    if (isBooth) await inBooth(page, false);
+  }
+  await page.setViewportSize(SIZES[0]!);
+}
+
+/** 25 mm for the figure that matters, 9 mm for what is needed while spraying. */
+async function expectReadable(
+  page: Page,
+  size: (typeof SIZES)[number],
+  where: string,
+  isAloft: boolean,
+): Promise<void> {
+  const capsMm = (selector: string) =>
+    page
+      .locator(`[data-work] ${selector}`)
+      .evaluateAll((all) => all.map((one) => parseFloat(getComputedStyle(one).fontSize)))
+      .then((sizes) => sizes.map((px) => (px * CAP) / pixelsPerMm(size)));
+  const lead = await capsMm('[data-lead][data-figure], [data-lead] [data-figure]');
+  for (const mm of lead) expect(mm, where).toBeGreaterThanOrEqual(24.9);
+  if (!isAloft) return;
+  expect(lead, where).toHaveLength(1);
+  for (const mm of await capsMm('[data-figure]')) expect(mm, where).toBeGreaterThanOrEqual(8.9);
+}
+
+test('every step of a coat is whole on one screen, by day and in the booth', async ({ page }) => {
+  const id = await ownTicket('Plover estate, one screen', 'sealer');
+  await page.goto(`/tickets/${id}`);
+  await expect(page.getByRole('radiogroup', { name: 'Breathing', exact: true })).toBeVisible();
+  await expectWhole(page, 'gate');
+  await answerGate(page);
+  await expectWhole(page, 'air');
+  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
+  await expectWhole(page, 'mix');
+  await page.getByRole('button', { name: /Take this plan/ }).click();
+  await page.getByRole('button', { name: 'As listed' }).click();
+  await expectWhole(page, 'pour');
+  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
+  await expect(page.getByText(/^Flash/).first()).toBeVisible();
+  await expectWhole(page, 'gun', { isAloft: true });
+  await page.getByRole('button', { name: /Pattern even/ }).click();
+  await expectWhole(page, 'ready', { isAloft: true });
+  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await expect(page.getByText('Spraying for')).toBeVisible();
+  await expectWhole(page, 'spraying', { isAloft: true });
+  await page.getByRole('button', { name: 'The coat is on' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await expectWhole(page, 'flash');
+  await letMinutesPass(60);
+  await page.reload();
+  await choose(page, 'The face says', 'Dry');
+  await choose(page, 'The edges say', 'Dry');
+  await page.getByRole('button', { name: 'Dry, edges too: confirmed' }).click();
+  await expect(page.getByText('Nothing wrong', { exact: true })).toBeVisible();
+  await expectWhole(page, 'look');
+  await page.getByRole('button', { name: 'Nothing wrong, good: log this coat' }).click();
+  await expect(page.getByText(/The mix thickens in/)).toBeVisible();
+  await expectWhole(page, 'clean');
+});
+
+test('what is drawn beside a step stays as it was left, and covers no action', async ({ page }) => {
+  const id = await ownTicket('Plover estate, drawer', 'sealer');
+  await page.goto(`/tickets/${id}`);
+  await answerGate(page);
+  await openDrawer(page, 'Why');
+  const why = page.getByRole('complementary', { name: 'Why' });
+  await expect(why).toBeVisible();
+  await page.setViewportSize(SIZES[1]!);
+  const action = page.getByRole('button', { name: 'Air is right: on to the mix' });
+  await expect(action).toBeInViewport({ ratio: 1 });
+  await page.reload();
+  await expect(why).toBeVisible();
+  await action.click();
+});
+
+test('few touches: to the pour list, to the gun, to a running flash, a coat logged', async ({
+  page,
+}) => {
+  const vehicle = 'Plover estate, few touches';
+  const id = await ownTicket(vehicle, 'sealer');
+  let touches = 0;
+  const touch = async (name: string | RegExp, role: 'button' | 'link' | 'checkbox' = 'button') => {
+    await page.getByRole(role, { name }).click();
+    touches += 1;
+  };
+  // The gate has been answered for this stage, room and painter today.
+  await page.goto(`/tickets/${id}`);
+  await answerGate(page);
+
+  await page.goto('/');
+  await touch(new RegExp(vehicle), 'link');
+  await touch('Air is right: on to the mix');
+  await expect(page.getByRole('columnheader', { name: 'Pour', exact: true })).toBeVisible();
+  expect(touches, 'Today to the pour list').toBeLessThanOrEqual(3);
+
+  touches = 0;
+  await touch(/Take this plan/);
+  await touch('As listed');
+  await touch('Mixed: the pot life runs');
+  await expect(page.getByText('Needle out, from closed')).toBeVisible();
+  expect(touches, 'to the gun’s figures').toBeLessThanOrEqual(3);
+
+  touches = 0;
+  await touch(/Pattern even/);
+  await touch('Start spraying');
+  await touch('The coat is on');
+  await expect(page.getByRole('timer')).toBeVisible();
+  expect(touches, 'to a running flash').toBeLessThanOrEqual(3);
+
+  await letMinutesPass(60);
+  await page.reload();
+  await choose(page, 'The face says', 'Dry');
+  await choose(page, 'The edges say', 'Dry');
+  await page.getByRole('button', { name: 'Dry, edges too: confirmed' }).click();
+  touches = 0;
+  await touch('Done otherwise, note');
+  await page.getByRole('textbox', { name: 'Distance' }).fill('150');
+  touches += 1;
+  await touch('Nothing wrong, good: log this coat');
+  await expect(page.getByText(/The mix thickens in/)).toBeVisible();
+  expect(touches, 'one figure corrected and logged').toBeLessThanOrEqual(3);
+});
+
+test('a clock that ends is flashed whole until it is touched, and the title says the minutes', async ({
+  page,
+}) => {
+  const id = await ownTicket('Plover estate, clock', 'sealer');
+  await page.goto(`/tickets/${id}`);
+  await answerGate(page);
+  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
+  await page.getByRole('button', { name: /Take this plan/ }).click();
+  await page.getByRole('button', { name: 'As listed' }).click();
+  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
+  await page.getByRole('button', { name: /Pattern even/ }).click();
+  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await page.getByRole('button', { name: 'The coat is on' }).click();
+  await expect(page).toHaveTitle(/^\d+ min left/);
+  await endFlashIn(id, 8);
+  // On whatever page the tablet is.
+  await page.goto('/tickets');
+  const alarm = page.getByRole('alertdialog', { name: 'Time is up' });
+  await expect(alarm).toContainText('Plover estate, clock');
+  await expect(page).toHaveTitle(/^Time is up/);
+  await alarm.getByRole('button', { name: 'Quiet on this tablet' }).click();
+  await alarm.getByRole('button', { name: 'I heard it' }).click();
+  await expect(alarm).toBeHidden();
+});
