@@ -30,7 +30,9 @@ test('a ticket is written, survives a reload half way, and opens at its gate', a
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Open this ticket' }).click();
   await expect(page.getByRole('heading', { name: /Skerry 240 coupe, bonnet/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Film stack/ }).click();
   await expect(page.getByRole('button', { name: /Base 1.*planned/ })).toBeVisible();
+  await page.keyboard.press('Escape');
   await openTicketForm(page);
   await page.getByRole('button', { name: 'roof' }).click();
   await page.getByRole('button', { name: 'Save this ticket' }).click();
@@ -108,6 +110,7 @@ test('two tabs on one look card: what the late one typed stays, and both sides a
   for (const tab of [page, late]) {
     await tab.goto(`/tickets/${id}`);
     await tab.getByRole('button', { name: /Look$/ }).click();
+    await openDrawer(tab, 'Done otherwise, note');
   }
   await late.getByRole('textbox', { name: 'Note' }).fill('nibs by the handle');
   await page.getByRole('textbox', { name: 'Note' }).fill('dust on the sill');

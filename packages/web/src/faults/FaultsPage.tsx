@@ -16,7 +16,8 @@ import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { whenText } from '../records/recordWords.ts';
-import { Drawing } from './drawings/Drawing.tsx';
+import { Drawing, describedAs } from './drawings/Drawing.tsx';
+import { HowBad } from './drawings/HowBad.tsx';
 import { faultsByWords } from './draft.ts';
 import styles from './FaultsPage.module.css';
 
@@ -96,6 +97,7 @@ export function FaultsPage() {
         </section>
         <section aria-label="What it looks like">
           <h2 className={styles['ask']}>{questionWords('q_family').ask}</h2>
+          <HowBad />
           <div className={styles['families']}>
             {Object.entries(questionWords('q_family').options).map(([option, label]) => (
               <button
@@ -103,6 +105,7 @@ export function FaultsPage() {
                 type="button"
                 className={styles['family']}
                 onClick={() => start(option)}
+                aria-description={describedAs('q_family', option)}
               >
                 <Drawing question="q_family" option={option} />
                 <span>{label}</span>

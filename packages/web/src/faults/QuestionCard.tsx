@@ -3,8 +3,9 @@ import { Button } from '@mantine/core';
 import { CANT_TELL } from '@orthochrom/contract/shapes/diagnosis.ts';
 import { questionWords } from '@orthochrom/contract/words/faultWords.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
-import { Drawing } from './drawings/Drawing.tsx';
+import { Drawing, describedAs } from './drawings/Drawing.tsx';
 import { DRAWN_AS } from './drawings/drawnAs.ts';
+import { HowBad } from './drawings/HowBad.tsx';
 import styles from './QuestionCard.module.css';
 
 type QuestionCardProps = {
@@ -55,12 +56,14 @@ export function QuestionCard({
             aria-pressed={given === option}
             onClick={() => onAnswer(option)}
             data-option={option}
+            aria-description={describedAs(question, option)}
           >
             <Drawing question={question} option={option} />
             <span>{label}</span>
           </button>
         ))}
       </div>
+      {speaking.some(([option]) => describedAs(question, option)) && <HowBad />}
       <div className={styles['foot']}>
         <Button
           size="lg"

@@ -1,12 +1,14 @@
 /**
- * The panel from the front: film as it lies, pass by pass, on a canvas; light where it is thin,
- * dark where it is thick.
+ * The panel from the front, pass by pass, on a canvas: as a lamp shows it, or film by colour, light
+ * where it is thin, dark where it is thick.
  */
 import { Button, Switch } from '@mantine/core';
 import { IconPlayerPlay } from '@tabler/icons-react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
 import { interpolateRgbBasis, scaleLinear } from 'd3';
 import { useEffect, useRef, useState } from 'react';
+import { shaded } from '@orthochrom/core/look/shading.ts';
+import { flatSurface } from '@orthochrom/core/look/surface.ts';
 import { useFilmMap } from '../heavy/heavy.ts';
 import type { MapAsk } from './mapAsk.ts';
 import { Picture, type Side } from './Pictures.tsx';
@@ -18,6 +20,8 @@ const PASS_MS = 260;
 /** From bare to twice the wanted film: primer grey, through amber, to a dark that warns. */
 const SHADES = ['#f4f3f0', '#f0d9a8', '#e8a03c', '#b35d0c', '#5a2508'];
 const COLOURS = interpolateRgbBasis(SHADES);
+/** Films differ by micrometres over centimetres: drawn steep, as a lamp shows them. */
+const PANEL_LIGHT = { lampAt: 0.22, colour: [128, 70, 26], steepness: 400, seed: SEED } as const;
 
 const askOf = ({ setup, answer }: Side, isHeld: boolean, passesLaid?: number): MapAsk => ({
   panelM: { length: setup.panel.lengthM ?? 1.2, height: setup.panel.heightM ?? 0.7 },
@@ -39,13 +43,17 @@ const askOf = ({ setup, answer }: Side, isHeld: boolean, passesLaid?: number): M
 
 export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) => string }) {
   const [isHeld, setIsHeld] = useState(false);
+  const [isByFilm, setByFilm] = useState(false);
+  const lengthMm = (side.setup.panel.lengthM ?? 1.2) * 1000;
   const [passesLaid, setPassesLaid] = useState<number>();
   const { answer: map } = useFilmMap(askOf(side, isHeld, passesLaid));
   const canvas = useRef<HTMLCanvasElement>(null);
   const wantedUm = Math.max(1, side.answer.film.wetUm.value);
   useEffect(() => {
-    if (map && canvas.current) draw(canvas.current, map, wantedUm);
-  }, [map, wantedUm]);
+    if (!map || !canvas.current) return;
+    if (isByFilm) draw(canvas.current, map, wantedUm);
+    else drawLit(canvas.current, map, { wantedUm, lengthMm });
+  }, [map, wantedUm, isByFilm, lengthMm]);
   const passes = map?.passes ?? 0;
   usePlay(passesLaid, passes, setPassesLaid);
   const range = map ? rangeOf(map) : undefined;
@@ -73,14 +81,16 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
           imageRendering: 'auto',
         }}
       />
-      <div className={styles['scale']} aria-hidden="true">
-        <span>bare</span>
-        <span
-          className={styles['shades']}
-          style={{ background: `linear-gradient(90deg, ${SHADES.join(', ')})` }}
-        />
-        <span>{film(2 * wantedUm)}</span>
-      </div>
+      {isByFilm && (
+        <div className={styles['scale']} aria-hidden="true">
+          <span>bare</span>
+          <span
+            className={styles['shades']}
+            style={{ background: `linear-gradient(90deg, ${SHADES.join(', ')})` }}
+          />
+          <span>{film(2 * wantedUm)}</span>
+        </div>
+      )}
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <Button
           variant="default"
@@ -89,6 +99,11 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
         >
           Lay it pass by pass
         </Button>
+        <Switch
+          label="By film, not by lamp"
+          checked={isByFilm}
+          onChange={({ currentTarget }) => setByFilm(currentTarget.checked)}
+        />
         <Switch
           label="Trigger held at the turns"
           checked={isHeld}
@@ -131,6 +146,25 @@ function draw(
     image.data.set([red!, green!, blue!, 255], i * 4);
   }
   context.putImageData(image, 0, 0);
+}
+
+/** As the eye has it: two lamps in the wet film, grain where it is dry. */
+function drawLit(
+  canvas: HTMLCanvasElement,
+  { filmM, columns, rows }: FilmMap,
+  { wantedUm, lengthMm }: { wantedUm: number; lengthMm: number },
+): void {
+  const context = canvas.getContext('2d');
+  if (!context) return;
+  const surface = flatSurface(columns, rows, lengthMm / columns);
+  filmM.forEach((film, i) => {
+    surface.heightUm[i] = film * 1e6;
+    surface.wetness[i] = (1.1 * film * 1e6) / wantedUm;
+    // Bare ground is paler than paint.
+    surface.tone[i] = Math.max(0, 0.6 - (film * 1e6) / wantedUm);
+  });
+  const picture = shaded(surface, PANEL_LIGHT);
+  context.putImageData(new ImageData(picture, columns, rows), 0, 0);
 }
 
 /** The film that eight cells in ten have, away from the edges. */

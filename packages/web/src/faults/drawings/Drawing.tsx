@@ -5,6 +5,8 @@ import { PatternPicture } from '../../guns/tests/PatternPicker.tsx';
 import { HEIGHT, WIDTH } from './scatter.ts';
 import { SECTIONS } from './Section.tsx';
 import styles from './Drawing.module.css';
+import { CloseUp } from './CloseUp.tsx';
+import { SHOWN_AS } from './closeUps.ts';
 import { DRAWN_AS, PATTERN_OF } from './drawnAs.ts';
 import { VIEWS } from './View.tsx';
 
@@ -17,6 +19,7 @@ export function Drawing({ question, option }: { question: string; option: string
       </span>
     );
   const name = DRAWN_AS[question]?.[option];
+  if (name && SHOWN_AS[name]) return <CloseUp name={name} />;
   const drawn = name ? (SECTIONS[name] ?? VIEWS[name]) : undefined;
   if (!drawn) return null;
   return (
@@ -25,3 +28,7 @@ export function Drawing({ question, option }: { question: string; option: string
     </svg>
   );
 }
+
+/** What is to be seen in the close-up of an answer, for who does not see it. */
+export const describedAs = (question: string, option: string): string | undefined =>
+  SHOWN_AS[DRAWN_AS[question]?.[option] ?? '']?.described;

@@ -1,73 +1,9 @@
 /** A panel seen from the front, by torch: what is meant by each word. */
 import type { ReactNode } from 'react';
-import {
-  BAND,
-  blob,
-  DARK,
-  dots,
-  DRIP,
-  LIGHT,
-  LINES,
-  PAINT,
-  Panel,
-  ring,
-  SILVER,
-} from './marks.tsx';
+import { DARK, dots, LIGHT, LINES, PAINT, Panel, SILVER } from './marks.tsx';
 import { HEIGHT, scattered, WIDTH } from './scatter.ts';
 
 export const VIEWS: Record<string, ReactNode> = {
-  bumps: <Panel>{dots(3, 60, [7, 10], 15, blob)}</Panel>,
-  drips: (
-    <Panel>
-      {DRIP(38, 12, 44)}
-      {DRIP(84, 6, 66)}
-      {DRIP(126, 22, 38)}
-    </Panel>
-  ),
-  drape: (
-    <Panel>
-      <path
-        d="M0 34C24 30 30 62 54 62S84 40 108 44S140 70 160 62V76C140 84 132 62 108 58S78 78 54 78S24 52 0 50Z"
-        fill={LIGHT}
-        stroke={DARK}
-        strokeWidth="2"
-      />
-    </Panel>
-  ),
-  holes: <Panel>{dots(11, 46, [1.6, 3.4], 9, ring)}</Panel>,
-  craters: (
-    <Panel>
-      {dots(5, 7, [9, 15], 34, (x, y, r) => (
-        <>
-          <circle cx={x} cy={y} r={r} fill="#a39d8f" stroke={LIGHT} strokeWidth="3.5" />
-          <circle cx={x} cy={y} r="1.6" fill={DARK} />
-        </>
-      ))}
-    </Panel>
-  ),
-  dusty: (
-    <Panel>
-      {dots(7, 260, [0.7, 1.5], 3, (x, y, r) => (
-        <circle cx={x} cy={y} r={r} fill={LIGHT} opacity="0.85" />
-      ))}
-    </Panel>
-  ),
-  bands: <Panel fill={SILVER}>{[6, 28, 50, 72].map((y) => BAND(y, 11, 0.55))}</Panel>,
-  clouds: (
-    <Panel fill={SILVER}>
-      {dots(21, 9, [13, 24], 30, (x, y, r) => (
-        <ellipse cx={x} cy={y} rx={r} ry={r * 0.7} fill="#5d666b" opacity="0.45" />
-      ))}
-    </Panel>
-  ),
-  milky: (
-    <Panel fill="#24282b">
-      <rect width={WIDTH} height={HEIGHT} fill="#dfe3e2" opacity="0.16" />
-      {dots(8, 8, [16, 30], 24, (x, y, r) => (
-        <ellipse cx={x} cy={y} rx={r * 1.3} ry={r * 0.6} fill="#e9ecea" opacity="0.3" />
-      ))}
-    </Panel>
-  ),
   wrinkles: (
     <Panel>
       {LINES(
@@ -137,7 +73,6 @@ export const VIEWS: Record<string, ReactNode> = {
       <path d="M104 12a34 38 0 0 1 0 76a52 40 0 0 0 0 -76z" fill="#3b4a55" opacity="0.85" />
     </Panel>
   ),
-  plain: <Panel />,
   whole: (
     <Panel fill={SILVER}>
       <rect x={WIDTH / 2} width={WIDTH / 2} height={HEIGHT} fill="#5d666b" opacity="0.5" />
