@@ -57,23 +57,34 @@ await press('Passed: on to the air');
 await shoot('ticket-air-stop');
 await steer({ minute: 600 });
 await press('Air is right: on to the mix');
+await press('What if');
 await page.getByRole('slider', { name: 'Air warmer or cooler' }).focus();
 for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
 await shoot('ticket-mix-what-if');
+await page.getByRole('button', { name: 'Close' }).click();
 await press('Take this plan and pour');
 await press('As listed');
 await page.getByRole('textbox', { name: 'H-2' }).fill('45');
 await press('Added: now it is right');
+await shoot('ticket-pour');
 await press('Mixed: the pot life runs');
+await page
+  .getByText(/unlikely/)
+  .first()
+  .waitFor();
 await shoot('ticket-gun');
+await press('Booth');
+await shoot('ticket-gun-booth');
+await press('Office');
+await press('Other ways');
 await page
   .getByRole('region', { name: 'What to expect' })
   .getByText('Ready, says the model')
   .waitFor();
 await page.getByRole('region', { name: 'What to expect' }).scrollIntoViewIfNeeded();
 await shoot('ticket-expect');
+await page.getByRole('button', { name: 'Close' }).click();
 await press(/Pattern even/);
-await page.getByLabel(/Room, people/).check();
 await press('Start spraying');
 await press('left front door');
 await shoot('ticket-spray');
