@@ -64,6 +64,7 @@ test('a fan closed under a limit at the cap is refused on the gun card, and the 
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
   await toMix(page, await ownTicket('Linnet hatchback, fan shut', 'base'));
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
+  await openDrawer(page, 'Other ways');
   await expect(page.getByText(/the limit here is 10 psi/)).toBeVisible();
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
   await pourAndGo(page);
@@ -118,6 +119,7 @@ test('a recipe of 20 % pours 20 %, on the card, in the list and in the cup', asy
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(page.getByText('as the recipe says; never a solvent reducer')).toBeVisible();
   await expect(page.getByText(/^20\s*% Waterborne adjuster W-5$/)).toBeVisible();
+  await openDrawer(page, 'Other ways');
   await expect(page.getByText(/W-5: 20 % of the paint/)).toBeVisible();
   const poured = (name: RegExp) =>
     page

@@ -66,7 +66,6 @@ await press('Take this plan and pour');
 await press('As listed');
 await page.getByRole('textbox', { name: 'H-2' }).fill('45');
 await press('Added: now it is right');
-await shoot('ticket-pour');
 await press('Mixed: the pot life runs');
 await page
   .getByText(/unlikely/)
@@ -76,14 +75,6 @@ await shoot('ticket-gun');
 await press('Booth');
 await shoot('ticket-gun-booth');
 await press('Office');
-await press('Other ways');
-await page
-  .getByRole('region', { name: 'What to expect' })
-  .getByText('Ready, says the model')
-  .waitFor();
-await page.getByRole('region', { name: 'What to expect' }).scrollIntoViewIfNeeded();
-await shoot('ticket-expect');
-await page.getByRole('button', { name: 'Close' }).click();
 await press(/Pattern even/);
 await press('Start spraying');
 await press('left front door');

@@ -17,20 +17,20 @@ import { PATTERN_NAME } from './tests/PatternPicker.tsx';
 
 const BOX: HistoryBox = {
   widthPx: 560,
-  heightPx: 210,
-  leftPx: 46,
+  heightPx: 176,
+  leftPx: 62,
   rightPx: 16,
-  topPx: 14,
+  topPx: 24,
   bottomPx: 62,
 };
 /** Without a catch test there is no curve: the marks alone. */
 const MARKS_BOX: HistoryBox = { ...BOX, heightPx: 76 };
 const FLOW_BOX: HistoryBox = {
   widthPx: 880,
-  heightPx: 220,
-  leftPx: 56,
+  heightPx: 190,
+  leftPx: 62,
   rightPx: 20,
-  topPx: 14,
+  topPx: 26,
   bottomPx: 40,
 };
 const WEEKDAYS = [
@@ -56,10 +56,24 @@ export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: nu
     <div className="stack">
       <svg
         viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
-        className={styles['chart']}
+        className={`${styles['chart']} ${styles['narrow']}`}
         role="img"
         aria-label="Catch tests and patterns over time"
       >
+        {layout.band && (
+          <rect
+            x={box.leftPx}
+            y={layout.band.topPx}
+            width={box.widthPx - box.leftPx - box.rightPx}
+            height={layout.band.bottomPx - layout.band.topPx}
+            className={styles['band']}
+          />
+        )}
+        {layout.band && (
+          <text x={4} y={14} className={styles['tick']}>
+            ml/min
+          </text>
+        )}
         {layout.ticks.map(({ ml, yPx }) => (
           <g key={ml}>
             <line
@@ -105,7 +119,7 @@ export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: nu
         ))}
       </svg>
       <p>
-        <span className={styles['key']} /> paint caught, ml a minute{' '}
+        <span className={styles['key']} /> paint caught; the band is a tenth round the first{' '}
         <span className={styles['keyEven']} /> pattern even <span className={styles['keyOdd']} />{' '}
         pattern not even
       </p>
@@ -140,10 +154,13 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
     <div className="stack">
       <svg
         viewBox={`0 0 ${FLOW_BOX.widthPx} ${FLOW_BOX.heightPx}`}
-        className={styles['chart']}
+        className={`${styles['chart']} ${styles['wide']}`}
         role="img"
         aria-label="Lowest and highest pressure at the gun, coat by coat"
       >
+        <text x={4} y={14} className={styles['tick']}>
+          {pressure(100).unit} at the gun
+        </text>
         {layout.ticks.map(({ kPa, yPx }) => (
           <g key={kPa}>
             <line

@@ -12,6 +12,9 @@ export type HistoryBox = {
   bottomPx: number;
 };
 
+/** A tenth more or less than at first is the hand and the clock, not the gun. */
+const BAND = 0.1;
+
 const perMinute = ({ test }: StoredTest): number | undefined =>
   test.kind === 'catch' ? (test.ml / test.seconds) * 60 : undefined;
 
@@ -30,13 +33,23 @@ export function layOutTests(tests: readonly StoredTest[], nowMs: number, box: Hi
     caught.length > 0
       ? [Math.min(...caught.map(({ ml }) => ml)), Math.max(...caught.map(({ ml }) => ml))]
       : [0, 1];
-  const y = scaleLinear([low * 0.9, high * 1.06], [box.heightPx - box.bottomPx, box.topPx]).nice(4);
+  const first = caught[0]?.ml;
+  const least = Math.min(low, (first ?? low) * (1 - BAND));
+  const most = Math.max(high, (first ?? high) * (1 + BAND));
+  const y = scaleLinear([least * 0.96, most * 1.04], [box.heightPx - box.bottomPx, box.topPx]).nice(
+    4,
+  );
   const points = caught.map((point) => ({ ...point, xPx: x(point.atMs), yPx: y(point.ml) }));
   const draw = line<(typeof points)[number]>()
     .x(({ xPx }) => xPx)
     .y(({ yPx }) => yPx);
+  const band =
+    first === undefined
+      ? {}
+      : { band: { topPx: y(first * (1 + BAND)), bottomPx: y(first * (1 - BAND)) } };
   return {
     points,
+    ...band,
     path: draw(points) ?? '',
     ticks: caught.length > 0 ? y.ticks(4).map((ml) => ({ ml, yPx: y(ml) })) : [],
     months: x.ticks(6).map((at) => ({ at, xPx: x(at) })),
