@@ -12,6 +12,7 @@ import {
   ownTicket,
   steerProbe,
   TEN_O_CLOCK,
+  toSpraying,
 } from './shop.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -205,12 +206,7 @@ test('a clock that ends is flashed whole until it is touched, and the title says
   const id = await ownTicket('Plover estate, clock', 'sealer');
   await page.goto(`/tickets/${id}`);
   await answerGate(page);
-  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
-  await page.getByRole('button', { name: /Take this plan/ }).click();
-  await page.getByRole('button', { name: 'As listed' }).click();
-  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await toSpraying(page);
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await expect(page).toHaveTitle(/^\d+ min left/);
   await endFlashIn(id, 8);

@@ -5,7 +5,14 @@
 import { expect, test, type Page } from '@playwright/test';
 import { v7 as newId } from 'uuid';
 import { doorToShop, type Door } from './lostServer.ts';
-import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import {
+  answerGate,
+  expectAccessible,
+  ownTicket,
+  steerProbe,
+  TEN_O_CLOCK,
+  toSpraying,
+} from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.use({ serviceWorkers: 'allow' });
@@ -30,16 +37,6 @@ const wholeOf = async (id: string): Promise<Whole> =>
   (await (await fetch(`${ADDRESS}/api/tickets/${id}`)).json()) as Whole;
 const isAway = (page: Page) => page.getByText('No connection to the shop’s server.');
 const waits = (page: Page) => page.getByRole('region', { name: 'Kept on this device' });
-/** From a gate that has passed to the trigger. */
-async function toSpraying(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
-  await page.getByRole('button', { name: /Take this plan/ }).click();
-  await page.getByRole('button', { name: 'As listed' }).click();
-  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
-  await expect(page.getByText('Spraying for')).toBeVisible();
-}
 /** The worker has everything that it needs to open the app without a server. */
 const isKept = (page: Page) =>
   page.evaluate(async () => {

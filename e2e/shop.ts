@@ -39,6 +39,17 @@ export async function endFlashIn(ticketId: string, seconds: number): Promise<voi
   await client.end();
 }
 
+/** From a gate that has passed to the trigger. */
+export async function toSpraying(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
+  await page.getByRole('button', { name: /Take this plan/ }).click();
+  await page.getByRole('button', { name: 'As listed' }).click();
+  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
+  await page.getByRole('button', { name: /Pattern even/ }).click();
+  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await expect(page.getByText('Spraying for')).toBeVisible();
+}
+
 /** A place of the shop, behind its menu. */
 export async function toPlace(page: Page, place: string): Promise<void> {
   await page.getByRole('button', { name: 'Shop', exact: true }).click();

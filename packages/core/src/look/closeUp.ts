@@ -53,24 +53,30 @@ type Pits = {
   depthUm: number;
   rimShare: number;
 };
+type Marked = (place: { xMm: number; yMm: number }, drawn: () => number) => void;
+/** Marks here and there: so many in a close-up of 200 × 100 mm, in a smaller one by its share. */
+function scatter(surface: Surface, count: number, seed: number, mark: Marked, least = 1): void {
+  const drawn = drawnFrom(seed);
+  const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
+  const here = Math.max(least, Math.round((count * wide * high) / 20_000));
+  for (let i = 0; i < here; i++) mark({ xMm: drawn() * wide, yMm: drawn() * high }, drawn);
+}
+/** Under a cell a mark would not be drawn at all. */
+const seenMm = ({ cellMm }: Surface, radiusMm: number): number => Math.max(radiusMm, cellMm * 0.9);
+
 /** Holes here and there; dark in their depth. */
 function addPits(
   surface: Surface,
   { count, radiiMm: [least, most], depthUm, rimShare }: Pits,
   seed: number,
 ): void {
-  const drawn = drawnFrom(seed);
-  const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
-  const here = Math.max(1, Math.round((count * wide * high) / 20_000));
-  for (let i = 0; i < here; i++) {
-    const radiusMm = least + drawn() * (most - least);
-    // Under a cell a hole would not be drawn at all.
-    const seenMm = Math.max(radiusMm, surface.cellMm * 0.9);
-    const place = { xMm: drawn() * wide, yMm: drawn() * high, reachMm: seenMm * 2.4 };
-    addAround(surface, 'heightUm', place, pit(depthUm, depthUm * rimShare, seenMm));
-    const r = around(seenMm);
+  scatter(surface, count, seed, (at, drawn) => {
+    const radiusMm = seenMm(surface, least + drawn() * (most - least));
+    const place = { ...at, reachMm: radiusMm * 2.4 };
+    addAround(surface, 'heightUm', place, pit(depthUm, depthUm * rimShare, radiusMm));
+    const r = around(radiusMm);
     addAround(surface, 'tone', place, (dx, dy) => -0.75 * Math.exp(-(r(dx, dy) ** 4)));
-  }
+  });
 }
 
 /** A tongue that slid, with its bead at the foot. */
@@ -164,18 +170,14 @@ const MARKS: Record<CloseUp, Marking> = {
       high: 0.05 + 0.17 * severity,
       seed,
     }),
-  dust: (surface, severity, seed) => {
-    const drawn = drawnFrom(seed);
-    const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
-    const here = Math.max(1, Math.round(((6 + 40 * severity) * wide * high) / 20_000));
-    for (let i = 0; i < here; i++) {
-      const radiusMm = Math.max(surface.cellMm * 0.9, 0.5 + 0.6 * drawn());
+  dust: (surface, severity, seed) =>
+    scatter(surface, 6 + 40 * severity, seed, (at, drawn) => {
+      const radiusMm = seenMm(surface, 0.5 + 0.6 * drawn());
       const r = around(radiusMm);
-      const place = { xMm: drawn() * wide, yMm: drawn() * high, reachMm: radiusMm * 3 };
+      const place = { ...at, reachMm: radiusMm * 3 };
       addAround(surface, 'heightUm', place, (dx, dy) => 40 * Math.exp(-(r(dx, dy) ** 2)));
       addAround(surface, 'tone', place, (dx, dy) => 0.7 * Math.exp(-(r(dx, dy) ** 4)));
-    }
-  },
+    }),
   blush: (surface, severity, seed) => {
     surface.wetness.fill(1.1 - 0.16 * severity);
     surface.tone.fill(0.05 + 0.5 * severity);
@@ -185,21 +187,15 @@ const MARKS: Record<CloseUp, Marking> = {
 
 /** Bare saucers with a smooth rim, and what is in the middle of them. */
 function addFisheyes(surface: Surface, severity: number, seed: number): void {
-  const drawn = drawnFrom(seed);
-  const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
-  const here = Math.max(2, Math.round(((3 + 14 * severity) * wide * high) / 20_000));
-  for (let i = 0; i < here; i++) {
+  const mark: Marked = (at, drawn) => {
     const radiusMm = 2 + (1 + 2 * severity) * drawn();
-    const place = { xMm: drawn() * wide, yMm: drawn() * high, reachMm: radiusMm * 2.4 };
+    const place = { ...at, reachMm: radiusMm * 2.4 };
     addAround(surface, 'heightUm', place, pit(10 + 26 * severity, 4 + 9 * severity, radiusMm));
     const r = around(radiusMm);
-    addAround(
-      surface,
-      'tone',
-      place,
-      (dx, dy) => (0.15 + 0.4 * severity) * Math.exp(-(r(dx, dy) ** 6)),
-    );
-  }
+    const depth = 0.15 + 0.4 * severity;
+    addAround(surface, 'tone', place, (dx, dy) => depth * Math.exp(-(r(dx, dy) ** 6)));
+  };
+  scatter(surface, 3 + 14 * severity, seed, mark, 2);
 }
 
 /**
