@@ -10,6 +10,7 @@ const rule = (name, from, to) => ({
 const ROOMS = [
   'outcome',
   'numerics',
+  'look',
   'units',
   'trade',
   'air',

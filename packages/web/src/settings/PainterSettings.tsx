@@ -4,6 +4,9 @@ import type { Painter, ShopSetup, Units } from '@orthochrom/contract/shop/setup.
 import { putJson } from '../api/client.ts';
 import { useDraft } from '../api/draft.ts';
 import { useWrite } from '../api/useWrite.ts';
+import styles from './PictureChoice.module.css';
+import { PictureChoice } from './PictureChoice.tsx';
+import { SKILLS, WAY_LABEL, waysOf } from './waysOfWorking.tsx';
 
 type Options = Record<string, [label: string, options: [value: string, label: string][]]>;
 
@@ -61,58 +64,13 @@ const UNITS: Record<keyof Units, Options[string]> = {
   ],
 };
 
-const WAY = {
-  needle: [
-    'Needle',
-    [
-      ['metered', 'metered, turns from closed'],
-      ['open', 'wide open, dosed by trigger and hand'],
-    ],
-  ],
-  gauge: [
-    'Pressure is read',
-    [
-      ['atGun', 'at the gun'],
-      ['atWall', 'at the wall'],
-      ['byEar', 'by ear'],
-    ],
-  ],
-  fan: [
-    'Fan',
-    [
-      ['backedOff', 'backed off from open'],
-      ['open', 'fully open'],
-    ],
-  ],
-  distance: [
-    'Distance',
-    [
-      ['near', 'near, quick hand'],
-      ['middle', 'middle'],
-      ['far', 'far'],
-    ],
-  ],
-  clearReduction: [
-    'Reducer in clear',
-    [
-      ['never', 'never'],
-      ['sheet', "up to the sheet's maximum"],
-    ],
-  ],
-  grade: [
-    'Grade',
-    [
-      ['temperature', 'for the temperature'],
-      ['gloss', 'slower, for gloss'],
-      ['speed', 'quicker, for pace'],
-    ],
-  ],
-} as const;
+const WAYS = Object.keys(WAY_LABEL) as (keyof typeof WAY_LABEL)[];
 
 export function PainterSettings({ painter }: { painter: Painter }) {
   const { draft, setDraft, isChanged, settle } = useDraft(painter);
   const [busy, write] = useWrite();
   const { id, version, ...body } = draft;
+  const pictured = waysOf(draft.units);
   const save = () =>
     write(async (over?: number) => {
       const setup = await putJson<ShopSetup>(ADDRESS.painter(id), {
@@ -143,27 +101,20 @@ export function PainterSettings({ painter }: { painter: Painter }) {
       <p className="quiet">
         Any unit may be typed in any field: “26 psi”, “1,8 bar”, “75 F”, “2¾”.
       </p>
-      <div className="grid2">
-        <Select
+      <div className={styles['ways']}>
+        <PictureChoice
           label="Hand"
           value={draft.skill}
-          data={[
-            { value: 'learner', label: 'learning' },
-            { value: 'able', label: 'able' },
-            { value: 'expert', label: 'expert' },
-          ]}
-          onChange={(skill) => skill && setDraft({ ...draft, skill: skill as Painter['skill'] })}
+          options={SKILLS}
+          onPick={(skill) => setDraft({ ...draft, skill })}
         />
-        {Object.entries(WAY).map(([key, [label, options]]) => (
-          <Select
-            key={key}
-            label={label}
-            value={(draft.way[key as keyof typeof WAY] as string | undefined) ?? null}
-            placeholder="as the sheet says"
-            data={options.map(([value, word]) => ({ value, label: word }))}
-            onChange={(value) =>
-              value && setDraft({ ...draft, way: { ...draft.way, [key]: value } })
-            }
+        {WAYS.map((way) => (
+          <PictureChoice<string>
+            key={way}
+            label={WAY_LABEL[way]}
+            value={draft.way[way]}
+            options={pictured[way]}
+            onPick={(value) => setDraft({ ...draft, way: { ...draft.way, [way]: value } })}
           />
         ))}
       </div>

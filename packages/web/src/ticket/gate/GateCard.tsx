@@ -78,11 +78,12 @@ export function GateCard({
             hideGo
           />
           {outcome.alternatives.length > 0 && (
-            <ul>
+            <p>
+              <strong>Lawful ways on: </strong>
               {outcome.alternatives.map(({ code, text }) => (
-                <li key={code}>{text}</li>
+                <span key={code}>{text} </span>
               ))}
-            </ul>
+            </p>
           )}
         </>
       }

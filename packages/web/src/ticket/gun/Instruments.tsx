@@ -74,12 +74,16 @@ export function FanPicture({ share }: { share: number }) {
   );
 }
 
-/** The gun's cap and the panel, with the way between them. */
-export function StandOffPicture() {
+/**
+ * The gun's cap and the panel, with the way between them.
+ * @param share of the way that is drawn, 0 to 1
+ */
+export function StandOffPicture({ share = 0.85 }: { share?: number }) {
+  const capPx = 104 - 84 * share;
   return (
-    <svg viewBox="0 0 120 90" className={styles['knob']} aria-hidden="true">
-      <rect x="4" y="32" width="26" height="26" className={styles['hub']} />
-      <path d="M34 45 H104" className={styles['way']} />
+    <svg viewBox="-10 0 130 90" className={styles['knob']} aria-hidden="true">
+      <rect x={capPx - 30} y="32" width="26" height="26" className={styles['hub']} />
+      <path d={`M${capPx} 45 H104`} className={styles['way']} />
       <rect x="106" y="6" width="8" height="78" className={styles['travel']} />
     </svg>
   );
