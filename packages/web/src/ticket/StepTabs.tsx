@@ -30,7 +30,8 @@ export function StepTabs({
   const list = useRef<HTMLOListElement>(null);
   useEffect(() => {
     // On a phone the tabs are wider than the screen: the shown one is brought into view, sideways
-    // only.
+    // only. Elsewhere nothing is measured: it would lay out the whole step a second time.
+    if (!matchMedia('(max-width: 760px)').matches) return;
     const tab = list.current?.querySelector<HTMLElement>('[aria-current]');
     if (tab && list.current)
       list.current.scrollLeft =

@@ -5,8 +5,9 @@ import { recoatInput } from '@orthochrom/contract/plan/recoatInputs.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { liveMix } from './coatSteps.ts';
+import { timeText } from '../words/timeText.ts';
 import { layOutRibbon, ribbonBlocks, type StageMinutes } from './ribbonLayout.ts';
 import styles from './TimeRibbon.module.css';
 
@@ -21,7 +22,14 @@ type TimeRibbonProps = {
   nowMs: number;
 };
 
-export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonProps) {
+/** Not drawn anew with every touch on the step above it. */
+export const TimeRibbon = memo(function TimeRibbon({
+  whole,
+  context,
+  plan,
+  coatId,
+  nowMs,
+}: TimeRibbonProps) {
   const { ref, width } = useElementSize();
   const widthPx = Math.max(320, width);
   const minutesOf = useStageMinutes(whole, context, { plan, coatId });
@@ -30,15 +38,13 @@ export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonPr
     [whole, nowMs, minutesOf, widthPx],
   );
   const potLife = liveMix(whole.mixes, context.stage.id, nowMs)?.potLifeEndsAt;
-  const clock = (ms: number) =>
-    new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
   return (
     <section className={styles['ribbon']} aria-label="Clock of this ticket" ref={ref}>
       <svg
         width={widthPx}
         height={80}
         role="img"
-        aria-label={`All coats dry to touch by about ${clock(layout.endMs)}`}
+        aria-label={`All coats dry to touch by about ${timeText(layout.endMs)}`}
       >
         {layout.blocks.map((block) => (
           <g
@@ -61,18 +67,18 @@ export function TimeRibbon({ whole, context, plan, coatId, nowMs }: TimeRibbonPr
         ))}
         {layout.ticks.map(({ atMs, xPx }) => (
           <text key={atMs} x={xPx} y={73} textAnchor="middle" className={styles['tick']}>
-            {clock(atMs)}
+            {timeText(atMs)}
           </text>
         ))}
         <line x1={layout.nowPx} x2={layout.nowPx} y1={10} y2={58} className={styles['now']} />
         <text x={layout.nowPx + 5} y={15} className={styles['nowText']}>
-          now {clock(nowMs)} · dry to touch by about {clock(layout.endMs)}
-          {potLife ? ` · this mix is good until ${clock(Date.parse(potLife))}` : ''}
+          now {timeText(nowMs)} · dry to touch by about {timeText(layout.endMs)}
+          {potLife ? ` · this mix is good until ${timeText(Date.parse(potLife))}` : ''}
         </text>
       </svg>
     </section>
   );
-}
+});
 
 /**
  * Waits of each stage in the air as it is; of the coat at hand as it is planned, the painter's

@@ -1,3 +1,5 @@
+/** Made once: a formatter takes longer to make than to use. */
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
 /** A time of the day as a clock on the wall has it. */
-export const timeText = (at: number | string): string =>
-  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+export const timeText = (at: number | string): string => CLOCK.format(new Date(at));
