@@ -53,11 +53,16 @@ type Pits = {
   depthUm: number;
   rimShare: number;
 };
+const sizeMm = ({ columns, rows, cellMm }: Surface): [wide: number, high: number] => [
+  columns * cellMm,
+  rows * cellMm,
+];
+
 type Marked = (place: { xMm: number; yMm: number }, drawn: () => number) => void;
 /** Marks here and there: so many in a close-up of 200 × 100 mm, in a smaller one by its share. */
 function scatter(surface: Surface, count: number, seed: number, mark: Marked, least = 1): void {
   const drawn = drawnFrom(seed);
-  const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
+  const [wide, high] = sizeMm(surface);
   const here = Math.max(least, Math.round((count * wide * high) / 20_000));
   for (let i = 0; i < here; i++) mark({ xMm: drawn() * wide, yMm: drawn() * high }, drawn);
 }
@@ -112,7 +117,7 @@ const MARKS: Record<CloseUp, Marking> = {
     }),
   run: (surface, severity, seed) => {
     const drawn = drawnFrom(seed);
-    const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
+    const [wide, high] = sizeMm(surface);
     for (const share of [0.27, 0.66])
       addRun(surface, {
         xMm: wide * (share + 0.12 * drawn()),
@@ -124,7 +129,7 @@ const MARKS: Record<CloseUp, Marking> = {
   },
   curtain: (surface, severity, seed) => {
     const drawn = drawnFrom(seed);
-    const [wide, high] = [surface.columns * surface.cellMm, surface.rows * surface.cellMm];
+    const [wide, high] = sizeMm(surface);
     const tongues = 9;
     for (let i = 0; i < tongues; i++)
       addRun(surface, {

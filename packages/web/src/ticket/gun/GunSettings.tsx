@@ -7,7 +7,7 @@ import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import { Link } from 'react-router';
 import type { CardProps } from '../cardProps.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
-import { goesByWall, inOtherUnits, type Now } from './gunSettings.ts';
+import { goesByWall, inOtherUnits, passSeconds, type Now } from './gunSettings.ts';
 import { FanPicture, GaugePicture, KnobPicture, StandOffPicture } from './Instruments.tsx';
 import { OverlapPicture } from './OverlapPicture.tsx';
 import { ripplePercentOf } from './overlapLayout.ts';
@@ -51,7 +51,7 @@ export function GunSettings({
   const { regulatorFlowingKPa: flowingKPa, regulatorStaticKPa: restKPa } = now;
   const { panelLengthM = 1 } = plan.inputs.setup;
   const isWallFirst = goesByWall(painter, context.gun) && flowingKPa !== undefined;
-  const seconds = now.secondsPerPass ?? panelLengthM / now.gunSpeedMPerS;
+  const seconds = passSeconds(now, panelLengthM);
   const fan = format.joined(format.length(now.fanWidthMm));
   const wallNote =
     flowingKPa === undefined || restKPa === undefined

@@ -51,3 +51,9 @@ export const baselineOf = ({
 /** Whether this painter sets the pressure by the gauge at the wall. */
 export const goesByWall = (painter: Painter, { gaugeTrust }: StoredGun): boolean =>
   painter.way.gauge === 'atWall' || (painter.way.gauge !== 'byEar' && gaugeTrust === 'none');
+
+/** What the hand is timed by: one pass over this panel, s; over a metre where none is known. */
+export const passSeconds = (
+  { secondsPerPass, gunSpeedMPerS }: Pick<Now, 'secondsPerPass' | 'gunSpeedMPerS'>,
+  panelLengthM = 1,
+): number => secondsPerPass ?? panelLengthM / gunSpeedMPerS;

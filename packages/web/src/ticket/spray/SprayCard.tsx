@@ -11,6 +11,7 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { passSeconds } from '../gun/gunSettings.ts';
 import { AIRFLOW_WORDS, capital, SPRAY_WORDS, WETNESS_NAME } from '../../words/tradeNames.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { Spraying } from './Spraying.tsx';
@@ -63,7 +64,7 @@ function ReadyToSpray(props: SprayCardProps) {
         }),
       ),
     );
-  const seconds = now.secondsPerPass ?? (plan.inputs.setup.panelLengthM ?? 1) / now.gunSpeedMPerS;
+  const seconds = passSeconds(now, plan.inputs.setup.panelLengthM);
   return (
     <StepFrame
       ways={{

@@ -15,6 +15,7 @@ import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { BreakOff } from './BreakOff.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { passSeconds } from '../gun/gunSettings.ts';
 import { countdownText } from '../countdown.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
@@ -39,8 +40,7 @@ export function Spraying(props: SprayingProps) {
   const isStopped = standing.isStopped || !gatePassed;
   const setup = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
-  const seconds =
-    setup.secondsPerPass ?? (plan.inputs.setup.panelLengthM ?? 1) / setup.gunSpeedMPerS;
+  const seconds = passSeconds(setup, plan.inputs.setup.panelLengthM);
   const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
   const noted = useWaiting<{ panelId: string }>(ADDRESS.coat(coat.id, 'panels'));
   const isNoted = (panelId: string) => noted.some(({ said }) => said.panelId === panelId);
