@@ -10,7 +10,6 @@ const rule = (name, from, to) => ({
 const ROOMS = [
   'outcome',
   'numerics',
-  'look',
   'units',
   'trade',
   'air',
@@ -21,6 +20,7 @@ const ROOMS = [
   'reducer',
   'mix',
   'gun',
+  'look',
   'film',
   'risk',
   'calibration',

@@ -1,12 +1,10 @@
 import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
-import { PATTERNS } from '@orthochrom/core/gun/patternSymptoms.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { layOutChain } from '../src/compressedAir/chainLayout.ts';
 import { layOutTank } from '../src/compressedAir/tankLayout.ts';
 import { ITEM, PARTS } from '../src/guns/care/careWords.ts';
 import { layOutFlowing, layOutTests, shortfallByWeekday } from '../src/guns/historyLayout.ts';
-import { patternDots } from '../src/guns/tests/patternLayout.ts';
 import { whatItDid } from '../src/guns/tests/whatItDid.ts';
 import { afterShot, START } from '../src/ticket/gun/byEar.ts';
 import { layOutOverlap } from '../src/ticket/gun/overlapLayout.ts';
@@ -155,13 +153,6 @@ describe('by ear', () => {
       }),
     );
   });
-});
-
-it.each(PATTERNS)('the pattern %s is drawn the same every time, on its paper', (pattern) => {
-  const dots = patternDots(pattern);
-  expect(dots.length).toBeGreaterThan(300);
-  expect(patternDots(pattern)).toEqual(dots);
-  expect(dots.every(({ x, y }) => x > -5 && x < 105 && y > 0 && y < 160)).toBe(true);
 });
 
 it('closer passes are drawn calmer', () => {

@@ -3,12 +3,23 @@
  * real panels. The pictures that a painter tells faults apart by.
  *
  *   relief and tone by family, κ from 0 (hardly) to 1 (as bad as it gets):
- *     peel, a run's bead, pops, pinholes, fisheyes, dry spray, stripes, mottle, nibs      [look-1]
+ *     peel, a run's bead, pops, pinholes, fisheyes, dry spray, stripes, mottle, nibs, folds,
+ *     cracks, flakes, scratches, a repair's edge, a finger's print, drops, shade           [look-1]
  *
  * Source  ours, judgement: sizes by which the trade tells them apart
  */
 import { drawnFrom } from '../numerics/drawn.ts';
-import { addAround, addWaves, flatSurface, type Surface } from './surface.ts';
+import {
+  addContour,
+  addCracks,
+  addFingerprint,
+  addFlakes,
+  addFolds,
+  addScratches,
+} from './broken.ts';
+import { addDropMarks, addFisheyes, addNibs, addPits, addRun, sizeMm } from './marks.ts';
+import { addEdgeSpots, addRepairedSpot, addTwoPanels } from './shade.ts';
+import { addWaves, flatSurface, type Surface } from './surface.ts';
 
 export const CLOSE_UPS = [
   'sound',
@@ -23,6 +34,16 @@ export const CLOSE_UPS = [
   'mottle',
   'dust',
   'blush',
+  'wrinkle',
+  'crack',
+  'flake',
+  'scratch',
+  'contour',
+  'print',
+  'drops',
+  'twoPanels',
+  'repaired',
+  'edges',
 ] as const;
 export type CloseUp = (typeof CLOSE_UPS)[number];
 
@@ -37,74 +58,6 @@ export type CloseUpInput = {
 };
 
 type Marking = (surface: Surface, severity: number, seed: number) => void;
-
-const around = (radius: number) => (dx: number, dy: number) => Math.hypot(dx, dy) / radius;
-/** A dip with a rim that stands up round it: both in µm, by the radius of the dip. */
-const pit = (depthUm: number, rimUm: number, radiusMm: number) => {
-  const r = around(radiusMm);
-  return (dx: number, dy: number) =>
-    -depthUm * Math.exp(-(r(dx, dy) ** 4)) + rimUm * Math.exp(-(((r(dx, dy) - 1.35) / 0.35) ** 2));
-};
-
-type Pits = {
-  /** In a close-up of 200 × 100 mm. */
-  count: number;
-  radiiMm: readonly [number, number];
-  depthUm: number;
-  rimShare: number;
-};
-const sizeMm = ({ columns, rows, cellMm }: Surface): [wide: number, high: number] => [
-  columns * cellMm,
-  rows * cellMm,
-];
-
-type Marked = (place: { xMm: number; yMm: number }, drawn: () => number) => void;
-/** Marks here and there: so many in a close-up of 200 × 100 mm, in a smaller one by its share. */
-function scatter(surface: Surface, count: number, seed: number, mark: Marked, least = 1): void {
-  const drawn = drawnFrom(seed);
-  const [wide, high] = sizeMm(surface);
-  const here = Math.max(least, Math.round((count * wide * high) / 20_000));
-  for (let i = 0; i < here; i++) mark({ xMm: drawn() * wide, yMm: drawn() * high }, drawn);
-}
-/** Under a cell a mark would not be drawn at all. */
-const seenMm = ({ cellMm }: Surface, radiusMm: number): number => Math.max(radiusMm, cellMm * 0.9);
-
-/** Holes here and there; dark in their depth. */
-function addPits(
-  surface: Surface,
-  { count, radiiMm: [least, most], depthUm, rimShare }: Pits,
-  seed: number,
-): void {
-  scatter(surface, count, seed, (at, drawn) => {
-    const radiusMm = seenMm(surface, least + drawn() * (most - least));
-    const place = { ...at, reachMm: radiusMm * 2.4 };
-    addAround(surface, 'heightUm', place, pit(depthUm, depthUm * rimShare, radiusMm));
-    const r = around(radiusMm);
-    addAround(surface, 'tone', place, (dx, dy) => -0.75 * Math.exp(-(r(dx, dy) ** 4)));
-  });
-}
-
-/** A tongue that slid, with its bead at the foot. */
-function addRun(
-  surface: Surface,
-  {
-    xMm,
-    topMm,
-    longMm,
-    wideMm,
-    beadUm,
-  }: Record<'xMm' | 'topMm' | 'longMm' | 'wideMm' | 'beadUm', number>,
-): void {
-  const foot = { xMm, yMm: topMm + longMm, reachMm: wideMm * 2.2 };
-  const bead = around(wideMm * 0.85);
-  addAround(surface, 'heightUm', foot, (dx, dy) => beadUm * Math.exp(-(bead(dx, dy) ** 2)));
-  const middle = { xMm, yMm: topMm + longMm / 2, reachMm: longMm };
-  addAround(surface, 'heightUm', middle, (dx, dy) =>
-    Math.abs(dy) > longMm / 2
-      ? 0
-      : 0.45 * beadUm * Math.exp(-((dx / (wideMm * 0.6)) ** 2)) * (0.3 + 0.7 * (dy / longMm + 0.5)),
-  );
-}
 
 const MARKS: Record<CloseUp, Marking> = {
   sound: () => undefined,
@@ -152,7 +105,7 @@ const MARKS: Record<CloseUp, Marking> = {
       { count: 20 + 120 * severity, radiiMm: [0.2, 0.35], depthUm: 20, rimShare: 0 },
       seed,
     ),
-  fisheye: (surface, severity, seed) => addFisheyes(surface, severity, seed),
+  fisheye: addFisheyes,
   drySpray: (surface, severity, seed) => {
     surface.wetness.fill(1.1 * (1 - 0.85 * severity));
     addWaves(surface, 'heightUm', { count: 30, lengthsMm: [0.8, 1.8], high: 0.8 * severity, seed });
@@ -175,33 +128,23 @@ const MARKS: Record<CloseUp, Marking> = {
       high: 0.05 + 0.17 * severity,
       seed,
     }),
-  dust: (surface, severity, seed) =>
-    scatter(surface, 6 + 40 * severity, seed, (at, drawn) => {
-      const radiusMm = seenMm(surface, 0.5 + 0.6 * drawn());
-      const r = around(radiusMm);
-      const place = { ...at, reachMm: radiusMm * 3 };
-      addAround(surface, 'heightUm', place, (dx, dy) => 40 * Math.exp(-(r(dx, dy) ** 2)));
-      addAround(surface, 'tone', place, (dx, dy) => 0.7 * Math.exp(-(r(dx, dy) ** 4)));
-    }),
+  dust: addNibs,
   blush: (surface, severity, seed) => {
     surface.wetness.fill(1.1 - 0.16 * severity);
     surface.tone.fill(0.05 + 0.5 * severity);
     addWaves(surface, 'tone', { count: 10, lengthsMm: [20, 70], high: 0.07 * severity, seed });
   },
+  wrinkle: addFolds,
+  crack: addCracks,
+  flake: addFlakes,
+  scratch: addScratches,
+  contour: addContour,
+  print: addFingerprint,
+  drops: addDropMarks,
+  twoPanels: addTwoPanels,
+  repaired: addRepairedSpot,
+  edges: addEdgeSpots,
 };
-
-/** Bare saucers with a smooth rim, and what is in the middle of them. */
-function addFisheyes(surface: Surface, severity: number, seed: number): void {
-  const mark: Marked = (at, drawn) => {
-    const radiusMm = 2 + (1 + 2 * severity) * drawn();
-    const place = { ...at, reachMm: radiusMm * 2.4 };
-    addAround(surface, 'heightUm', place, pit(10 + 26 * severity, 4 + 9 * severity, radiusMm));
-    const r = around(radiusMm);
-    const depth = 0.15 + 0.4 * severity;
-    addAround(surface, 'tone', place, (dx, dy) => depth * Math.exp(-(r(dx, dy) ** 6)));
-  };
-  scatter(surface, 3 + 14 * severity, seed, mark, 2);
-}
 
 /**
  * The surface of a fault, as a lamp would find it. [look-1]

@@ -1,25 +1,27 @@
 /** A drawing of what is meant by an answer; the words beside it say the same. */
 import type { ReactNode } from 'react';
-import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
-import { PatternPicture } from '../../guns/tests/PatternPicker.tsx';
+import { PatternPicture } from '../../guns/tests/PatternPicture.tsx';
 import { HEIGHT, WIDTH } from './scatter.ts';
 import { SECTIONS } from './Section.tsx';
 import styles from './Drawing.module.css';
 import { CloseUp } from './CloseUp.tsx';
 import { SHOWN_AS } from './closeUps.ts';
 import { DRAWN_AS, PATTERN_OF } from './drawnAs.ts';
+import { useSeverity } from './severity.ts';
 import { VIEWS } from './View.tsx';
 
 export function Drawing({ question, option }: { question: string; option: string }): ReactNode {
-  const pattern = question === 'q_burst' ? PATTERN_OF[option] : undefined;
+  const [severity] = useSeverity();
+  const pattern = PATTERN_OF[question]?.[option];
   if (pattern)
     return (
       <span className={styles['paper']} data-faint={option === 'thin_or_fading' ? 'on' : 'off'}>
-        <PatternPicture pattern={pattern as Pattern} />
+        <PatternPicture pattern={pattern} severity={severity} />
       </span>
     );
   const name = DRAWN_AS[question]?.[option];
-  if (name && SHOWN_AS[name]) return <CloseUp name={name} />;
+  const shown = name ? SHOWN_AS[name] : undefined;
+  if (shown) return <CloseUp shown={shown} />;
   const drawn = name ? (SECTIONS[name] ?? VIEWS[name]) : undefined;
   if (!drawn) return null;
   return (

@@ -1,5 +1,7 @@
-/** Moves how bad the pictures show it, so that a light case is told as well as a bad one. */
+/** How bad the pictures show it, and the lamp over them: a light case is told like a bad one. */
 import { Slider } from '@mantine/core';
+import { useLamp } from '../../lamp/lamp.ts';
+import styles from './Drawing.module.css';
 import { useSeverity } from './severity.ts';
 
 const WORDS: [number, string][] = [
@@ -10,25 +12,47 @@ const WORDS: [number, string][] = [
 ];
 const wordOf = (severity: number): string => WORDS.find(([most]) => severity <= most)![1];
 
+/** The second lamp stands half a picture further: past this the first leaves it to that one. */
+const LAMP_FROM = 0.02;
+const LAMP_TO = 0.45;
+
 export function HowBad() {
   const [severity, setSeverity] = useSeverity();
+  const [lampAt, setLampAt] = useLamp();
   return (
-    <div style={{ maxWidth: 460, marginBottom: '1.2rem' }}>
-      <div className="label">
-        The pictures show it <strong>{wordOf(severity)}</strong>
+    <div className={styles['moved']}>
+      <div>
+        <div className="label">
+          The pictures show it <strong>{wordOf(severity)}</strong>
+        </div>
+        <Slider
+          min={0.1}
+          max={1}
+          step={0.05}
+          value={severity}
+          onChange={setSeverity}
+          label={null}
+          size="lg"
+          thumbSize={48}
+          thumbLabel="How bad the pictures show it"
+          thumbProps={{ 'aria-valuetext': wordOf(severity) }}
+        />
       </div>
-      <Slider
-        min={0.1}
-        max={1}
-        step={0.05}
-        value={severity}
-        onChange={setSeverity}
-        label={null}
-        size="lg"
-        thumbSize={34}
-        thumbLabel="How bad the pictures show it"
-        thumbProps={{ 'aria-valuetext': wordOf(severity) }}
-      />
+      <div>
+        <div className="label">Move the lamp over them</div>
+        <Slider
+          min={LAMP_FROM}
+          max={LAMP_TO}
+          step={0.01}
+          value={lampAt}
+          onChange={setLampAt}
+          label={null}
+          size="lg"
+          thumbSize={48}
+          thumbLabel="Where the lamp stands over the pictures"
+          thumbProps={{ 'aria-valuetext': `${Math.round(lampAt * 100)} % from the left` }}
+        />
+      </div>
     </div>
   );
 }

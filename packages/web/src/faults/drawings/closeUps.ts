@@ -5,12 +5,13 @@ import type { Rgb } from '@orthochrom/core/look/shading.ts';
 const RED: Rgb = [128, 44, 34];
 const SILVER: Rgb = [150, 158, 163];
 const DARK: Rgb = [30, 36, 44];
+const YELLOW: Rgb = [214, 162, 40];
 
 /** Side of a cell: a hand's width, or through a loupe. */
 const HAND_MM = 0.5;
 const LOUPE_MM = 0.22;
 
-type Shown = {
+export type Shown = {
   closeUp: CloseUp;
   colour: Rgb;
   cellMm: number;
@@ -89,5 +90,89 @@ export const SHOWN_AS: Record<string, Shown> = {
     cellMm: HAND_MM,
     steepness: 12,
     described: 'Nothing: the lamp stands straight and sharp.',
+  },
+  wrinkles: {
+    closeUp: 'wrinkle',
+    colour: RED,
+    cellMm: HAND_MM,
+    steepness: 12,
+    described: 'Narrow folds that wander, close together, like a skin that shrank.',
+  },
+  cracks: {
+    closeUp: 'crack',
+    colour: RED,
+    cellMm: HAND_MM,
+    steepness: 9,
+    described: 'Fine dark lines that branch and meet, like dried mud.',
+  },
+  flakes: {
+    closeUp: 'flake',
+    colour: DARK,
+    cellMm: HAND_MM,
+    steepness: 9,
+    described: 'Plates have come off; the paler ground is seen, with a sharp edge round it.',
+  },
+  scratches: {
+    closeUp: 'scratch',
+    colour: RED,
+    cellMm: HAND_MM,
+    steepness: 16,
+    described: 'Fine straight scratches, nearly all one way.',
+  },
+  contour: {
+    closeUp: 'contour',
+    colour: RED,
+    cellMm: 0.7,
+    steepness: 26,
+    described: 'One closed raised line, the edge of something below.',
+  },
+  print: {
+    closeUp: 'print',
+    colour: DARK,
+    cellMm: LOUPE_MM,
+    steepness: 22,
+    described: 'A finger pressed in: close curved lines in an oval.',
+  },
+  drops: {
+    closeUp: 'drops',
+    colour: DARK,
+    cellMm: HAND_MM,
+    steepness: 16,
+    described: 'Rings where drops dried, dull inside.',
+  },
+  specks: {
+    closeUp: 'dust',
+    colour: RED,
+    cellMm: 0.8,
+    steepness: 9,
+    described: 'Single grains that stand up out of the film.',
+  },
+  shade: {
+    closeUp: 'twoPanels',
+    colour: YELLOW,
+    cellMm: 1,
+    steepness: 12,
+    described: 'Two panels side by side: one is another shade.',
+  },
+  whole: {
+    closeUp: 'twoPanels',
+    colour: SILVER,
+    cellMm: 1,
+    steepness: 12,
+    described: 'A whole panel is another shade than the one beside it.',
+  },
+  repair: {
+    closeUp: 'repaired',
+    colour: SILVER,
+    cellMm: 1,
+    steepness: 12,
+    described: 'A spot of another shade where it was repaired, soft at its edge.',
+  },
+  edges: {
+    closeUp: 'edges',
+    colour: SILVER,
+    cellMm: 1,
+    steepness: 12,
+    described: 'Darker spots along the edges of the panel.',
   },
 };

@@ -1,4 +1,6 @@
 /** Which drawing stands for which answer. Answers without one are told by their words alone. */
+import type { Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
+
 const FAMILY = {
   bumpy_texture: 'bumps',
   drip_or_curtain: 'drips',
@@ -11,7 +13,6 @@ const FAMILY = {
   flakes_or_cracks: 'flakes',
   specks: 'specks',
   shade_or_tint_wrong: 'shade',
-  gun_sprays_badly: 'gun',
   soft_film: 'print',
   drop_marks: 'drops',
 };
@@ -62,14 +63,17 @@ export const DRAWN_AS: Record<string, Record<string, string>> = {
   q_speck: { same_colour_balls: 'dusty', foreign_body: 'specks', none: 'plain' },
 };
 
-/** The burst on paper is drawn as the gun's own tests draw it. */
-export const PATTERN_OF: Record<string, string> = {
-  even_oval: 'even',
-  heavy_middle: 'heavyCentre',
-  split_two_ends: 'split',
-  crescent_one_side: 'crescent',
-  one_end_heavy: 'oneEndHeavy',
-  tilted: 'tilted',
-  flutters_spits: 'flutter',
-  thin_or_fading: 'even',
+/** Answers that are a burst on paper. */
+export const PATTERN_OF: Record<string, Record<string, Pattern>> = {
+  q_family: { gun_sprays_badly: 'crescent' },
+  q_burst: {
+    even_oval: 'even',
+    heavy_middle: 'heavyCentre',
+    split_two_ends: 'split',
+    crescent_one_side: 'crescent',
+    one_end_heavy: 'oneEndHeavy',
+    tilted: 'tilted',
+    flutters_spits: 'flutter',
+    thin_or_fading: 'even',
+  },
 };

@@ -1,6 +1,6 @@
 /** What was shot on paper, picked from drawings: touch the one that looks like yours. */
 import { PATTERNS, type Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
-import { dotsPath, patternDots } from './patternLayout.ts';
+import { PatternPicture } from './PatternPicture.tsx';
 import styles from './PatternPicker.module.css';
 
 export const PATTERN_NAME: Record<Pattern, string> = {
@@ -13,17 +13,6 @@ export const PATTERN_NAME: Record<Pattern, string> = {
   flutter: 'Broken, fluttering',
   narrow: 'Narrow, a spot',
 };
-const DRAWN = Object.fromEntries(
-  PATTERNS.map((pattern) => [pattern, dotsPath(patternDots(pattern))]),
-) as Record<Pattern, string>;
-
-export function PatternPicture({ pattern }: { pattern: Pattern }) {
-  return (
-    <svg viewBox="0 0 100 160" className={styles['paper']} aria-hidden="true">
-      <path d={DRAWN[pattern]} />
-    </svg>
-  );
-}
 
 export function PatternPicker({
   value,

@@ -15,7 +15,8 @@ import {
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
 import { TuneAnswer } from '../../guns/tests/PatternAnswer.tsx';
-import { PATTERN_NAME, PatternPicture } from '../../guns/tests/PatternPicker.tsx';
+import { PATTERN_NAME } from '../../guns/tests/PatternPicker.tsx';
+import { PatternPicture } from '../../guns/tests/PatternPicture.tsx';
 import type { CardProps } from '../cardProps.ts';
 import styles from './TunePanel.module.css';
 
