@@ -6,6 +6,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   outputDir: '../test-results',
+  snapshotPathTemplate: '{testDir}/pictures/{arg}{ext}',
   globalSetup: './shopServer.ts',
   workers: 2,
   fullyParallel: true,

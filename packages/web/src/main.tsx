@@ -1,9 +1,4 @@
-import '@fontsource/barlow/400.css';
-import '@fontsource/barlow/500.css';
-import '@fontsource/barlow/600.css';
-import '@fontsource/barlow-condensed/500.css';
-import '@fontsource/barlow-condensed/600.css';
-import '@fontsource/barlow-condensed/700.css';
+import './fonts.ts';
 import '@mantine/core/styles.css';
 import '@mantine/notifications/styles.css';
 import './theme.css';

@@ -3,6 +3,9 @@ import { describe, expect, it } from 'vitest';
 import { benchOf } from '../src/faults/benchOf.ts';
 import { answered, faultsByWords } from '../src/faults/draft.ts';
 import { DRAWN_AS, PATTERN_OF } from '../src/faults/drawings/drawnAs.ts';
+import { SHOWN_AS } from '../src/faults/drawings/closeUps.ts';
+import { SECTIONS } from '../src/faults/drawings/Section.tsx';
+import { VIEWS } from '../src/faults/drawings/View.tsx';
 import { scattered, WIDTH, HEIGHT } from '../src/faults/drawings/scatter.ts';
 import { movedTo } from '../src/faults/moves.ts';
 import { barOf, BAR_WIDTH, drawnPush, PUSH_WIDTH, timesText } from '../src/faults/rankingLayout.ts';
@@ -37,12 +40,20 @@ describe('the words of the trade', () => {
 describe('drawings', () => {
   it('stand for answers that there are', () => {
     const { questions, causeQuestions } = theKnowledge().files.questions;
-    for (const [question, drawn] of Object.entries({ ...DRAWN_AS, q_burst: PATTERN_OF })) {
+    const all = [...Object.entries(DRAWN_AS), ...Object.entries(PATTERN_OF)];
+    for (const [question, drawn] of all) {
       const options = Object.keys(
         [...questions, ...causeQuestions].find(({ id }) => id === question)!.options,
       );
       expect(options).toEqual(expect.arrayContaining(Object.keys(drawn)));
     }
+  });
+  it('all have a picture, and no answer two', () => {
+    for (const [question, drawn] of Object.entries(DRAWN_AS))
+      for (const [option, name] of Object.entries(drawn)) {
+        expect([SHOWN_AS, SECTIONS, VIEWS].filter((pictures) => name in pictures)).toHaveLength(1);
+        expect(PATTERN_OF[question]?.[option]).toBeUndefined();
+      }
   });
   it('keep their marks on the panel and apart', () => {
     const marks = scattered(3, 30, [2, 4], 12);

@@ -48,7 +48,7 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
       {isTwoPack && (
         <Button
           variant="default"
-          color="red"
+          color="var(--stop)"
           className={styles['aid']!}
           onClick={() => setAidOpen(true)}
         >
