@@ -11,6 +11,7 @@ import {
   openDrawer,
   ownTicket,
   steerProbe,
+  tooSmallToTouch,
   TEN_O_CLOCK,
   toSpraying,
 } from './shop.ts';
@@ -77,6 +78,7 @@ async function expectWhole(page: Page, step: string, { isAloft = false } = {}): 
         expect(height, where).toBeGreaterThanOrEqual(48);
       }
       if (isBooth) await expectReadable(page, size, where, isAloft);
+      expect(await tooSmallToTouch(page), where).toEqual([]);
     }
     if (isBooth) await inBooth(page, false);
   }

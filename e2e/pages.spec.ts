@@ -1,12 +1,13 @@
 /**
  * Every page that the router knows, held to the same: it opens without a fault, by day and in the
- * booth nobody is shut out, on a phone nothing is cut off sideways, and the keyboard gets into it.
+ * booth nobody is shut out, on a phone nothing is cut off sideways, the keyboard gets into it, and
+ * a glove hits what it means.
  */
 import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
 import { expect, test, type Page } from '@playwright/test';
 import { PAGES } from '../packages/web/src/pages.ts';
 import { TEST_STEPS } from '../packages/web/src/guns/tests/steps.ts';
-import { expectAccessible } from './shop.ts';
+import { expectAccessible, tooSmallToTouch } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 type Named = { id: string };
@@ -72,6 +73,7 @@ for (const page of PAGES.map(withKind))
     // The booth changes colours alone.
     await tab.getByRole('button', { name: 'Booth', exact: true }).click();
     await expectAccessible(tab, ['color-contrast']);
+    expect(await tooSmallToTouch(tab), 'touched with a glove').toEqual([]);
     await tab.setViewportSize({ width: 390, height: 844 });
     const sideways = await tab.evaluate(() => {
       const main = document.querySelector('main')!;

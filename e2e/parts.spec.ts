@@ -27,7 +27,10 @@ for (const light of ['office', 'booth'])
     await page.goto(
       `${server.resolvedUrls!.local[0]}parts.html${light === 'booth' ? '?booth' : ''}`,
     );
-    await page.locator('[data-focus-here]').focus();
+    await page.locator('[data-focus-here]').waitFor();
+    await page.evaluate(
+      `document.querySelector('[data-focus-here]').focus({ preventScroll: true })`,
+    );
     await page.evaluate('document.fonts.ready.then(() => undefined)');
     // The last picture is drawn when every canvas has paint on it.
     await page.waitForFunction(

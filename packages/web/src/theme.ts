@@ -44,6 +44,7 @@ export const theme = createTheme({
       styles: {
         root: {
           minHeight: 'var(--button-least, 48px)',
+          minWidth: 'var(--button-least, 48px)',
           fontFamily: '"Barlow Condensed", sans-serif',
           fontSize: 'var(--button-font, 18px)',
           fontWeight: 600,
@@ -53,7 +54,9 @@ export const theme = createTheme({
     },
     TextInput: { defaultProps: { size: 'md' } },
     Select: { defaultProps: { size: 'md', allowDeselect: false } },
-    NumberInput: { defaultProps: { size: 'md' } },
+    // Its arrows are for mice: a glove types, or touches a slider.
+    NumberInput: { defaultProps: { size: 'md', hideControls: true } },
+    CloseButton: { defaultProps: { size: 48 } },
     Textarea: { defaultProps: { size: 'md' } },
     SegmentedControl: { defaultProps: { size: 'md' } },
     Notification: {

@@ -26,7 +26,6 @@ export function Answered({
               <strong>{answer === CANT_TELL ? 'Can’t tell' : answerLabel(question, answer)}</strong>
             </button>
             <CloseButton
-              size="lg"
               aria-label={`Take back: ${questionWords(question).ask}`}
               onClick={() => onForget(question)}
             />

@@ -119,9 +119,13 @@ export function Bench({
           )}
         </span>
         {draft.ticketId ? (
-          <Link to={`/tickets/${draft.ticketId}`}>To the ticket</Link>
+          <Link to={`/tickets/${draft.ticketId}`} className="touch">
+            To the ticket
+          </Link>
         ) : (
-          <Link to="/faults">All findings</Link>
+          <Link to="/faults" className="touch">
+            All findings
+          </Link>
         )}
       </PageHead>
       <div className={`page ${styles['bench']}`}>

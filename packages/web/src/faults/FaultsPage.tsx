@@ -127,7 +127,7 @@ export function FaultsPage() {
           <ul className={styles['found']}>
             {findings?.map(({ id, vehicle, seenAt, result, confirmed, photos, where }) => (
               <li key={id}>
-                <Link to={`/faults/${id}`}>
+                <Link to={`/faults/${id}`} className="touch">
                   <strong>{faultName(confirmed?.fault ?? result.faults[0]?.id ?? '')}</strong> ·{' '}
                   {vehicle || 'a car that walked in'}
                   {where ? `, ${where}` : ''}

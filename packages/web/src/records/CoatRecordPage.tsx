@@ -55,7 +55,9 @@ export function CoatRecordPage() {
         title={`${STAGE_NAME[row.stage]} ${coat.ordinal} of ${row.coats}, ${row.vehicle}`}
         line={`${whenText(coat.endedAt)} · ${row.painter} · ${row.room} · ${row.product}${row.colourName ? `, ${row.colourName}` : ''}`}
       >
-        <Link to={`/tickets/${coat.ticketId}`}>Ticket {row.ticketNumber}</Link>
+        <Link to={`/tickets/${coat.ticketId}`} className="touch">
+          Ticket {row.ticketNumber}
+        </Link>
       </PageHead>
       <div className="page stack">
         <div className="grid2">

@@ -34,12 +34,14 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
   return (
     <div className={`card ${styles['pour']}`}>
       <div className={styles['list']}>
-        {head}
-        <div className="label">
-          {cups > 1
-            ? `${cups} equal cups, each ${ml(batch.readyMl)}`
-            : `One cup, ${ml(batch.readyMl)}`}
-          {cups > 1 ? ` · ${ml(mix.readyMl ?? 0)} in all` : ''}
+        <div className="row">
+          {head}
+          <div className="label">
+            {cups > 1
+              ? `${cups} equal cups, each ${ml(batch.readyMl)}`
+              : `One cup, ${ml(batch.readyMl)}`}
+            {cups > 1 ? ` · ${ml(mix.readyMl ?? 0)} in all` : ''}
+          </div>
         </div>
         <table className="plain">
           <thead>
