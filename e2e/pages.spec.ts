@@ -46,6 +46,15 @@ async function open(page: Page, address: string): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Reading / })).toHaveCount(0);
 }
 
+/** Adds up how much of the page jumps, by the share of the screen (layout instability, W3C 2024). */
+const countJumps = (page: Page) =>
+  page.addInitScript(`
+    window.jumped = 0;
+    new PerformanceObserver((list) => {
+      for (const { value } of list.getEntries()) window.jumped += value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  `);
+
 /** Steps with Tab until something of the page itself has the focus, and shows it. */
 async function reachByKeyboard(page: Page): Promise<boolean> {
   for (let steps = 0; steps < 40; steps++) {
@@ -66,8 +75,10 @@ for (const page of PAGES.map(withKind))
   }) => {
     const faults: string[] = [];
     tab.on('pageerror', ({ message }) => faults.push(message));
+    await countJumps(tab);
     const address = await addressOf(page);
     await open(tab, address);
+    expect(await tab.evaluate('window.jumped'), 'jumps while it opens').toBeLessThan(0.1);
     await expectAccessible(tab);
     expect(await reachByKeyboard(tab), 'the keyboard gets into the page').toBe(true);
     // The booth changes colours alone.

@@ -1,10 +1,34 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+
+/** The letters of the first page come with it, so that no line jumps when they arrive. */
+const FIRST_LETTERS = /(barlow-latin-(400|600)|barlow-condensed-latin-(600|700))-normal.*\.woff2$/;
+const lettersFirst: Plugin = {
+  name: 'letters-first',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_html, { bundle = {} }) =>
+      Object.keys(bundle)
+        .filter((file) => FIRST_LETTERS.test(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: {
+            rel: 'preload',
+            as: 'font',
+            type: 'font/woff2',
+            crossorigin: '',
+            href: `/${file}`,
+          },
+          injectTo: 'head',
+        })),
+  },
+};
 
 export default defineConfig({
   plugins: [
     react(),
+    lettersFirst,
     VitePWA({
       // Registered by main.tsx; a new one takes over at once, a page that is open stays as it is.
       injectRegister: false,
