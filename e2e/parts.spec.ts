@@ -24,6 +24,8 @@ test.afterAll(() => server.close());
 
 for (const light of ['office', 'booth'])
   test(`every part looks as it did, ${light}`, async ({ page }) => {
+    // All of it on one screen: a picture is drawn once it is seen.
+    await page.setViewportSize({ width: 1280, height: 4600 });
     await page.goto(
       `${server.resolvedUrls!.local[0]}parts.html${light === 'booth' ? '?booth' : ''}`,
     );

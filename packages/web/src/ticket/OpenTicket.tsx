@@ -1,0 +1,230 @@
+/** The heart: the film stack as spine, the one next thing large, the clock below. */
+import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
+import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import type { AirNow } from '@orthochrom/contract/shop/air.ts';
+import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
+import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
+import { memo, startTransition, useEffect, useMemo, useRef, useState } from 'react';
+import { useNowMs } from '../api/serverClock.ts';
+import { Standing } from '../safety/Standing.tsx';
+import { AirStrip } from '../frame/AirStrip.tsx';
+import { PageHead } from '../frame/PageHead.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { AirCard } from './air/AirCard.tsx';
+import {
+  currentStep,
+  flashTimer,
+  liveMix,
+  newestMix,
+  wishesOfCup,
+  type Step,
+} from './coatSteps.ts';
+import { CleanCard } from './clean/CleanCard.tsx';
+import { FilmSpine } from './FilmSpine.tsx';
+import { FlashCard } from './flash/FlashCard.tsx';
+import { GateCard } from './gate/GateCard.tsx';
+import { GunCard } from './gun/GunCard.tsx';
+import { LookCard } from './look/LookCard.tsx';
+import { MixCard } from './mix/MixCard.tsx';
+import { panelName, STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
+import { SprayCard } from './spray/SprayCard.tsx';
+import { StepTabs } from './StepTabs.tsx';
+import styles from './TicketPage.module.css';
+import { TimeRibbon } from './TimeRibbon.tsx';
+import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
+import { inWarmerAir, usePlan, usePlanContext } from './useCoatPlan.ts';
+import { DrawerContents } from './step/stepDrawer.ts';
+import { WhatIf } from './step/WhatIf.tsx';
+import { Why } from './step/Why.tsx';
+
+/**
+ * Where hardener or solvent is open: what stands always is one line there, and first aid is one
+ * touch away.
+ */
+const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'gun', 'spray', 'flash', 'clean'];
+
+type OpenTicketProps = {
+  whole: TicketWhole;
+  setup: ShopSetup;
+  latest: SheetVersion[];
+  air: AirNow;
+  keep: (whole: TicketWhole) => void;
+};
+
+/** Drawn anew only when what it is given changes: the page above it hears of every read. */
+export const OpenTicket = memo(function OpenTicket({
+  whole,
+  setup,
+  latest,
+  air,
+  keep,
+}: OpenTicketProps) {
+  const { ticket, coats } = whole;
+  const { painter } = usePainter();
+  const nowMs = useNowMs(5000);
+  const [pickedCoatId, pickCoat] = useState<string>();
+  const [pickedStep, pickStep] = useState<Step>();
+  const [seenAirOf, setSeenAirOf] = useState<string>();
+  const [ownWishes, setWishes] = useState<Wishes>();
+  const [deltaC, setDeltaC] = useState(0);
+  const top = useRef<HTMLDivElement>(null);
+  const coat =
+    coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
+  const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
+  const mix = liveMix(whole.mixes, coat.stageId, nowMs);
+  const inCup = useMemo(() => wishesOfCup(whole, mix), [whole, mix]);
+  const wishes = ownWishes ?? inCup;
+  const context = usePlanContext({ whole, setup, latest, air }, coat, wishes);
+  const plan = usePlan(context);
+  const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
+  const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
+  if (!context || !plan)
+    return (
+      <p className="page" role="alert">
+        The data sheet or the gun of this stage is missing.
+      </p>
+    );
+
+  const asked = { roomId: room.id, painterId: painter.id, nowMs, timeZone: setup.shop.timeZone };
+  const gate = gateStateOf(whole.gates, {
+    ...asked,
+    stageId: stage.id,
+    about: gateAbout(room, stage, context.sheet),
+  });
+  const gatePassed = gate.state === 'passed';
+  const earlier = gateToday(whole.gates, asked);
+  const step = currentStep(whole, coat, {
+    gatePassed,
+    airSeen: seenAirOf === coat.id,
+    hasMix: mix !== undefined,
+  });
+  const shown = pickedStep ?? step;
+  const isBlocked = blockingCoat(ticket.stages, coats, coat);
+  const goOn = (next: TicketWhole) => {
+    keep(next);
+    startTransition(() => {
+      // A late answer must not pull the painter back from a coat or a card picked meanwhile.
+      pickCoat((picked) => picked ?? coat.id);
+      pickStep((picked) => (picked === pickedStep ? undefined : picked));
+      setDeltaC(0);
+    });
+  };
+  const toStep = (next: Step) => startTransition(() => pickStep(next));
+  const selectCoat = (coatId: string) => {
+    pickCoat(coatId);
+    pickStep(undefined);
+    setWishes(undefined);
+  };
+  const follow = (next: Coat | undefined) => selectCoat(next?.id ?? '');
+  const drawer = {
+    whatIf: <WhatIf {...{ plan, warmer, deltaC, setDeltaC, gatePassed }} />,
+    why: <Why plan={plan} step={shown} gatePassed={gatePassed} />,
+  };
+  const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
+  return (
+    <div className={styles['page']} ref={top}>
+      <PageHead
+        title={`${ticket.number} · ${ticket.vehicle}`}
+        line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}
+      >
+        <AirStrip air={air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
+      </PageHead>
+      <div className={styles['columns']}>
+        <FilmSpine whole={whole} selectedId={coat.id} onSelect={selectCoat} />
+        <section className={styles['centre']} aria-label="Stage card">
+          <StepTabs current={step} shown={shown} onPick={toStep} gatePassed={gatePassed} />
+          <div className={styles['title']}>
+            <h2 className={`tape ${styles['now']}`}>
+              {STAGE_NAME[stage.kind]} · coat {coat.ordinal} of {stage.coats}
+            </h2>
+            <span className={`quiet ${styles['of']}`}>
+              {context.sheet.name}
+              {stage.colourName ? `, ${stage.colourName}` : ''} · {STATE_NAME[coat.state]}
+            </span>
+            {SAFETY_STEPS.includes(shown) && (
+              <Standing product={gateProduct(context.sheet, stage.recipeName)} />
+            )}
+          </div>
+          <ScrollToTop key={`${coat.id}${shown}`} of={top} />
+          {isBlocked && step !== 'gate' && (
+            <p className={styles['blocked']}>
+              {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]}{' '}
+              {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
+            </p>
+          )}
+          <DrawerContents value={drawer}>
+            {shown === 'gate' && (
+              <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
+            )}
+            {shown === 'air' && (
+              <AirCard
+                {...shared}
+                room={room}
+                air={air}
+                onGo={() => startTransition(() => (setSeenAirOf(coat.id), pickStep('mix')))}
+              />
+            )}
+            {shown === 'mix' && (
+              <MixCard
+                {...shared}
+                key={coat.id}
+                gatePassed={gatePassed}
+                mix={mix}
+                cups={setup.cups}
+                wishes={wishes}
+                setWishes={setWishes}
+                blocked={isBlocked !== undefined}
+                onGun={() => toStep('gun')}
+              />
+            )}
+            {shown === 'gun' && (
+              <GunCard
+                {...shared}
+                key={`${coat.id}${context.gun.id}`}
+                gatePassed={gatePassed}
+                guns={setup.guns}
+                pickGun={(gunId) => setWishes({ ...wishes, gunId })}
+                wishes={wishes}
+                setWishes={setWishes}
+                onSpray={() => toStep('spray')}
+              />
+            )}
+            {shown === 'spray' && (
+              <SprayCard
+                {...shared}
+                mix={mix ?? newestMix(whole.mixes, stage.id)}
+                gatePassed={gatePassed}
+                askGate={() => toStep('gate')}
+              />
+            )}
+            {shown === 'flash' && (
+              <FlashCard
+                {...shared}
+                timer={flashTimer(whole.timers, coat.id)}
+                gate={gate.gate ?? earlier}
+              />
+            )}
+            {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
+            {shown === 'clean' && (
+              <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />
+            )}
+          </DrawerContents>
+        </section>
+      </div>
+      <TimeRibbon whole={whole} context={context} plan={plan} coatId={coat.id} nowMs={nowMs} />
+    </div>
+  );
+});
+
+/** Each card begins at its top. */
+function ScrollToTop({ of }: { of: React.RefObject<HTMLDivElement | null> }) {
+  useEffect(() => {
+    // With the frame that lays the card out: earlier it would be laid out twice.
+    const frame = requestAnimationFrame(() => of.current?.parentElement?.scrollTo({ top: 0 }));
+    return () => cancelAnimationFrame(frame);
+  }, [of]);
+  return null;
+}
