@@ -4,7 +4,13 @@ import { describe, expect, it } from 'vitest';
 import { layOutChain } from '../src/compressedAir/chainLayout.ts';
 import { layOutTank } from '../src/compressedAir/tankLayout.ts';
 import { ITEM, PARTS } from '../src/guns/care/careWords.ts';
-import { layOutFlowing, layOutTests, shortfallByWeekday } from '../src/guns/historyLayout.ts';
+import { setsBefore } from '../src/guns/names.ts';
+import {
+  driftPercent,
+  layOutFlowing,
+  layOutTests,
+  shortfallByWeekday,
+} from '../src/guns/historyLayout.ts';
 import { whatItDid } from '../src/guns/tests/whatItDid.ts';
 import { afterShot, START } from '../src/ticket/gun/byEar.ts';
 import { layOutOverlap } from '../src/ticket/gun/overlapLayout.ts';
@@ -91,7 +97,39 @@ describe("a gun's past", () => {
     expect(points[0]!.xPx).toBeLessThan(points[1]!.xPx);
     expect(points[0]!.yPx).toBeGreaterThan(points[1]!.yPx);
     expect(patterns).toHaveLength(1);
-    expect(layOutTests([pattern], now, BOX).path).toBe('');
+    expect(layOutTests([pattern], now, BOX).paths).toEqual([]);
+  });
+  it('breaks its line where a tip was changed, and judges only the tip that is fitted', () => {
+    const tests = [
+      caught('a', 80, 60),
+      caught('b', 60, 75),
+      caught('c', 20, 58),
+      caught('d', 5, 59),
+    ];
+    const changedAt = [at(40)];
+    const { paths, changes, band, points } = layOutTests(tests, now, BOX, changedAt);
+    expect(paths).toHaveLength(2);
+    expect(changes[0]!.xPx).toBeGreaterThan(points[1]!.xPx);
+    expect(changes[0]!.xPx).toBeLessThan(points[2]!.xPx);
+    expect(band!.leftPx).toBe(changes[0]!.xPx);
+    expect(driftPercent(tests)).toBeCloseTo(-1.67, 1);
+    expect(driftPercent(tests, changedAt)).toBeCloseTo(1.72, 1);
+  });
+  it('tells no drift between catches at other turns', () => {
+    const open = caught('b', 10, 90);
+    open.test.fluidTurnsOut = 3.5;
+    expect(driftPercent([caught('a', 80, 60), open])).toBe(0);
+    expect(driftPercent([])).toBe(0);
+  });
+  it('a tip comes after those of its size that were retired before it', () => {
+    const set = (id: string, nozzleMm: number, fitted: number, retired?: number) => ({
+      id,
+      nozzleMm,
+      fittedSince: at(fitted),
+      ...(retired === undefined ? {} : { retiredAt: at(retired) }),
+    });
+    const sets = [set('new', 1.3, 40), set('old', 1.3, 300, 40), set('big', 1.8, 300, 50)];
+    expect(setsBefore(sets, sets[0]!).map(({ id }) => id)).toEqual(['old']);
   });
   it('finds the day of the week on which the air gives out', () => {
     const coat = (day: string, shortKPa: number) => ({

@@ -21,7 +21,9 @@ import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { ROUND_NAME } from './care/careWords.ts';
 import { agoText } from './dates.ts';
 import { DueBadges } from './DueBadges.tsx';
-import { FlowingOverTime, TestsOverTime } from './GunHistory.tsx';
+import { FlowingOverTime } from './FlowingOverTime.tsx';
+import { TestsOverTime } from './TestsOverTime.tsx';
+import { setsBefore } from './names.ts';
 import { TRUST_NAME } from './names.ts';
 import { SetupCards } from './SetupCards.tsx';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
@@ -127,6 +129,14 @@ function NozzleSetCard({
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const own = story.tests.filter(({ nozzleSetId }) => nozzleSetId === set.id);
+  const before = setsBefore(gun.sets, set);
+  const ofSize = story.tests.filter(({ nozzleSetId }) =>
+    [set, ...before].some(({ id }) => id === nozzleSetId),
+  );
+  // A tip of its size that was never tested has no line to break.
+  const changedAt = [...before, set]
+    .filter(({ fittedSince }) => ofSize.some(({ takenAt }) => takenAt < fittedSince))
+    .map(({ fittedSince }) => fittedSince);
   const newest = (kind: StoredTest['test']['kind']) =>
     own.findLast(({ test }) => test.kind === kind);
   const model = gunModelOf(
@@ -191,8 +201,8 @@ function NozzleSetCard({
           );
         })}
       </ul>
-      {own.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && (
-        <TestsOverTime tests={own} nowMs={nowMs} />
+      {ofSize.some(({ test }) => test.kind === 'catch' || test.kind === 'pattern') && (
+        <TestsOverTime tests={ofSize} changedAt={changedAt} nowMs={nowMs} />
       )}
     </section>
   );

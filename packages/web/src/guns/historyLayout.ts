@@ -15,42 +15,83 @@ export type HistoryBox = {
 /** A tenth more or less than at first is the hand and the clock, not the gun. */
 const BAND = 0.1;
 
-const perMinute = ({ test }: StoredTest): number | undefined =>
-  test.kind === 'catch' ? (test.ml / test.seconds) * 60 : undefined;
+/** Turns that a hand sets alike. */
+const SAME_TURNS = 0.06;
 
-/** Paint a minute by the catch tests; pattern tests as a row of marks under it. */
-export function layOutTests(tests: readonly StoredTest[], nowMs: number, box: HistoryBox) {
+type Caught = { id: string; atMs: number; ml: number; turnsOut: number };
+const caughtOf = ({ id, takenAt, test }: StoredTest): Caught[] =>
+  test.kind === 'catch'
+    ? [
+        {
+          id,
+          atMs: Date.parse(takenAt),
+          ml: (test.ml / test.seconds) * 60,
+          turnsOut: test.fluidTurnsOut,
+        },
+      ]
+    : [];
+
+/** The catches of one tip, from one change to the next. */
+const byTip = (caught: readonly Caught[], changesMs: readonly number[]): Caught[][] =>
+  [...changesMs, Infinity].map((until, i) =>
+    caught.filter(({ atMs }) => atMs < until && atMs >= (changesMs[i - 1] ?? -Infinity)),
+  );
+
+/**
+ * More or less paint than the tip that is fitted gave at first at the same turns, %; nought where
+ * there is nothing to hold it against.
+ */
+export function driftPercent(tests: readonly StoredTest[], changedAt: readonly string[] = []) {
+  const now = byTip(tests.flatMap(caughtOf), changedAt.map(Date.parse)).at(-1)!;
+  const last = now.at(-1);
+  const first = now.find(({ turnsOut }) => last && Math.abs(turnsOut - last.turnsOut) < SAME_TURNS);
+  return first && last && first !== last ? (last.ml / first.ml - 1) * 100 : 0;
+}
+
+/**
+ * Paint a minute by the catch tests, a line for each tip, broken where one was changed; pattern
+ * tests as a row of marks under it. The band lies round the first catch of the tip that is fitted.
+ */
+export function layOutTests(
+  tests: readonly StoredTest[],
+  nowMs: number,
+  box: HistoryBox,
+  changedAt: readonly string[] = [],
+) {
   const times = tests.map(({ takenAt }) => Date.parse(takenAt));
+  const changesMs = changedAt.map((at) => Date.parse(at));
   const x = scaleTime(
-    [new Date(Math.min(nowMs - 90 * 86_400_000, ...times)), new Date(nowMs)],
+    [new Date(Math.min(nowMs - 90 * 86_400_000, ...times, ...changesMs)), new Date(nowMs)],
     [box.leftPx, box.widthPx - box.rightPx],
   );
-  const caught = tests.flatMap((test) => {
-    const ml = perMinute(test);
-    return ml === undefined ? [] : [{ id: test.id, atMs: Date.parse(test.takenAt), ml }];
-  });
-  const [low, high] =
-    caught.length > 0
-      ? [Math.min(...caught.map(({ ml }) => ml)), Math.max(...caught.map(({ ml }) => ml))]
-      : [0, 1];
-  const first = caught[0]?.ml;
-  const least = Math.min(low, (first ?? low) * (1 - BAND));
-  const most = Math.max(high, (first ?? high) * (1 + BAND));
-  const y = scaleLinear([least * 0.96, most * 1.04], [box.heightPx - box.bottomPx, box.topPx]).nice(
-    4,
-  );
-  const points = caught.map((point) => ({ ...point, xPx: x(point.atMs), yPx: y(point.ml) }));
-  const draw = line<(typeof points)[number]>()
-    .x(({ xPx }) => xPx)
-    .y(({ yPx }) => yPx);
-  const band =
-    first === undefined
-      ? {}
-      : { band: { topPx: y(first * (1 + BAND)), bottomPx: y(first * (1 - BAND)) } };
+  const caught = tests.flatMap(caughtOf);
+  const tips = byTip(caught, changesMs);
+  const first = (tips.at(-1)![0] ?? caught[0])?.ml;
+  const all = [
+    ...caught.map(({ ml }) => ml),
+    ...(first ? [first * (1 - BAND), first * (1 + BAND)] : []),
+  ];
+  const y = scaleLinear(
+    [Math.min(...all, Infinity) * 0.96, Math.max(...all, 0) * 1.04],
+    [box.heightPx - box.bottomPx, box.topPx],
+  ).nice(4);
+  const draw = line<Caught>()
+    .x(({ atMs }) => x(atMs))
+    .y(({ ml }) => y(ml));
+  const bandLeftPx = changesMs.length > 0 ? x(changesMs.at(-1)!) : box.leftPx;
   return {
-    points,
-    ...band,
-    path: draw(points) ?? '',
+    points: caught.map((point) => ({ ...point, xPx: x(point.atMs), yPx: y(point.ml) })),
+    ...(first === undefined
+      ? {}
+      : {
+          band: {
+            leftPx: bandLeftPx,
+            topPx: y(first * (1 + BAND)),
+            bottomPx: y(first * (1 - BAND)),
+          },
+        }),
+    paths: tips.flatMap((tip) => draw(tip) ?? []),
+    changes: changesMs.map((at) => ({ at, xPx: x(at) })),
     ticks: caught.length > 0 ? y.ticks(4).map((ml) => ({ ml, yPx: y(ml) })) : [],
     months: x.ticks(6).map((at) => ({ at, xPx: x(at) })),
     patterns: tests.flatMap(({ id, takenAt, test }) =>

@@ -1,30 +1,13 @@
-/** A gun over time: what it caught, what its pattern was, and how its air held. */
+/** A gun's air over time, coat by coat. */
 import type { FlowingCoat } from '@orthochrom/contract/shop/care.ts';
-import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { dayText } from './dates.ts';
 import styles from './GunHistory.module.css';
-import {
-  layOutFlowing,
-  layOutTests,
-  shortfallByWeekday,
-  type HistoryBox,
-} from './historyLayout.ts';
-import { PATTERN_NAME } from './tests/PatternPicker.tsx';
+import { layOutFlowing, shortfallByWeekday, type HistoryBox } from './historyLayout.ts';
 
-const BOX: HistoryBox = {
-  widthPx: 560,
-  heightPx: 176,
-  leftPx: 62,
-  rightPx: 16,
-  topPx: 24,
-  bottomPx: 62,
-};
-/** Without a catch test there is no curve: the marks alone. */
-const MARKS_BOX: HistoryBox = { ...BOX, heightPx: 76 };
 const FLOW_BOX: HistoryBox = {
   widthPx: 880,
   heightPx: 190,
@@ -44,100 +27,6 @@ const WEEKDAYS = [
 ];
 /** A psi and a half under plan on average is not noise any more. */
 const TELLING_KPA = 10;
-const DRIFT_TOLD_PERCENT = 10;
-
-export function TestsOverTime({ tests, nowMs }: { tests: StoredTest[]; nowMs: number }) {
-  const box = tests.some(({ test }) => test.kind === 'catch') ? BOX : MARKS_BOX;
-  const layout = layOutTests(tests, nowMs, box);
-  const [first, last] = [layout.points[0], layout.points.at(-1)];
-  const driftPercent = first && last && first !== last ? (last.ml / first.ml - 1) * 100 : 0;
-  const marksPx = box.heightPx - 34;
-  return (
-    <div className="stack">
-      <svg
-        viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
-        className={`${styles['chart']} ${styles['narrow']}`}
-        role="img"
-        aria-label="Catch tests and patterns over time"
-      >
-        {layout.band && (
-          <rect
-            x={box.leftPx}
-            y={layout.band.topPx}
-            width={box.widthPx - box.leftPx - box.rightPx}
-            height={layout.band.bottomPx - layout.band.topPx}
-            className={styles['band']}
-          />
-        )}
-        {layout.band && (
-          <text x={4} y={14} className={styles['tick']}>
-            ml/min
-          </text>
-        )}
-        {layout.ticks.map(({ ml, yPx }) => (
-          <g key={ml}>
-            <line
-              x1={box.leftPx}
-              x2={box.widthPx - box.rightPx}
-              y1={yPx}
-              y2={yPx}
-              className={styles['grid']}
-            />
-            <text x={box.leftPx - 8} y={yPx + 5} textAnchor="end" className={styles['tick']}>
-              {ml}
-            </text>
-          </g>
-        ))}
-        <path d={layout.path} className={styles['caught']} />
-        {layout.points.map(({ id, xPx, yPx }) => (
-          <circle key={id} cx={xPx} cy={yPx} r="5" className={styles['point']} />
-        ))}
-        {layout.patterns.map(({ id, seen, takenAt, xPx }) => (
-          <rect
-            key={id}
-            x={xPx - 4}
-            y={seen === 'even' ? marksPx - 8 : marksPx - 14}
-            width="8"
-            height={seen === 'even' ? 8 : 20}
-            className={seen === 'even' ? styles['even'] : styles['odd']}
-          >
-            <title>
-              {PATTERN_NAME[seen as keyof typeof PATTERN_NAME]}, {dayText(takenAt)}
-            </title>
-          </rect>
-        ))}
-        {layout.months.map(({ at, xPx }) => (
-          <text
-            key={+at}
-            x={xPx}
-            y={box.heightPx - 6}
-            textAnchor="middle"
-            className={styles['tick']}
-          >
-            {at.toLocaleDateString('en-GB', { month: 'short', year: '2-digit' })}
-          </text>
-        ))}
-      </svg>
-      <p>
-        <span className={styles['key']} /> paint caught; the band is a tenth round the first{' '}
-        <span className={styles['keyEven']} /> pattern even <span className={styles['keyOdd']} />{' '}
-        pattern not even
-      </p>
-      {Math.abs(driftPercent) > DRIFT_TOLD_PERCENT && (
-        <p role="status">
-          <strong>
-            It gives {Math.abs(driftPercent).toFixed(0)} % {driftPercent > 0 ? 'more' : 'less'}{' '}
-            paint than a year ago
-          </strong>{' '}
-          at the same turns:{' '}
-          {driftPercent > 0
-            ? 'a worn needle or tip. Look at both, and change the set as one.'
-            : 'a tip that chokes. Soak and brush it.'}
-        </p>
-      )}
-    </div>
-  );
-}
 
 export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
   const { painter } = usePainter();
