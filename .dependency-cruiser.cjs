@@ -17,6 +17,7 @@ const ROOMS = [
   'compressedAir',
   'inForce',
   'material',
+  'layers',
   'reducer',
   'mix',
   'gun',

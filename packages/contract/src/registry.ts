@@ -9,6 +9,7 @@ import type { Calculation } from './calculations/define.ts';
 import { diagnose } from './calculations/diagnose.ts';
 import { gate } from './calculations/gate.ts';
 import { kit } from './calculations/kit.ts';
+import { layerCheck } from './calculations/layerCheck.ts';
 import { mix } from './calculations/mix.ts';
 import { overlap } from './calculations/overlap.ts';
 import { pourCheck } from './calculations/pourCheck.ts';
@@ -34,6 +35,7 @@ export const registry = {
   mix,
   pourCheck,
   kit,
+  layerCheck,
   airline,
   pressure,
   turns,

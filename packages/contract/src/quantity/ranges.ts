@@ -47,7 +47,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('areaM2', range(0.001, 200, 'm²')),
   ...rows('gunSpeedMPerS', range(0.02, 3, 'm/s')),
   ...rows('airSpeedMPerS', range(0, 10, 'm/s')),
-  ...rows('wetFilmUm dryFilmUm wetUm dryUmPerCoat', range(0.5, 2000, 'µm')),
+  ...rows('wetFilmUm dryFilmUm wetUm dryUm dryUmPerCoat', range(0.5, 2000, 'µm')),
   ...rows('densityGPerMl', range(0.5, 3, 'g/ml')),
   ...rows('kinematicMm2PerS viscosityMm2PerS', range(0.5, 10_000, 'mm²/s')),
   ...rows('tankL', range(1, 10_000, 'L')),

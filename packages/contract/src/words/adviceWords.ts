@@ -45,6 +45,9 @@ export const DOUBTS: Record<DoubtCode, string> = {
 };
 
 export const QUESTIONS: Record<AskCode, string> = {
+  'what-lies-under': 'What stands on this panel, lowest first? Nobody knows is an answer.',
+  'rub-and-tape':
+    'Rub it with the strongest reducer of the plan and pull a tape, on a hidden place. Gloves, extraction, no flame. What happened?',
   'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',
   'is-it-the-cap':
     'That is low for the inlet and usual for the cap. Read at the cap with a test cap, or at the gun?',

@@ -5,6 +5,19 @@
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
+  'wrinkles-in-minutes': 'It wrinkles within minutes, and drowning it makes a run.',
+  'comes-off-with-it': 'What goes on top comes off with it.',
+  'chips-and-rusts': 'It chips, and rust creeps under it.',
+  'may-lift-wet': 'It may lift under the first wet coat.',
+  'whole-panel-is-patch': 'The panel is the test patch.',
+  'softens-and-wrinkles': 'It wrinkles under the wet coat.',
+  'stains-weeks-later': 'The stain comes up weeks later, through the clear.',
+  'peels-or-shows': 'It peels, or the scratches show in weeks.',
+  'rings-under-clear': 'A ring shows under the clear.',
+  'clear-copies-it': 'The clear copies it.',
+  'may-let-go': 'Nobody knows whether it holds: it may let go with all that is over it.',
+  'cracks-and-chips': 'Over 300 µm it cracks and chips.',
+  'comes-off-with-old': 'It cracks, or comes off with the old ones.',
   'stays-open-cold': 'The film stays open, runs on uprights and may never harden right.',
   'closes-too-soon': 'Dry edges and peel, and solvent shut in that pops later.',
   'dries-in-flight': 'It dries in flight and skins over: dry spray, peel, popping.',
@@ -100,6 +113,19 @@ export const FOLLOWS: Record<string, string> = {
 
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
+  'to-sound-paint': 'Off with it to sound paint, or a barrier its sheet names, proven on a patch.',
+  'back-to-what-stays': 'Back to the layer that stays.',
+  'prime-first': 'Prime first, with a primer whose sheet names what lies there.',
+  'rub-and-pull': 'Rub it and pull a tape first: five minutes.',
+  'patch-then-tape': 'One hand-sized patch of the whole system, half an hour, then tape.',
+  'barrier-then-patch': 'A barrier first, thin, dried; then a patch.',
+  'barrier-named-or-off': 'A barrier its sheet names for it, or off with it.',
+  'sand-from-to': 'Sand {from} to {to}.',
+  'seal-wet-on-wet': 'Seal it wet on wet, the first coat light.',
+  'block-it-now': 'Block it flat now.',
+  'tape-at-each-repair': 'Pull a tape at each repair; if the customer declines, write it down.',
+  'strip-or-less': 'Strip, or lay less.',
+  'strip-or-keep-word': 'Stripping is the honest job. Keep what the customer decides.',
   'warm-metal': 'Warm the metal itself to {minC} until it holds; the air alone is not enough.',
   'slower-smaller-longer': 'Slower grade, smaller sections, longer waits before heat.',
   'cooler-hour': 'Let it cool, or take a cooler hour.',

@@ -5,6 +5,11 @@ import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<ReasonCode, string> = {
+  'layers-by-link':
+    'Solvent attacks paint that is not cross-linked; only the layer on top and what was sanded open is touched, and a shut layer between softens it.',
+  'layers-by-sheet':
+    'What the sheet names as allowed below it, and its grit, come before the rule.',
+  'layers-by-tests': 'Your tape, rub and patch outrank what the paint is said to be.',
   'clear-not-reduced':
     'Clear is not reduced unless its sheet lists a reducer. To get it flatter: warmer material, finer break-up, a slower hand.',
   'grade-for-temperature':

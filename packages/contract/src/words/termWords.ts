@@ -6,6 +6,21 @@ import { say, type FigureWriter, type PlainParams } from './say.ts';
 import { MATERIAL_NAME } from './tradeWords.ts';
 
 export const TERMS: Record<TermCode, string> = {
+  factoryPaint: 'factory paint',
+  knownTwoPack: 'two-pack that is known',
+  freshTwoPack: 'fresh two-pack',
+  singlePack: 'aerosol or single-pack paint',
+  thermoplasticLacquer: 'thermoplastic lacquer',
+  unknownPaint: 'paint that nobody knows',
+  dyedPaint: 'old red or dyed paint',
+  fillerLayer: 'filler',
+  bareMetalLayer: 'bare metal',
+  barePlasticLayer: 'bare plastic',
+  stillGlossy: 'is still glossy',
+  scratchShows: 'has scratches the next coat does not hide',
+  tooFine: 'is too fine to hold',
+  peelTexture: 'Peel',
+  runsTexture: 'Runs',
   needleShut: 'A needle shut or air too weak to draw paint',
   paintFlowing: 'paint flowing',
   dropSize: 'Drop size at this viscosity',

@@ -114,6 +114,19 @@ export const VERDICT_LEVEL = {
   'either-of-two': 'caution',
   'polish-will-not-cure': 'stop',
   'film-left-unknown': 'caution',
+  'layer-lifts': 'stop',
+  'old-paint-comes-off': 'stop',
+  'needs-primer': 'stop',
+  'layer-unknown': 'caution',
+  'test-patch-first': 'caution',
+  'isolate-first': 'caution',
+  'bleeds-through': 'caution',
+  'sand-first': 'caution',
+  'cut-through-open': 'caution',
+  'texture-below': 'caution',
+  'foreign-bodywork': 'caution',
+  'old-build-high': 'caution',
+  'strip-advised': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {
@@ -123,6 +136,9 @@ export const VERDICT_CODES = Object.keys(VERDICT_LEVEL) as [VerdictCode, ...Verd
 
 /** Why a figure is what it is. */
 export const REASON_CODES = [
+  'layers-by-link',
+  'layers-by-sheet',
+  'layers-by-tests',
   'clear-not-reduced',
   'grade-for-temperature',
   'grade-nearest',
@@ -256,6 +272,8 @@ export type AdviceCode = (typeof ADVICE_CODES)[number];
 
 /** What is asked back where something is missing. */
 export const ASK_CODES = [
+  'what-lies-under',
+  'rub-and-tape',
   'turns-counted-from',
   'is-it-the-cap',
   'is-it-the-wall',
