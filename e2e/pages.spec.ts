@@ -46,7 +46,7 @@ async function open(page: Page, address: string): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Reading / })).toHaveCount(0);
 }
 
-/** Adds up how much of the page jumps, by the share of the screen (layout instability, W3C 2024). */
+/** Adds up how much of the page jumps, by the share of the screen (W3C: layout instability). */
 const countJumps = (page: Page) =>
   page.addInitScript(`
     window.jumped = 0;

@@ -1,7 +1,7 @@
 /** Grades over the day, clocks and panels as they are said. */
 import { expect, it } from 'vitest';
 import { countdownText } from '../src/ticket/countdown.ts';
-import { panelName } from '../src/words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { gradeBands } from '../src/today/dayLayout.ts';
 
 it('grades lie side by side over the day, parted in the middle of what they share', () => {

@@ -9,6 +9,7 @@ import type { SheetVersion } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { gateProduct } from './gateProduct.ts';
+import { layersStanding } from './layersFound.ts';
 import {
   coatsUnder,
   holdsAgainst,
@@ -50,6 +51,7 @@ export function standingFor(
     ...solventStop(plan, context),
     ...windowStop(whole, coat, context, atMs),
     ...faultsBelow(whole, coat),
+    ...layersStanding(whole, coat),
   ];
   return isRunning && standing.some(({ level }) => level === 'stop')
     ? [...standing, wordVerdict(caution('wet-panel-stopped'))]

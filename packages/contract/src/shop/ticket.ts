@@ -2,6 +2,8 @@
  * A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done
  * coat by coat.
  */
+import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
+import { FoundLayer } from '../shapes/layers.ts';
 import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
 import { z } from 'zod';
 import { Poured } from '../calculations/pourCheck.ts';
@@ -20,7 +22,9 @@ export const Panel = z.strictObject({
   ...wanted('areaM2'),
   orientation: z.enum(['upright', 'flat', 'slope']),
   substrate: Substrate,
-  scope: z.enum(['full', 'blend', 'spot', 'clearOnly', 'leave']),
+  scope: z.enum(SCOPES),
+  /** What stands on it, lowest first; absent where nobody was asked. */
+  found: listOf(FoundLayer).optional(),
 });
 export type Panel = z.infer<typeof Panel>;
 

@@ -24,6 +24,8 @@ export type TicketSketch = Pick<Ticket, 'vehicle' | 'bodyKind' | 'jobSize' | 'no
   room: string;
   painter: string;
   panels: PanelSketch[];
+  /** What stands on a panel, where somebody was asked. */
+  found?: Record<string, NonNullable<Panel['found']>>;
   stages: StageSketch[];
   daysAgo?: number;
   /** Laid on a Friday, with the waits of the clear cut short. */
@@ -126,6 +128,13 @@ export const TICKETS: TicketSketch[] = [
       ['rightFrontDoor', 1.0, 'upright'],
       ['right slider', 1.9, 'upright'],
     ],
+    found: {
+      rightFrontDoor: [{ history: 'factory', dryUm: 110, lastGrit: 'P500' }],
+      'right slider': [
+        { history: 'factory', dryUm: 105 },
+        { history: 'unknownOld', dryUm: 90, lastGrit: 'P500', tests: { rub: 'nothing' } },
+      ],
+    },
     stages: [
       {
         kind: 'base',

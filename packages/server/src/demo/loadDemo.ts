@@ -137,7 +137,7 @@ async function loadTicket(
 
 async function ticketFrom(
   manager: EntityManager,
-  { room, painter, panels, stages, vehicle, bodyKind, jobSize, note }: TicketSketch,
+  { room, painter, panels, found = {}, stages, vehicle, bodyKind, jobSize, note }: TicketSketch,
 ) {
   const setup = await shopSetup(manager);
   const sheets = await latestSheets(manager);
@@ -151,6 +151,7 @@ async function ticketFrom(
       orientation,
       scope,
       substrate,
+      ...(found[name] ? { found: found[name] } : {}),
     }),
   );
   return {

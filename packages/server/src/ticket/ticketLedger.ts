@@ -100,7 +100,13 @@ async function writeShape(
   await manager.update(StageTable, { ticketId }, { archivedAt: now });
   await manager.upsert(
     PanelTable,
-    panels.map((panel, ordinal) => ({ ...panel, ticketId, ordinal, archivedAt: null })) as never,
+    panels.map(({ found = null as never, ...panel }, ordinal) => ({
+      ...panel,
+      found,
+      ticketId,
+      ordinal,
+      archivedAt: null,
+    })) as never,
     ['id'],
   );
   const rows = stages.map(

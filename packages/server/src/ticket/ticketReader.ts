@@ -37,14 +37,18 @@ import { CoatPanelTable, CoatTable, type CoatPanelRow, type CoatRow } from './co
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
-const panelOf = ({ id, name, areaM2, orientation, substrate, scope }: PanelRow): Panel => ({
-  id,
-  name,
-  areaM2,
-  orientation,
-  substrate,
-  scope,
-});
+const panelOf = (row: PanelRow): Panel => {
+  const { id, name, areaM2, orientation, substrate, scope, found } = row;
+  return {
+    id,
+    name,
+    areaM2,
+    orientation,
+    substrate,
+    scope,
+    ...(found ? { found } : {}),
+  };
+};
 const stageOf = (
   { ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow,
   panels: StagePanelRow[],

@@ -46,7 +46,12 @@ export const TicketTable = new EntitySchema<TicketRow>({
   ],
 });
 
-export type PanelRow = Panel & { ticketId: string; ordinal: number; archivedAt: Date | null };
+export type PanelRow = Omit<Panel, 'found'> & {
+  ticketId: string;
+  ordinal: number;
+  found: Panel['found'] | null;
+  archivedAt: Date | null;
+};
 export const PanelTable = new EntitySchema<PanelRow>({
   name: 'Panel',
   tableName: 'panel',
@@ -56,6 +61,7 @@ export const PanelTable = new EntitySchema<PanelRow>({
     ...integers('ordinal'),
     ...texts('name', 'orientation', 'substrate', 'scope'),
     ...doubles('areaM2'),
+    ...optionalStructures('found'),
     archivedAt: edited.archivedAt,
   },
   foreignKeys: [refersTo('panel', 'ticketId', 'Ticket')],

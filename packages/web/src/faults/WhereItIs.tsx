@@ -1,7 +1,8 @@
 /** How wet the film is, and where on the car: what narrows the layers and the repair. */
 import { SegmentedControl, Select } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { panelName, STAGE_NAME } from '../words/tradeNames.ts';
+import { STAGE_NAME } from '../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { type Draft } from './draft.ts';
 import { Words } from './Words.tsx';
 

@@ -16,7 +16,8 @@ import { benchOf } from '../faults/benchOf.ts';
 import { FlowingRecord } from './FlowingRecord.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { STAGE_NAME, WORK_NAME, panelName } from '../words/tradeNames.ts';
+import { STAGE_NAME, WORK_NAME } from '../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import {
   takenMix,
   takenRecoat,

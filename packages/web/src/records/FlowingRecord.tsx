@@ -4,7 +4,7 @@
  */
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
-import { panelName } from '../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
 
 type FlowingRecordProps = { coat: Coat; nameOf: (panelId: string) => string; format: Format };

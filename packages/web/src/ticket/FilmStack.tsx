@@ -3,12 +3,15 @@
  * opens its coat.
  */
 import { Select } from '@mantine/core';
+import { layersFound, panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { HISTORY_NAME } from './found/foundWords.ts';
+import { Seam } from './found/Seam.tsx';
 import styles from './FilmStack.module.css';
-import { panelName } from '../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stackLayout.ts';
 
 /**
@@ -17,6 +20,8 @@ import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stack
 const faultSaid = (fault: LayerMark | undefined): string =>
   fault ? `, ${fault.names} ${fault.isOpen ? 'not settled' : 'left in it'}` : '';
 
+/** A found layer: hatched, not to scale, for most are not measured. */
+const FOUND_PX = 28;
 const BOX: StackBox = {
   widthPx: 290,
   heightPx: 470,
@@ -43,8 +48,15 @@ export function FilmStack({
   const [picked, setPicked] = useState(painted[0]?.id ?? '');
   const panel = painted.find(({ id }) => id === picked) ?? painted[0];
   const layers = stackLayers(whole, panel?.id ?? '');
-  const box = { ...BOX, heightPx: Math.max(BOX.heightPx, layers.length * BOX.apartPx + 80) };
+  const found = panel?.found ?? [];
+  const foundPx = found.length * FOUND_PX;
+  const box = {
+    ...BOX,
+    heightPx: Math.max(BOX.heightPx, layers.length * BOX.apartPx + 80) + foundPx,
+    bottomPx: BOX.bottomPx + foundPx,
+  };
   const layout = layOutStack(layers, box);
+  const seams = layersFound(whole.ticket, whole.sheets)?.pairs ?? [];
   const film = (um: number) => format.joined(format.film(um));
   if (!panel) return null;
   return (
@@ -79,14 +91,40 @@ export function FilmStack({
             </text>
           </g>
         ))}
+        <pattern id="found" width="7" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 7L7 0" className={styles['hatch']} />
+        </pattern>
+        {found.map(({ history, dryUm }, i) => {
+          const yPx = layout.floorPx + foundPx - (i + 1) * FOUND_PX;
+          return (
+            <g key={i}>
+              <rect
+                x={BOX.leftPx}
+                y={yPx}
+                width={BOX.barPx}
+                height={FOUND_PX}
+                fill="url(#found)"
+                className={styles['found']}
+              />
+              <text x={BOX.leftPx + BOX.barPx + 14} y={yPx + 19} className={styles['quiet']}>
+                {HISTORY_NAME[history]}{' '}
+                {dryUm !== undefined && <tspan className={styles['um']}>{film(dryUm)}</tspan>}
+              </text>
+            </g>
+          );
+        })}
         <rect
           x={BOX.leftPx}
-          y={layout.floorPx}
+          y={layout.floorPx + foundPx}
           width={BOX.barPx}
           height={22}
           className={styles['substrate']}
         />
-        <text x={BOX.leftPx + BOX.barPx + 14} y={layout.floorPx + 16} className={styles['quiet']}>
+        <text
+          x={BOX.leftPx + BOX.barPx + 14}
+          y={layout.floorPx + foundPx + 16}
+          className={styles['quiet']}
+        >
           {panel.substrate}
         </text>
         {layout.bars.map((bar) => {
@@ -138,6 +176,13 @@ export function FilmStack({
           );
         })}
       </svg>
+      {seams
+        .filter((seam) => seam.panel === panelSaid(panels, panel))
+        .map(({ above, outcome }) => (
+          <div key={above}>
+            <Seam outcome={outcome} over={above} />
+          </div>
+        ))}
     </div>
   );
 }

@@ -5,7 +5,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSetup, useTickets } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
-import { panelName, STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
+import { STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 
 export function TicketsPage() {
   const read = useTickets();

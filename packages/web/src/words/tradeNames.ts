@@ -44,19 +44,6 @@ export const CHEMISTRY_NAME: Record<Chemistry, string> = {
   none: 'no hardener',
   unknown: 'hardener not known',
 };
-const PANEL_WORDS: Record<string, string> = {
-  hood: 'bonnet',
-  roof: 'roof',
-  trunk: 'boot lid',
-  tailgate: 'tailgate',
-  frontBumper: 'front bumper',
-  rearBumper: 'rear bumper',
-  tank: 'tank',
-};
-
-/** "leftFrontDoor" → "left front door"; free names stay as they are. */
-export const panelName = (name: string): string =>
-  PANEL_WORDS[name] ?? name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
 export const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);
 /** What a per cent is of. */
 export const BASIS_NAME: Record<Basis, string> = {

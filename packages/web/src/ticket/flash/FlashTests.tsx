@@ -4,7 +4,7 @@ import type { InputOf } from '@orthochrom/contract/registry.ts';
 import { useState } from 'react';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
-import { panelName } from '../../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { CardProps } from '../cardProps.ts';
 

@@ -1,25 +1,25 @@
 import { Button, CloseButton, Select, TextInput } from '@mantine/core';
+import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { FigureInput } from '../../units/FigureInput.tsx';
-import { panelName } from '../../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
+import { FoundOnPanel, type LayersAnswer } from '../found/FoundOnPanel.tsx';
+import { SCOPE_NAME } from '../found/foundWords.ts';
 import styles from './PanelPicker.module.css';
 import { newPanel, PANEL_AREAS_M2 } from './ticketDraft.ts';
 
-const SCOPES = [
-  { value: 'full', label: 'Paint' },
-  { value: 'blend', label: 'Blend' },
-  { value: 'spot', label: 'Spot' },
-  { value: 'clearOnly', label: 'Clear only' },
-  { value: 'leave', label: 'Leave' },
-];
+const SCOPES = Object.entries(SCOPE_NAME).map(([value, label]) => ({ value, label }));
 
 export function PanelPicker({
   panels,
+  answer,
   onChange,
   error,
 }: {
   panels: Panel[];
+  /** What was found under them against what is planned. */
+  answer: LayersAnswer | undefined;
   onChange: (panels: Panel[]) => void;
   error: string | undefined;
 }) {
@@ -105,6 +105,20 @@ export function PanelPicker({
             size="xl"
             aria-label={`Take ${panelName(panel.name)} off`}
             onClick={() => onChange(panels.filter(({ id }) => id !== panel.id))}
+          />
+          <FoundOnPanel
+            panel={panel}
+            name={panelSaid(panels, panel)}
+            others={panels.filter(({ id, found }) => id !== panel.id && found)}
+            answer={answer}
+            onChange={(found) => {
+              const { found: _, ...rest } = panel;
+              onChange(
+                panels.map((one) =>
+                  one.id === panel.id ? (found ? { ...rest, found } : rest) : one,
+                ),
+              );
+            }}
           />
         </div>
       ))}

@@ -1,7 +1,9 @@
 /** The form of a ticket, new or changed: vehicle, panels with areas, stages from data sheets. */
 import { Select, Textarea, TextInput } from '@mantine/core';
+import { layersFound } from '@orthochrom/contract/plan/layersFound.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
+import { useMemo } from 'react';
 import { PanelPicker } from './PanelPicker.tsx';
 import { StagePicker } from './StagePicker.tsx';
 import { withPanelsInStages, type DraftFault, type TicketDraft } from './ticketDraft.ts';
@@ -25,6 +27,7 @@ type TicketFormProps = {
 export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFormProps) {
   const change = (changes: Partial<TicketDraft>) =>
     onChange(withPanelsInStages({ ...draft, ...changes }));
+  const answer = useMemo(() => layersFound(draft, sheets), [draft, sheets]);
   const faultAt = (path: string) => faults.find((fault) => fault.path === path)?.message;
   return (
     <>
@@ -59,6 +62,7 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
       </div>
       <PanelPicker
         panels={draft.panels}
+        answer={answer}
         onChange={(panels) => change({ panels })}
         error={faultAt('panels')}
       />

@@ -5,7 +5,7 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
-import { panelName } from '../../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 
 type BreakOffProps = {
   /** Not touched as done yet. */

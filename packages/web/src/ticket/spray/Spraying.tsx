@@ -20,7 +20,7 @@ import { countdownText } from '../countdown.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { FlowingGauge } from './FlowingGauge.tsx';
-import { panelName } from '../../words/tradeNames.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import styles from './SprayCard.module.css';
 import { useStanding } from '../standing.ts';
 

@@ -1,0 +1,112 @@
+/**
+ * What was found on the panels of a ticket, held against the stages planned over it: from rows to
+ * `layerCheck`, for form, judge and film stack alike.
+ */
+import { GRITS, type Grit } from '@orthochrom/core/layers/grit.ts';
+import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import type { Sheet } from '../sheet/sheet.ts';
+import { rangeOf } from '../quantity/ranges.ts';
+import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
+import { panelName } from '../words/panelWords.ts';
+import { LAYER_WORDS } from '../words/faultWords.ts';
+import type { WordedVerdict } from '../words/worded.ts';
+import { recipeOf } from './planContext.ts';
+
+export type Planned = Pick<Ticket, 'panels' | 'stages'>;
+type Input = InputOf<'layerCheck'>;
+
+/** A stage as it is said; of two of a kind the second says so. */
+export function stageSaid(stages: readonly StagePlan[], stage: StagePlan): string {
+  const alike = stages.filter(({ kind }) => kind === stage.kind);
+  const word = LAYER_WORDS[stage.kind];
+  return alike.length > 1 ? `${word} ${alike.indexOf(stage) + 1}` : word;
+}
+
+/** A panel as it is said; of two that are said alike the second says so. */
+export function panelSaid(panels: readonly Panel[], panel: Panel): string {
+  const alike = panels.filter(({ name }) => panelName(name) === panelName(panel.name));
+  const at = alike.indexOf(panel);
+  return at > 0 ? `${panelName(panel.name)} ${at + 1}` : panelName(panel.name);
+}
+
+/** A sheet that prints one grit, or two, over what it is laid on. */
+function gritOf({ overWhat = [] }: Sheet): [Grit, Grit] | undefined {
+  const printed = overWhat.map(({ grit }) => /^(P\d+)(?:[-–](P\d+))?$/.exec(grit.trim()));
+  const one = printed.length === 1 ? printed[0] : undefined;
+  const [from, to = from] = one ? [one[1] as Grit, one[2] as Grit | undefined] : [];
+  return from && to && GRITS.includes(from) && GRITS.includes(to) ? [from, to] : undefined;
+}
+
+function plannedStage({ panels, stages }: Planned, stage: StagePlan, sheet: Sheet) {
+  const { wetFilmUm, volumeSolidsPercent, parts } = recipeOf({ sheet, stage });
+  const sheetGrit = gritOf(sheet);
+  const wetUm = (wetFilmUm[0] + wetFilmUm[1]) / 2;
+  const dryUm = (stage.coats * wetUm * volumeSolidsPercent) / 100;
+  const { from, to } = rangeOf('dryUm');
+  return {
+    name: stageSaid(stages, stage),
+    stage: stage.kind,
+    carrier: sheet.carrier,
+    activated: parts.some(({ role }) => role === 'hardener'),
+    hardener: sheet.hardenerChemistry,
+    build: sheet.materialClass === 'buildPrimer',
+    ...(stage.finish ? { finish: stage.finish } : {}),
+    panels: panels
+      .filter(({ id, found }) => found && stage.panelIds.includes(id))
+      .map((panel) => panelSaid(panels, panel)),
+    ...(dryUm >= from && dryUm <= to ? { dryUm } : {}),
+    ...(sheetGrit ? { sheetGrit } : {}),
+  } satisfies Input['stages'][number];
+}
+
+/** Undefined where nobody told what stands on a panel, or a sheet is missing. */
+export function layersInput(
+  planned: Planned,
+  sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[],
+): Input | undefined {
+  const told = planned.panels.filter(({ found }) => found);
+  const stages = planned.stages.flatMap((stage) => {
+    const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+    return sheet ? [plannedStage(planned, stage, sheet)] : [];
+  });
+  if (told.length === 0 || stages.length === 0) return undefined;
+  return {
+    panels: told.map((panel) => ({
+      name: panelSaid(planned.panels, panel),
+      areaM2: panel.areaM2,
+      scope: panel.scope,
+      substrate: panel.substrate,
+      found: panel.found!,
+    })),
+    stages,
+  };
+}
+
+/** Every panel whose layers were told, against every stage of the ticket. */
+export function layersFound(
+  planned: Planned,
+  sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[],
+): AnswerOf<'layerCheck'> | undefined {
+  const input = layersInput(planned, sheets);
+  return input && ask('layerCheck', input);
+}
+
+/**
+ * What is to be told before the first coat of a stage goes over what was found: what names this
+ * stage, and for the first stage of a panel what is said of the panel.
+ */
+export function layersStanding(
+  { ticket, sheets }: { ticket: Planned; sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[] },
+  { stageId, ordinal }: { stageId: string; ordinal: number },
+): WordedVerdict[] {
+  const stage = ticket.stages.find(({ id }) => id === stageId);
+  const answer = ordinal === 1 && stage ? layersFound(ticket, sheets) : undefined;
+  if (!answer || !stage) return [];
+  const name = stageSaid(ticket.stages, stage);
+  const firstOver = (panel: string) => answer.pairs.find((pair) => pair.panel === panel)?.above;
+  return answer.verdicts.filter(({ params = {} }) =>
+    params['above'] === undefined
+      ? firstOver(String(params['panel'])) === name
+      : params['above'] === name,
+  );
+}
