@@ -48,7 +48,7 @@ export function Fields() {
       <Question label="Nobody answered yet">
         <YesNo label="Nobody answered yet" value={undefined} onChange={nothing} />
       </Question>
-      <Question label="Answered">
+      <Question label="Answered" isWide>
         <Choice
           label="Answered"
           value="none"

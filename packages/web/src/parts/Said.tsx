@@ -1,9 +1,11 @@
 /** What is shown and said of a step: its figures, its verdicts, its reasons. */
 import { VERDICT_LEVEL, type VerdictCode } from '@orthochrom/core/outcome/codes.ts';
+import { PAIR_OUTCOMES } from '@orthochrom/core/layers/layerPairs.ts';
 import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import { verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/worded.ts';
 import { FigureTile, FigureTiles } from '../ticket/step/FigureTile.tsx';
+import { Seam } from '../ticket/found/Seam.tsx';
 import { LevelBadge, ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 
 export function Tiles() {
@@ -58,6 +60,11 @@ export function Levels() {
         <LevelBadge level="caution" />
         <LevelBadge level="stop" />
         <LevelBadge level="stop" word="Wait" />
+      </div>
+      <div className="row">
+        {PAIR_OUTCOMES.map((outcome) => (
+          <Seam key={outcome} outcome={outcome} />
+        ))}
       </div>
       <VerdictList verdicts={VERDICTS} />
       <ReasonList reasons={REASONS} />

@@ -23,7 +23,7 @@ const faultSaid = (fault: LayerMark | undefined): string =>
 /** A found layer: hatched, not to scale, for most are not measured. */
 const FOUND_PX = 28;
 const BOX: StackBox = {
-  widthPx: 290,
+  widthPx: 330,
   heightPx: 470,
   leftPx: 40,
   barPx: 100,
@@ -78,6 +78,13 @@ export function FilmStack({
           }))}
         />
       )}
+      {seams
+        .filter((seam) => seam.panel === panelSaid(panels, panel))
+        .map(({ above, outcome }) => (
+          <div key={above}>
+            <Seam outcome={outcome} over={above} />
+          </div>
+        ))}
       <svg
         viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
         className={styles['stack']}
@@ -176,13 +183,6 @@ export function FilmStack({
           );
         })}
       </svg>
-      {seams
-        .filter((seam) => seam.panel === panelSaid(panels, panel))
-        .map(({ above, outcome }) => (
-          <div key={above}>
-            <Seam outcome={outcome} over={above} />
-          </div>
-        ))}
     </div>
   );
 }

@@ -33,7 +33,7 @@ export const RUB_NAME: Words<NonNullable<Tests['rub']>> = {
   nothing: 'Nothing',
   tacky: 'Tacky',
   wrinkles: 'Wrinkles',
-  tintsCloth: 'Tints the cloth',
+  tintsCloth: 'Bleeds',
 };
 export const PATCH_NAME: Words<NonNullable<Tests['patch']>> = { held: 'Held', lifted: 'Lifted' };
 export const SEAM_WORD: Words<PairOutcome> = {
