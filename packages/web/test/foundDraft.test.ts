@@ -3,11 +3,11 @@ import type { FoundLayer } from '@orthochrom/core/layers/foundLayer.ts';
 import { changedTests, withLayer } from '../src/ticket/found/foundDraft.ts';
 
 it('an answer taken back was never given', () => {
-  expect(changedTests({ tape: 'holds' }, { patch: 'held' })).toEqual({
+  expect(changedTests({ tape: 'holds' }, 'patch', 'held')).toEqual({
     tape: 'holds',
     patch: 'held',
   });
-  expect(changedTests({ patch: 'held' }, { patch: undefined })).toBeUndefined();
+  expect(changedTests({ patch: 'held' }, 'patch', undefined)).toBeUndefined();
 });
 
 it('a layer changes alone, and what is on top was not sanded through', () => {

@@ -17,6 +17,14 @@ const SCRATCHES = [
   ...GRITS.map((grit) => ({ value: grit, label: grit })),
 ];
 
+/** In the order in which they are made: an answer can be taken back. */
+const NOT_MADE = 'notMade';
+const QUICK_TESTS = [
+  ['tape', 'Tape pull', TAPE_NAME],
+  ['rub', 'Solvent rub', RUB_NAME],
+  ['patch', 'Test patch', PATCH_NAME],
+] as const;
+
 type FoundLayersProps = { layers: FoundLayer[]; onChange: (layers: FoundLayer[]) => void };
 
 export function FoundLayers({ layers, onChange }: FoundLayersProps) {
@@ -106,7 +114,6 @@ function LayerFields({ layer, isTop, onChange, onRemove }: LayerFieldsProps) {
 
 function QuickTests({ layer, onChange }: Pick<LayerFieldsProps, 'layer' | 'onChange'>) {
   const tests = layer.tests ?? {};
-  const told = (changes: FoundLayer['tests']) => onChange({ tests: changedTests(tests, changes) });
   return (
     <>
       <p className="quiet">
@@ -114,32 +121,20 @@ function QuickTests({ layer, onChange }: Pick<LayerFieldsProps, 'layer' | 'onCha
         pulled back on itself; a cloth wet with the strongest reducer of the plan, half a minute,
         ten double rubs. The safety sheet comes first.
       </p>
-      <Question label="Tape pull" isWide>
-        <Choice
-          label="Tape pull"
-          value={tests.tape}
-          options={optionsOf(TAPE_NAME)}
-          onChange={(tape) => told({ tape: tape as typeof tests.tape })}
-        />
-      </Question>
-      <Question label="Solvent rub" isWide>
-        <Choice
-          label="Solvent rub"
-          value={tests.rub}
-          options={optionsOf(RUB_NAME)}
-          onChange={(rub) => told({ rub: rub as typeof tests.rub })}
-        />
-      </Question>
-      <Question label="Test patch" isWide>
-        <Choice
-          label="Test patch"
-          value={tests.patch ?? 'none'}
-          options={[['none', 'Not made'], ...optionsOf(PATCH_NAME)]}
-          onChange={(patch) =>
-            told({ patch: patch === 'none' ? undefined : (patch as typeof tests.patch) })
-          }
-        />
-      </Question>
+      {QUICK_TESTS.map(([test, label, words]) => (
+        <Question key={test} label={label} isWide>
+          <Choice
+            label={label}
+            value={tests[test] ?? NOT_MADE}
+            options={[[NOT_MADE, 'Not made'], ...optionsOf<string>(words)]}
+            onChange={(seen) =>
+              onChange({
+                tests: changedTests(tests, test, seen === NOT_MADE ? undefined : seen),
+              })
+            }
+          />
+        </Question>
+      ))}
     </>
   );
 }

@@ -5,11 +5,13 @@ import type { FoundLayer } from '@orthochrom/core/layers/foundLayer.ts';
 const told = <T extends object>(of: T): T =>
   Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined)) as T;
 
+/** The tests with another answer of one of them; no trace where none is left. */
 export const changedTests = (
   tests: NonNullable<FoundLayer['tests']>,
-  changes: FoundLayer['tests'],
+  test: keyof NonNullable<FoundLayer['tests']>,
+  seen: string | undefined,
 ): FoundLayer['tests'] => {
-  const next = told({ ...tests, ...changes });
+  const next = told({ ...tests, [test]: seen });
   return Object.keys(next).length > 0 ? next : undefined;
 };
 
