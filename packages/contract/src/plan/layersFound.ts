@@ -3,6 +3,7 @@
  * `layerCheck`, for form, judge and film stack alike.
  */
 import { GRITS, type Grit } from '@orthochrom/core/layers/grit.ts';
+import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { rangeOf } from '../quantity/ranges.ts';
@@ -49,7 +50,7 @@ function plannedStage({ panels, stages }: Planned, stage: StagePlan, sheet: Shee
     carrier: sheet.carrier,
     activated: parts.some(({ role }) => role === 'hardener'),
     hardener: sheet.hardenerChemistry,
-    build: sheet.materialClass === 'buildPrimer',
+    build: sheet.materialClass !== undefined && MATERIALS[sheet.materialClass].isBuild,
     ...(stage.finish ? { finish: stage.finish } : {}),
     panels: panels
       .filter(({ id, found }) => found && stage.panelIds.includes(id))
