@@ -2,9 +2,10 @@
  * A burst on paper: where the drops of one touch of the trigger lie, how wet, in each pattern, by
  * how bad it is.
  *
- *   s ~ f(s; β, split)(1 + σ s),  v ~ N(0, 0.38),  x = v + 1.4 κ_c (u² − 0.15), u = s      [look-7]
+ *   s ~ f(s; β, split)(1 + σ s),  x = N(0, 0.38) √(1 − 0.55 s²) + 0.84 κ_c (s² − 0.35)     [look-7]
  *     heavyCentre β = 2 + 3 κ; split 0.85 κ; oneEndHeavy σ = 0.9 κ; crescent κ_c = κ;
- *     tilted 25° κ; narrow 1 − 0.6 κ wide; flutter three gaps, a drop in one lost with κ
+ *     tilted 25° κ; narrow 1 − 0.6 κ long; flutter three gaps, a drop in one lost with κ;
+ *     one drop in twenty is overspray, 2.2 times as far out
  *
  * Source  profile: fan.ts; the shares of each pattern ours, judgement
  */
@@ -56,11 +57,7 @@ export type BurstInput = {
 };
 
 /** Where the drops lie: s along the fan −1 to 1, v across in spreads of an even burst. [look-7] */
-function* dropsOf(
-  { pattern, severity }: BurstInput,
-  drawn: () => number,
-): Generator<{ s: number; v: number }> {
-  const shape = { ...EVEN, ...SHAPES[pattern](severity) };
+function* dropsOf(shape: Shape, drawn: () => number): Generator<{ s: number; v: number }> {
   const profile = fanProfile(shape);
   const share = (s: number) => profile(s) * (1 + shape.skew * s);
   const most = Math.max(...Array.from({ length: 81 }, (_, i) => share(i / 40 - 1)));
@@ -74,7 +71,7 @@ function* dropsOf(
     if (inGap && drawn() < shape.lost) continue;
     const wild = drawn() < OVERSPRAY ? 2.2 : 1;
     const v = ACROSS * wild * normal() * Math.sqrt(1 - 0.55 * s * s);
-    yield { s: s * shape.length, v: v + 1.4 * shape.bend * (s * s - 0.35) * 0.6 };
+    yield { s: s * shape.length, v: v + 0.84 * shape.bend * (s * s - 0.35) };
   }
 }
 
@@ -83,15 +80,15 @@ function* dropsOf(
  * [look-7]
  * @throws RangeError where it is not from 0 to 1 how plain it is
  */
-export function burstOf(input: BurstInput): Surface {
-  const { pattern, severity, columns, seed } = input;
+export function burstOf({ pattern, severity, columns, seed }: BurstInput): Surface {
   if (!(severity >= 0 && severity <= 1))
     throw new RangeError(`How plain a burst is goes from 0 to 1; ${severity} was given.`);
   const cellMm = PAPER.wideMm / columns;
   const paper = flatSurface(columns, Math.round(PAPER.highMm / cellMm), cellMm);
   const drawn = drawnFrom(seed);
-  const turn = ({ ...EVEN, ...SHAPES[pattern](severity) }.turnDeg * Math.PI) / 180;
-  for (const { s, v } of dropsOf(input, drawn)) {
+  const shape = { ...EVEN, ...SHAPES[pattern](severity) };
+  const turn = (shape.turnDeg * Math.PI) / 180;
+  for (const { s, v } of dropsOf(shape, drawn)) {
     const [x, y] = [v * HALF_WIDE_MM, s * HALF_LONG_MM];
     const radiusMm = Math.max(cellMm * 0.8, 1.1 + 1.9 * drawn() ** 3);
     const place = {

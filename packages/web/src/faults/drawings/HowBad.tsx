@@ -1,5 +1,6 @@
 /** How bad the pictures show it, and the lamp over them: a light case is told like a bad one. */
 import { Slider } from '@mantine/core';
+import type { ReactNode } from 'react';
 import { useLamp } from '../../lamp/lamp.ts';
 import styles from './Drawing.module.css';
 import { useSeverity } from './severity.ts';
@@ -21,38 +22,55 @@ export function HowBad() {
   const [lampAt, setLampAt] = useLamp();
   return (
     <div className={styles['moved']}>
-      <div>
-        <div className="label">
-          The pictures show it <strong>{wordOf(severity)}</strong>
-        </div>
-        <Slider
-          min={0.1}
-          max={1}
-          step={0.05}
-          value={severity}
-          onChange={setSeverity}
-          label={null}
-          size="lg"
-          thumbSize={48}
-          thumbLabel="How bad the pictures show it"
-          thumbProps={{ 'aria-valuetext': wordOf(severity) }}
-        />
-      </div>
-      <div>
-        <div className="label">Move the lamp over them</div>
-        <Slider
-          min={LAMP_FROM}
-          max={LAMP_TO}
-          step={0.01}
-          value={lampAt}
-          onChange={setLampAt}
-          label={null}
-          size="lg"
-          thumbSize={48}
-          thumbLabel="Where the lamp stands over the pictures"
-          thumbProps={{ 'aria-valuetext': `${Math.round(lampAt * 100)} % from the left` }}
-        />
-      </div>
+      <Moved
+        head={
+          <>
+            The pictures show it <strong>{wordOf(severity)}</strong>
+          </>
+        }
+        name="How bad the pictures show it"
+        range={[0.1, 1, 0.05]}
+        value={severity}
+        said={wordOf(severity)}
+        onChange={setSeverity}
+      />
+      <Moved
+        head="Move the lamp over them"
+        name="Where the lamp stands over the pictures"
+        range={[LAMP_FROM, LAMP_TO, 0.01]}
+        value={lampAt}
+        said={`${Math.round(lampAt * 100)} % from the left`}
+        onChange={setLampAt}
+      />
+    </div>
+  );
+}
+
+type MovedProps = {
+  head: ReactNode;
+  name: string;
+  range: readonly [least: number, most: number, step: number];
+  value: number;
+  said: string;
+  onChange: (value: number) => void;
+};
+
+function Moved({ head, name, range: [min, max, step], value, said, onChange }: MovedProps) {
+  return (
+    <div>
+      <div className="label">{head}</div>
+      <Slider
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        onChange={onChange}
+        label={null}
+        size="lg"
+        thumbSize={48}
+        thumbLabel={name}
+        thumbProps={{ 'aria-valuetext': said }}
+      />
     </div>
   );
 }
