@@ -1,6 +1,6 @@
 /** Things to do, things to ask, and tests to make: their words. */
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
-import type { AdviceCode, AskCode, DoubtCode } from '@orthochrom/core/outcome/codes.ts';
+import type { AdviceCode, AskCode, DoubtCode } from '@orthochrom/core/outcome/askCodes.ts';
 import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 

@@ -3,7 +3,8 @@
  */
 import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';
-import type { AdviceCode, ReasonCode } from '../outcome/codes.ts';
+import type { ReasonCode } from '../outcome/codes.ts';
+import type { AdviceCode } from '../outcome/askCodes.ts';
 import type { TermCode } from '../outcome/terms.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import { airVerdictsOf } from '../inForce/airVerdictsOf.ts';

@@ -3,7 +3,7 @@
  */
 import { GUNS } from '../trade/gunClasses.ts';
 import type { Gun } from './gun.ts';
-import type { DoubtCode } from '../outcome/codes.ts';
+import type { DoubtCode } from '../outcome/askCodes.ts';
 import type { Params } from '../outcome/verdicts.ts';
 
 export type ImplausibleFigure = { code: DoubtCode; params: Params };

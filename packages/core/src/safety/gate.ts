@@ -3,7 +3,8 @@
  * legal advice: the product's safety sheet, the local code and licensed practice
  * come first.
  */
-import type { AdviceCode, VerdictCode } from '../outcome/codes.ts';
+import type { VerdictCode } from '../outcome/codes.ts';
+import type { AdviceCode } from '../outcome/askCodes.ts';
 import type { TermCode } from '../outcome/terms.ts';
 import {
   caution,
