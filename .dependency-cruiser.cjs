@@ -18,6 +18,7 @@ const ROOMS = [
   'inForce',
   'material',
   'layers',
+  'prep',
   'reducer',
   'mix',
   'gun',

@@ -12,6 +12,7 @@ import { kit } from './calculations/kit.ts';
 import { layerCheck } from './calculations/layerCheck.ts';
 import { mix } from './calculations/mix.ts';
 import { overlap } from './calculations/overlap.ts';
+import { prep } from './calculations/prep.ts';
 import { pourCheck } from './calculations/pourCheck.ts';
 import { pressure } from './calculations/pressure.ts';
 import { recoat } from './calculations/recoat.ts';
@@ -36,6 +37,7 @@ export const registry = {
   pourCheck,
   kit,
   layerCheck,
+  prep,
   airline,
   pressure,
   turns,

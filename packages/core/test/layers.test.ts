@@ -13,39 +13,7 @@ import { GRAIN_UM, gritLadder, GRITS, type Grit } from '../src/layers/grit.ts';
 import { gritUnder, keyFault } from '../src/layers/keying.ts';
 import { layerCheckOf, LIFT_RISKS } from '../src/layers/layerCheck.ts';
 import { severer, severest, type PairOutcome } from '../src/layers/layerPairs.ts';
-import { CARRIERS, CHEMISTRIES, FINISHES, STAGES } from '../src/trade/vocabulary.ts';
-
-const tests = fc.record(
-  {
-    tape: fc.constantFrom('holds', 'edge', 'comesOff'),
-    rub: fc.constantFrom('nothing', 'tacky', 'wrinkles', 'tintsCloth'),
-    patch: fc.constantFrom('held', 'lifted'),
-  },
-  { requiredKeys: [] },
-) as fc.Arbitrary<LayerTests>;
-const layer = fc.record(
-  {
-    history: fc.constantFrom(...HISTORIES),
-    lastGrit: fc.constantFrom(...GRITS),
-    cutThrough: fc.boolean(),
-    tests,
-  },
-  { requiredKeys: ['history'] },
-) as fc.Arbitrary<FoundLayer>;
-const stage = fc.record(
-  {
-    stage: fc.constantFrom(...STAGES),
-    carrier: fc.constantFrom(...CARRIERS),
-    hardener: fc.constantFrom(...CHEMISTRIES),
-    build: fc.boolean(),
-    finish: fc.constantFrom(...FINISHES),
-  },
-  { requiredKeys: ['stage', 'carrier'] },
-) as fc.Arbitrary<Omit<PlannedStage, 'name'>>;
-const stages = fc
-  .array(stage, { minLength: 1, maxLength: 4 })
-  .map((all) => all.map((one, i) => ({ ...one, name: `stage ${i}` })));
-const found = fc.array(layer, { minLength: 1, maxLength: 4 });
+import { anyFound as found, anyStage as stage, anyStages as stages } from './anyLayers.ts';
 
 const check = (layers: FoundLayer[], over: PlannedStage[]) =>
   layerCheckOf({ panels: [{ name: 'door', found: layers }], stages: over });

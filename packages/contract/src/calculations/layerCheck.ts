@@ -8,35 +8,13 @@ import {
 import { PAIR_OUTCOMES } from '@orthochrom/core/layers/layerPairs.ts';
 import { PAIR_WHYS } from '@orthochrom/core/layers/layerWalk.ts';
 import { z } from 'zod';
-import { contradiction, listOf } from '../quantity/fields.ts';
-import { GritBand, PlannedStage, TakenIn } from '../shapes/layers.ts';
+import { GritBand } from '../shapes/layers.ts';
 import { Ask, explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
+import { namesFit, panelsAndStages } from './panelsAndStages.ts';
 
 export const layerCheck = defineCalculation('layerCheck', {
-  input: z
-    .strictObject({ panels: listOf(TakenIn, 1), stages: listOf(PlannedStage, 1) })
-    .superRefine(({ panels, stages }, ctx) => {
-      const named = panels.map(({ name }) => name);
-      named.forEach((name, i) => {
-        if (named.indexOf(name) < i)
-          ctx.addIssue(contradiction(['panels', i, 'name'], `${name} is taken in twice`));
-      });
-      const stageNames = stages.map(({ name }) => name);
-      stages.forEach(({ name, panels: own = [] }, i) => {
-        if (stageNames.indexOf(name) < i)
-          ctx.addIssue(contradiction(['stages', i, 'name'], `${name} is planned twice`));
-        own.forEach((panel, j) => {
-          if (!named.includes(panel))
-            ctx.addIssue(
-              contradiction(
-                ['stages', i, 'panels', j],
-                `${panel} is not among the panels taken in`,
-              ),
-            );
-        });
-      });
-    }),
+  input: z.strictObject(panelsAndStages).superRefine(namesFit),
   answer: z.strictObject({
     pairs: z.array(
       z.strictObject({

@@ -3,17 +3,22 @@
  * `layerCheck`, for form, judge and film stack alike.
  */
 import { GRITS, type Grit } from '@orthochrom/core/layers/grit.ts';
+import { TESTS, withTests } from '@orthochrom/core/prep/tested.ts';
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { rangeOf } from '../quantity/ranges.ts';
+import type { PrepAnswer } from '../shop/prep.ts';
 import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
 import { panelName } from '../words/panelWords.ts';
 import { LAYER_WORDS } from '../words/faultWords.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import { recipeOf } from './planContext.ts';
 
-export type Planned = Pick<Ticket, 'panels' | 'stages'>;
+/** With what was answered to the tests on the list, where there is one. */
+export type Planned = Pick<Ticket, 'panels' | 'stages'> & {
+  prepAnswers?: readonly Pick<PrepAnswer, 'key' | 'answer'>[];
+};
 type Input = InputOf<'layerCheck'>;
 
 /** A stage as it is said; of two of a kind the second says so. */
@@ -38,7 +43,10 @@ function gritOf({ overWhat = [] }: Sheet): [Grit, Grit] | undefined {
   return from && to && GRITS.includes(from) && GRITS.includes(to) ? [from, to] : undefined;
 }
 
-function plannedStage({ panels, stages }: Planned, stage: StagePlan, sheet: Sheet) {
+function plannedStage(
+  { panels: all, stages }: Planned,
+  { stage, sheet, of }: { stage: StagePlan; sheet: Sheet; of: readonly Panel[] },
+) {
   const { wetFilmUm, volumeSolidsPercent, parts } = recipeOf({ sheet, stage });
   const sheetGrit = gritOf(sheet);
   const wetUm = (wetFilmUm[0] + wetFilmUm[1]) / 2;
@@ -52,35 +60,57 @@ function plannedStage({ panels, stages }: Planned, stage: StagePlan, sheet: Shee
     hardener: sheet.hardenerChemistry,
     build: sheet.materialClass !== undefined && MATERIALS[sheet.materialClass].isBuild,
     ...(stage.finish ? { finish: stage.finish } : {}),
-    panels: panels
-      .filter(({ id, found }) => found && stage.panelIds.includes(id))
-      .map((panel) => panelSaid(panels, panel)),
+    panels: of
+      .filter(({ id }) => stage.panelIds.includes(id))
+      .map((panel) => panelSaid(all, panel)),
     ...(dryUm >= from && dryUm <= to ? { dryUm } : {}),
     ...(sheetGrit ? { sheetGrit } : {}),
+    ...(stage.variant ? { variant: true } : {}),
+    ...(sheet.wipe ? { wipe: sheet.wipe } : {}),
   } satisfies Input['stages'][number];
 }
 
-/** Undefined where nobody told what stands on a panel, or a sheet is missing. */
+/** The stages of a ticket whose sheet is there, lowest first, over some of its panels. */
+export const plannedStages = (
+  planned: Planned,
+  sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[],
+  of: readonly Panel[],
+) =>
+  planned.stages.flatMap((stage) => {
+    const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+    return sheet ? [plannedStage(planned, { stage, sheet, of })] : [];
+  });
+
+/** A panel as it was taken in. */
+export const takenIn = (panels: readonly Panel[], panel: Panel): Input['panels'][number] => ({
+  name: panelSaid(panels, panel),
+  areaM2: panel.areaM2,
+  scope: panel.scope,
+  substrate: panel.substrate,
+  ...(panel.found ? { found: panel.found } : {}),
+  ...(panel.foreign ? { foreign: true } : {}),
+  ...(panel.manyLayers ? { manyLayers: true } : {}),
+});
+
+/**
+ * What was answered to the tests on the list goes into the layer that they were made on. Undefined
+ * where nobody told what stands on a panel, or a sheet is missing.
+ */
 export function layersInput(
   planned: Planned,
   sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[],
 ): Input | undefined {
-  const told = planned.panels.filter(({ found }) => found);
-  const stages = planned.stages.flatMap((stage) => {
-    const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
-    return sheet ? [plannedStage(planned, stage, sheet)] : [];
-  });
-  if (told.length === 0 || stages.length === 0) return undefined;
-  return {
-    panels: told.map((panel) => ({
-      name: panelSaid(planned.panels, panel),
-      areaM2: panel.areaM2,
-      scope: panel.scope,
-      substrate: panel.substrate,
-      found: panel.found!,
-    })),
-    stages,
-  };
+  const tried = withTests(
+    {
+      panels: planned.panels.map((panel) => takenIn(planned.panels, panel)),
+      done: planned.prepAnswers ?? [],
+    },
+    TESTS,
+  );
+  const told = tried.filter(({ found }) => found);
+  const of = planned.panels.filter((_, i) => tried[i]!.found);
+  const stages = plannedStages(planned, sheets, of);
+  return told.length === 0 || stages.length === 0 ? undefined : { panels: told, stages };
 }
 
 /** Every panel whose layers were told, against every stage of the ticket. */
@@ -97,9 +127,17 @@ export function layersFound(
  * stage, and for the first stage of a panel what is said of the panel.
  */
 export function layersStanding(
-  { ticket, sheets }: { ticket: Planned; sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[] },
+  {
+    ticket: { panels, stages },
+    prepAnswers,
+    sheets,
+  }: { ticket: Planned; sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[] } & Pick<
+    Planned,
+    'prepAnswers'
+  >,
   { stageId, ordinal }: { stageId: string; ordinal: number },
 ): WordedVerdict[] {
+  const ticket = { panels, stages, ...(prepAnswers ? { prepAnswers } : {}) };
   const stage = ticket.stages.find(({ id }) => id === stageId);
   const answer = ordinal === 1 && stage ? layersFound(ticket, sheets) : undefined;
   if (!answer || !stage) return [];

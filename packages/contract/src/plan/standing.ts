@@ -4,6 +4,7 @@
  * an answer with a stop in it goes nowhere (decision 14).
  */
 import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
+import { prepStanding, type OnPrep } from './prepList.ts';
 import { ask, type InputOf } from '../registry.ts';
 import type { SheetVersion } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
@@ -27,7 +28,7 @@ import { recoatInput } from './recoatInputs.ts';
 /** Taps that put paint on, in their order, and work on a layer that is on. */
 export const TAPS = ['take', 'pour', 'spray', 'panel', 'on'] as const;
 export type Tap = (typeof TAPS)[number];
-export type OnTicket = Laid & { sheets: readonly SheetVersion[] };
+export type OnTicket = Laid & OnPrep & { sheets: readonly SheetVersion[] };
 
 const MINUTE_MS = 60_000;
 
@@ -52,11 +53,27 @@ export function standingFor(
     ...windowStop(whole, coat, context, atMs),
     ...faultsBelow(whole, coat),
     ...layersStanding(whole, coat),
+    ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];
   return isRunning && standing.some(({ level }) => level === 'stop')
     ? [...standing, wordVerdict(caution('wet-panel-stopped'))]
     : standing;
 }
+
+/** Where the list is worked through: room, painter, and the air as it is. */
+export const prepWhere = (
+  { room, painter, air }: Pick<PlanContext, 'room' | 'painter' | 'air'>,
+  { climate }: Pick<CoatPlan, 'climate'>,
+  nowMs: number,
+) => ({
+  room,
+  painter,
+  air: {
+    relativeHumidityPercent: air.humidity.value,
+    ...(climate.panelMarginC === undefined ? {} : { marginC: climate.panelMarginC }),
+  },
+  nowMs,
+});
 
 export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] =>
   verdicts.filter(({ level }) => level === 'stop');

@@ -59,6 +59,7 @@ export const needsField = custom('needs-field');
 export const notInRecipe = custom('not-in-recipe');
 export const unlikeUnits = custom('unlike-units');
 export const outOfRange = custom('out-of-range');
+export const notOneOf = custom('not-one-of');
 
 /** Refinement: exactly one of these fields is given. */
 export const exactlyOneOf =

@@ -8,6 +8,7 @@ import {
   TAPE_PULLS,
 } from '@orthochrom/core/layers/foundLayer.ts';
 import { GRAIN_UM, GRITS } from '@orthochrom/core/layers/grit.ts';
+import { CLEANERS } from '@orthochrom/core/film/recoat.ts';
 import { z } from 'zod';
 import { contradiction, listOf, moreThanZero, name, optional } from '../quantity/fields.ts';
 import { Carrier, Chemistry, Finish, StageName, Substrate } from './trade.ts';
@@ -57,4 +58,8 @@ export const PlannedStage = z.strictObject({
   ...optional('dryUm'),
   allowedOver: listOf(z.enum([...HISTORIES, 'cutThrough'])).optional(),
   sheetGrit: GritBand.optional(),
+  variant: z.boolean().optional(),
+  wipe: z.enum(CLEANERS).optional(),
+  sandBelow: z.boolean().optional(),
+  wetOnWet: z.boolean().optional(),
 });

@@ -14,6 +14,7 @@ import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
 import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
 import { RegionRules } from '../calculations/gate.ts';
+import { LastCleaner, TackWay } from '../calculations/prep.ts';
 import { Gun, Preferences } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
 import type { AirLine, Compressor } from './compressedAir.ts';
@@ -30,7 +31,15 @@ export const Units = z.strictObject({
 });
 export type Units = z.infer<typeof Units>;
 
-const painterShape = { name: name(), skill: Skill, units: Units, way: Preferences };
+/** How a painter makes ready, where that is not as usual. */
+const PrepWay = z.strictObject({ tack: TackWay.optional(), lastCleaner: LastCleaner.optional() });
+const painterShape = {
+  name: name(),
+  skill: Skill,
+  units: Units,
+  way: Preferences,
+  prepWay: PrepWay.optional(),
+};
 export const Painter = z.strictObject({ ...stored, ...painterShape });
 export const PainterCreate = z.strictObject({ id: Id, ...painterShape });
 export const PainterEdit = z.strictObject({ ...edited, ...painterShape });
@@ -47,6 +56,10 @@ const roomShape = {
   region: z.string().max(80),
   regionRules: RegionRules,
   ...optional('capLimitKPa'),
+  /** The day on which silicone was last used in it, as far as anybody knows. */
+  siliconeLastOn: z.iso.date().optional(),
+  /** The floor is wetted against dust before spraying. */
+  wetsFloor: z.boolean().optional(),
   note: text(),
 };
 export const Room = z.strictObject({ ...stored, ...roomShape });

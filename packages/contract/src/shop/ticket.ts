@@ -8,13 +8,14 @@ import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../sha
 import { z } from 'zod';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
-import { listOf, moreThanZero, name, text, wanted } from '../quantity/fields.ts';
+import { listOf, moreThanZero, name, optional, text, wanted } from '../quantity/fields.ts';
 import { Addition, RecipePart } from '../shapes/mixing.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
 import type { GateRecord } from './gateRecord.ts';
 import type { LayerFinding, LayerWork } from './layerWork.ts';
 import { type Coat } from './coat.ts';
+import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 
 export const Panel = z.strictObject({
   id: Id,
@@ -25,6 +26,11 @@ export const Panel = z.strictObject({
   scope: z.enum(SCOPES),
   /** What stands on it, lowest first; absent where nobody was asked. */
   found: listOf(FoundLayer).optional(),
+  /** Somebody else's bodywork is under it. */
+  foreign: z.boolean().optional(),
+  /** Painted over more than once already. */
+  manyLayers: z.boolean().optional(),
+  ...optional('spotM2', 'heightM', 'lengthM'),
 });
 export type Panel = z.infer<typeof Panel>;
 
@@ -39,6 +45,8 @@ export const StagePlan = z.strictObject({
     .string()
     .regex(/^#[0-9a-f]{6}$/i)
     .optional(),
+  /** Which of several shades that bear one code. */
+  variant: z.string().max(80).optional(),
   coats: z.int().min(1).max(12),
   gunId: Id.optional(),
   part: PartKind,
@@ -118,6 +126,8 @@ export type Mix = {
   potLifeEndsAt?: string;
   correctedFromId?: string;
   flowCup?: FlowCup;
+  /** What was left in the cup when it was cleaned. */
+  leftMl?: number;
 };
 
 export const TimerConfirm = z.strictObject({ ...edited, painterId: Id, tests: TouchTests });
@@ -145,6 +155,9 @@ export type TicketWhole = {
   timers: Timer[];
   works: LayerWork[];
   found: LayerFinding[];
+  prepAnswers: PrepAnswer[];
+  lateFinds: LateFind[];
+  decisions: CustomerDecision[];
   sheets: SheetVersion[];
   serverNow: string;
 };

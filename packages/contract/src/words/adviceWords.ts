@@ -46,6 +46,8 @@ export const DOUBTS: Record<DoubtCode, string> = {
 
 export const QUESTIONS: Record<AskCode, string> = {
   'what-lies-under': 'What stands on this panel, lowest first? Nobody knows is an answer.',
+  'pull-a-tape': 'Pull a tape at an X cut to the metal: does anything come?',
+  'rub-it': 'Rub it ten times with the strongest reducer of the plan: what does the paint do?',
   'rub-and-tape':
     'Rub it with the strongest reducer of the plan and pull a tape, on a hidden place. Gloves, extraction, no flame. What happened?',
   'turns-counted-from': 'Counted from shut or from open? Shut the knob gently and count out.',

@@ -2,9 +2,11 @@
  * What would follow, and what to do instead: one line for each code that the catalogue of verdicts
  * names.
  */
+import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
+  ...PREP_FOLLOWS,
   'wrinkles-in-minutes': 'It wrinkles within minutes, and drowning it makes a run.',
   'comes-off-with-it': 'What goes on top comes off with it.',
   'chips-and-rusts': 'It chips, and rust creeps under it.',
@@ -113,6 +115,7 @@ export const FOLLOWS: Record<string, string> = {
 
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
+  ...PREP_INSTEAD,
   'to-sound-paint': 'Off with it to sound paint, or a barrier its sheet names, proven on a patch.',
   'back-to-what-stays': 'Back to the layer that stays.',
   'prime-first': 'Prime first, with a primer whose sheet names what lies there.',

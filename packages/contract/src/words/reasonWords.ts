@@ -5,6 +5,8 @@ import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<ReasonCode, string> = {
+  'prep-by-session':
+    'Every panel of a run of coats is made ready before its first coat: a clear-only panel is keyed and wiped before the colour, not beside wet base.',
   'layers-by-link':
     'Solvent attacks paint that is not cross-linked; only the layer on top and what was sanded open is touched, and a shut layer between softens it.',
   'layers-by-sheet':

@@ -35,10 +35,11 @@ export function climateOf(input: ClimateInput): ClimateAnswer {
     ...airVerdictsOf(input, sprayed),
     ...materialVerdictsOf(input.materialTemperatureC, sprayed),
   ];
-  const floorHarms =
-    next?.carrier === 'waterborne' ||
-    input.relativeHumidityPercent > CAUTION_FROM.humidityPercent ||
-    (marginC !== undefined && marginC < CAUTION_FROM.marginC);
+  const floorHarms = wettingFloorHarms({
+    carrier: next?.carrier,
+    relativeHumidityPercent: input.relativeHumidityPercent,
+    marginC,
+  });
   if (input.wettingFloor && floorHarms) verdicts.push(caution('floor-wetting'));
   if (verdicts.length === 0) verdicts.push(go('air-good', { marginC: marginC ?? 0 }));
   return {
@@ -50,3 +51,18 @@ export function climateOf(input: ClimateInput): ClimateAnswer {
     verdicts,
   };
 }
+
+/** Water on the floor goes into the air: against waterborne, damp air, or a panel near its dew. */
+export const wettingFloorHarms = ({
+  carrier,
+  relativeHumidityPercent,
+  marginC,
+}: {
+  carrier?: Carrier | undefined;
+  relativeHumidityPercent?: number | undefined;
+  marginC?: number | undefined;
+}): boolean =>
+  carrier === 'waterborne' ||
+  (relativeHumidityPercent !== undefined &&
+    relativeHumidityPercent > CAUTION_FROM.humidityPercent) ||
+  (marginC !== undefined && marginC < CAUTION_FROM.marginC);

@@ -74,6 +74,14 @@ export type PlannedStage = {
   /** As its sheet prints it. */
   allowedOver?: Allowed[] | undefined;
   sheetGrit?: readonly [Grit, Grit] | undefined;
+  /** One of several shades that bear one code. */
+  variant?: boolean | undefined;
+  /** What its sheet wants what lies under it wiped with. */
+  wipe?: 'solvent' | 'water' | undefined;
+  /** What lies under it is sanded, though nobody must. */
+  sandBelow?: boolean | undefined;
+  /** This primer takes the next coat unsanded. */
+  wetOnWet?: boolean | undefined;
 };
 
 const COLOUR: readonly Stage[] = ['ground', 'base', 'effect', 'singleStage'];

@@ -24,6 +24,8 @@ export type AdviceCode = (typeof ADVICE_CODES)[number];
 export const ASK_CODES = [
   'what-lies-under',
   'rub-and-tape',
+  'pull-a-tape',
+  'rub-it',
   'turns-counted-from',
   'is-it-the-cap',
   'is-it-the-wall',

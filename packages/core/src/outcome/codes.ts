@@ -127,6 +127,20 @@ export const VERDICT_LEVEL = {
   'foreign-bodywork': 'caution',
   'old-build-high': 'caution',
   'strip-advised': 'caution',
+  'not-keyed': 'stop',
+  'air-supply-unchecked': 'stop',
+  'silicone-recent': 'caution',
+  'household-cleaner': 'caution',
+  'blow-without-filter': 'caution',
+  'late-found': 'caution',
+  'found-on-look': 'caution',
+  'wipe-again': 'caution',
+  'edge-shows': 'caution',
+  'card-differs': 'caution',
+  'plastic-lets-go': 'caution',
+  'step-skipped': 'caution',
+  'prep-open': 'stop',
+  'prep-unticked': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {
@@ -136,6 +150,7 @@ export const VERDICT_CODES = Object.keys(VERDICT_LEVEL) as [VerdictCode, ...Verd
 
 /** Why a figure is what it is. */
 export const REASON_CODES = [
+  'prep-by-session',
   'layers-by-link',
   'layers-by-sheet',
   'layers-by-tests',

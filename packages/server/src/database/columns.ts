@@ -25,6 +25,8 @@ export const optionalDoubles = <K extends string>(...names: K[]) =>
   all(names, { type: 'double precision', nullable: true });
 export const integers = <K extends string>(...names: K[]) => all(names, { type: 'integer' });
 export const booleans = <K extends string>(...names: K[]) => all(names, { type: 'boolean' });
+export const optionalBooleans = <K extends string>(...names: K[]) =>
+  all(names, { type: 'boolean', nullable: true });
 export const structures = <K extends string>(...names: K[]) => all(names, { type: 'jsonb' });
 export const optionalStructures = <K extends string>(...names: K[]) =>
   all(names, { type: 'jsonb', nullable: true });

@@ -16,6 +16,7 @@ import {
 } from '../shop/shopTables.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
+import { CustomerDecisionTable, LateFindTable, PrepAnswerTable } from '../ticket/prepTables.ts';
 import {
   GateAnswerTable,
   MixTable,
@@ -53,6 +54,9 @@ export const tables = [
   ReadingTable,
   CoatAirTable,
   LayerWorkTable,
+  PrepAnswerTable,
+  LateFindTable,
+  CustomerDecisionTable,
   FindingTable,
   PlanChangeTable,
   PhotoTable,

@@ -5,6 +5,7 @@ import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 
 import { NothingLost1795530000000 } from './nothingLost.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
+import { TakenIn1795620000000 } from './takenIn.ts';
 import { WhatStandsOnIt1795560000000 } from './whatStandsOnIt.ts';
 
-export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000, FaultBench1795470000000, StopsThatHold1795500000000, NothingLost1795530000000, WhatStandsOnIt1795560000000];
+export const migrations = [FirstPath1795400000000, GunsAndAir1795450000000, FaultBench1795470000000, StopsThatHold1795500000000, NothingLost1795530000000, WhatStandsOnIt1795560000000, TakenIn1795620000000];

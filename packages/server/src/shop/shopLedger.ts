@@ -5,7 +5,7 @@ import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { shopIdOf } from './shopId.ts';
 import { painterOf, roomOf } from './shopReader.ts';
-import { PainterTable, RoomTable, type PainterRow } from './shopTables.ts';
+import { PainterTable, RoomTable, type PainterRow, type RoomRow } from './shopTables.ts';
 
 export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
@@ -24,9 +24,10 @@ export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate
 export const changePainter = (
   ledger: Ledger,
   id: string,
-  { version, ...changes }: z.infer<typeof PainterEdit>,
+  { version, ...told }: z.infer<typeof PainterEdit>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
+    const changes = { prepWay: null, ...told } as PainterRow;
     await changeVersioned(manager, PainterTable, {
       what: 'painter',
       id,
@@ -46,18 +47,21 @@ export const changePainter = (
     });
   });
 
+/** What is not told any more is taken back. */
+const NO_ROOM_WORD = {
+  airSpeedMPerS: null,
+  capLimitKPa: null,
+  siliconeLastOn: null,
+  wetsFloor: null,
+} satisfies Partial<RoomRow>;
+
 export const changeRoom = (
   ledger: Ledger,
   id: string,
-  {
-    version,
-    airSpeedMPerS = null as never,
-    capLimitKPa = null as never,
-    ...rest
-  }: z.infer<typeof RoomEdit>,
+  { version, ...told }: z.infer<typeof RoomEdit>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    const changes = { ...rest, airSpeedMPerS, capLimitKPa };
+    const changes = { ...NO_ROOM_WORD, ...told } as RoomRow;
     await changeVersioned(manager, RoomTable, {
       what: 'room',
       id,

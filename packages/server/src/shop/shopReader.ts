@@ -20,6 +20,7 @@ import {
   type CompressorRow,
 } from '../compressedAir/airTables.ts';
 import { gunTestsBySet, newestFor, withTest } from '../gun/testReader.ts';
+import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
 import {
   CupTable,
@@ -35,28 +36,16 @@ import {
   type RoomRow,
 } from './shopTables.ts';
 
-export const painterOf = ({ id, version, name, skill, units, way }: PainterRow): Painter => ({
-  id,
-  version,
-  name,
-  skill,
-  units,
-  way,
-});
+export const painterOf = ({ id, version, name, skill, units, way, prepWay }: PainterRow): Painter =>
+  present({ id, version, name, skill, units, way, prepWay }) as Painter;
 
 export const roomOf = ({
   shopId: _,
   createdAt: _c,
   updatedAt: _u,
   archivedAt: _a,
-  airSpeedMPerS,
-  capLimitKPa,
   ...room
-}: RoomRow): Room => ({
-  ...room,
-  ...(airSpeedMPerS === null ? {} : { airSpeedMPerS }),
-  ...(capLimitKPa === null ? {} : { capLimitKPa }),
-});
+}: RoomRow): Room => present(room) as Room;
 
 const setOf = ({ id, nozzleMm, needle, cap, fittedSince, retiredAt }: NozzleSetRow): StoredSet => ({
   id,

@@ -8,13 +8,16 @@ import {
   instants,
   integers,
   key,
+  optionalBooleans,
   optionalDoubles,
   optionalInstants,
+  optionalStructures,
   optionalTexts,
   refersTo,
   structures,
   texts,
   type EditedRow,
+  type Nullable,
 } from '../database/columns.ts';
 
 export type ShopRow = EditedRow & Omit<Shop, 'id' | 'version'> & { nextTicketNo: number };
@@ -29,7 +32,7 @@ export const ShopTable = new EntitySchema<ShopRow>({
   },
 });
 
-export type PainterRow = EditedRow & Omit<Painter, 'id' | 'version'> & { shopId: string };
+export type PainterRow = EditedRow & Nullable<Omit<Painter, 'id' | 'version'>> & { shopId: string };
 export const PainterTable = new EntitySchema<PainterRow>({
   name: 'Painter',
   tableName: 'painter',
@@ -38,16 +41,15 @@ export const PainterTable = new EntitySchema<PainterRow>({
     ...ids('shopId'),
     ...texts('name', 'skill'),
     ...structures('units', 'way'),
+    ...optionalStructures('prepWay'),
     ...edited,
   },
   foreignKeys: [refersTo('painter', 'shopId', 'Shop')],
 });
 
 export type RoomRow = EditedRow &
-  Omit<Room, 'id' | 'version' | 'airSpeedMPerS' | 'capLimitKPa'> & {
+  Nullable<Omit<Room, 'id' | 'version'>> & {
     shopId: string;
-    airSpeedMPerS: number | null;
-    capLimitKPa: number | null;
   };
 export const RoomTable = new EntitySchema<RoomRow>({
   name: 'Room',
@@ -58,6 +60,8 @@ export const RoomTable = new EntitySchema<RoomRow>({
     ...texts('name', 'place', 'airMovement', 'airflow', 'extraction', 'region', 'note'),
     ...booleans('heated'),
     ...optionalDoubles('airSpeedMPerS', 'capLimitKPa'),
+    ...optionalBooleans('wetsFloor'),
+    siliconeLastOn: { type: 'date', name: 'silicone_last_on', nullable: true },
     ...structures('regionRules'),
     ...edited,
   },

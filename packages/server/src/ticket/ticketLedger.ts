@@ -17,6 +17,8 @@ import {
   StagePanelTable,
   StageTable,
   TicketTable,
+  type PanelRow,
+  type StageRow,
   type TicketRow,
 } from './ticketTables.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
@@ -82,6 +84,22 @@ export const changeTicket = (
     });
   });
 
+/** What may be left untold is taken back where it is not told any more. */
+const NO_PANEL_WORD = {
+  found: null,
+  foreign: null,
+  manyLayers: null,
+  spotM2: null,
+  heightM: null,
+  lengthM: null,
+} satisfies Partial<PanelRow>;
+const NO_STAGE_WORD = {
+  finish: null,
+  colourHex: null,
+  gunId: null,
+  variant: null,
+} satisfies Partial<StageRow>;
+
 /**
  * Puts panels, stages and planned coats in line with the ticket. What is no longer wanted is
  * archived, what was sprayed stays.
@@ -100,26 +118,22 @@ async function writeShape(
   await manager.update(StageTable, { ticketId }, { archivedAt: now });
   await manager.upsert(
     PanelTable,
-    panels.map(({ found = null as never, ...panel }, ordinal) => ({
+    panels.map((panel, ordinal) => ({
+      ...NO_PANEL_WORD,
       ...panel,
-      found,
       ticketId,
       ordinal,
       archivedAt: null,
     })) as never,
     ['id'],
   );
-  const rows = stages.map(
-    ({ panelIds: _, finish = null, colourHex = null, gunId = null, ...stage }, ordinal) => ({
-      ...stage,
-      finish,
-      colourHex,
-      gunId,
-      ticketId,
-      ordinal,
-      archivedAt: null,
-    }),
-  );
+  const rows = stages.map(({ panelIds: _, ...stage }, ordinal) => ({
+    ...NO_STAGE_WORD,
+    ...stage,
+    ticketId,
+    ordinal,
+    archivedAt: null,
+  }));
   await manager.upsert(StageTable, rows as never, ['id']);
   for (const stage of stages) {
     await manager.delete(StagePanelTable, { stageId: stage.id });

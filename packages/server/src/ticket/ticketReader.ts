@@ -10,6 +10,7 @@ import type {
 } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat, PanelDone } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
+import type { CustomerDecision, LateFind, PrepAnswer } from '@orthochrom/contract/shop/prep.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
@@ -17,6 +18,7 @@ import { FindingTable } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
+import { CustomerDecisionTable, LateFindTable, PrepAnswerTable } from './prepTables.ts';
 import {
   GateAnswerTable,
   MixTable,
@@ -37,18 +39,8 @@ import { CoatPanelTable, CoatTable, type CoatPanelRow, type CoatRow } from './co
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
-const panelOf = (row: PanelRow): Panel => {
-  const { id, name, areaM2, orientation, substrate, scope, found } = row;
-  return {
-    id,
-    name,
-    areaM2,
-    orientation,
-    substrate,
-    scope,
-    ...(found ? { found } : {}),
-  };
-};
+const panelOf = ({ ticketId: _t, ordinal: _o, archivedAt: _a, ...panel }: PanelRow): Panel =>
+  present(panel) as Panel;
 const stageOf = (
   { ticketId: _t, ordinal: _o, archivedAt: _a, ...stage }: StageRow,
   panels: StagePanelRow[],
@@ -225,6 +217,21 @@ async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerF
   }));
 }
 
+/** The list as it was answered, what was found late and what the customer decided, oldest first. */
+async function prepOf(
+  manager: EntityManager,
+  ticketId: string,
+): Promise<Pick<TicketWhole, 'prepAnswers' | 'lateFinds' | 'decisions'>> {
+  const of = { where: { ticketId }, order: { at: 'ASC', id: 'ASC' } } as const;
+  const shown = <Row extends { ticketId: string; at: Date }>({ ticketId: _, at, ...row }: Row) =>
+    present({ ...row, at: at.toISOString() });
+  return {
+    prepAnswers: (await manager.find(PrepAnswerTable, of)).map(shown) as PrepAnswer[],
+    lateFinds: (await manager.find(LateFindTable, of)).map(shown) as LateFind[],
+    decisions: (await manager.find(CustomerDecisionTable, of)).map(shown) as CustomerDecision[],
+  };
+}
+
 /** One ticket with everything that was planned and done on it. */
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
   const ticket = await ticketById(manager, id);
@@ -258,6 +265,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     timers: timers.map(timerOf),
     works: await worksOf(manager, id),
     found: await foundOn(manager, id),
+    ...(await prepOf(manager, id)),
     sheets,
     serverNow: new Date().toISOString(),
   };

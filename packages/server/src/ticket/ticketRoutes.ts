@@ -16,6 +16,7 @@ import {
 } from '@orthochrom/contract/shop/coat.ts';
 import { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
+import { LateFindCreate, PrepAnswerCreate } from '@orthochrom/contract/shop/prep.ts';
 import { RecordQuery } from '@orthochrom/contract/shop/record.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
@@ -31,6 +32,7 @@ import { addLayerWork } from './layerWorkLedger.ts';
 import { addMix, noteFlowCup } from './mixLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
+import { answerPrep, findLate } from './prepLedger.ts';
 import { recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
 import { allTickets, wholeTicket } from './ticketReader.ts';
@@ -63,6 +65,14 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   });
   routes.post('/tickets/:id/gate-answers', async (req, res) => {
     await answerGate(ledger, idOf(req), bodyOf(GateAnswers, req));
+    res.status(201).json(await whole(idOf(req)));
+  });
+  routes.post('/tickets/:id/prep-answers', async (req, res) => {
+    await answerPrep(ledger, idOf(req), bodyOf(PrepAnswerCreate, req));
+    res.status(201).json(await whole(idOf(req)));
+  });
+  routes.post('/tickets/:id/late-finds', async (req, res) => {
+    await findLate(ledger, idOf(req), bodyOf(LateFindCreate, req));
     res.status(201).json(await whole(idOf(req)));
   });
   routes.post('/tickets/:id/mixes', async (req, res) => {

@@ -8,6 +8,7 @@ import {
   instants,
   integers,
   key,
+  optionalBooleans,
   optionalDoubles,
   optionalIds,
   optionalInstants,
@@ -46,10 +47,9 @@ export const TicketTable = new EntitySchema<TicketRow>({
   ],
 });
 
-export type PanelRow = Omit<Panel, 'found'> & {
+export type PanelRow = Nullable<Panel> & {
   ticketId: string;
   ordinal: number;
-  found: Panel['found'] | null;
   archivedAt: Date | null;
 };
 export const PanelTable = new EntitySchema<PanelRow>({
@@ -62,17 +62,16 @@ export const PanelTable = new EntitySchema<PanelRow>({
     ...texts('name', 'orientation', 'substrate', 'scope'),
     ...doubles('areaM2'),
     ...optionalStructures('found'),
+    ...optionalBooleans('foreign', 'manyLayers'),
+    ...optionalDoubles('spotM2', 'heightM', 'lengthM'),
     archivedAt: edited.archivedAt,
   },
   foreignKeys: [refersTo('panel', 'ticketId', 'Ticket')],
 });
 
-export type StageRow = Omit<StagePlan, 'panelIds' | 'finish' | 'colourHex' | 'gunId'> & {
+export type StageRow = Nullable<Omit<StagePlan, 'panelIds'>> & {
   ticketId: string;
   ordinal: number;
-  finish: StagePlan['finish'] | null;
-  colourHex: string | null;
-  gunId: string | null;
   archivedAt: Date | null;
 };
 export const StageTable = new EntitySchema<StageRow>({
@@ -83,7 +82,7 @@ export const StageTable = new EntitySchema<StageRow>({
     ...ids('ticketId', 'sheetVersionId'),
     ...integers('ordinal', 'coats'),
     ...texts('kind', 'recipeName', 'colourName', 'part'),
-    ...optionalTexts('finish', 'colourHex'),
+    ...optionalTexts('finish', 'colourHex', 'variant'),
     ...optionalIds('gunId'),
     archivedAt: edited.archivedAt,
   },
@@ -131,7 +130,7 @@ export const MixTable = new EntitySchema<MixRow>({
     ...integers('batchNo'),
     ...instants('mixedAt'),
     ...optionalInstants('potLifeEndsAt'),
-    ...optionalDoubles('materialC'),
+    ...optionalDoubles('materialC', 'leftMl'),
     ...optionalStructures('flowCup'),
     ...optionalIds('correctedFromId'),
     ...edited,

@@ -1,0 +1,57 @@
+/**
+ * Making ready as it was answered: every step's answer, what was found late, and what the customer
+ * decided. Append-only.
+ */
+import { z } from 'zod';
+import { LateFound, PrepAnswered } from '../calculations/prep.ts';
+import { needsField } from '../quantity/fields.ts';
+import { Id } from './common.ts';
+
+/** `reason`: why a step was left out, or the customer's own word. */
+export const PrepAnswerCreate = z
+  .strictObject({
+    id: Id,
+    painterId: Id,
+    key: PrepAnswered.shape.key,
+    answer: PrepAnswered.shape.answer,
+    reason: z.string().max(200),
+  })
+  .superRefine(({ key, answer, reason }, ctx) => {
+    const parsed = PrepAnswered.safeParse({ key, answer, reason });
+    for (const issue of parsed.error?.issues ?? []) ctx.addIssue(issue as never);
+    if (answer === 'declined' && reason.trim() === '')
+      ctx.addIssue(needsField(['reason'], 'what the customer declines is kept in his own words'));
+  });
+export type PrepAnswerCreate = z.infer<typeof PrepAnswerCreate>;
+export type PrepAnswer = {
+  id: string;
+  painterId: string;
+  key: string;
+  answer: string;
+  reason: string;
+  /** How many late finds there were then: what was answered before one is asked again. */
+  afterFinds: number;
+  at: string;
+};
+
+export const LateFindCreate = z.strictObject({
+  id: Id,
+  painterId: Id,
+  panelId: Id,
+  what: LateFound.shape.what,
+});
+export type LateFindCreate = z.infer<typeof LateFindCreate>;
+export type LateFind = LateFindCreate & { at: string };
+
+export const DECISIONS = ['follows', 'declines'] as const;
+/** The advice as it was said, and what the customer decided: both stay. */
+export type CustomerDecision = {
+  id: string;
+  panelId?: string;
+  painterId: string;
+  topic: string;
+  adviceText: string;
+  decision: (typeof DECISIONS)[number];
+  word: string;
+  at: string;
+};

@@ -1,0 +1,144 @@
+/** The list of a ticket as it is answered: held against the list as it stands, written once. */
+import {
+  adviceToDecide,
+  DECIDED_ON,
+  prepList,
+  type PrepList,
+  type PrepStep,
+} from '@orthochrom/contract/plan/prepList.ts';
+import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
+import type { LateFindCreate, PrepAnswerCreate } from '@orthochrom/contract/shop/prep.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { DECIDE_KEY } from '@orthochrom/core/prep/prepSteps.ts';
+import type { EntityManager } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import type { Ledger } from '../event/ledger.ts';
+import { insertNew } from '../event/insertOnce.ts';
+import { BadInput, OutOfTurn } from '../http/faults.ts';
+import { shopIdOf } from '../shop/shopId.ts';
+import { shopSetup } from '../shop/shopReader.ts';
+import {
+  CustomerDecisionTable,
+  LateFindTable,
+  PrepAnswerTable,
+  type CustomerDecisionRow,
+} from './prepTables.ts';
+import { wholeTicket } from './ticketReader.ts';
+
+/**
+ * @throws BadInput for a key that the list has not, OutOfTurn for a step behind a gate that is not
+ * passed
+ */
+export const answerPrep = (
+  ledger: Ledger,
+  ticketId: string,
+  { id, painterId, key, answer, reason }: PrepAnswerCreate,
+): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const whole = await wholeTicket(manager, ticketId);
+    const list = await listOf(manager, whole, painterId);
+    const step = list?.steps.find((one) => one.key === key);
+    if (!list || !step)
+      throw BadInput.at(
+        ['key'],
+        'not-one-of',
+        `${key} is not on the list of this ticket as it is.`,
+      );
+    mustBeReached(list, step);
+    const row = {
+      id,
+      ticketId,
+      painterId,
+      key,
+      answer,
+      reason: reason.trim(),
+      afterFinds: whole.lateFinds.length,
+      at: new Date(),
+    };
+    await insertNew(manager, PrepAnswerTable, row);
+    if (key === DECIDE_KEY) await keepDecisions(manager, whole, list, row);
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticketId,
+      kind: 'prep-answered',
+      patch: { key, answer, reason: row.reason },
+    });
+  });
+
+async function listOf(
+  manager: EntityManager,
+  whole: TicketWhole,
+  painterId: string,
+): Promise<PrepList | undefined> {
+  const { rooms, painters } = await shopSetup(manager);
+  const room = rooms.find((one) => one.id === whole.ticket.roomId);
+  const painter = painters.find((one) => one.id === painterId);
+  if (!painter) throw BadInput.at(['painterId'], 'not-one-of', 'This painter is not in the shop.');
+  return room && prepList(whole, { room, painter, nowMs: Date.now() });
+}
+
+/** @throws OutOfTurn while a gate before it is not passed */
+function mustBeReached({ steps, next }: PrepList, { state }: PrepStep): void {
+  if (state !== 'later') return;
+  const gate = steps.find(({ key }) => key === next);
+  throw new OutOfTurn(`${gate?.key ?? 'A step'} comes first: what is behind it waits for it.`);
+}
+
+/** What the customer was told and decided, panel by panel: both stay. */
+async function keepDecisions(
+  manager: EntityManager,
+  { ticket }: TicketWhole,
+  list: PrepList,
+  {
+    painterId,
+    answer,
+    reason,
+    at,
+  }: { painterId: string; answer: string; reason: string; at: Date },
+): Promise<void> {
+  const rows = adviceToDecide(list).map(({ code, message, params }): CustomerDecisionRow => {
+    const panel = ticket.panels.find((one) => panelSaid(ticket.panels, one) === params?.['panel']);
+    return {
+      id: newId(),
+      ticketId: ticket.id,
+      panelId: panel?.id ?? null,
+      painterId,
+      topic: DECIDED_ON[code as keyof typeof DECIDED_ON],
+      adviceText: message,
+      decision: answer === 'declined' ? 'declines' : 'follows',
+      word: reason,
+      at,
+    };
+  });
+  if (rows.length > 0) await manager.insert(CustomerDecisionTable, rows);
+}
+
+/** @throws BadInput for a panel that is not on the ticket */
+export const findLate = (
+  ledger: Ledger,
+  ticketId: string,
+  { id, painterId, panelId, what }: LateFindCreate,
+): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const { ticket } = await wholeTicket(manager, ticketId);
+    if (!ticket.panels.some((panel) => panel.id === panelId))
+      throw BadInput.at(['panelId'], 'not-one-of', 'This panel is not on the ticket.');
+    await insertNew(manager, LateFindTable, {
+      id,
+      ticketId,
+      panelId,
+      painterId,
+      what,
+      at: new Date(),
+    });
+    await trace({
+      shopId: await shopIdOf(manager),
+      painterId,
+      aggregateType: 'ticket',
+      aggregateId: ticketId,
+      kind: 'found-late',
+      patch: { panelId, what },
+    });
+  });
