@@ -108,6 +108,10 @@ test('every step of a coat is whole on one screen, by day and in the booth', asy
   const id = await ownTicket('Plover estate, one screen', 'sealer');
   await page.goto(`/tickets/${id}`);
   await expect(page.getByRole('radiogroup', { name: 'Breathing', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Prep', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Wash' })).toBeVisible();
+  await expectWhole(page, 'prep');
+  await page.getByRole('button', { name: 'Gate', exact: true }).click();
   await expectWhole(page, 'gate');
   await answerGate(page);
   await expectWhole(page, 'air');

@@ -4,7 +4,9 @@
  */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { prepList } from '@orthochrom/contract/plan/prepList.ts';
+import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import { expect } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
@@ -68,6 +70,26 @@ export async function layCoat(ticketId: string, nth: number, seen: string[]): Pr
   await versioned('look', { done: {}, seen, rating: 'fair', note: '' });
 }
 
+/** Every step of the list answered as it should be. */
+export async function answerPrep(ticketId: string): Promise<void> {
+  const { rooms, painters } = await call<ShopSetup>('GET', '/setup');
+  let whole = await read(ticketId);
+  const room = rooms.find(({ id }) => id === whole.ticket.roomId)!;
+  const painter = painters.find(({ id }) => id === whole.ticket.painterId)!;
+  for (;;) {
+    const { next, steps } = prepList(whole, { room, painter, nowMs: Date.now() })!;
+    const step = steps.find(({ key }) => key === next);
+    if (!step) return;
+    whole = await call('POST', `/tickets/${ticketId}/prep-answers`, {
+      id: newId(),
+      painterId: painter.id,
+      key: step.key,
+      answer: passesOf(step.kind)[0],
+      reason: '',
+    });
+  }
+}
+
 /** The coats of this ticket are so many days old. */
 export async function letDaysPass(ticketId: string, days: number): Promise<void> {
   const client = new pg.Client({ connectionString: databaseUrl() });
@@ -91,4 +113,12 @@ export async function setRoom(room: Room): Promise<void> {
   )!;
   const { id, ...body } = room;
   await call('PUT', `/rooms/${id}`, { ...body, version });
+}
+
+/** Tells the same of every panel of a ticket. */
+export async function tellPanels(ticketId: string, told: Partial<Panel>): Promise<void> {
+  const { ticket } = await read(ticketId);
+  const { id, number: _n, createdAt: _c, ...edit } = ticket;
+  const panels = edit.panels.map((panel) => ({ ...panel, ...told }));
+  await call('PUT', `/tickets/${id}`, { ...edit, panels });
 }

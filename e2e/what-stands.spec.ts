@@ -5,6 +5,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { answerGate, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
+import { answerPrep } from './walk.ts';
 
 const pick = async (page: Page, label: string, option: string) => {
   await page.getByRole('combobox', { name: label }).click();
@@ -50,6 +51,8 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   await expect(page.locator('[data-seam="lifts"]')).toHaveCount(2);
   await page.getByRole('button', { name: 'Save this ticket' }).click();
 
+  await answerPrep(id);
+  await page.reload();
   await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(page.locator('[data-code="layer-lifts"]').first()).toBeVisible();

@@ -1,7 +1,9 @@
 /** A coat walked from its gate to its look through the API: each tap as the cards send it. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { openBefore, prepList, type PrepList } from '@orthochrom/contract/plan/prepList.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
+import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import { v7 as newId } from 'uuid';
 import type { Fault, Reply, ShopFixture } from './shopFixture.ts';
 
@@ -46,6 +48,26 @@ export class CoatWalk {
       await this.shop.get<TicketWhole>(`/tickets/${this.whole.ticket.id}`)
     ).body);
   }
+
+  async prepList(): Promise<PrepList> {
+    const { rooms, painters } = await this.shop.setup();
+    const room = rooms.find(({ id }) => id === this.whole.ticket.roomId)!;
+    const painter = painters.find(({ id }) => id === this.painterId)!;
+    return prepList(this.whole, { room, painter, nowMs: Date.now() })!;
+  }
+  prepAnswer = (key: string, answer: string, reason = '') =>
+    this.tap(`/tickets/${this.whole.ticket.id}/prep-answers`, { id: newId(), key, answer, reason });
+  /** Answers every step that stands before a coat, each as it should be. */
+  prep = async (i = 0): Promise<void> => {
+    for (;;) {
+      const [open] = openBefore(this.whole, await this.prepList(), this.coat(i).stageId);
+      if (!open) return;
+      const reply = await this.prepAnswer(open.key, passesOf(open.kind)[0]!);
+      if (reply.status >= 300) throw new Error(reply.body.error.message);
+    }
+  };
+  foundLate = (panelId: string, what: string) =>
+    this.tap(`/tickets/${this.whole.ticket.id}/late-finds`, { id: newId(), panelId, what });
 
   gate = (i = 0, changes: object = {}) =>
     this.shop.passGate(this.whole, this.painterId, this.stageOf(i), changes);

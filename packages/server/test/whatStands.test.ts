@@ -68,6 +68,7 @@ describe('what stands on a panel', () => {
       expect(reply.status).toBe(409);
       expect(codesOf(reply)).toContain('layer-lifts');
       await tell([{ ...AEROSOL, tests: { patch: 'held' } }]);
+      await walk.prep();
       expect((await walk[tap]()).status).toBeLessThan(300);
     },
   );
@@ -76,6 +77,8 @@ describe('what stands on a panel', () => {
     await walk.gate();
     for (const step of TAPS) expect((await walk[step]()).status).toBeLessThan(300);
     await tell([AEROSOL]);
+    // What is wet was made ready, or not, before: the list holds the next coat.
+    expect(codesOf(await walk.on())).not.toContain('prep-open');
     expect(codesOf(await walk.on())).toEqual(
       expect.arrayContaining(['layer-lifts', 'wet-panel-stopped']),
     );

@@ -7,7 +7,7 @@ import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/
 import { MINUTE, NOW, iso, coat, whole } from './ticketFixture.ts';
 
 describe('the order of a coat', () => {
-  const ready = { gatePassed: true, airSeen: true, hasMix: true };
+  const ready = { isMadeReady: true, gatePassed: true, airSeen: true, hasMix: true };
   const of = (state: Coat['state'], given: Partial<typeof ready> = {}, ordinal = 1) => {
     const coats = [
       coat('1', 'a', ordinal, state),
@@ -15,6 +15,11 @@ describe('the order of a coat', () => {
     ];
     return currentStep(whole(coats), coats[0]!, { ...ready, ...given });
   };
+  it('begins with making ready, and never takes paint that flies back to it', () => {
+    for (const state of ['planned', 'taken'] as const)
+      expect(of(state, { isMadeReady: false, gatePassed: false })).toBe('prep');
+    expect(of('spraying', { isMadeReady: false })).toBe('spray');
+  });
   it('begins at the gate whatever else is ready', () => {
     for (const state of ['planned', 'taken', 'spraying'] as const)
       expect(of(state, { gatePassed: false })).toBe('gate');

@@ -83,7 +83,12 @@ describe('verdicts', () => {
 
 describe('the steps of a coat', () => {
   const html = drawn(
-    <StepTabs current="gun" shown="mix" onPick={() => undefined} gatePassed={true} />,
+    <StepTabs
+      current="gun"
+      shown="mix"
+      onPick={() => undefined}
+      done={{ prep: true, gate: true }}
+    />,
   );
   it('stand in their ruled order', () => {
     const names = STEPS.map((step) => `>${step[0]!.toUpperCase()}${step.slice(1)}<`);
@@ -92,12 +97,17 @@ describe('the steps of a coat', () => {
     expect(inOrder(at)).toBe(true);
   });
   it('mark those that are done, and the one that is shown', () => {
-    expect(html.match(/aria-label="done"/g)).toHaveLength(3);
+    expect(html.match(/aria-label="done"/g)).toHaveLength(4);
     expect(html.match(/aria-current="step"/g)).toHaveLength(1);
   });
   it('never mark a gate that has not passed', () => {
     const shut = drawn(
-      <StepTabs current="gate" shown="gate" onPick={() => undefined} gatePassed={false} />,
+      <StepTabs
+        current="gate"
+        shown="gate"
+        onPick={() => undefined}
+        done={{ prep: false, gate: false }}
+      />,
     );
     expect(shut).not.toContain('aria-label="done"');
   });

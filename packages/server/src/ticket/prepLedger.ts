@@ -9,6 +9,7 @@ import {
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { LateFindCreate, PrepAnswerCreate } from '@orthochrom/contract/shop/prep.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { TERMS } from '@orthochrom/contract/words/termWords.ts';
 import { DECIDE_KEY } from '@orthochrom/core/prep/prepSteps.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -80,10 +81,12 @@ async function listOf(
 }
 
 /** @throws OutOfTurn while a gate before it is not passed */
-function mustBeReached({ steps, next }: PrepList, { state }: PrepStep): void {
+function mustBeReached({ steps, heldBy }: PrepList, { state }: PrepStep): void {
   if (state !== 'later') return;
-  const gate = steps.find(({ key }) => key === next);
-  throw new OutOfTurn(`${gate?.key ?? 'A step'} comes first: what is behind it waits for it.`);
+  const gate = steps.find(({ key }) => key === heldBy[0]);
+  throw new OutOfTurn(
+    `Not yet: ${gate ? TERMS[gate.kind] : 'a step'} (${heldBy[0]}) comes first on this list.`,
+  );
 }
 
 /** What the customer was told and decided, panel by panel: both stay. */

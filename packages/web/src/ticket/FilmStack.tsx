@@ -56,7 +56,8 @@ export function FilmStack({
     bottomPx: BOX.bottomPx + foundPx,
   };
   const layout = layOutStack(layers, box);
-  const seams = layersFound(whole.ticket, whole.sheets)?.pairs ?? [];
+  const seams =
+    layersFound({ ...whole.ticket, prepAnswers: whole.prepAnswers }, whole.sheets)?.pairs ?? [];
   const film = (um: number) => format.joined(format.film(um));
   if (!panel) return null;
   return (

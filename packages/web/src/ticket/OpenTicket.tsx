@@ -2,6 +2,8 @@
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { isPrepHeld, openBefore, prepList } from '@orthochrom/contract/plan/prepList.ts';
+import { prepWhere } from '@orthochrom/contract/plan/standing.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -31,6 +33,8 @@ import { LookCard } from './look/LookCard.tsx';
 import { MixCard } from './mix/MixCard.tsx';
 import { STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
+import { useOnList } from './prep/useOnList.ts';
+import { PrepCard } from './prep/PrepCard.tsx';
 import { SprayCard } from './spray/SprayCard.tsx';
 import { StepTabs } from './StepTabs.tsx';
 import styles from './TicketPage.module.css';
@@ -72,6 +76,7 @@ export const OpenTicket = memo(function OpenTicket({
   const [ownWishes, setWishes] = useState<Wishes>();
   const [deltaC, setDeltaC] = useState(0);
   const top = useRef<HTMLDivElement>(null);
+  const onList = useOnList(whole);
   const coat =
     coats.find(({ id }) => id === pickedCoatId) ?? nextCoat(ticket.stages, coats) ?? coats.at(-1)!;
   const room = setup.rooms.find(({ id }) => id === ticket.roomId)!;
@@ -96,8 +101,11 @@ export const OpenTicket = memo(function OpenTicket({
     about: gateAbout(room, stage, context.sheet),
   });
   const gatePassed = gate.state === 'passed';
+  const prep = prepList(onList, prepWhere(context, plan, nowMs));
+  const isPrepDone = prep !== undefined && openBefore(onList, prep, stage.id).length === 0;
   const earlier = gateToday(whole.gates, asked);
   const step = currentStep(whole, coat, {
+    isMadeReady: isPrepDone || !isPrepHeld(onList),
     gatePassed,
     airSeen: seenAirOf === coat.id,
     hasMix: mix !== undefined,
@@ -136,7 +144,12 @@ export const OpenTicket = memo(function OpenTicket({
       <div className={styles['columns']}>
         <FilmSpine whole={whole} selectedId={coat.id} onSelect={selectCoat} />
         <section className={styles['centre']} aria-label="Stage card">
-          <StepTabs current={step} shown={shown} onPick={toStep} gatePassed={gatePassed} />
+          <StepTabs
+            current={step}
+            shown={shown}
+            onPick={toStep}
+            done={{ prep: isPrepDone, gate: gatePassed }}
+          />
           <div className={styles['title']}>
             <h2 className={`tape ${styles['now']}`}>
               {STAGE_NAME[stage.kind]} · coat {coat.ordinal} of {stage.coats}
@@ -150,13 +163,16 @@ export const OpenTicket = memo(function OpenTicket({
             )}
           </div>
           <ScrollToTop key={`${coat.id}${shown}`} of={top} />
-          {isBlocked && step !== 'gate' && (
+          {isBlocked && step !== 'gate' && step !== 'prep' && (
             <p className={styles['blocked']}>
               {STAGE_NAME[ticket.stages.find(({ id }) => id === isBlocked.stageId)!.kind]}{' '}
               {isBlocked.ordinal} comes first: it is {STATE_NAME[isBlocked.state]}.
             </p>
           )}
           <DrawerContents value={drawer}>
+            {shown === 'prep' && prep && (
+              <PrepCard {...shared} list={prep} onGate={() => toStep('gate')} />
+            )}
             {shown === 'gate' && (
               <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
             )}

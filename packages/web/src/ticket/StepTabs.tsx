@@ -5,6 +5,7 @@ import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
 
 const NAME: Record<Step, string> = {
+  prep: 'Prep',
   gate: 'Gate',
   air: 'Air',
   mix: 'Mix',
@@ -19,12 +20,13 @@ export function StepTabs({
   current,
   shown,
   onPick,
-  gatePassed,
+  done,
 }: {
   current: Step;
   shown: Step;
   onPick: (step: Step) => void;
-  gatePassed: boolean;
+  /** Steps whose end does not follow from where the coat is. */
+  done: Pick<Record<Step, boolean>, 'prep' | 'gate'>;
 }) {
   const at = STEPS.indexOf(current);
   const list = useRef<HTMLOListElement>(null);
@@ -43,7 +45,7 @@ export function StepTabs({
   return (
     <ol className={styles['tabs']} ref={list}>
       {STEPS.map((step, i) => {
-        const isDone = step === 'gate' ? gatePassed : i < at;
+        const isDone = step === 'prep' || step === 'gate' ? done[step] : i < at;
         return (
           <li key={step}>
             <button

@@ -1,9 +1,19 @@
-/** Where a coat stands in the ruled order: gate, air, mix, gun, spray, flash, look, clean. Pure. */
+/** Where a coat stands in the ruled order, from making ready to cleaning the gun. Pure. */
 import { takenWishes } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { Mix, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat, PlanWishes } from '@orthochrom/contract/shop/coat.ts';
 
-export const STEPS = ['gate', 'air', 'mix', 'gun', 'spray', 'flash', 'look', 'clean'] as const;
+export const STEPS = [
+  'prep',
+  'gate',
+  'air',
+  'mix',
+  'gun',
+  'spray',
+  'flash',
+  'look',
+  'clean',
+] as const;
 export type Step = (typeof STEPS)[number];
 
 /** The newest mix of the stage, past its pot life or not. */
@@ -42,11 +52,12 @@ export const flashTimer = (timers: Timer[], coatId: string): Timer | undefined =
 export function currentStep(
   whole: TicketWhole,
   coat: Coat,
-  of: { gatePassed: boolean; airSeen: boolean; hasMix: boolean },
+  of: { isMadeReady: boolean; gatePassed: boolean; airSeen: boolean; hasMix: boolean },
 ): Step {
   if (coat.state === 'looked') return isLastOfStage(whole, coat) ? 'clean' : 'look';
   if (coat.state === 'flashed') return 'look';
   if (coat.state === 'sprayed') return 'flash';
+  if (!of.isMadeReady && coat.state !== 'spraying') return 'prep';
   if (!of.gatePassed) return 'gate';
   if (coat.state === 'spraying') return 'spray';
   if (coat.state === 'taken') return of.hasMix ? 'gun' : 'mix';

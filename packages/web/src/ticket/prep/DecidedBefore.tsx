@@ -1,0 +1,26 @@
+/** What was advised and what the customer decided: both stay. */
+import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+
+export function DecidedBefore({ whole }: { whole: TicketWhole }) {
+  const { decisions, ticket } = whole;
+  if (decisions.length === 0) return null;
+  const nameOf = (panelId: string | undefined) => {
+    const panel = ticket.panels.find(({ id }) => id === panelId);
+    return panel ? panelSaid(ticket.panels, panel) : 'The whole job';
+  };
+  return (
+    <section>
+      <h3>What the customer decided</h3>
+      <ul>
+        {decisions.map(({ id, panelId, adviceText, decision, word, at }) => (
+          <li key={id}>
+            <strong>{nameOf(panelId)}:</strong> {adviceText}{' '}
+            {decision === 'declines' ? 'He declined' : 'He follows the advice'}
+            {word ? `: “${word}”` : ''} ({new Date(at).toLocaleDateString()})
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
