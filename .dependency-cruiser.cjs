@@ -21,6 +21,7 @@ const ROOMS = [
   'prep',
   'reducer',
   'mix',
+  'amount',
   'gun',
   'look',
   'film',

@@ -15,6 +15,7 @@ import { overlap } from './calculations/overlap.ts';
 import { prep } from './calculations/prep.ts';
 import { pourCheck } from './calculations/pourCheck.ts';
 import { pressure } from './calculations/pressure.ts';
+import { quantity } from './calculations/quantity.ts';
 import { recoat } from './calculations/recoat.ts';
 import { reducer } from './calculations/reducer.ts';
 import { schedule } from './calculations/schedule.ts';
@@ -25,7 +26,7 @@ import { viscosity } from './calculations/viscosity.ts';
 import { refusalOf, type RefusalReport } from './quantity/refusal.ts';
 
 /** Raised when a figure that is kept could come out differently for the same input. */
-export const CALCULATION_VERSION = 5;
+export const CALCULATION_VERSION = 6;
 
 export const registry = {
   convert,
@@ -36,6 +37,7 @@ export const registry = {
   mix,
   pourCheck,
   kit,
+  quantity,
   layerCheck,
   prep,
   airline,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { kitOf } from '../src/mix/kit.ts';
 import { mixOf } from '../src/mix/mix.ts';
-import { readyNeedMl, roundedToParts } from '../src/mix/need.ts';
+import { pourableMl, roundedToParts } from '../src/mix/pourable.ts';
 import { pourCheckOf } from '../src/mix/pourCheck.ts';
 import { sharesOf, type Recipe } from '../src/mix/recipe.ts';
 
@@ -254,11 +254,13 @@ it('tells no price of a ready litre while a pack has none, and one price for pac
 });
 
 describe('how much to mix', () => {
-  it('grows with area and coats', () => {
-    const need = (areaM2: number, coats: number) =>
-      readyNeedMl({ areaM2, coats, wetFilmUm: 50, gunClass: 'hvlp' });
-    expect(need(2, 2)).toBeGreaterThan(need(1, 2));
-    expect(need(1, 3)).toBeGreaterThan(need(1, 2));
+  it('is rounded up to what a cup shows, and never by a whole line', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 9000, noNaN: true }), (ml) => {
+        expect(pourableMl(ml)).toBeGreaterThanOrEqual(ml - 1e-6);
+        expect(pourableMl(ml) - ml).toBeLessThan(25);
+      }),
+    );
   });
   it('rounds up so that every part of every cup can be poured to a mark', () => {
     fc.assert(

@@ -1,20 +1,69 @@
-/** How much ready mix is left to make, and the cup for it. */
+/** How much ready mix is left to make, in which cups, and what a stage took. */
 import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
-import { readyNeedMl, roundedToParts } from '@orthochrom/core/mix/need.ts';
-import type { StoredCup } from '../shop/setup.ts';
-import { middle, recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
+import { pourableMl, roundedToParts } from '@orthochrom/core/mix/pourable.ts';
+import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
+import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import type { ShopSetup, StoredCup } from '../shop/setup.ts';
+import type { Panel, TicketWhole } from '../shop/ticket.ts';
+import { isOn } from './coatOrder.ts';
+import { panelSaid } from './layersFound.ts';
+import { middle, recipeOf, type PlanContext } from './planContext.ts';
+
+/** Lost beside the panel: less where the rim of a panel is counted by itself. */
+const WASTE_PERCENT = { withRim: 5, without: 10 };
+const CUP_AND_LINE_ML = 30;
+
+type Need = Pick<PlanContext, 'ticket' | 'stage' | 'sheet' | 'gun'>;
+
+const paintedPanel = (panels: readonly Panel[], panel: Panel) => ({
+  name: panelSaid(panels, panel),
+  areaM2: panel.areaM2,
+  scope: panel.scope,
+  ...(panel.spotM2 === undefined ? {} : { spotM2: Math.min(panel.spotM2, panel.areaM2) }),
+  ...(panel.heightM === undefined ? {} : { heightM: panel.heightM }),
+  ...(panel.lengthM === undefined ? {} : { lengthM: panel.lengthM }),
+});
+
+/** What a stage wants for so many coats: film of its sheet, transfer of its gun. */
+export function needOf({ ticket, stage, sheet, gun }: Need, coats: number): InputOf<'quantity'> {
+  const panels = ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  const isMeasured = panels.length > 0 && panels.every(({ heightM }) => heightM !== undefined);
+  return {
+    panels: panels.map((panel) => paintedPanel(ticket.panels, panel)),
+    coats,
+    stage: stage.kind,
+    wetFilmUm: middle(recipeOf({ sheet, stage }).wetFilmUm),
+    transferEfficiencyPercent: GUNS[gun.gun.class].transferFraction * 100,
+    wastePercent: isMeasured ? WASTE_PERCENT.withRim : WASTE_PERCENT.without,
+    lineAndCupLossMl: CUP_AND_LINE_ML,
+    ...(stage.finish ? { finish: stage.finish } : {}),
+  };
+}
+
+/** The amount that is left to mix of this stage, by the painter's own hand. */
+export function quantityInput(context: PlanContext): InputOf<'quantity'> {
+  const { usages = [] } = context;
+  return {
+    ...needOf(context, context.coatsLeft),
+    ...(usages.length > 0
+      ? {
+          history: usages.map(({ plannedMl, usedMl, counts }) => ({
+            plannedMl,
+            usedMl,
+            ...(counts === undefined ? {} : { counts }),
+          })),
+        }
+      : {}),
+  };
+}
+export const quantityLeft = (context: PlanContext): AnswerOf<'quantity'> =>
+  ask('quantity', quantityInput(context));
 
 /** Ready mix for what is left of this stage, as a place to start from. */
 export function readyMlFor(context: PlanContext): number {
-  const recipe = recipeOf(context);
   if (context.readyMl !== undefined) return context.readyMl;
-  const needMl = readyNeedMl({
-    areaM2: stageAreaM2(context),
-    coats: context.coatsLeft,
-    wetFilmUm: middle(recipe.wetFilmUm),
-    gunClass: context.gun.gun.class,
-  });
-  const parts = recipe.parts.map(({ parts: share }) => share);
+  const needMl = pourableMl(quantityLeft(context).readyMl.value);
+  const parts = recipeOf(context).parts.map(({ parts: share }) => share);
   return roundedToParts(needMl, parts, context.cup?.capacityMl, scaleFor(context)?.mlPerPart);
 }
 
@@ -32,4 +81,30 @@ const scaleFor = (context: PlanContext): RatioScale | undefined => {
 export function cupFor(cups: readonly StoredCup[], context: PlanContext): StoredCup | undefined {
   const bySize = [...cups].sort((a, b) => a.capacityMl - b.capacityMl);
   return bySize.find((cup) => readyMlFor({ ...context, cup }) <= cup.capacityMl) ?? bySize.at(-1);
+}
+
+/**
+ * What a stage was planned with, by nobody's factor, and what went through the gun. Undefined
+ * before a coat of it is on, or where nothing was poured for it.
+ */
+export function usedOn(
+  { ticket, coats, mixes, sheets }: Pick<TicketWhole, 'ticket' | 'coats' | 'mixes' | 'sheets'>,
+  { guns }: Pick<ShopSetup, 'guns'>,
+  { stageId, leftMl }: { stageId: string; leftMl: number },
+): { plannedMl: number; usedMl: number } | undefined {
+  const stage = ticket.stages.find(({ id }) => id === stageId);
+  const sheet = sheets.find(({ id }) => id === stage?.sheetVersionId)?.sheet;
+  const laid = coats.filter((coat) => coat.stageId === stageId && isOn(coat));
+  const gunId = laid.at(-1)?.gunId ?? stage?.gunId;
+  const gun = guns.find(({ id }) => id === gunId) ?? guns[0];
+  // What was mended in the cup was noted anew: the last word counts.
+  const mended = mixes.map(({ correctedFromId }) => correctedFromId);
+  const poured = mixes.filter((mix) => mix.stageId === stageId && !mended.includes(mix.id));
+  const pouredMl = poured.reduce((sum, { readyMl }) => sum + readyMl, 0);
+  if (!stage || !sheet || !gun || laid.length === 0 || pouredMl <= leftMl) return undefined;
+  const need = needOf({ ticket, stage, sheet, gun }, laid.length);
+  return {
+    plannedMl: ask('quantity', { ...need, history: [] }).readyMl.value,
+    usedMl: pouredMl - leftMl,
+  };
 }

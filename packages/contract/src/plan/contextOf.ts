@@ -4,6 +4,7 @@
  */
 import type { AirNow } from '../shop/air.ts';
 import type { ShopSetup } from '../shop/setup.ts';
+import { jobsOf, usageGroupOf } from '../shop/usage.ts';
 import type { SheetVersion, TicketWhole } from '../shop/ticket.ts';
 import type { Coat, PlanWishes } from '../shop/coat.ts';
 import { cupFor } from './amounts.ts';
@@ -75,6 +76,7 @@ export function contextOf(
     ...(flowCup ? { flowCup } : {}),
     ...(part ? { part } : {}),
     ...(mist ? { mist } : {}),
+    usages: jobsOf(setup.usages, painterId, usageGroupOf(stage.kind)),
     coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
     ordinal: coat.ordinal,
     isLastStage: !next,

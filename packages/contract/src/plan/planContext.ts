@@ -2,10 +2,12 @@
  * Everything that the plan of one coat is worked out from; the same on the server and in the
  * browser.
  */
+import { shareOf } from '@orthochrom/core/amount/share.ts';
 import type { AirNow } from '../shop/air.ts';
 import type { AirLine } from '../shop/compressedAir.ts';
 import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
 import type { FlowCup, StagePlan, Ticket } from '../shop/ticket.ts';
+import type { Usage } from '../shop/usage.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 import type { SetNow } from './settingsNow.ts';
 
@@ -47,6 +49,8 @@ export type PlanContext = {
   mixedNow?: { name: string; fraction: number }[];
   /** Wet film of the coat that flashes, read off the comb: the waits go by it. */
   combedUm?: number;
+  /** What this hand took against its plan, in stages of this kind. */
+  usages?: Usage[];
   /** Settings of a plan that was taken, with the painter's own in them. */
   own?: SetNow;
 };
@@ -68,8 +72,8 @@ export function shortName(sheet: Sheet): string {
   );
 }
 
-/** Area of the panels this stage covers, m². */
+/** Area that a coat of this stage is sprayed on, m²: of a blend or a spot its share. */
 export const stageAreaM2 = ({ ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>): number =>
   ticket.panels
     .filter(({ id }) => stage.panelIds.includes(id))
-    .reduce((sum, { areaM2 }) => sum + areaM2, 0);
+    .reduce((sum, panel) => sum + panel.areaM2 * shareOf(panel, stage.kind), 0);

@@ -68,6 +68,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('fullFluidTurns fullFanTurns', range(0.25, 12, 'turns')),
   ...rows('price', range(0, 1_000_000, '')),
   ...rows('fraction', range(0, 1, '')),
+  ...rows('painterFactor', range(0.2, 5, '')),
 ]);
 
 const BY_ENDING: [string, Range][] = [

@@ -17,6 +17,7 @@ import { RegionRules } from '../calculations/gate.ts';
 import { LastCleaner, TackWay } from '../calculations/prep.ts';
 import { Gun, Preferences } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
+import type { Usage } from './usage.ts';
 import type { AirLine, Compressor } from './compressedAir.ts';
 
 /** Each switched on its own. */
@@ -148,4 +149,6 @@ export type ShopSetup = {
   compressors: Compressor[];
   airLines: AirLine[];
   knobs: Record<string, KnobsLeft>;
+  /** What stages took against their plan, the newest of each hand. */
+  usages: Usage[];
 };

@@ -15,6 +15,7 @@ import { edited, Id } from './common.ts';
 import type { GateRecord } from './gateRecord.ts';
 import type { LayerFinding, LayerWork } from './layerWork.ts';
 import { type Coat } from './coat.ts';
+import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 
 export const Panel = z.strictObject({
@@ -126,8 +127,6 @@ export type Mix = {
   potLifeEndsAt?: string;
   correctedFromId?: string;
   flowCup?: FlowCup;
-  /** What was left in the cup when it was cleaned. */
-  leftMl?: number;
 };
 
 export const TimerConfirm = z.strictObject({ ...edited, painterId: Id, tests: TouchTests });
@@ -158,6 +157,7 @@ export type TicketWhole = {
   prepAnswers: PrepAnswer[];
   lateFinds: LateFind[];
   decisions: CustomerDecision[];
+  usages: Usage[];
   sheets: SheetVersion[];
   serverNow: string;
 };

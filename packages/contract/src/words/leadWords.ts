@@ -7,6 +7,9 @@ import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
   ...PREP_FOLLOWS,
+  'dry-edge-mid-panel': 'A dry edge in mid-panel.',
+  'stretched-stripes': 'Thinner, or with less air, to stretch it: stripes and peel.',
+  'factor-learns-a-spill': 'Spilt, done twice, another area? It is left out until you say.',
   'wrinkles-in-minutes': 'It wrinkles within minutes, and drowning it makes a run.',
   'comes-off-with-it': 'What goes on top comes off with it.',
   'chips-and-rusts': 'It chips, and rust creeps under it.',
@@ -116,6 +119,9 @@ export const FOLLOWS: Record<string, string> = {
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
   ...PREP_INSTEAD,
+  'second-cup-before': 'A second cup mixed before you start; change at the end of a pass.',
+  'get-more-or-less': 'Get more, or fewer panels.',
+  'say-if-it-counts': 'Say whether it counts.',
   'to-sound-paint': 'Off with it to sound paint, or a barrier its sheet names, proven on a patch.',
   'back-to-what-stays': 'Back to the layer that stays.',
   'prime-first': 'Prime first, with a primer whose sheet names what lies there.',

@@ -5,6 +5,11 @@ import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<ReasonCode, string> = {
+  'need-by-volume':
+    'Area, share, film and what lands make the amount; edges, waste, cup and line are added.',
+  'hand-learned': 'Your hand, of {n} jobs: what was used against what was planned.',
+  'hand-unknown':
+    'Nothing is known of this hand yet: from 15 % less to 20 % more is usual. Say what was left in the cup, and the band narrows.',
   'prep-by-session':
     'Every panel of a run of coats is made ready before its first coat: a clear-only panel is keyed and wiped before the colour, not beside wet base.',
   'layers-by-link':

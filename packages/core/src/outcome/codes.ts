@@ -139,6 +139,9 @@ export const VERDICT_LEVEL = {
   'card-differs': 'caution',
   'plastic-lets-go': 'caution',
   'step-skipped': 'caution',
+  'runs-out-in-panel': 'caution',
+  'paint-short': 'caution',
+  'usage-out-of-line': 'caution',
   'prep-open': 'stop',
   'prep-unticked': 'caution',
 } as const satisfies Record<string, Level>;
@@ -150,6 +153,9 @@ export const VERDICT_CODES = Object.keys(VERDICT_LEVEL) as [VerdictCode, ...Verd
 
 /** Why a figure is what it is. */
 export const REASON_CODES = [
+  'need-by-volume',
+  'hand-learned',
+  'hand-unknown',
   'prep-by-session',
   'layers-by-link',
   'layers-by-sheet',

@@ -26,6 +26,7 @@ import {
   TicketTable,
   TimerTable,
 } from '../ticket/ticketTables.ts';
+import { UsageTable } from '../ticket/usageTable.ts';
 import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
@@ -57,6 +58,7 @@ export const tables = [
   PrepAnswerTable,
   LateFindTable,
   CustomerDecisionTable,
+  UsageTable,
   FindingTable,
   PlanChangeTable,
   PhotoTable,

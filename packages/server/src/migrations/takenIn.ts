@@ -54,7 +54,23 @@ const STATEMENTS = [
     ADD COLUMN length_m double precision`,
   'ALTER TABLE stage ADD COLUMN variant text',
   'ALTER TABLE room ADD COLUMN silicone_last_on date, ADD COLUMN wets_floor boolean',
-  'ALTER TABLE mix ADD COLUMN left_ml double precision',
+  `CREATE TABLE usage (
+    id uuid NOT NULL,
+    ticket_id uuid NOT NULL,
+    stage_id uuid NOT NULL,
+    painter_id uuid NOT NULL,
+    "group" text NOT NULL,
+    left_ml double precision NOT NULL,
+    planned_ml double precision NOT NULL,
+    used_ml double precision NOT NULL,
+    counts boolean,
+    at TIMESTAMP WITH TIME ZONE NOT NULL,
+    CONSTRAINT usage_pkey PRIMARY KEY (id)
+  )`,
+  'CREATE INDEX usage_painter ON usage (painter_id)',
+  foreignKey('usage', 'ticket_id', 'ticketId', 'ticket'),
+  foreignKey('usage', 'stage_id', 'stageId', 'stage'),
+  foreignKey('usage', 'painter_id', 'painterId', 'painter'),
   'ALTER TABLE painter ADD COLUMN prep_way jsonb',
 ];
 
@@ -67,13 +83,12 @@ export class TakenIn1795620000000 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('ALTER TABLE painter DROP COLUMN prep_way');
-    await runner.query('ALTER TABLE mix DROP COLUMN left_ml');
     await runner.query('ALTER TABLE room DROP COLUMN silicone_last_on, DROP COLUMN wets_floor');
     await runner.query('ALTER TABLE stage DROP COLUMN variant');
     await runner.query(
       `ALTER TABLE panel DROP COLUMN "foreign", DROP COLUMN many_layers,
         DROP COLUMN spot_m2, DROP COLUMN height_m, DROP COLUMN length_m`,
     );
-    await runner.query('DROP TABLE customer_decision, late_find, prep_answer');
+    await runner.query('DROP TABLE usage, customer_decision, late_find, prep_answer');
   }
 }

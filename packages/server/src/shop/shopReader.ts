@@ -20,6 +20,7 @@ import {
   type CompressorRow,
 } from '../compressedAir/airTables.ts';
 import { gunTestsBySet, newestFor, withTest } from '../gun/testReader.ts';
+import { usagesOf } from '../ticket/usageReader.ts';
 import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
 import {
@@ -167,6 +168,7 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
     ),
     airLines: airLines.map((row) => withTest(airLineOf(row), 'twoGauges', twoGauges.get(row.id))),
     knobs: await knobsLeft(manager),
+    usages: await usagesOf(manager),
   };
 }
 

@@ -17,6 +17,7 @@ import { present } from '../database/present.ts';
 import { FindingTable } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
+import { usagesOf } from './usageReader.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
 import { CustomerDecisionTable, LateFindTable, PrepAnswerTable } from './prepTables.ts';
 import {
@@ -266,6 +267,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     works: await worksOf(manager, id),
     found: await foundOn(manager, id),
     ...(await prepOf(manager, id)),
+    usages: await usagesOf(manager, id),
     sheets,
     serverNow: new Date().toISOString(),
   };

@@ -18,6 +18,7 @@ import { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
 import { LateFindCreate, PrepAnswerCreate } from '@orthochrom/contract/shop/prep.ts';
 import { RecordQuery } from '@orthochrom/contract/shop/record.ts';
+import { UsageCounts, UsageCreate } from '@orthochrom/contract/shop/usage.ts';
 import { Router } from 'express';
 import type { StandInProbe } from '../air/probe.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
@@ -37,6 +38,7 @@ import { recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
 import { allTickets, wholeTicket } from './ticketReader.ts';
 import { confirmTimer } from './timerLedger.ts';
+import { countUsage, keepUsage } from './usageLedger.ts';
 import { TimerTable } from './ticketTables.ts';
 
 type Instruments = { probe: StandInProbe; gauge: StandInGauge };
@@ -74,6 +76,13 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   routes.post('/tickets/:id/late-finds', async (req, res) => {
     await findLate(ledger, idOf(req), bodyOf(LateFindCreate, req));
     res.status(201).json(await whole(idOf(req)));
+  });
+  routes.post('/tickets/:id/usages', async (req, res) => {
+    await keepUsage(ledger, idOf(req), bodyOf(UsageCreate, req));
+    res.status(201).json(await whole(idOf(req)));
+  });
+  routes.put('/usages/:id', async (req, res) => {
+    res.json(await whole(await countUsage(ledger, idOf(req), bodyOf(UsageCounts, req))));
   });
   routes.post('/tickets/:id/mixes', async (req, res) => {
     await addMix(ledger, probe, idOf(req), bodyOf(MixCreate, req));

@@ -130,7 +130,7 @@ export const MixTable = new EntitySchema<MixRow>({
     ...integers('batchNo'),
     ...instants('mixedAt'),
     ...optionalInstants('potLifeEndsAt'),
-    ...optionalDoubles('materialC', 'leftMl'),
+    ...optionalDoubles('materialC'),
     ...optionalStructures('flowCup'),
     ...optionalIds('correctedFromId'),
     ...edited,

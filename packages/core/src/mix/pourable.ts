@@ -1,30 +1,12 @@
-/**
- * How much ready paint a stage wants, as a place to start from.
- *
- *   ready = area · coats · wet film ÷ transfer · (1 + waste) + cup and line        [need-1]
- *
- * Source  volume balance; transfer shares are practice on large flat panels (MODEL 16.1), edges and
- *         wheels lose more
- */
-import { type GunClass, GUNS } from '../trade/gunClasses.ts';
+/** An amount that can be poured: to a cup's lines, and in the recipe's parts. */
 
-const WASTE = 0.1;
-const CUP_AND_LINE_ML = 30;
 const POUR_STEP_ML = 25;
 /** What a painter with a printed cup can pour to. */
 const POURABLE_ML = 5;
 
-export type Need = { areaM2: number; coats: number; wetFilmUm: number; gunClass: GunClass };
-
-/** Ready millilitres, rounded up to what a cup can show. 1 µm on 1 m² is 1 ml. [need-1] */
-export function readyNeedMl({ areaM2, coats, wetFilmUm, gunClass }: Need): number {
-  const landedMl = areaM2 * coats * wetFilmUm;
-  return (
-    Math.ceil(
-      ((landedMl / GUNS[gunClass].transferFraction) * (1 + WASTE) + CUP_AND_LINE_ML) / POUR_STEP_ML,
-    ) * POUR_STEP_ML
-  );
-}
+/** Rounded up to what a cup can show, ml. */
+export const pourableMl = (ml: number): number =>
+  Math.ceil(ml / POUR_STEP_ML - 1e-9) * POUR_STEP_ML;
 
 /**
  * Rounds an amount up so that every part of every equal cup is a multiple of what can be poured to
