@@ -52,6 +52,7 @@ const PIECES = [
   'ReadyL',
   'Solids',
   'LnFilm',
+  'TenPercentFilm',
   'Panel',
 ];
 

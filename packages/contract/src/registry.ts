@@ -8,6 +8,7 @@ import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
 import { diagnose } from './calculations/diagnose.ts';
 import { gate } from './calculations/gate.ts';
+import { ground } from './calculations/ground.ts';
 import { kit } from './calculations/kit.ts';
 import { layerCheck } from './calculations/layerCheck.ts';
 import { mix } from './calculations/mix.ts';
@@ -38,6 +39,7 @@ export const registry = {
   pourCheck,
   kit,
   quantity,
+  ground,
   layerCheck,
   prep,
   airline,

@@ -8,6 +8,7 @@ export const PAGES = [
   'tickets/new',
   'tickets/:id',
   'tickets/:id/edit',
+  'tickets/:id/to-get',
   'records',
   'records/:id',
   'sheets',

@@ -14,6 +14,7 @@ const COMPONENTS: Record<Page, () => Promise<ComponentType>> = {
   'tickets/new': async () => (await import('./ticket/form/NewTicketPage.tsx')).NewTicketPage,
   'tickets/:id': async () => (await import('./ticket/TicketPage.tsx')).TicketPage,
   'tickets/:id/edit': async () => (await import('./ticket/form/EditTicketPage.tsx')).EditTicketPage,
+  'tickets/:id/to-get': async () => (await import('./ticket/toGet/ToGetPage.tsx')).ToGetPage,
   records: async () => (await import('./records/RecordsPage.tsx')).RecordsPage,
   'records/:id': async () => (await import('./records/CoatRecordPage.tsx')).CoatRecordPage,
   sheets: async () => (await import('./sheets/SheetsPage.tsx')).SheetsPage,

@@ -25,9 +25,9 @@ describe('a ticket being written', () => {
   });
   it('gives a clear-only panel nothing but the clear, and a panel left alone nothing', () => {
     const panels = [
-      newPanel('hood'),
-      { ...newPanel('roof'), scope: 'clearOnly' as const },
-      { ...newPanel('trunk'), scope: 'leave' as const },
+      newPanel('hood', 'saloon'),
+      { ...newPanel('roof', 'saloon'), scope: 'clearOnly' as const },
+      { ...newPanel('trunk', 'saloon'), scope: 'leave' as const },
     ];
     const stages = [stage('a', 2), { ...stage('b', 2), kind: 'clear' as const }];
     const [base, clear] = withPanelsInStages(draft({ panels, stages })).stages;
@@ -35,8 +35,8 @@ describe('a ticket being written', () => {
     expect(clear!.panelIds).toEqual([panels[0]!.id, panels[1]!.id]);
   });
   it('starts a panel from its usual area and material', () => {
-    expect(newPanel('hood')).toMatchObject({ orientation: 'flat', substrate: 'metal' });
-    expect(newPanel('frontBumper').substrate).toBe('plastic');
-    expect(newPanel('side covers').areaM2).toBeGreaterThan(0);
+    expect(newPanel('hood', 'saloon')).toMatchObject({ orientation: 'flat', substrate: 'metal' });
+    expect(newPanel('frontBumper', 'saloon').substrate).toBe('plastic');
+    expect(newPanel('side covers', 'saloon').areaM2).toBeGreaterThan(0);
   });
 });

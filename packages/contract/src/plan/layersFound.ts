@@ -43,6 +43,12 @@ function gritOf({ overWhat = [] }: Sheet): [Grit, Grit] | undefined {
   return from && to && GRITS.includes(from) && GRITS.includes(to) ? [from, to] : undefined;
 }
 
+/** What a sheet names as allowed below it. */
+function allowedBy({ overWhat = [] }: Sheet): Pick<Input['stages'][number], 'allowedOver'> {
+  const named = overWhat.flatMap(({ history }) => (history ? [history] : []));
+  return named.length > 0 ? { allowedOver: named } : {};
+}
+
 function plannedStage(
   { panels: all, stages }: Planned,
   { stage, sheet, of }: { stage: StagePlan; sheet: Sheet; of: readonly Panel[] },
@@ -65,6 +71,7 @@ function plannedStage(
       .map((panel) => panelSaid(all, panel)),
     ...(dryUm >= from && dryUm <= to ? { dryUm } : {}),
     ...(sheetGrit ? { sheetGrit } : {}),
+    ...allowedBy(sheet),
     ...(stage.variant ? { variant: true } : {}),
     ...(sheet.wipe ? { wipe: sheet.wipe } : {}),
   } satisfies Input['stages'][number];

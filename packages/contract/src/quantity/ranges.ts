@@ -55,7 +55,7 @@ const BY_NAME = new Map<string, Range>([
   ...rows('tankL', range(1, 10_000, 'L')),
   ...rows('ml', range(0, 1_000_000, 'ml')),
   ...rows('grams', range(0, 2_000_000, 'g')),
-  ...rows('coats mixes count', range(0, 50, '')),
+  ...rows('coats mixes count plannedCoats maxCoats', range(0, 50, '')),
   ...rows('parts', range(0, 1000, 'parts')),
   ...rows('seconds lapSeconds', range(0, 86_400, 's')),
   ...rows('minutes minutesSince minutesSinceSpray', range(0, 200_000, 'min')),
@@ -68,6 +68,8 @@ const BY_NAME = new Map<string, Range>([
   ...rows('fullFluidTurns fullFanTurns', range(0.25, 12, 'turns')),
   ...rows('price', range(0, 1_000_000, '')),
   ...rows('fraction', range(0, 1, '')),
+  ...rows('l', range(0, 100, '')),
+  ...rows('a b', range(-128, 127, '')),
   ...rows('painterFactor', range(0.2, 5, '')),
 ]);
 

@@ -13,6 +13,7 @@ import {
   Role,
   StageName,
 } from '../shapes/trade.ts';
+import { HISTORIES } from '@orthochrom/core/layers/foundLayer.ts';
 import { CLEANERS } from '@orthochrom/core/film/recoat.ts';
 import { z } from 'zod';
 import {
@@ -98,7 +99,12 @@ export const Sheet = z.strictObject({
   limits: Limits.optional(),
   gunSheet: z.partialRecord(GunClass, GunSheet).optional(),
   overWhat: listOf(
-    z.strictObject({ layer: z.string().max(200), grit: z.string().max(80) }),
+    z.strictObject({
+      layer: z.string().max(200),
+      grit: z.string().max(80),
+      /** What this layer counts as, where the sheet names it. */
+      history: z.enum([...HISTORIES, 'cutThrough']).optional(),
+    }),
   ).optional(),
   strainerUm: quantity('strainerUm').optional(),
   wipe: z.enum(CLEANERS).optional(),
@@ -107,6 +113,10 @@ export const Sheet = z.strictObject({
     z.strictObject({ id: name(), percent: quantity('percent'), of: Basis, use: text() }),
   ).optional(),
   ...optional('maxBakeC'),
+  /** Dry film over a black-and-white card at which its halves are one. */
+  hidingUm: moreThanZero('hidingUm').optional(),
+  /** What may be mixed into it for its colour. */
+  tint: z.strictObject({ with: listOf(name()), sealerPartsToOne: band('parts') }).optional(),
   notes: listOf(text()).optional(),
 });
 export type Sheet = z.infer<typeof Sheet>;

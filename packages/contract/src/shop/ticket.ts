@@ -2,6 +2,7 @@
  * A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done
  * coat by coat.
  */
+import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FoundLayer } from '../shapes/layers.ts';
 import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
@@ -57,7 +58,7 @@ export type StagePlan = z.infer<typeof StagePlan>;
 
 const ticketShape = {
   vehicle: z.string().min(1).max(200),
-  bodyKind: z.enum(['hatchback', 'saloon', 'wagon', 'coupe', 'van', 'pickup', 'parts']),
+  bodyKind: z.enum(BODIES),
   roomId: Id,
   painterId: Id,
   jobSize: JobSize,

@@ -2,11 +2,13 @@
  * What would follow, and what to do instead: one line for each code that the catalogue of verdicts
  * names.
  */
+import { GROUND_FOLLOWS, GROUND_INSTEAD } from './groundLeads.ts';
 import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
   ...PREP_FOLLOWS,
+  ...GROUND_FOLLOWS,
   'dry-edge-mid-panel': 'A dry edge in mid-panel.',
   'stretched-stripes': 'Thinner, or with less air, to stretch it: stripes and peel.',
   'factor-learns-a-spill': 'Spilt, done twice, another area? It is left out until you say.',
@@ -119,6 +121,7 @@ export const FOLLOWS: Record<string, string> = {
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
   ...PREP_INSTEAD,
+  ...GROUND_INSTEAD,
   'second-cup-before': 'A second cup mixed before you start; change at the end of a pass.',
   'get-more-or-less': 'Get more, or fewer panels.',
   'say-if-it-counts': 'Say whether it counts.',

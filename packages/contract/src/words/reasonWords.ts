@@ -5,6 +5,19 @@ import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 
 export const REASONS: Record<ReasonCode, string> = {
+  'hiding-by-bands':
+    'Kubelka and Munk in the three bands of a display: how much light comes back through a film of so much, over this ground.',
+  'hiding-guessed':
+    'Nobody measured how much of this colour hides: {hidingUm} is usual for its kind. Spray a card, note the film where the halves vanish.',
+  'hiding-measured': 'A card hid at {hidingUm}: that is your word, and it beats every table.',
+  'flake-takes-ground': 'Flake never hides: it takes the colour of its ground.',
+  'candy-never-there': 'Over this ground the colour is never reached, however many coats.',
+  'candy-by-absorption':
+    'It darkens with every coat and comes nearest at {filmUm}. Stop at the coat that matches; the same count on every part.',
+  'leans-darker': 'After the coats planned it is off by {deltaE}, {by} darker.',
+  'leans-lighter': 'After the coats planned it is off by {deltaE}, {by} lighter.',
+  'ground-darker': 'Darker than the colour: it hides at {filmUm}.',
+  'ground-lighter': 'Lighter than the colour: it hides at {filmUm}.',
   'need-by-volume':
     'Area, share, film and what lands make the amount; edges, waste, cup and line are added.',
   'hand-learned': 'Your hand, of {n} jobs: what was used against what was planned.',

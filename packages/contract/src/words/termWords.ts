@@ -55,6 +55,13 @@ export const TERMS: Record<TermCode, string> = {
   lateThrough: 'a cut through',
   lateSilicone: 'silicone',
   underSix: 'less than six',
+  thisColour: 'This colour',
+  displayColours: 'what a display can show',
+  flakesShowThrough: 'flakes show through, peaks thin, valleys deep: patchy and dirty',
+  candyOnlyDarkens:
+    'candy only darkens, and this is not at least 15 lighter than the colour wanted',
+  glowsOverWhite: 'it glows over white only',
+  bleachesToGround: 'in the sun the colour bleaches and the ground shows: it wants the same hue',
   needleShut: 'A needle shut or air too weak to draw paint',
   paintFlowing: 'paint flowing',
   dropSize: 'Drop size at this viscosity',

@@ -86,8 +86,9 @@ export type PlannedStage = {
 
 const COLOUR: readonly Stage[] = ['ground', 'base', 'effect', 'singleStage'];
 /** Ground, base, effect or single stage. */
-export const isColour = ({ stage }: PlannedStage): boolean => COLOUR.includes(stage);
-const isUndercoat = ({ stage }: PlannedStage): boolean => stage === 'primer' || stage === 'sealer';
+export const isColour = ({ stage }: Pick<PlannedStage, 'stage'>): boolean => COLOUR.includes(stage);
+const isUndercoat = ({ stage }: Pick<PlannedStage, 'stage'>): boolean =>
+  stage === 'primer' || stage === 'sealer';
 
 /**
  * How a stage attacks what lies below it, and what it shuts off: waterborne primer or sealer,
@@ -108,10 +109,10 @@ export const isBarrier = (stage: PlannedStage): boolean =>
   isUndercoat(stage) && attackOf(stage) !== 'solvent';
 
 /** Whether a panel of this scope gets a stage: a blend no undercoat, clear only no colour. */
-function hasStage(scope: Scope, stage: PlannedStage): boolean {
+export function getsStage(scope: Scope, stage: Stage): boolean {
   if (scope === 'leave') return false;
-  if (scope === 'clearOnly') return stage.stage === 'clear';
-  return scope !== 'blend' || !isUndercoat(stage);
+  if (scope === 'clearOnly') return stage === 'clear';
+  return scope !== 'blend' || !isUndercoat({ stage });
 }
 /** The stages that a panel gets, lowest first. */
 export const stagesOf = (
@@ -120,7 +121,7 @@ export const stagesOf = (
 ): PlannedStage[] =>
   stages.filter(
     (stage) =>
-      hasStage(scope, stage) && (stage.panels === undefined || stage.panels.includes(name)),
+      getsStage(scope, stage.stage) && (stage.panels === undefined || stage.panels.includes(name)),
   );
 
 /** What a coat touches: the top layer, and every one laid open. */

@@ -139,6 +139,8 @@ export const VERDICT_LEVEL = {
   'card-differs': 'caution',
   'plastic-lets-go': 'caution',
   'step-skipped': 'caution',
+  'candy-out-of-reach': 'caution',
+  'shadow-shows': 'caution',
   'runs-out-in-panel': 'caution',
   'paint-short': 'caution',
   'usage-out-of-line': 'caution',
@@ -153,6 +155,16 @@ export const VERDICT_CODES = Object.keys(VERDICT_LEVEL) as [VerdictCode, ...Verd
 
 /** Why a figure is what it is. */
 export const REASON_CODES = [
+  'hiding-by-bands',
+  'hiding-guessed',
+  'hiding-measured',
+  'flake-takes-ground',
+  'candy-never-there',
+  'candy-by-absorption',
+  'leans-darker',
+  'leans-lighter',
+  'ground-darker',
+  'ground-lighter',
   'need-by-volume',
   'hand-learned',
   'hand-unknown',

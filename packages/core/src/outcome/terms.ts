@@ -109,5 +109,11 @@ export const TERM_CODES = [
   'lateThrough',
   'lateSilicone',
   'underSix',
+  'thisColour',
+  'displayColours',
+  'flakesShowThrough',
+  'candyOnlyDarkens',
+  'glowsOverWhite',
+  'bleachesToGround',
 ] as const;
 export type TermCode = (typeof TERM_CODES)[number];

@@ -16,6 +16,7 @@ import { CareChecklist } from '../../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
+import { LeftInCup } from './LeftInCup.tsx';
 import { isLastOfStage } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
 import styles from './CleanCard.module.css';
@@ -92,6 +93,7 @@ export function CleanCard({
       On to the next coat
     </Button>
   );
+  const leftInCup = <LeftInCup {...{ whole, stage, painter, keep }} />;
   const thickens = running.length > 0 && (
     <div className={`card ${styles['pot']}`}>
       <div className="label">
@@ -108,6 +110,7 @@ export function CleanCard({
         <p className="card">
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
         </p>
+        {leftInCup}
       </StepFrame>
     );
   return (
@@ -138,6 +141,7 @@ export function CleanCard({
           }
         >
           {thickens}
+          {leftInCup}
           <div className="card">{list}</div>
         </StepFrame>
       )}

@@ -1,6 +1,9 @@
 import { Button, CloseButton, ColorInput, NumberInput, Select, TextInput } from '@mantine/core';
+import { colourOver } from '@orthochrom/contract/plan/groundFor.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
+import { useMemo } from 'react';
+import { GroundCards } from '../ground/GroundCards.tsx';
 import { STAGE_NAME } from '../../words/tradeNames.ts';
 import styles from './StagePicker.module.css';
 import { newStage, paintSheets, type TicketDraft } from './ticketDraft.ts';
@@ -23,7 +26,7 @@ export function StagePicker({ draft, setup, sheets, onChange, error }: StagePick
       {draft.stages.map((stage, i) => (
         <Stage
           key={stage.id}
-          {...{ stage, setup }}
+          {...{ stage, setup, draft, sheets }}
           place={i + 1}
           sheet={paints.find(({ id }) => id === stage.sheetVersionId)?.sheet}
           onChange={(changes) => change(stage.id, changes)}
@@ -55,11 +58,19 @@ type StageProps = {
   place: number;
   sheet: SheetVersion['sheet'] | undefined;
   setup: ShopSetup;
+  draft: TicketDraft;
+  sheets: SheetVersion[];
   onChange: (changes: Partial<StagePlan>) => void;
   onRemove: () => void;
 };
 
-function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
+function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }: StageProps) {
+  const over = useMemo(
+    () => colourOver(draft.stages, stage.id, sheets),
+    [draft.stages, stage.id, sheets],
+  );
+  const { panels, jobSize } = draft;
+  const job = useMemo(() => ({ panels, jobSize }), [panels, jobSize]);
   if (!sheet) return null;
   const recipe = sheet.recipes?.find(({ name }) => name === stage.recipeName);
   return (
@@ -107,7 +118,13 @@ function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
           }
         />
       )}
-      {sheet.shades ? (
+      {sheet.shades && over ? (
+        <GroundCards
+          {...{ stage, sheet, over, job }}
+          gun={setup.guns.find(({ id }) => id === over.stage.gunId) ?? setup.guns[0]}
+          onPick={({ name, colour }) => onChange({ colourName: name, colourHex: colour })}
+        />
+      ) : sheet.shades ? (
         <Select
           label="Shade"
           value={stage.colourName}
@@ -123,10 +140,16 @@ function Stage({ stage, place, sheet, setup, onChange, onRemove }: StageProps) {
       ) : stage.kind === 'clear' ? null : (
         <>
           <TextInput
-            label="Colour, with its variant"
+            label="Colour and code"
             value={stage.colourName}
             maxLength={80}
             onChange={(event) => onChange({ colourName: event.currentTarget.value })}
+          />
+          <TextInput
+            label="Variant, where its code has several"
+            value={stage.variant ?? ''}
+            maxLength={80}
+            onChange={(event) => onChange({ variant: event.currentTarget.value })}
           />
           <ColorInput
             withEyeDropper={false}

@@ -1,6 +1,7 @@
 /** The form of a ticket, new or changed: vehicle, panels with areas, stages from data sheets. */
 import { Select, Textarea, TextInput } from '@mantine/core';
 import { layersFound } from '@orthochrom/contract/plan/layersFound.ts';
+import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { useMemo } from 'react';
@@ -8,7 +9,6 @@ import { PanelPicker } from './PanelPicker.tsx';
 import { StagePicker } from './StagePicker.tsx';
 import { withPanelsInStages, type DraftFault, type TicketDraft } from './ticketDraft.ts';
 
-const BODIES = ['hatchback', 'saloon', 'wagon', 'coupe', 'van', 'pickup', 'parts'] as const;
 const SIZES = [
   { value: 'spot', label: 'Spot' },
   { value: 'panel', label: 'A panel or two' },
@@ -59,8 +59,18 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
           data={SIZES}
           onChange={(jobSize) => jobSize && change({ jobSize: jobSize as TicketDraft['jobSize'] })}
         />
+        <TextInput
+          label="Wanted by"
+          type="date"
+          value={draft.dueOn ?? ''}
+          onChange={({ currentTarget: { value } }) => {
+            const { dueOn: _, ...rest } = draft;
+            onChange(withPanelsInStages(value ? { ...rest, dueOn: value } : rest));
+          }}
+        />
       </div>
       <PanelPicker
+        body={draft.bodyKind}
         panels={draft.panels}
         answer={answer}
         onChange={(panels) => change({ panels })}

@@ -2,6 +2,8 @@
  * A ticket as it is being written: kept in the browser until the server has it, so that a reload
  * loses nothing.
  */
+import { bodyPanel } from '@orthochrom/core/body/bodyMap.ts';
+import { getsStage } from '@orthochrom/core/layers/foundLayer.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import {
   TicketCreate,
@@ -14,29 +16,6 @@ import { v7 as newId } from 'uuid';
 
 export type TicketDraft = Omit<TicketCreate, 'roomId' | 'painterId'> & { roomId: string };
 
-/** Usual areas of one side of a panel, m²: a place to start from. */
-export const PANEL_AREAS_M2: [name: string, areaM2: number, orientation: Panel['orientation']][] = [
-  ['hood', 1.3, 'flat'],
-  ['roof', 1.6, 'flat'],
-  ['trunk', 0.9, 'flat'],
-  ['tailgate', 1.2, 'upright'],
-  ['frontBumper', 0.9, 'upright'],
-  ['rearBumper', 0.9, 'upright'],
-  ['leftFrontFender', 0.7, 'upright'],
-  ['leftFrontDoor', 0.9, 'upright'],
-  ['leftRearDoor', 0.85, 'upright'],
-  ['leftQuarter', 1.1, 'upright'],
-  ['leftSill', 0.35, 'upright'],
-  ['leftMirror', 0.08, 'upright'],
-  ['rightFrontFender', 0.7, 'upright'],
-  ['rightFrontDoor', 0.9, 'upright'],
-  ['rightRearDoor', 0.85, 'upright'],
-  ['rightQuarter', 1.1, 'upright'],
-  ['rightSill', 0.35, 'upright'],
-  ['rightMirror', 0.08, 'upright'],
-  ['tank', 0.35, 'slope'],
-];
-
 export const emptyDraft = (roomId: string): TicketDraft => ({
   id: newId(),
   vehicle: '',
@@ -48,14 +27,18 @@ export const emptyDraft = (roomId: string): TicketDraft => ({
   stages: [],
 });
 
-export function newPanel(name: string): Panel {
-  const usual = PANEL_AREAS_M2.find(([known]) => known === name);
+/** A part that no body has: as large as a small panel. */
+const OTHER_PART_M2 = 0.5;
+
+/** As the map of its body has it. */
+export function newPanel(name: string, body: TicketDraft['bodyKind']): Panel {
+  const usual = bodyPanel(body, name);
   return {
     id: newId(),
     name,
-    areaM2: usual?.[1] ?? 0.5,
-    orientation: usual?.[2] ?? 'upright',
-    substrate: name.endsWith('Bumper') || name.endsWith('Mirror') ? 'plastic' : 'metal',
+    areaM2: usual?.areaM2 ?? OTHER_PART_M2,
+    orientation: usual?.orientation ?? 'upright',
+    substrate: usual?.substrate ?? 'metal',
     scope: 'full',
   };
 }
@@ -89,17 +72,12 @@ export function newStage(
   };
 }
 
-/**
- * Panels on a ticket are covered by every stage, save that a clear-only panel gets the clear and a
- * panel left alone nothing.
- */
+/** A stage covers the panels whose scope has it: a blend no undercoat, clear only no colour. */
 export const withPanelsInStages = (draft: TicketDraft): TicketDraft => ({
   ...draft,
   stages: draft.stages.map((stage) => ({
     ...stage,
-    panelIds: draft.panels
-      .filter(({ scope }) => scope !== 'leave' && (scope !== 'clearOnly' || stage.kind === 'clear'))
-      .map(({ id }) => id),
+    panelIds: draft.panels.filter(({ scope }) => getsStage(scope, stage.kind)).map(({ id }) => id),
   })),
 });
 

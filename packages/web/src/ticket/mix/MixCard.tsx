@@ -2,18 +2,20 @@
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select, TextInput } from '@mantine/core';
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
+import { howMuch } from '@orthochrom/contract/plan/howMuch.ts';
 import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { postJson } from '../../api/client.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { HowMuch } from './HowMuch.tsx';
 import { FlowCupCard } from './FlowCupCard.tsx';
 import { YieldFromStock } from './YieldFromStock.tsx';
 import { MixChoice } from './MixChoice.tsx';
@@ -81,8 +83,10 @@ function LiveMix(props: MixCardProps) {
       };
       keep(await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'take'), body));
     });
+  const quantity = useMemo(() => howMuch(context, plan), [context, plan]);
   const ways = (
     <>
+      <HowMuch quantity={quantity} painter={painter} />
       {reducer.choice && (
         <>
           <FigureInput

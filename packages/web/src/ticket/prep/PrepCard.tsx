@@ -8,6 +8,7 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { SKIPPED } from '@orthochrom/core/prep/prepInput.ts';
 import { startTransition, useState } from 'react';
+import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { noteDown } from '../../api/outbox.ts';
 import { ADDRESS } from '../../api/resources.ts';
@@ -54,6 +55,9 @@ export function PrepCard({ whole, painter, keep, list, onGate }: PrepCardProps) 
     word: 'Whole list',
     content: (
       <>
+        <Button variant="default" component={Link} to={`/tickets/${whole.ticket.id}/to-get`}>
+          To get for this job
+        </Button>
         <PrepSteps steps={steps} shownKey={step?.key} onPick={pickKey} />
         <FoundLate {...{ whole, painter, keep }} />
         <DecidedBefore whole={whole} />
