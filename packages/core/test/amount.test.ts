@@ -248,5 +248,7 @@ describe('a hand', () => {
     const counted = painterFactorOf(history.map((job) => ({ ...job, counts: true })));
     expect(counted.odd).toEqual([]);
     expect(counted.factor.value).toBeGreaterThan(factor.value);
+    const aside = painterFactorOf(history.map((job) => ({ ...job, counts: false })));
+    expect(aside).toEqual({ factor: UNKNOWN_HAND, odd: [] });
   });
 });

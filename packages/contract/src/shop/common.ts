@@ -26,3 +26,6 @@ export type ApiError = {
     verdicts?: WordedVerdict[];
   };
 };
+
+/** Put away, never deleted: what was done with it stays. */
+export const Archive = z.strictObject(edited);

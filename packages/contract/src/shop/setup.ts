@@ -12,7 +12,15 @@ import {
 import { PRESSURE_UNITS } from '@orthochrom/core/gun/reading.ts';
 import type { CareIntervals } from '@orthochrom/core/gun/care.ts';
 import { z } from 'zod';
-import { listOf, moreThanZero, name, optional, quantity, text } from '../quantity/fields.ts';
+import {
+  contradiction,
+  listOf,
+  moreThanZero,
+  name,
+  optional,
+  quantity,
+  text,
+} from '../quantity/fields.ts';
 import { RegionRules } from '../calculations/gate.ts';
 import { LastCleaner, TackWay } from '../calculations/prep.ts';
 import { Gun, Preferences } from '../shapes/gun.ts';
@@ -64,6 +72,7 @@ const roomShape = {
   note: text(),
 };
 export const Room = z.strictObject({ ...stored, ...roomShape });
+export const RoomCreate = z.strictObject({ id: Id, ...roomShape });
 export const RoomEdit = z.strictObject({ ...edited, ...roomShape });
 export type Room = z.infer<typeof Room>;
 
@@ -110,9 +119,7 @@ export type StoredGun = Omit<GunCreate, 'intervals'> & {
   sets: StoredSet[];
 };
 
-/** What it may hold, the scale printed on it, and the mesh built into it. */
-export const StoredCup = z.strictObject({
-  ...stored,
+const cupShape = {
   name: name(),
   capacityMl: moreThanZero('capacityMl'),
   marksMl: listOf(quantity('atMl')),
@@ -123,7 +130,38 @@ export const StoredCup = z.strictObject({
     }),
   ),
   strainerUm: quantity('strainerUm').optional(),
-});
+};
+/** A printed scale that the cup can hold one line of, marks that go up and stay in it. */
+function cupHolds(
+  { capacityMl, marksMl, scales }: Omit<StoredCup, 'id' | 'version' | 'name'>,
+  ctx: z.RefinementCtx,
+): void {
+  scales.forEach(({ ratio, mlPerPart }, i) => {
+    const lineMl = mlPerPart * ratio.reduce((sum, part) => sum + part, 0);
+    if (lineMl > capacityMl)
+      ctx.addIssue(
+        contradiction(
+          ['scales', i, 'mlPerPart'],
+          `its first line would stand at ${lineMl} ml, over the ${capacityMl} ml that the cup holds`,
+        ),
+      );
+  });
+  marksMl.forEach((atMl, i) => {
+    const before = marksMl[i - 1] ?? 0;
+    if (atMl <= before && i > 0)
+      ctx.addIssue(
+        contradiction(['marksMl', i], `the mark at ${atMl} ml is not over ${before} ml`),
+      );
+    if (atMl > capacityMl)
+      ctx.addIssue(
+        contradiction(['marksMl', i], `${atMl} ml is over the ${capacityMl} ml that it holds`),
+      );
+  });
+}
+/** What it may hold, the scale printed on it, and the mesh built into it. */
+export const StoredCup = z.strictObject({ ...stored, ...cupShape });
+export const CupCreate = z.strictObject({ id: Id, ...cupShape }).superRefine(cupHolds);
+export const CupEdit = z.strictObject({ ...edited, ...cupShape }).superRefine(cupHolds);
 export type StoredCup = z.infer<typeof StoredCup>;
 
 export const Shop = z.strictObject({

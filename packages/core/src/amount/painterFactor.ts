@@ -13,7 +13,7 @@ export type UsedJob = {
   plannedMl: number;
   /** Poured less what was left in the cup. */
   usedMl: number;
-  /** It counts however far it lies from the others. */
+  /** It counts however far it lies from the others; false: it was set aside. */
   counts?: boolean | undefined;
 };
 export type PainterFactor = Spread & { n: number };
@@ -63,7 +63,8 @@ export function painterFactorOf(history: readonly UsedJob[]): {
   factor: PainterFactor;
   odd: OddJob[];
 } {
-  let kept = [...history];
+  const learned = history.filter(({ counts }) => counts !== false);
+  let kept = learned;
   for (;;) {
     const judged = kept
       .filter(({ counts }) => counts !== true)
@@ -82,7 +83,7 @@ export function painterFactorOf(history: readonly UsedJob[]): {
     kept = kept.filter((job) => job !== worst.job);
   }
   const odd = history.flatMap((job, at) =>
-    kept.includes(job) ? [] : [{ at, times: job.usedMl / job.plannedMl }],
+    learned.includes(job) && !kept.includes(job) ? [{ at, times: job.usedMl / job.plannedMl }] : [],
   );
   if (kept.length === 0) return { factor: UNKNOWN_HAND, odd };
   const { mean, spread } = learnedFrom(kept);

@@ -1,11 +1,28 @@
-/** Painters and rooms: each change with its version and its trace. */
-import type { PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
+/** Painters, rooms and cups: each change with its version and its trace. */
+import type {
+  CupCreate,
+  CupEdit,
+  PainterCreate,
+  PainterEdit,
+  RoomCreate,
+  RoomEdit,
+} from '@orthochrom/contract/shop/setup.ts';
+import { IsNull } from 'typeorm';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
+import { OutOfTurn } from '../http/faults.ts';
+import { TicketTable } from '../ticket/ticketTables.ts';
 import { shopIdOf } from './shopId.ts';
-import { painterOf, roomOf } from './shopReader.ts';
-import { PainterTable, RoomTable, type PainterRow, type RoomRow } from './shopTables.ts';
+import { cupOf, painterOf, roomOf } from './shopReader.ts';
+import {
+  CupTable,
+  PainterTable,
+  RoomTable,
+  type CupRow,
+  type PainterRow,
+  type RoomRow,
+} from './shopTables.ts';
 
 export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
@@ -78,4 +95,86 @@ export const changeRoom = (
       kind: 'changed',
       patch: changes,
     });
+  });
+
+export const addRoom = (ledger: Ledger, room: z.infer<typeof RoomCreate>): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const shopId = await shopIdOf(manager);
+    await insertNew(manager, RoomTable, { ...NO_ROOM_WORD, ...room, shopId } as RoomRow);
+    await trace({
+      shopId,
+      aggregateType: 'room',
+      aggregateId: room.id,
+      kind: 'added',
+      patch: room,
+    });
+  });
+
+export const addCup = (ledger: Ledger, cup: z.infer<typeof CupCreate>): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const shopId = await shopIdOf(manager);
+    await insertNew(manager, CupTable, { strainerUm: null, ...cup, shopId } as CupRow);
+    await trace({ shopId, aggregateType: 'cup', aggregateId: cup.id, kind: 'added', patch: cup });
+  });
+
+export const changeCup = (
+  ledger: Ledger,
+  id: string,
+  { version, ...told }: z.infer<typeof CupEdit>,
+): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const changes = { strainerUm: null, ...told };
+    await changeVersioned(manager, CupTable, {
+      what: 'cup',
+      id,
+      version,
+      changes,
+      mine: changes,
+      showTheirs: cupOf,
+    });
+    await trace({
+      shopId: await shopIdOf(manager),
+      aggregateType: 'cup',
+      aggregateId: id,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: changes,
+    });
+  });
+
+const SHELVES = {
+  painter: { table: PainterTable, word: 'painter', held: 'painterId' },
+  room: { table: RoomTable, word: 'room', held: 'roomId' },
+  cup: { table: CupTable, word: 'cup', held: undefined },
+} as const;
+export type Shelf = keyof typeof SHELVES;
+
+/**
+ * Puts a painter, a room or a cup away.
+ * @throws OutOfTurn where it is the last of its kind, or an open ticket is worked with it
+ */
+export const archive = (ledger: Ledger, shelf: Shelf, id: string, version: number): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const { table, word, held } = SHELVES[shelf];
+    const shopId = await shopIdOf(manager);
+    const live = await manager.count(table as typeof CupTable, {
+      where: { shopId, archivedAt: IsNull() },
+    });
+    if (live <= 1)
+      throw new OutOfTurn(`This is the last ${word}: the shop needs one. Add another first.`);
+    const open = held
+      ? await manager.findBy(TicketTable, { [held]: id, state: 'open', archivedAt: IsNull() })
+      : [];
+    if (open.length > 0)
+      throw new OutOfTurn(
+        `${open.map(({ number }) => number).join(', ')} is still worked with it: close or change that ticket first.`,
+      );
+    await changeVersioned(manager, table as typeof CupTable, {
+      what: word,
+      id,
+      version,
+      changes: { archivedAt: new Date() },
+      mine: { archived: true },
+    });
+    await trace({ shopId, aggregateType: shelf, aggregateId: id, kind: 'archived', patch: {} });
   });

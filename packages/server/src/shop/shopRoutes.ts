@@ -1,8 +1,24 @@
-import { PainterCreate, PainterEdit, RoomEdit } from '@orthochrom/contract/shop/setup.ts';
+import { Archive } from '@orthochrom/contract/shop/common.ts';
+import {
+  CupCreate,
+  CupEdit,
+  PainterCreate,
+  PainterEdit,
+  RoomCreate,
+  RoomEdit,
+} from '@orthochrom/contract/shop/setup.ts';
 import { Router } from 'express';
 import type { Ledger } from '../event/ledger.ts';
 import { bodyOf, idOf } from '../http/request.ts';
-import { addPainter, changePainter, changeRoom } from './shopLedger.ts';
+import {
+  addCup,
+  addPainter,
+  addRoom,
+  archive,
+  changeCup,
+  changePainter,
+  changeRoom,
+} from './shopLedger.ts';
 import { shopSetup } from './shopReader.ts';
 
 /**
@@ -24,6 +40,30 @@ export function shopRoutes(ledger: Ledger): Router {
   });
   routes.put('/rooms/:id', async (req, res) => {
     await changeRoom(ledger, idOf(req), bodyOf(RoomEdit, req));
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.post('/rooms', async (req, res) => {
+    await addRoom(ledger, bodyOf(RoomCreate, req));
+    res.status(201).json(await shopSetup(ledger.manager));
+  });
+  routes.post('/cups', async (req, res) => {
+    await addCup(ledger, bodyOf(CupCreate, req));
+    res.status(201).json(await shopSetup(ledger.manager));
+  });
+  routes.put('/cups/:id', async (req, res) => {
+    await changeCup(ledger, idOf(req), bodyOf(CupEdit, req));
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.post('/painters/:id/archive', async (req, res) => {
+    await archive(ledger, 'painter', idOf(req), bodyOf(Archive, req).version);
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.post('/rooms/:id/archive', async (req, res) => {
+    await archive(ledger, 'room', idOf(req), bodyOf(Archive, req).version);
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.post('/cups/:id/archive', async (req, res) => {
+    await archive(ledger, 'cup', idOf(req), bodyOf(Archive, req).version);
     res.json(await shopSetup(ledger.manager));
   });
   return routes;

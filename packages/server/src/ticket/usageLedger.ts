@@ -5,8 +5,9 @@ import {
   type UsageCounts,
   type UsageCreate,
 } from '@orthochrom/contract/shop/usage.ts';
+import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
-import type { Ledger } from '../event/ledger.ts';
+import type { Ledger, Trace } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -55,6 +56,7 @@ export const keepUsage = (
       kind: 'left-in-cup',
       patch: { stageId, leftMl, ...used },
     });
+    await traceHand(manager, trace, painterId);
   });
 
 /** Whether a job is learned from. @returns the ticket's id */
@@ -75,5 +77,21 @@ export const countUsage = (
       kind: 'job-counts',
       patch: { usageId: id, counts },
     });
+    await traceHand(manager, trace, usage.painterId);
     return usage.ticketId;
+  });
+
+/** The factor of a hand stands in the shop's set-up: other tablets read it again. */
+const traceHand = async (
+  manager: EntityManager,
+  trace: (of: Trace) => Promise<void>,
+  painterId: string,
+): Promise<void> =>
+  trace({
+    shopId: await shopIdOf(manager),
+    painterId,
+    aggregateType: 'painter',
+    aggregateId: painterId,
+    kind: 'hand-learned',
+    patch: {},
   });

@@ -1,6 +1,8 @@
 import { ADDRESS, hold } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import type { Painter, ShopSetup, Units } from '@orthochrom/contract/shop/setup.ts';
+import { HandLearned } from './HandLearned.tsx';
+import { PutAway } from './PutAway.tsx';
 import { putJson } from '../api/client.ts';
 import { useDraft } from '../api/draft.ts';
 import { useWrite } from '../api/useWrite.ts';
@@ -118,10 +120,46 @@ export function PainterSettings({ painter }: { painter: Painter }) {
           />
         ))}
       </div>
-      <div>
+      <div className="grid2">
+        <Select
+          label="Before spraying"
+          description="blown off only where a booth carries the dust away"
+          value={draft.prepWay?.tack ?? 'blowAndTack'}
+          data={[
+            { value: 'blowAndTack', label: 'blow off, then tack' },
+            { value: 'tackOnly', label: 'tack only' },
+          ]}
+          onChange={(tack) =>
+            tack && setDraft({ ...draft, prepWay: { ...draft.prepWay, tack: tack as 'tackOnly' } })
+          }
+        />
+        <Select
+          label="Last cleaner"
+          value={draft.prepWay?.lastCleaner ?? 'sheet'}
+          data={[
+            { value: 'sheet', label: 'as the sheet has it' },
+            { value: 'degreaser', label: 'degreaser' },
+            { value: 'mildSolvent', label: 'mild solvent' },
+            { value: 'water', label: 'water cleaner' },
+            { value: 'household', label: 'household cleaner' },
+          ]}
+          onChange={(cleaner) => {
+            const { lastCleaner: _, ...rest } = draft.prepWay ?? {};
+            if (cleaner)
+              setDraft({
+                ...draft,
+                prepWay:
+                  cleaner === 'sheet' ? rest : { ...rest, lastCleaner: cleaner as 'degreaser' },
+              });
+          }}
+        />
+      </div>
+      <HandLearned painter={painter} />
+      <div className="row">
         <Button loading={busy} disabled={!isChanged} onClick={() => void save()}>
           Save for {painter.name}
         </Button>
+        <PutAway what={painter.name} address={ADDRESS.painter(id, 'archive')} version={version} />
       </div>
     </section>
   );

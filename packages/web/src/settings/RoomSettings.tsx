@@ -4,6 +4,7 @@ import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { putJson } from '../api/client.ts';
 import { useDraft } from '../api/draft.ts';
 import { useWrite } from '../api/useWrite.ts';
+import { PutAway } from './PutAway.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 
 const CHOICES = {
@@ -78,6 +79,12 @@ export function RoomSettings({ room }: { room: Room }) {
         {room.name}
       </h2>
       <div className="grid2" key={round}>
+        <TextInput
+          label="Name"
+          value={draft.name}
+          maxLength={80}
+          onChange={(event) => setDraft({ ...draft, name: event.currentTarget.value })}
+        />
         {Object.entries(CHOICES).map(([key, [label, options]]) => (
           <Select
             key={key}
@@ -125,6 +132,23 @@ export function RoomSettings({ room }: { room: Room }) {
           maxLength={80}
           onChange={(event) => setDraft({ ...draft, region: event.currentTarget.value })}
         />
+        <TextInput
+          label="Silicone last used in it"
+          description="spray, dressing, detailer; empty: never, or nobody knows"
+          type="date"
+          value={draft.siliconeLastOn ?? ''}
+          onChange={({ currentTarget: { value } }) => {
+            const { siliconeLastOn: _, ...rest } = draft;
+            setDraft(value ? { ...rest, siliconeLastOn: value } : rest);
+          }}
+        />
+        <Checkbox
+          size="md"
+          label="Its floor is wetted against dust"
+          checked={draft.wetsFloor ?? false}
+          onChange={(event) => setDraft({ ...draft, wetsFloor: event.currentTarget.checked })}
+          style={{ alignSelf: 'end', paddingBottom: 12 }}
+        />
         <Checkbox
           size="md"
           label="Heated: no dew at dawn"
@@ -140,10 +164,11 @@ export function RoomSettings({ room }: { room: Room }) {
         autosize
         onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value })}
       />
-      <div>
+      <div className="row">
         <Button loading={busy} disabled={!isChanged} onClick={() => void save()}>
           Save {room.name}
         </Button>
+        <PutAway what={room.name} address={ADDRESS.room(id, 'archive')} version={version} />
       </div>
     </section>
   );

@@ -1,6 +1,8 @@
-/** Units, way of working, the painter and the room. */
+/** The shop made one's own: painters with their units and ways, rooms, cups. */
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
+import { AddToShop } from './AddToShop.tsx';
+import { CupSettings } from './CupSettings.tsx';
 import { PainterSettings } from './PainterSettings.tsx';
 import { RoomSettings } from './RoomSettings.tsx';
 import { useSetup } from '../api/reads.ts';
@@ -16,9 +18,15 @@ export function SettingsPage() {
       />
       <div className="page stack">
         <PainterSettings key={painter.id} painter={painter} />
+        <AddToShop kind="painter" like={painter} />
         {setup?.rooms.map((room) => (
           <RoomSettings key={room.id} room={room} />
         ))}
+        <AddToShop kind="room" like={painter} />
+        {setup?.cups.map((cup) => (
+          <CupSettings key={cup.id} cup={cup} />
+        ))}
+        <AddToShop kind="cup" like={painter} />
       </div>
     </>
   );
