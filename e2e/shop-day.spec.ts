@@ -135,6 +135,8 @@ test('the connection drops and comes back, and what is typed is kept', async ({
 }) => {
   await page.goto('/tickets/new');
   await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Tern 125 tank');
+  await page.getByRole('combobox', { name: 'Body' }).click();
+  await page.getByRole('option', { name: 'parts' }).click();
   await page.getByRole('button', { name: 'tank' }).click();
   await page.getByRole('button', { name: /Clear MS/ }).click();
   await context.setOffline(true);

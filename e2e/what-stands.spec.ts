@@ -11,6 +11,8 @@ const pick = async (page: Page, label: string, option: string) => {
   await page.getByRole('combobox', { name: label }).click();
   await page.getByRole('option', { name: option, exact: true }).click();
 };
+const toPanel = (page: Page, nth: number) =>
+  page.getByRole('list', { name: 'On this job' }).getByRole('button').nth(nth).click();
 const answer = (page: Page, question: string, word: string) =>
   page.getByRole('radiogroup', { name: question }).getByText(word, { exact: true }).click();
 const takeOnServer = async (id: string) => {
@@ -37,7 +39,7 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   const id = await ownTicket('Plover estate, a cheap repair', 'sealer');
   await page.goto(`/tickets/${id}/edit`);
   const tell = page.getByRole('button', { name: 'What stands on it' });
-  await tell.first().click();
+  await tell.click();
   await page.getByRole('button', { name: 'A layer', exact: true }).click();
   await expect(page.getByRole('dialog').locator('[data-seam="sandFirst"]')).toBeVisible();
   await pick(page, 'What it is', 'Aerosol or single-pack');
@@ -45,10 +47,9 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   await expect(page.getByRole('dialog').locator('[data-seam="lifts"]')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   // The second is like the first, in one touch.
-  await tell.nth(1).click();
+  await toPanel(page, 1);
   await page.getByRole('button', { name: /^Same as/ }).click();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(page.locator('[data-seam="lifts"]')).toHaveCount(2);
+  await expect(page.locator('[data-seam="lifts"]')).toHaveCount(1);
   await page.getByRole('button', { name: 'Save this ticket' }).click();
 
   await answerPrep(id);
@@ -63,7 +64,8 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
 
   await page.goto(`/tickets/${id}/edit`);
   for (const panel of [0, 1]) {
-    await tell.nth(panel).click();
+    await toPanel(page, panel);
+    await tell.click();
     await answer(page, 'Test patch', 'Held');
     await expect(page.getByRole('dialog').locator('[data-seam="holds"]')).toBeVisible();
     await page.getByRole('button', { name: 'Done' }).click();

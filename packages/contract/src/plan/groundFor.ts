@@ -23,9 +23,20 @@ export function colourOver(
   return stage && sheet ? { stage, sheet } : undefined;
 }
 
-/** Undefined where the product has no shades. */
-export function groundInput({ shades, tint }: Sheet, over: Over): InputOf<'ground'> | undefined {
-  if (!shades || shades.length === 0) return undefined;
+type Under = { stage: StagePlan; sheet: Sheet };
+
+/** The shades on sale; a ground of one colour is held against it alone. */
+function groundsOf({ stage, sheet }: Under): InputOf<'ground'>['grounds'] {
+  if (sheet.shades) return sheet.shades.map(({ name, colour }) => ({ name, colour }));
+  return stage.kind === 'ground' && stage.colourHex
+    ? [{ name: stage.colourName || 'this ground', colour: stage.colourHex, texture: 'smooth' }]
+    : [];
+}
+
+/** Undefined where nothing is known of the ground's colour. */
+export function groundInput(under: Under, over: Over): InputOf<'ground'> | undefined {
+  const grounds = groundsOf(under);
+  if (grounds.length === 0) return undefined;
   const { wetFilmUm, volumeSolidsPercent, coats } = recipeOf(over);
   return {
     topcoat: {
@@ -34,33 +45,34 @@ export function groundInput({ shades, tint }: Sheet, over: Over): InputOf<'groun
       ...(over.stage.colourName ? { name: over.stage.colourName } : {}),
       ...(over.sheet.hidingUm === undefined ? {} : { hidingUm: over.sheet.hidingUm }),
     },
-    grounds: shades.map(({ name, colour }) => ({ name, colour })),
+    grounds,
     dryUmPerCoat: (middle(wetFilmUm) * volumeSolidsPercent) / 100,
     plannedCoats: over.stage.coats,
     maxCoats: coats[1],
     // Colour goes into a ground only where its sheet lets it.
-    tintWithTopcoat: tint !== undefined,
+    tintWithTopcoat: under.sheet.tint !== undefined,
   };
 }
 
 export type GroundChoice = {
   answer: AnswerOf<'ground'>;
   input: InputOf<'ground'>;
-  /** By shade: its own colour, then after one coat, two and three. */
+  /** By shade: its own colour, then after one coat, two, three and more. */
   cards: Map<string, string[]>;
 };
-const CARD_COATS = [0, 1, 2, 3];
+const HIDING_COATS = [0, 1, 2, 3];
+/** A candy darkens with each: a wedge, to stop at the step that is wanted. */
+const CANDY_COATS = [0, 1, 2, 3, 4, 5, 6, 7];
 
 /** The shades ranked, each with its card. */
-export function groundChoice(sheet: Sheet, over: Over): GroundChoice | undefined {
-  const input = groundInput(sheet, over);
+export function groundChoice(under: Under, over: Over): GroundChoice | undefined {
+  const input = groundInput(under, over);
   if (!input) return undefined;
+  const coats = input.topcoat.effect === 'candy' ? CANDY_COATS : HIDING_COATS;
   return {
     input,
     answer: ask('ground', input),
-    cards: new Map(
-      input.grounds.map((ground) => [ground.name, cardColours(input, ground, CARD_COATS)]),
-    ),
+    cards: new Map(input.grounds.map((ground) => [ground.name, cardColours(input, ground, coats)])),
   };
 }
 

@@ -1,5 +1,5 @@
 /**
- * The demo's jobs: four open this morning, the rest done in the past months. All vehicles are
+ * The demo's jobs: six open this morning, the rest done in the past months. All vehicles are
  * invented.
  */
 import type { Panel, StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
@@ -26,6 +26,8 @@ export type TicketSketch = Pick<Ticket, 'vehicle' | 'bodyKind' | 'jobSize' | 'no
   panels: PanelSketch[];
   /** What stands on a panel, where somebody was asked. */
   found?: Record<string, NonNullable<Panel['found']>>;
+  /** Somebody else's bodywork. */
+  foreign?: string[];
   stages: StageSketch[];
   daysAgo?: number;
   /** Laid on a Friday, with the waits of the clear cut short. */
@@ -181,6 +183,60 @@ export const TICKETS: TicketSketch[] = [
         part: 'smallPart',
       },
       { ...clear('Dunlin'), part: 'smallPart' },
+    ],
+  },
+  {
+    vehicle: 'Skerry 240 coupe, wing out of a can',
+    bodyKind: 'coupe',
+    jobSize: 'panel',
+    note: 'Repaired by somebody else with spray cans; the owner wants it gone.',
+    room: 'Harbour booth',
+    painter: 'Osric',
+    panels: [
+      ['rightFrontFender', 0.7, 'upright'],
+      ['rightFrontDoor', 1.15, 'upright', 'blend'],
+    ],
+    found: {
+      rightFrontFender: [
+        { history: 'known2k', dryUm: 130 },
+        { history: 'aerosol1k', dryUm: 60, lastGrit: 'P400' },
+      ],
+      rightFrontDoor: [{ history: 'known2k', dryUm: 120, lastGrit: 'P800' }],
+    },
+    foreign: ['rightFrontFender'],
+    stages: [solid('Ivory', '#ece3c8'), clear('Heron', 'hs')],
+  },
+  {
+    vehicle: 'Linnet hatchback, filled door',
+    bodyKind: 'hatchback',
+    jobSize: 'side',
+    note: 'Door filled and primed, rear door blended, quarter cleared only.',
+    room: 'Harbour booth',
+    painter: 'Nell',
+    panels: [
+      ['rightFrontDoor', 0.9, 'upright'],
+      ['rightRearDoor', 0.85, 'upright', 'blend'],
+      ['rightQuarter', 0.9, 'upright', 'clearOnly'],
+    ],
+    found: {
+      rightFrontDoor: [
+        { history: 'factory', dryUm: 110 },
+        { history: 'filler', lastGrit: 'P180' },
+      ],
+      rightRearDoor: [{ history: 'factory', dryUm: 110 }],
+      rightQuarter: [{ history: 'factory', dryUm: 115 }],
+    },
+    stages: [
+      {
+        kind: 'primer',
+        sheet: 'tarnside-build',
+        recipeName: '4:1:1',
+        coats: 2,
+        gun: 'Bittern',
+        colourHex: '#a8a294',
+      },
+      silver(),
+      clear(),
     ],
   },
   {

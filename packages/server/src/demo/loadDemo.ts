@@ -2,6 +2,7 @@
  * Puts the invented shop into an empty database: set-up, sheets, open jobs, and months of jobs
  * done. Fixed seed, dates from today.
  */
+import { getsStage } from '@orthochrom/core/layers/foundLayer.ts';
 import type { Panel, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -137,7 +138,18 @@ async function loadTicket(
 
 async function ticketFrom(
   manager: EntityManager,
-  { room, painter, panels, found = {}, stages, vehicle, bodyKind, jobSize, note }: TicketSketch,
+  {
+    room,
+    painter,
+    panels,
+    found = {},
+    foreign = [],
+    stages,
+    vehicle,
+    bodyKind,
+    jobSize,
+    note,
+  }: TicketSketch,
 ) {
   const setup = await shopSetup(manager);
   const sheets = await latestSheets(manager);
@@ -152,6 +164,7 @@ async function ticketFrom(
       scope,
       substrate,
       ...(found[name] ? { found: found[name] } : {}),
+      ...(foreign.includes(name) ? { foreign: true } : {}),
     }),
   );
   return {
@@ -171,7 +184,7 @@ async function ticketFrom(
         gunId: named(setup.guns, gun).id,
         colourName,
         part,
-        panelIds: built.map(({ id }) => id),
+        panelIds: built.filter(({ scope }) => getsStage(scope, stage.kind)).map(({ id }) => id),
       }),
     ),
   };

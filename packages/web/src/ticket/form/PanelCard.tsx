@@ -28,6 +28,7 @@ export function PanelCard({ panel, panels, answer, onChange, onOff }: PanelCardP
           <Button
             key={scope}
             size="lg"
+            px="md"
             variant={panel.scope === scope ? 'filled' : 'default'}
             aria-pressed={panel.scope === scope}
             onClick={() => change({ scope })}

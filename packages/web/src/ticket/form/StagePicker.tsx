@@ -118,13 +118,14 @@ function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }
           }
         />
       )}
-      {sheet.shades && over ? (
+      {(sheet.shades !== undefined || stage.kind === 'ground') && over && (
         <GroundCards
           {...{ stage, sheet, over, job }}
           gun={setup.guns.find(({ id }) => id === over.stage.gunId) ?? setup.guns[0]}
           onPick={({ name, colour }) => onChange({ colourName: name, colourHex: colour })}
         />
-      ) : sheet.shades ? (
+      )}
+      {sheet.shades && over ? null : sheet.shades ? (
         <Select
           label="Shade"
           value={stage.colourName}

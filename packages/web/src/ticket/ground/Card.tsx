@@ -1,7 +1,14 @@
 /** A spray-out card as stripes: the ground, then one coat over it, two, three. */
 import styles from './GroundCards.module.css';
 
-export function Card({ colours, isSmall }: { colours: string[]; isSmall?: boolean }) {
+type CardProps = {
+  colours: string[];
+  isSmall?: boolean;
+  /** The step that is wanted, of a wedge. */
+  framed?: number;
+};
+
+export function Card({ colours, isSmall, framed }: CardProps) {
   return (
     <span
       className={`${styles['card']} ${isSmall ? styles['small'] : ''}`}
@@ -9,7 +16,11 @@ export function Card({ colours, isSmall }: { colours: string[]; isSmall?: boolea
       aria-label={colours.map((colour, coats) => `${coats} coats: ${colour}`).join(', ')}
     >
       {colours.map((colour, coats) => (
-        <span key={coats} style={{ background: colour }} />
+        <span
+          key={coats}
+          className={coats === framed ? styles['framed'] : ''}
+          style={{ background: colour }}
+        />
       ))}
     </span>
   );

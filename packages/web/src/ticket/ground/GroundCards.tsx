@@ -3,7 +3,8 @@
  * coats that hide it and the paint that takes; the best first, touched to choose it.
  */
 import { needOf } from '@orthochrom/contract/plan/amounts.ts';
-import { groundChoice, type Over } from '@orthochrom/contract/plan/groundFor.ts';
+import { coatsOver, groundChoice, type Over } from '@orthochrom/contract/plan/groundFor.ts';
+import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
@@ -28,11 +29,13 @@ type GroundCardsProps = {
 export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCardsProps) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const choice = useMemo(() => groundChoice(sheet, over), [sheet, over]);
+  const choice = useMemo(() => groundChoice({ stage, sheet }, over), [stage, sheet, over]);
   const perCoatMl = useMemo(() => coatMl(over, gun, job), [over, gun, job]);
   if (!choice) return null;
   const { answer, cards, input } = choice;
   const { tintedGround, advised } = answer;
+  const least = recipeOf(over).coats[0];
+  const isCandy = input.topcoat.effect === 'candy';
   const said = (coats: number): string =>
     perCoatMl > 0 ? `, ${format.joined(format.volume(coats * perCoatMl))} of colour` : '';
   return (
@@ -47,12 +50,16 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
             key={name}
             type="button"
             className={styles['shade']}
-            aria-pressed={stage.colourName === name}
-            onClick={() =>
-              onPick({ name, colour: sheet.shades!.find((one) => one.name === name)!.colour })
-            }
+            aria-pressed={!sheet.shades || stage.colourName === name}
+            onClick={() => {
+              const shade = sheet.shades?.find((one) => one.name === name);
+              if (shade) onPick(shade);
+            }}
           >
-            <Card colours={cards.get(name) ?? []} />
+            <Card
+              colours={cards.get(name) ?? []}
+              {...(isCandy && coatsToHide ? { framed: Math.round(coatsToHide.value) } : {})}
+            />
             <span className={`figure ${styles['coats']}`}>
               {coatsToHide ? turnsText(coatsToHide.value) : '–'} <small>coats</small>
             </span>
@@ -62,7 +69,7 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
             </span>
             <span className="quiet">
               {coatsToHide
-                ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}. `
+                ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${coatsOver(coatsToHide.value, least)}. `
                 : ''}
               {note}
             </span>
