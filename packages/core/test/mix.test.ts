@@ -279,3 +279,21 @@ describe('how much to mix', () => {
     );
   });
 });
+
+describe('a mesh', () => {
+  const recipe: Recipe = { parts: [{ name: 'Base', parts: 1, role: 'paint' }] };
+  const codes = (more: object) =>
+    mixOf({ recipe, readyMl: 100, ...more }).verdicts.map(({ code }) => code);
+  it('holds flake back where it is finer than the pigment wants, the sheet’s word first', () => {
+    const cup = { capacityMl: 600, strainerUm: 130 };
+    expect(codes({ cup, finish: 'silver' })).toContain('strainer-too-fine');
+    expect(codes({ cup, finish: 'solid' })).not.toContain('strainer-too-fine');
+    expect(codes({ cup, finish: 'solid', strainerUm: 190 })).toContain('strainer-too-fine');
+    expect(codes({ cup, finish: 'flake' })).not.toContain('strainer-too-fine');
+    expect(codes({ finish: 'silver' })).not.toContain('strainer-too-fine');
+  });
+  it('a mix for melting edges says so', () => {
+    expect(codes({ blendOnly: true })).toContain('blend-only');
+    expect(codes({})).not.toContain('blend-only');
+  });
+});

@@ -1,4 +1,4 @@
-import { Chemistry, MaterialClass } from '../shapes/trade.ts';
+import { Chemistry, Finish, MaterialClass } from '../shapes/trade.ts';
 import { mixOf } from '@orthochrom/core/mix/mix.ts';
 import { namesOf } from '@orthochrom/core/mix/recipe.ts';
 import { z } from 'zod';
@@ -43,6 +43,9 @@ export const mix = defineCalculation('mix', {
       hardener: Chemistry.optional(),
       hardenerSpeedFactor: z.number().min(0.1).max(10).optional(),
       class: MaterialClass.optional(),
+      finish: Finish.optional(),
+      ...optional('strainerUm'),
+      blendOnly: z.boolean().optional(),
     })
     .superRefine(exactlyOneOf('readyMl', 'have'))
     .superRefine(({ recipe, have }, ctx) => {

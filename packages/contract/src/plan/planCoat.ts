@@ -98,7 +98,8 @@ function mixInput(
   flashMinutes: number,
   inUse?: GradeInUse,
 ): InputOf<'mix'> {
-  const { potLife } = recipeOf(context);
+  const { potLife, blendOnly } = recipeOf(context);
+  const { strainerUm } = context.sheet;
   const climate = climateFrom(context.room, context.air);
   const { vocLimitGPerL } = context.room.regionRules;
   return {
@@ -118,13 +119,21 @@ function mixInput(
       ? {}
       : { hardenerSpeedFactor: inUse.hardenerSpeedFactor }),
     ...(context.sheet.materialClass ? { class: context.sheet.materialClass } : {}),
+    ...(context.stage.finish ? { finish: context.stage.finish } : {}),
+    ...(strainerUm === undefined ? {} : { strainerUm }),
+    ...(blendOnly ? { blendOnly } : {}),
   };
 }
 
 function cupInput(
-  { capacityMl, marksMl, scales }: StoredCup,
+  { capacityMl, marksMl, scales, strainerUm }: StoredCup,
   { recipe }: MixParts,
 ): NonNullable<InputOf<'mix'>['cup']> {
   const columns = recipe.additions ? undefined : scaleColumns(scales, recipe.parts, capacityMl);
-  return { capacityMl, marksMl, ...(columns ? { columns } : {}) };
+  return {
+    capacityMl,
+    marksMl,
+    ...(strainerUm === undefined ? {} : { strainerUm }),
+    ...(columns ? { columns } : {}),
+  };
 }

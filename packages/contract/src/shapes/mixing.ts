@@ -96,6 +96,7 @@ export const PotLife = z.strictObject({ minutes: moreThanZero('minutes'), ...wan
 
 export const Cup = z.strictObject({
   capacityMl: moreThanZero('capacityMl'),
+  ...optional('strainerUm'),
   marksMl: listOf(quantity('atMl')).optional(),
   columns: listOf(
     z.strictObject({
@@ -111,6 +112,7 @@ export const Component = z.strictObject({
   grams: z.number().optional(),
   percentOfMix: z.number(),
   percentOfPaint: z.number(),
+  percentOfSoFar: z.number().optional(),
   cumulativeMl: z.number(),
   cumulativeGrams: z.number().optional(),
   mark: z.strictObject({ column: z.string(), label: z.string() }).optional(),

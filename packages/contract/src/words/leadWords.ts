@@ -9,6 +9,8 @@ import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 export const FOLLOWS: Record<string, string> = {
   ...PREP_FOLLOWS,
   ...GROUND_FOLLOWS,
+  'pale-and-starved': 'Pale, and the gun starves.',
+  'no-film-dulls': 'As a coat it has no film and dulls.',
   'dry-edge-mid-panel': 'A dry edge in mid-panel.',
   'stretched-stripes': 'Thinner, or with less air, to stretch it: stripes and peel.',
   'factor-learns-a-spill': 'Spilt, done twice, another area? It is left out until you say.',
@@ -122,6 +124,8 @@ export const FOLLOWS: Record<string, string> = {
 export const INSTEAD: Record<string, string> = {
   ...PREP_INSTEAD,
   ...GROUND_INSTEAD,
+  'coarser-mesh': 'Strain it through {wantedUm} before it goes in, and take the mesh out.',
+  'blend-coat-alone': 'Lay it where colour and clear end, and nowhere else.',
   'second-cup-before': 'A second cup mixed before you start; change at the end of a pass.',
   'get-more-or-less': 'Get more, or fewer panels.',
   'say-if-it-counts': 'Say whether it counts.',

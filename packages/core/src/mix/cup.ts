@@ -6,6 +6,8 @@ import { paintShare, type Share } from './recipe.ts';
 
 export type Cup = {
   capacityMl: number;
+  /** Mesh built into it or its liner. */
+  strainerUm?: number;
   marksMl?: number[];
   columns?: { component: string; marks: { label: string; atMl: number }[] }[];
 };
@@ -22,6 +24,8 @@ export type Component = {
   grams?: number;
   percentOfMix: number;
   percentOfPaint: number;
+  /** Of all that is in the cup before it; absent for what goes in first. */
+  percentOfSoFar?: number;
   cumulativeMl: number;
   cumulativeGrams?: number;
   mark?: { column: string; label: string };
@@ -48,6 +52,7 @@ export function pourList(
   let cumulativeGrams: number | undefined = 0;
   return shares.map(({ name, role, share }) => {
     const ml = share * readyMl;
+    const beforeMl = cumulativeMl;
     const density = densitiesGPerMl[name];
     const grams = density === undefined ? undefined : ml * density;
     cumulativeMl += ml;
@@ -61,6 +66,7 @@ export function pourList(
       ...(grams === undefined ? {} : { grams }),
       percentOfMix: share * 100,
       percentOfPaint: (share / paint) * 100,
+      ...(beforeMl > 0 ? { percentOfSoFar: (ml / beforeMl) * 100 } : {}),
       cumulativeMl,
       ...(cumulativeGrams === undefined ? {} : { cumulativeGrams }),
       ...(mark ? { mark } : {}),

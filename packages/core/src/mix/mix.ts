@@ -3,8 +3,9 @@
  */
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
-import type { MaterialClass } from '../trade/materialClasses.ts';
-import type { Chemistry } from '../trade/vocabulary.ts';
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import type { Chemistry, Finish } from '../trade/vocabulary.ts';
+import { meshUm } from './strainer.ts';
 import {
   because,
   caution,
@@ -44,6 +45,11 @@ export type MixInput = {
   /** How many times quicker the hardener cures than the sheet's for this temperature. */
   hardenerSpeedFactor?: number;
   class?: MaterialClass;
+  finish?: Finish;
+  /** Mesh its sheet prints. */
+  strainerUm?: number;
+  /** Thinned for melting edges: no coat. */
+  blendOnly?: boolean;
 };
 export type MixAnswer = Explained & {
   components?: Component[];
@@ -158,6 +164,13 @@ function mixVerdicts(
         temperatureC: input.temperatureC!,
       }),
     );
+  const builtInUm = input.cup?.strainerUm;
+  const wantedUm =
+    input.strainerUm ??
+    meshUm({ finish: input.finish, isBuild: input.class && MATERIALS[input.class].isBuild });
+  if (builtInUm !== undefined && wantedUm !== undefined && builtInUm < wantedUm)
+    verdicts.push(caution('strainer-too-fine', { builtInUm, wantedUm }));
+  if (input.blendOnly) verdicts.push(caution('blend-only'));
   if (vocGPerL !== undefined && input.vocLimitGPerL !== undefined && vocGPerL > input.vocLimitGPerL)
     verdicts.push(caution('voc-over-limit', { vocGPerL, limitGPerL: input.vocLimitGPerL }));
   return verdicts;

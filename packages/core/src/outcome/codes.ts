@@ -141,6 +141,8 @@ export const VERDICT_LEVEL = {
   'step-skipped': 'caution',
   'candy-out-of-reach': 'caution',
   'shadow-shows': 'caution',
+  'strainer-too-fine': 'caution',
+  'blend-only': 'caution',
   'runs-out-in-panel': 'caution',
   'paint-short': 'caution',
   'usage-out-of-line': 'caution',
