@@ -14,6 +14,7 @@ import {
   TEN_O_CLOCK,
   toPlace,
 } from './shop.ts';
+import { makeReady } from './walk.ts';
 
 test.beforeEach(async ({ page }) => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -25,6 +26,7 @@ const openTicket = (page: import('@playwright/test').Page, vehicle: RegExp) =>
 
 test('waterborne takes its adjuster in per cent, never a solvent reducer', async ({ page }) => {
   await openTicket(page, /Brant courier van, right side/);
+  await makeReady(page);
   await choose(page, 'Breathing', 'Dust mask');
   await expect(page.getByText(/A dust mask holds back no vapour/)).toBeVisible();
   await choose(page, 'Breathing', 'Cartridge');
@@ -112,20 +114,91 @@ test('sheets go out and come in again, and a new issue is checked before it is s
     mimeType: 'application/json',
     buffer: readFileSync(file),
   });
-  await expect(page.getByText(/those already kept as they are were left/)).toBeVisible();
+  const preview = page.getByRole('region', { name: 'What the file would change' });
+  await expect(preview.getByText(': as it is kept').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'All of it is kept already' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  // Half of a file is not brought in.
+  const kept = JSON.parse(readFileSync(file, 'utf8')) as { id: string; densityGPerMl: number }[];
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'half.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(
+      JSON.stringify([
+        { ...kept[0], densityGPerMl: 1.01 },
+        { ...kept[1], densityGPerMl: 90 },
+      ]),
+    ),
+  });
+  await expect(page.getByText(/90 g\/ml; 0.5 to 3 g\/ml is possible/)).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Nothing is brought in while one is refused' }),
+  ).toBeDisabled();
 
   await page.goto('/sheets/tarnside-sb-solid');
-  await page.getByText('Write the next issue of this sheet').click();
-  const text = page.getByRole('textbox', { name: 'Sheet' });
-  const written = await text.inputValue();
-  await text.fill(written.replace('"densityGPerMl": 0.99', '"densityGPerMl": 9'));
+  await page.getByRole('link', { name: 'Write the next issue' }).click();
+  await page.getByRole('button', { name: /Density, solids, solvent/ }).click();
+  const density = page.getByRole('textbox', { name: 'Density as supplied' });
+  await density.fill('9');
+  await expect(page.getByText(/9 g\/ml; 0.5 to 3 g\/ml is possible/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: /still open/ })).toBeDisabled();
+  await density.fill('0.99');
+  await page.getByRole('button', { name: /Packs, shades, notes/ }).click();
+  await page.getByRole('textbox', { name: 'Notes, a line each' }).fill('Stirred, not shaken.');
   await expect(
-    page.getByText(/densityGPerMl is 9 g\/ml; 0.5 to 3 g\/ml is possible/),
+    page.getByRole('region', { name: 'What this issue changes' }).getByText('Stirred, not shaken.'),
   ).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Save this issue' })).toBeDisabled();
-  await text.fill(written);
-  await page.getByRole('button', { name: 'Save this issue' }).click();
+  await page.getByRole('button', { name: 'Issue it' }).click();
   await expect(page.getByText(/^Issue 2,/)).toBeVisible();
+});
+
+test('a sheet is typed from paper, page by page, and planned with', async ({ page }) => {
+  await page.goto('/sheets/new');
+  const toPage = (title: RegExp) => page.getByRole('button', { name: title }).click();
+  const type = (label: string, value: string) =>
+    page.getByRole('textbox', { name: label, exact: true }).fill(value);
+  const choose1 = async (label: string, option: string) => {
+    await page.getByRole('combobox', { name: label }).first().click();
+    await page.getByRole('option', { name: option, exact: true }).click();
+  };
+  const ends = async (label: string, from: string, to: string) => {
+    const pair = page.getByRole('group', { name: label, exact: true });
+    await pair.getByRole('textbox', { name: 'from' }).fill(from);
+    await pair.getByRole('textbox', { name: 'to' }).fill(to);
+  };
+  await type('Name', 'Shed enamel');
+  await type('Line of products', 'Shed');
+  await choose1('Kind', 'singleStage');
+  await page.getByRole('button', { name: 'Single stage', exact: true }).click();
+  await toPage(/Mixing/);
+  await type('Recipe, as printed', 'as it comes');
+  await toPage(/Gun/);
+  await ends('Nozzle', '1.3', '1.5');
+  await toPage(/Coats and film/);
+  await ends('Coats', '2', '3');
+  await ends('Wet film a coat', '46', '56');
+  await ends('Dry film a coat', '28', '30');
+  await toPage(/Waits/);
+  await type('All of it at', '68 F');
+  await type('Flash between coats', '15');
+  await toPage(/Density, solids, solvent/);
+  await type('Density as supplied', '1.05');
+  await type('Solids as supplied', '38');
+  await type('Solvent as supplied', '520');
+  await toPage(/Ready to spray/);
+  await type('Density', '1.05');
+  await type('Solids', '38');
+  await type('Solvent', '520');
+  await toPage(/Hardener, grade/);
+  await choose1('Hardener of the mix', 'no hardener');
+  // The film that was typed does not follow from the solids: said before it is issued.
+  await toPage(/Coats and film/);
+  await expect(page.getByText(/46 µm wet at these solids dries to 17.5/).first()).toBeVisible();
+  await ends('Dry film a coat', '18', '21');
+  await page.getByRole('button', { name: 'Issue it' }).click();
+  await expect(page.getByRole('heading', { name: 'Shed enamel' })).toBeVisible();
+  await page.goto('/tickets/new');
+  await expect(page.getByRole('button', { name: 'enamel', exact: true })).toBeVisible();
 });
 
 test('a gun is made, with a set of its own, and found', async ({ page }) => {

@@ -13,6 +13,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
+import { makeReady } from './walk.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.beforeEach(async () => {
@@ -218,6 +219,8 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
   await openTicketForm(page);
   await pick(page, 'Room', 'Net shed');
   await page.getByRole('button', { name: 'Save this ticket' }).click();
+  await expect(page).toHaveURL(/tickets\/[0-9a-f-]+$/);
+  await makeReady(page);
   await choose(page, 'Breathing', 'Cartridge');
   await choose(page, 'Extraction', 'Rated fan');
   await choose(page, 'Bystanders', 'No');

@@ -7,7 +7,7 @@ import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { prepList } from '@orthochrom/contract/plan/prepList.ts';
 import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
 import { letMinutesPass } from './shop.ts';
@@ -121,4 +121,11 @@ export async function tellPanels(ticketId: string, told: Partial<Panel>): Promis
   const { id, number: _n, createdAt: _c, ...edit } = ticket;
   const panels = edit.panels.map((panel) => ({ ...panel, ...told }));
   await call('PUT', `/tickets/${id}`, { ...edit, panels });
+}
+
+/** The list of the ticket that is shown, answered as it should be. */
+export async function makeReady(page: Page): Promise<void> {
+  await page.waitForURL(/\/tickets\/[0-9a-f-]{36}$/);
+  await answerPrep(new URL(page.url()).pathname.split('/')[2]!);
+  await page.reload();
 }

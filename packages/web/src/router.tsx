@@ -18,6 +18,8 @@ const COMPONENTS: Record<Page, () => Promise<ComponentType>> = {
   records: async () => (await import('./records/RecordsPage.tsx')).RecordsPage,
   'records/:id': async () => (await import('./records/CoatRecordPage.tsx')).CoatRecordPage,
   sheets: async () => (await import('./sheets/SheetsPage.tsx')).SheetsPage,
+  'sheets/new': async () => (await import('./sheets/form/SheetFormPage.tsx')).SheetFormPage,
+  'sheets/:id/edit': async () => (await import('./sheets/form/SheetFormPage.tsx')).SheetFormPage,
   'sheets/:id': async () => (await import('./sheets/SheetPage.tsx')).SheetPage,
   guns: async () => (await import('./guns/GunsPage.tsx')).GunsPage,
   'guns/new': async () => (await import('./guns/GunEditPage.tsx')).GunEditPage,

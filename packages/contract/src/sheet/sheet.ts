@@ -123,3 +123,8 @@ export const Sheet = z.strictObject({
 });
 export type Sheet = z.infer<typeof Sheet>;
 export type SheetRecipe = z.infer<typeof SheetRecipe>;
+
+/** Longer than any shop's shelf. */
+const MOST_SHEETS = 1000;
+/** A file of sheets: all of it is kept, or nothing. */
+export const SheetFile = z.strictObject({ sheets: z.array(Sheet).min(1).max(MOST_SHEETS) });

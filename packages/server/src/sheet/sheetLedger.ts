@@ -7,7 +7,7 @@ import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { In, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
-import type { Ledger } from '../event/ledger.ts';
+import type { Ledger, Trace } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import {
@@ -47,49 +47,60 @@ export const saveSheet = (
   sheet: Sheet,
   versionId = newId(),
 ): Promise<SheetVersion> =>
+  ledger.write((manager, trace) => saveIn(manager, trace, sheet, versionId));
+
+/** All of a file's sheets, or none: the first that is refused takes the others back with it. */
+export const saveSheets = (ledger: Ledger, sheets: readonly Sheet[]): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    const shopId = await shopIdOf(manager);
-    const known = new Map(
-      (await latestSheets(manager)).map(({ sheet: other }) => [other.id, other]),
-    );
-    const [first, ...more] = sheetFaults(sheet, new Map(known).set(sheet.id, sheet));
-    if (first) throw new BadInput({ ...first, ...(more.length > 0 ? { more } : {}) });
-    const product = await productFor(manager, shopId, sheet);
-    const last = await manager.findOne(SheetVersionTable, {
-      where: { productId: product.id },
-      order: { number: 'DESC' },
-    });
-    if (
-      last &&
-      last.number === sheet.number &&
-      JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet))
-    )
-      return versionOf(last);
-    if (last && sheet.number <= last.number)
-      throw BadInput.at(
-        ['number'],
-        'contradiction',
-        `Version ${last.number} of ${sheet.id} is already kept and never changes; save this as ${last.number + 1}.`,
-      );
-    const row = {
-      id: versionId,
-      productId: product.id,
-      number: sheet.number,
-      issuedOn: sheet.issuedOn,
-      source: sheet.source,
-      body: sheet,
-    } as SheetVersionRow;
-    await manager.insert(SheetVersionTable, row as never);
-    await trace({
-      shopId,
-      aggregateType: 'sheet',
-      aggregateId: row.id,
-      aggregateVersion: sheet.number,
-      kind: 'issued',
-      patch: { id: sheet.id, number: sheet.number },
-    });
-    return versionOf(row);
+    for (const sheet of sheets) await saveIn(manager, trace, sheet, newId());
   });
+
+async function saveIn(
+  manager: EntityManager,
+  trace: (of: Trace) => Promise<void>,
+  sheet: Sheet,
+  versionId: string,
+): Promise<SheetVersion> {
+  const shopId = await shopIdOf(manager);
+  const known = new Map((await latestSheets(manager)).map(({ sheet: other }) => [other.id, other]));
+  const [first, ...more] = sheetFaults(sheet, new Map(known).set(sheet.id, sheet));
+  if (first) throw new BadInput({ ...first, ...(more.length > 0 ? { more } : {}) });
+  const product = await productFor(manager, shopId, sheet);
+  const last = await manager.findOne(SheetVersionTable, {
+    where: { productId: product.id },
+    order: { number: 'DESC' },
+  });
+  if (
+    last &&
+    last.number === sheet.number &&
+    JSON.stringify(sorted(last.body)) === JSON.stringify(sorted(sheet))
+  )
+    return versionOf(last);
+  if (last && sheet.number <= last.number)
+    throw BadInput.at(
+      ['number'],
+      'contradiction',
+      `Version ${last.number} of ${sheet.id} is already kept and never changes; save this as ${last.number + 1}.`,
+    );
+  const row = {
+    id: versionId,
+    productId: product.id,
+    number: sheet.number,
+    issuedOn: sheet.issuedOn,
+    source: sheet.source,
+    body: sheet,
+  } as SheetVersionRow;
+  await manager.insert(SheetVersionTable, row as never);
+  await trace({
+    shopId,
+    aggregateType: 'sheet',
+    aggregateId: row.id,
+    aggregateVersion: sheet.number,
+    kind: 'issued',
+    patch: { id: sheet.id, number: sheet.number },
+  });
+  return versionOf(row);
+}
 
 /** Keys in one order, for comparing what jsonb gives back. */
 function sorted(value: unknown): unknown {

@@ -15,6 +15,8 @@ export const ADDRESS = {
   setup: '/api/setup',
   sheets: '/api/sheets',
   sheetsExport: '/api/sheets/export',
+  sheetsCsv: '/api/sheets/export.csv',
+  sheetsImport: '/api/sheets/import',
   tests: '/api/tests',
   care: '/api/care',
   air: '/api/air',

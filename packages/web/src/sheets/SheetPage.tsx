@@ -1,15 +1,10 @@
-/** One data sheet whole, and a new issue of it: a saved one never changes. */
+/** One data sheet whole. An issue that is kept never changes: a change makes the next one. */
 import { NotYet } from '../frame/NotYet.tsx';
-import { ADDRESS, refresh } from '../api/resources.ts';
-import { Button, JsonInput } from '@mantine/core';
-import { refusalOf } from '@orthochrom/contract/quantity/refusal.ts';
+import { Button } from '@mantine/core';
 import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
-import { Sheet, type SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
-import { useState } from 'react';
-import { useParams } from 'react-router';
-import { postJson } from '../api/client.ts';
+import type { Sheet, SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
+import { Link, useParams } from 'react-router';
 import { useSheets } from '../api/reads.ts';
-import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
@@ -73,7 +68,11 @@ export function SheetPage() {
       <PageHead
         title={sheet.name}
         line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`}
-      />
+      >
+        <Button component={Link} to={`/sheets/${sheet.id}/edit`} variant="default">
+          Write the next issue
+        </Button>
+      </PageHead>
       <div className="page stack">
         {uncovered && <p className="card">{uncovered}</p>}
         <div className="card">
@@ -98,7 +97,6 @@ export function SheetPage() {
         {sheet.recipes?.map((recipe) => (
           <Recipe key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
         ))}
-        <NewIssue key={sheet.number} sheet={sheet} />
       </div>
     </>
   );
@@ -172,60 +170,4 @@ function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; 
       </div>
     </section>
   );
-}
-
-/** The next issue, written in the open form; everything is checked before it is saved. */
-function NewIssue({ sheet }: { sheet: Sheet }) {
-  const [text, setText] = useState(() =>
-    JSON.stringify(
-      { ...sheet, number: sheet.number + 1, issuedOn: new Date().toISOString().slice(0, 10) },
-      null,
-      2,
-    ),
-  );
-  const [busy, write] = useWrite();
-  const read = readSheet(text);
-  const save = () =>
-    write(async () => {
-      await postJson(ADDRESS.sheets, JSON.parse(text));
-      await refresh('sheets');
-    });
-  return (
-    <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-        Write the next issue of this sheet
-      </summary>
-      <div className="stack" style={{ marginTop: '0.7rem' }}>
-        <p>Tickets keep the issue they were planned with.</p>
-        <JsonInput
-          aria-label="Sheet"
-          value={text}
-          onChange={setText}
-          autosize
-          minRows={12}
-          maxRows={28}
-          error={read}
-          styles={{ input: { fontFamily: 'ui-monospace, monospace', fontSize: 14 } }}
-        />
-        <div>
-          <Button loading={busy} disabled={read !== undefined} onClick={() => void save()}>
-            Save this issue
-          </Button>
-        </div>
-      </div>
-    </details>
-  );
-}
-
-/** @returns what is wrong with it, or nothing */
-function readSheet(text: string): string | undefined {
-  try {
-    const input: unknown = JSON.parse(text);
-    const parsed = Sheet.safeParse(input);
-    if (parsed.success) return undefined;
-    const { message, path } = refusalOf(parsed.error, input);
-    return `${path.join(' › ')}: ${message}`;
-  } catch {
-    return 'This is not JSON yet.';
-  }
 }

@@ -1,12 +1,11 @@
 /** Data sheets: what each product's maker says, in an open form that exports and imports again. */
 import { NotYet } from '../frame/NotYet.tsx';
-import { ADDRESS, refresh } from '../api/resources.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { Button, FileButton } from '@mantine/core';
-import { notifications } from '@mantine/notifications';
+import { useState } from 'react';
 import { Link } from 'react-router';
-import { postJson } from '../api/client.ts';
+import { ImportPreview } from './ImportPreview.tsx';
 import { useSheets } from '../api/reads.ts';
-import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 
 const KINDS = [
@@ -26,29 +25,17 @@ const KINDS = [
 export function SheetsPage() {
   const read = useSheets();
   const { data } = read;
-  const [busy, write] = useWrite();
-  const bring = (file: File | null) =>
-    file &&
-    write(async () => {
-      const read: unknown = JSON.parse(await file.text());
-      // Reducers and hardeners first: a paint's sheet names them.
-      const sheets = (Array.isArray(read) ? read : [read]).sort(
-        (a: object, b: object) => Number('recipes' in a) - Number('recipes' in b),
-      ) as unknown[];
-      for (const sheet of sheets) await postJson(ADDRESS.sheets, sheet);
-      await refresh('sheets');
-      notifications.show({
-        title: 'Sheets brought in',
-        message: `${sheets.length} read; those already kept as they are were left as they are.`,
-      });
-    });
+  const [file, setFile] = useState<File | null>(null);
   return (
     <>
       <PageHead title="Sheets" line="The sheet goes before the model, and you before both">
         <div className="row">
-          <FileButton accept="application/json" onChange={(file) => void bring(file)}>
+          <Button component={Link} to="/sheets/new">
+            New sheet
+          </Button>
+          <FileButton accept="application/json,text/csv,.csv" onChange={setFile}>
             {(props) => (
-              <Button {...props} variant="default" loading={busy}>
+              <Button {...props} variant="default">
                 Import
               </Button>
             )}
@@ -56,10 +43,21 @@ export function SheetsPage() {
           <Button component="a" href={ADDRESS.sheetsExport} variant="default">
             Export all
           </Button>
+          <Button component="a" href={ADDRESS.sheetsCsv} variant="default">
+            As a table
+          </Button>
         </div>
       </PageHead>
       <div className="page stack">
         {!data && <NotYet reads={[read]} what="the sheets" />}
+        {data && file && (
+          <ImportPreview
+            key={file.name + String(file.lastModified)}
+            file={file}
+            kept={data}
+            onEnd={() => setFile(null)}
+          />
+        )}
         {KINDS.map((kind) => ({
           kind,
           list: data?.filter(({ sheet }) => sheet.kind === kind) ?? [],
