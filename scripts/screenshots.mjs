@@ -39,8 +39,35 @@ const press = (name) => page.getByRole('button', { name }).click();
 await steer({ minute: 455 });
 await page.goto(base);
 await shoot('today');
+const openTicket = async (name) => {
+  await page.goto(`${base}/tickets`);
+  await page.getByRole('row', { name }).getByRole('link').click();
+  await page.waitForURL(/tickets\/[0-9a-f-]+$/);
+  return page.url();
+};
+const filledDoor = await openTicket(/Linnet hatchback, filled door/);
+await press('Done');
+await page.getByRole('heading', { name: 'Degrease' }).waitFor();
+await press('Done');
+await press('Nothing found');
+await page.getByRole('heading', { name: /^Sand/ }).waitFor();
+await shoot('prep');
+await page.goto(`${filledDoor}/edit`);
+await page.locator('[data-panel="rightRearDoor"]').click();
+await page.locator('[data-panel="rightFrontDoor"]').click();
+await page.locator('[data-panel="rightFrontDoor"]').scrollIntoViewIfNeeded();
+await page.getByRole('textbox', { name: 'Wanted by' }).scrollIntoViewIfNeeded();
+await shoot('take-in');
+await page.goto(`${filledDoor}/to-get`);
+await page.getByText('tack cloth').waitFor();
+await shoot('to-get');
+const leftSide = await openTicket(/Linnet hatchback, left side/);
+await page.goto(`${leftSide}/edit`);
+await page.getByRole('region', { name: 'Which shade under the colour' }).scrollIntoViewIfNeeded();
+await shoot('ground');
+await page.goto(`${base}/sheets/new`);
+await shoot('sheet-form');
 await page.goto(`${base}/tickets`);
-await shoot('tickets');
 await page
   .getByRole('row', { name: /Linnet hatchback, left side/ })
   .getByRole('link')
@@ -54,7 +81,6 @@ await choose('Bystanders', 'No');
 await choose('Floor', 'Clear');
 await page.getByLabel('I looked: none').check();
 await press('Passed: on to the air');
-await shoot('ticket-air-stop');
 await steer({ minute: 600 });
 await press('Air is right: on to the mix');
 await press('What if');
@@ -85,13 +111,12 @@ await press('Booth');
 await shoot('ticket-flash-booth');
 await press('Office');
 await page.goto(`${base}/records`);
-await shoot('records');
 await page
   .getByRole('link', { name: /\d\d:\d\d/ })
   .nth(1)
   .click();
 await shoot('record');
-for (const name of ['sheets', 'guns', 'settings']) {
+for (const name of ['settings']) {
   await page.goto(`${base}/${name}`);
   await shoot(name);
 }

@@ -36,7 +36,7 @@ describe('a file of sheets', () => {
     expect(await kept()).toEqual(before);
   });
   it('comes out as a table that is the same sheets', async () => {
-    const { body } = await shop.get<string>('/sheets/export.csv');
+    const { body } = await shop.get<string>('/sheets/table');
     const { sheets, refusals } = readSheetsCsv(String(body));
     expect(refusals).toEqual([]);
     const byId = (all: Sheet[]) => new Map(all.map((sheet) => [sheet.id, sheet]));

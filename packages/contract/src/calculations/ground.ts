@@ -11,18 +11,7 @@ import { defineCalculation } from './define.ts';
 const Lab = z.strictObject(wanted('l', 'a', 'b'));
 const HEX = /^#[0-9a-f]{6}$/i;
 /** "#rrggbb", or CIELAB under D65. */
-const Colour = z.custom<string | z.infer<typeof Lab>>().superRefine((given, ctx) => {
-  if (typeof given === 'string') {
-    if (!HEX.test(given))
-      ctx.addIssue({
-        code: 'custom',
-        message: `${given} is no colour; #rrggbb is wanted, or l, a and b`,
-        params: { code: 'wrong-type' },
-      });
-    return;
-  }
-  for (const issue of Lab.safeParse(given).error?.issues ?? []) ctx.addIssue(issue as never);
-});
+const Colour = z.union([z.string().regex(HEX, 'no colour: #rrggbb is wanted, or l, a and b'), Lab]);
 
 /** A note is one sentence, made of its code here. */
 const worded = (input: GroundInput) => {

@@ -2,7 +2,7 @@
  * Cups that end where a panel ends: the fewest that hold what is sprayed from each, then as even as
  * that number lets them be.
  *
- *   minutes = ml ÷ (0.8 · flow) + flash where a coat ends inside + 2                        [lap-1]
+ *   minutes = ml ÷ (0.8 · flow) + flash where a coat ends inside + 2                        [batch-1]
  *
  * Source  greedy is least for a run of portions, for a part of what fits fits; even cups by
  *         bisection on the cap: ours. Trigger share and the two minutes: rule of thumb
@@ -36,7 +36,7 @@ const TRIGGER_SHARE = 0.8;
 const HANDLING_MINUTES = 2;
 const HALVINGS = 40;
 
-/** [lap-1]; nothing where no flow is known. */
+/** [batch-1]; nothing where no flow is known. */
 function minutesOf(
   portions: readonly Portion[],
   { fluidMlPerMin, flashMinutes = 0 }: LapLimits,

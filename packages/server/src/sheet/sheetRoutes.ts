@@ -17,7 +17,7 @@ export function sheetRoutes(ledger: Ledger): Router {
     res.attachment('orthochrom-sheets.json').json(sheets);
   });
   /** The same as a table, a figure a row. */
-  routes.get('/sheets/export.csv', async (_req, res) => {
+  routes.get('/sheets/table', async (_req, res) => {
     const sheets = (await latestSheets(ledger.manager)).map(({ sheet }) => sheet);
     res.attachment('orthochrom-sheets.csv').type('text/csv').send(sheetsCsv(sheets));
   });

@@ -15,7 +15,7 @@ export const ADDRESS = {
   setup: '/api/setup',
   sheets: '/api/sheets',
   sheetsExport: '/api/sheets/export',
-  sheetsCsv: '/api/sheets/export.csv',
+  sheetsCsv: '/api/sheets/table',
   sheetsImport: '/api/sheets/import',
   tests: '/api/tests',
   care: '/api/care',

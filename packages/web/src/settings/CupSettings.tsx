@@ -41,7 +41,9 @@ export function CupSettings({ cup }: { cup: StoredCup }) {
   const setScales = (scales: StoredCup['scales']) => setDraft({ ...draft, scales });
   return (
     <section className="card stack" aria-label={cup.name}>
-      <h2 className="tape">{cup.name}</h2>
+      <h2 className="tape" style={{ alignSelf: 'start' }}>
+        {cup.name}
+      </h2>
       <div className={styles['cup']}>
         <div className="stack">
           <div className="grid2" key={round}>

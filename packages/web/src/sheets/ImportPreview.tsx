@@ -43,7 +43,9 @@ export function ImportPreview({ file, kept, onEnd }: ImportPreviewProps) {
     });
   return (
     <section className="card stack" aria-label="What the file would change">
-      <h2 className="tape">{file.name}</h2>
+      <h2 className="tape" style={{ alignSelf: 'start' }}>
+        {file.name}
+      </h2>
       {read.fault && <p role="alert">{read.fault}</p>}
       {read.refusals.map(({ line, field, message }) => (
         <p key={line} role="alert">

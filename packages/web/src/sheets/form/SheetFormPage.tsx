@@ -106,7 +106,9 @@ function SheetForm({ was, products }: { was: Sheet | undefined; products: Sheet[
           ))}
         </ol>
         <section className="card stack" aria-label={page.title}>
-          <h2 className="tape">{page.title}</h2>
+          <h2 className="tape" style={{ alignSelf: 'start' }}>
+            {page.title}
+          </h2>
           {page.fields.some(({ path }) => path.includes('$')) && (
             <div className="row">
               <Select

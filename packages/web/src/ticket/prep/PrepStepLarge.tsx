@@ -32,6 +32,7 @@ export function PrepStepLarge({ step, at, of, isHeld, then, children }: PrepStep
           {again.length > 0 ? `Once more: ${again.join(', ')}` : panels.join(', ')}
         </div>
       </div>
+      {children && <div className={styles['others']}>{children}</div>}
       <div className="stack">
         {ladder.length > 0 && (
           <div
@@ -55,7 +56,6 @@ export function PrepStepLarge({ step, at, of, isHeld, then, children }: PrepStep
             <li key={line}>{line}</li>
           ))}
         </ol>
-        {children && <div className={styles['others']}>{children}</div>}
         <p className={styles['left']}>
           {fault
             ? `Without it: ${PREP_FOLLOWS[`left-${fault}`] ?? ''}`
