@@ -2,7 +2,7 @@
  * Cups that end where a panel ends: the fewest that hold what is sprayed from each, then as even as
  * that number lets them be.
  *
- *   minutes = ml ÷ (0.8 · flow) + flash where a coat ends inside + 2                        [batch-1]
+ *   minutes = ml ÷ (0.8 · flow) + flash where a coat ends inside + 2                      [batch-1]
  *
  * Source  greedy is least for a run of portions, for a part of what fits fits; even cups by
  *         bisection on the cap: ours. Trigger share and the two minutes: rule of thumb

@@ -71,6 +71,7 @@ export function lightOfLab({ l, a, b }: Lab): { light: Light; isClipped: boolean
   return { light, isClipped: bands.some((band) => band < -1e-3 || band > 1.001) };
 }
 
+/** How far from grey. */
 export const chromaOf = ({ a, b }: Lab): number => Math.hypot(a, b);
 /** 0 to 360. */
 export const hueDegOf = ({ a, b }: Lab): number => {

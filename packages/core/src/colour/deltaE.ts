@@ -22,7 +22,7 @@ export function deltaE2000(one: Lab, other: Lab): number {
   const isGrey = c1 * c2 === 0;
   const turn = h2 - h1;
   const dh = isGrey ? 0 : turn > 180 ? turn - 360 : turn < -180 ? turn + 360 : turn;
-  const dH = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * DEG);
+  const hueDistance = 2 * Math.sqrt(c1 * c2) * Math.sin((dh / 2) * DEG);
   const lMean = (one.l + other.l) / 2;
   const cMean = (c1 + c2) / 2;
   const sum = h1 + h2;
@@ -38,6 +38,6 @@ export function deltaE2000(one: Lab, other: Lab): number {
   const sC = 1 + 0.045 * cMean;
   const sH = 1 + 0.015 * cMean * t;
   const rT = -2 * to7(cMean) * Math.sin(60 * Math.exp(-(((hMean - 275) / 25) ** 2)) * DEG);
-  const [l, c, h] = [(other.l - one.l) / sL, (c2 - c1) / sC, dH / sH];
+  const [l, c, h] = [(other.l - one.l) / sL, (c2 - c1) / sC, hueDistance / sH];
   return Math.sqrt(l * l + c * c + h * h + rT * c * h);
 }
