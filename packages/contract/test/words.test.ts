@@ -19,10 +19,10 @@ const textIn = (folder: string, isMeant: (file: string) => boolean): string =>
     .filter((entry) => entry.isFile() && isMeant(entry.name))
     .map((entry) => readFileSync(path.join(entry.parentPath, entry.name), 'utf8'))
     .join('\n');
-/** Where codes are said: not the list of them. */
+/** Where codes are said: not the lists of them. */
 const core = textIn(
   path.join(import.meta.dirname, '../../core/src'),
-  (file) => file !== 'codes.ts',
+  (file) => !/^(codes|askCodes|reasonCodes|terms)\.ts$/.test(file),
 );
 const contract = ['plan', 'diagnosis', 'calculations']
   .map((room) => textIn(path.join(import.meta.dirname, '../src', room), () => true))

@@ -2,18 +2,13 @@
  * What would follow, and what to do instead: one line for each code that the catalogue of verdicts
  * names.
  */
-import { GROUND_FOLLOWS, GROUND_INSTEAD } from './groundLeads.ts';
+import { AMOUNT_FOLLOWS, AMOUNT_INSTEAD } from './amountLeads.ts';
 import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
   ...PREP_FOLLOWS,
-  ...GROUND_FOLLOWS,
-  'pale-and-starved': 'Pale, and the gun starves.',
-  'no-film-dulls': 'As a coat it has no film and dulls.',
-  'dry-edge-mid-panel': 'A dry edge in mid-panel.',
-  'stretched-stripes': 'Thinner, or with less air, to stretch it: stripes and peel.',
-  'factor-learns-a-spill': 'Spilt, done twice, another area? It is left out until you say.',
+  ...AMOUNT_FOLLOWS,
   'wrinkles-in-minutes': 'It wrinkles within minutes, and drowning it makes a run.',
   'comes-off-with-it': 'What goes on top comes off with it.',
   'chips-and-rusts': 'It chips, and rust creeps under it.',
@@ -123,12 +118,7 @@ export const FOLLOWS: Record<string, string> = {
 /** What to do in its place, with the figure where there is one. */
 export const INSTEAD: Record<string, string> = {
   ...PREP_INSTEAD,
-  ...GROUND_INSTEAD,
-  'coarser-mesh': 'Strain it through {wantedUm} before it goes in, and take the mesh out.',
-  'blend-coat-alone': 'Lay it where colour and clear end, and nowhere else.',
-  'second-cup-before': 'A second cup mixed before you start; change at the end of a pass.',
-  'get-more-or-less': 'Get more, or fewer panels.',
-  'say-if-it-counts': 'Say whether it counts.',
+  ...AMOUNT_INSTEAD,
   'to-sound-paint': 'Off with it to sound paint, or a barrier its sheet names, proven on a patch.',
   'back-to-what-stays': 'Back to the layer that stays.',
   'prime-first': 'Prime first, with a primer whose sheet names what lies there.',

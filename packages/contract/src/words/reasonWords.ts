@@ -1,6 +1,6 @@
 /** Why a figure is what it is: the words of every reason. */
 import type { Params } from '@orthochrom/core/outcome/verdicts.ts';
-import type { ReasonCode } from '@orthochrom/core/outcome/codes.ts';
+import type { ReasonCode } from '@orthochrom/core/outcome/reasonCodes.ts';
 import { paramsInWords } from './termWords.ts';
 import { say, type FigureWriter } from './say.ts';
 

@@ -3,7 +3,7 @@
  */
 import type { Climate } from '../air/climate.ts';
 import type { Limits } from '../air/limits.ts';
-import type { ReasonCode } from '../outcome/codes.ts';
+import type { ReasonCode } from '../outcome/reasonCodes.ts';
 import type { AdviceCode } from '../outcome/askCodes.ts';
 import type { TermCode } from '../outcome/terms.ts';
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';

@@ -2,7 +2,8 @@
  * What every calculation tells beside its figures: codes and numbers, never sentences.
  * The contract turns them into words, once for the command line, the API and the screen.
  */
-import type { CodeOfLevel, Level, ReasonCode, VerdictCode } from './codes.ts';
+import type { CodeOfLevel, Level, VerdictCode } from './codes.ts';
+import type { ReasonCode } from './reasonCodes.ts';
 import type { AdviceCode, AskCode } from './askCodes.ts';
 import type { TermCode } from './terms.ts';
 

@@ -10,7 +10,6 @@ import type {
 } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat, PanelDone } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
-import type { CustomerDecision, LateFind, PrepAnswer } from '@orthochrom/contract/shop/prep.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
@@ -19,7 +18,7 @@ import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { usagesOf } from './usageReader.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
-import { CustomerDecisionTable, LateFindTable, PrepAnswerTable } from './prepTables.ts';
+import { prepOf } from './prepReader.ts';
 import {
   GateAnswerTable,
   MixTable,
@@ -216,21 +215,6 @@ async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerF
     fault: confirmedFault ?? result.faults[0]?.id ?? '',
     seenAt: seenAt.toISOString(),
   }));
-}
-
-/** The list as it was answered, what was found late and what the customer decided, oldest first. */
-async function prepOf(
-  manager: EntityManager,
-  ticketId: string,
-): Promise<Pick<TicketWhole, 'prepAnswers' | 'lateFinds' | 'decisions'>> {
-  const of = { where: { ticketId }, order: { at: 'ASC', id: 'ASC' } } as const;
-  const shown = <Row extends { ticketId: string; at: Date }>({ ticketId: _, at, ...row }: Row) =>
-    present({ ...row, at: at.toISOString() });
-  return {
-    prepAnswers: (await manager.find(PrepAnswerTable, of)).map(shown) as PrepAnswer[],
-    lateFinds: (await manager.find(LateFindTable, of)).map(shown) as LateFind[],
-    decisions: (await manager.find(CustomerDecisionTable, of)).map(shown) as CustomerDecision[],
-  };
 }
 
 /** One ticket with everything that was planned and done on it. */

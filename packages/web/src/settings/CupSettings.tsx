@@ -1,13 +1,11 @@
 /** A cup: what it holds, the scale printed on it, drawn as printed: does yours look like this? */
 import { Button, NumberInput, TextInput } from '@mantine/core';
-import type { ShopSetup, StoredCup } from '@orthochrom/contract/shop/setup.ts';
-import { putJson } from '../api/client.ts';
-import { useDraft } from '../api/draft.ts';
-import { ADDRESS, hold } from '../api/resources.ts';
-import { useWrite } from '../api/useWrite.ts';
+import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 import { PrintedScale } from './PrintedScale.tsx';
 import { PutAway } from './PutAway.tsx';
+import { useKept } from './useKept.ts';
 import styles from './CupSettings.module.css';
 
 const RATIOS = [
@@ -22,18 +20,12 @@ const RATIOS = [
 ];
 
 export function CupSettings({ cup }: { cup: StoredCup }) {
-  const { draft, setDraft, isChanged, settle, round } = useDraft(cup);
-  const [busy, write] = useWrite();
-  const { id, version, ...body } = draft;
-  const save = () =>
-    write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(ADDRESS.cup(id), {
-        ...body,
-        version: over ?? version,
-      });
-      settle(setup.cups.find((saved) => saved.id === id)!);
-      await hold(ADDRESS.setup, setup);
-    });
+  const { draft, setDraft, isChanged, busy, save, round } = useKept(
+    cup,
+    ADDRESS.cup(cup.id),
+    ({ cups }) => cups,
+  );
+  const { id, version } = draft;
   const withMesh = ({ strainerUm: _, ...rest }: StoredCup, um: number | undefined): StoredCup =>
     um === undefined ? rest : { ...rest, strainerUm: um };
   const has = (ratio: readonly number[]): boolean =>

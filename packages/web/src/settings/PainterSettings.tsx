@@ -1,11 +1,9 @@
-import { ADDRESS, hold } from '../api/resources.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
-import type { Painter, ShopSetup, Units } from '@orthochrom/contract/shop/setup.ts';
+import type { Painter, Units } from '@orthochrom/contract/shop/setup.ts';
 import { HandLearned } from './HandLearned.tsx';
 import { PutAway } from './PutAway.tsx';
-import { putJson } from '../api/client.ts';
-import { useDraft } from '../api/draft.ts';
-import { useWrite } from '../api/useWrite.ts';
+import { useKept } from './useKept.ts';
 import styles from './PictureChoice.module.css';
 import { PictureChoice } from './PictureChoice.tsx';
 import { SKILLS, WAY_LABEL, waysOf } from './waysOfWorking.tsx';
@@ -69,19 +67,13 @@ const UNITS: Record<keyof Units, Options[string]> = {
 const WAYS = Object.keys(WAY_LABEL) as (keyof typeof WAY_LABEL)[];
 
 export function PainterSettings({ painter }: { painter: Painter }) {
-  const { draft, setDraft, isChanged, settle } = useDraft(painter);
-  const [busy, write] = useWrite();
-  const { id, version, ...body } = draft;
+  const { draft, setDraft, isChanged, busy, save } = useKept(
+    painter,
+    ADDRESS.painter(painter.id),
+    ({ painters }) => painters,
+  );
+  const { id, version } = draft;
   const pictured = waysOf(draft.units);
-  const save = () =>
-    write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(ADDRESS.painter(id), {
-        ...body,
-        version: over ?? version,
-      });
-      settle(setup.painters.find((saved) => saved.id === id)!);
-      await hold(ADDRESS.setup, setup);
-    });
   return (
     <section className="card stack" aria-labelledby="painter">
       <h2 className="tape" id="painter" style={{ alignSelf: 'start' }}>

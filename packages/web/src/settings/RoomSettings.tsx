@@ -1,10 +1,8 @@
-import { ADDRESS, hold } from '../api/resources.ts';
+import { ADDRESS } from '../api/resources.ts';
 import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
-import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import { putJson } from '../api/client.ts';
-import { useDraft } from '../api/draft.ts';
-import { useWrite } from '../api/useWrite.ts';
+import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import { PutAway } from './PutAway.tsx';
+import { useKept } from './useKept.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
 
 const CHOICES = {
@@ -48,18 +46,12 @@ const CHOICES = {
 } as const;
 
 export function RoomSettings({ room }: { room: Room }) {
-  const { draft, setDraft, isChanged, settle, round } = useDraft(room);
-  const [busy, write] = useWrite();
-  const { id, version, ...body } = draft;
-  const save = () =>
-    write(async (over?: number) => {
-      const setup = await putJson<ShopSetup>(ADDRESS.room(id), {
-        ...body,
-        version: over ?? version,
-      });
-      settle(setup.rooms.find((saved) => saved.id === id)!);
-      await hold(ADDRESS.setup, setup);
-    });
+  const { draft, setDraft, isChanged, busy, save, round } = useKept(
+    room,
+    ADDRESS.room(room.id),
+    ({ rooms }) => rooms,
+  );
+  const { id, version } = draft;
   const rule = draft.regionRules.twoPackAtHome ?? 'unknown';
   const { vocLimitGPerL } = draft.regionRules;
   const limitSolvent = (limit: number | undefined) => {

@@ -2,6 +2,8 @@
 import { Button, Checkbox, Select } from '@mantine/core';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
+import { neighboursOf, type Body } from '@orthochrom/core/body/bodyMap.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { FoundOnPanel, type LayersAnswer } from '../found/FoundOnPanel.tsx';
@@ -9,16 +11,31 @@ import { SCOPE_NAME } from '../found/foundWords.ts';
 import styles from './PanelPicker.module.css';
 
 type PanelCardProps = {
+  body: Body;
   panel: Panel;
   panels: Panel[];
   answer: LayersAnswer | undefined;
   onChange: (panel: Panel) => void;
+  /** Takes a panel beside it in, to fade the colour into. */
+  onBlend: (name: string) => void;
   onOff: () => void;
 };
 
-export function PanelCard({ panel, panels, answer, onChange, onOff }: PanelCardProps) {
+export function PanelCard({
+  body,
+  panel,
+  panels,
+  answer,
+  onChange,
+  onBlend,
+  onOff,
+}: PanelCardProps) {
   const name = panelSaid(panels, panel);
   const change = (changes: Partial<Panel>) => onChange(without({ ...panel, ...changes }));
+  const beside =
+    panel.scope === 'full'
+      ? neighboursOf(body, panel.name).filter((one) => !panels.some((known) => known.name === one))
+      : [];
   const like = panels.find(({ id, found }) => id !== panel.id && found);
   return (
     <section className={styles['card']} aria-label={name} data-panel-card={panel.name}>
@@ -37,6 +54,16 @@ export function PanelCard({ panel, panels, answer, onChange, onOff }: PanelCardP
           </Button>
         ))}
       </div>
+      {beside.length > 0 && (
+        <div className={styles['scopes']} role="group" aria-label="Blend into">
+          <span className={styles['into']}>Blend into</span>
+          {beside.map((one) => (
+            <Button key={one} variant="default" onClick={() => onBlend(one)}>
+              {panelName(one)}
+            </Button>
+          ))}
+        </div>
+      )}
       {panel.scope !== 'leave' && (
         <>
           <FoundOnPanel

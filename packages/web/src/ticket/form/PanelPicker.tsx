@@ -64,10 +64,12 @@ export function PanelPicker({ body, panels, answer, onChange, error }: PanelPick
       {selected ? (
         <PanelCard
           key={selected.id}
+          body={body}
           panel={selected}
           panels={panels}
           answer={answer}
           onChange={(panel) => onChange(panels.map((one) => (one.id === panel.id ? panel : one)))}
+          onBlend={(name) => onChange([...panels, { ...newPanel(name, body), scope: 'blend' }])}
           onOff={() => onChange(panels.filter(({ id }) => id !== selected.id))}
         />
       ) : (

@@ -7,31 +7,27 @@ import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useMemo, useState } from 'react';
 import { postJson } from '../../api/client.ts';
-import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
-import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { HowMuch } from './HowMuch.tsx';
-import { FlowCupCard } from './FlowCupCard.tsx';
 import { YieldFromStock } from './YieldFromStock.tsx';
 import { MixChoice } from './MixChoice.tsx';
 import { OwnGrade } from './OwnGrade.tsx';
+import { ReadyMix } from './ReadyMix.tsx';
 import { PourEntry } from './PourEntry.tsx';
 import { PourList } from './PourList.tsx';
 import { PourNotes } from './PourNotes.tsx';
-import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { useStanding } from '../standing.ts';
-import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { CardProps } from '../cardProps.ts';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
-type MixCardProps = CardProps & {
+export type MixCardProps = CardProps & {
   gatePassed: boolean;
   mix: Mix | undefined;
   cups: StoredCup[];
@@ -221,61 +217,4 @@ function overridesOf({ reducer: { choice }, inUse }: MixCardProps['plan'], wishe
       ? { hardener: { recommended: choice.hardener, chosen: inUse.hardener, why } }
       : {}),
   };
-}
-
-/** A mix of this stage is still good: the next coat uses it. */
-function ReadyMix(props: MixCardProps & { mix: Mix }) {
-  const { mix, painter, onGun, coat } = props;
-  const [isPouring, setIsPouring] = useState(false);
-  const nowMs = useNowMs(15_000);
-  const format = formatFor(painter.units);
-  const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - nowMs) / 60_000 : undefined;
-  const frozen = takenMix(coat);
-  const canPour = coat.state === 'taken' || coat.state === 'spraying';
-  if (isPouring) return <PourEntry {...props} />;
-  return (
-    <StepFrame
-      ways={{
-        word: 'Flow cup',
-        content: (
-          <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
-        ),
-      }}
-      action={
-        frozen && isStopped(frozen.verdicts) ? undefined : (
-          <Button onClick={onGun}>On to the gun</Button>
-        )
-      }
-      other={
-        canPour &&
-        !(frozen && isStopped(frozen.verdicts)) && (
-          <Button size="lg" variant="default" onClick={() => setIsPouring(true)}>
-            Mix another cup
-          </Button>
-        )
-      }
-    >
-      <FigureTiles label="The mix at hand">
-        {left !== undefined && (
-          <FigureTile
-            name="potLife"
-            isLead
-            label="Pot life left, from mixing"
-            figure={{ text: minutesText(left), unit: '' }}
-          />
-        )}
-        <FigureTile
-          name="poured"
-          label={`Mix ${mix.batchNo} of this stage, poured`}
-          figure={format.volume(mix.readyMl)}
-          note={mix.poured
-            .map(
-              (part) =>
-                `${part.name} ${'ml' in part ? format.joined(format.volume(part.ml)) : `${part.grams} g`}`,
-            )
-            .join(' · ')}
-        />
-      </FigureTiles>
-    </StepFrame>
-  );
 }
