@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { layOutCup } from '../src/ticket/mix/cupLayout.ts';
 import { layOutGauge, layOutKnob } from '../src/ticket/gun/instrumentLayout.ts';
 import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
-import { layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
+import { layOutFound, layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
 import { dayWindows, layOutDay, type DayWindow } from '../src/today/dayLayout.ts';
 
 const PLACE = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
@@ -42,6 +42,26 @@ describe('the film stack', () => {
       { coatId: 'b', name: 'Base', dryUm: 5, isLaid: false, colour: '#888888' },
     ];
     expect(layOutStack(layers, STACK)).toMatchObject({ laidUm: 12, totalUm: 17 });
+  });
+  it('has what was found below in the scale of what is planned, and all of it in the box', () => {
+    const found = fc.array(
+      fc.record({ dryUm: fc.double({ min: 40, max: 200, noNaN: true }) }, { requiredKeys: [] }),
+      { maxLength: 4 },
+    );
+    fc.assert(
+      fc.property(fc.array(layer, { minLength: 1, maxLength: 6 }), found, (layers, below) => {
+        const { heightsPx, box } = layOutFound(below, layers, STACK);
+        const { bars, floorPx } = layOutStack(layers, box);
+        const pxPerUm = bars[0]!.heightPx / layers[0]!.dryUm;
+        below.forEach(({ dryUm }, i) => {
+          if (dryUm !== undefined && heightsPx[i]! > 18)
+            expect(heightsPx[i]! / dryUm).toBeCloseTo(pxPerUm, 6);
+        });
+        const wholePx = heightsPx.reduce((sum, px) => sum + px, 0);
+        if (wholePx < STACK.heightPx / 2)
+          expect(floorPx + wholePx).toBeLessThanOrEqual(STACK.heightPx - STACK.bottomPx + 1e-6);
+      }),
+    );
   });
   it('keeps its labels apart and in order', () => {
     fc.assert(

@@ -12,7 +12,13 @@ import { HISTORY_NAME } from './found/foundWords.ts';
 import { Seam } from './found/Seam.tsx';
 import styles from './FilmStack.module.css';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stackLayout.ts';
+import {
+  layOutFound,
+  layOutStack,
+  stackLayers,
+  type LayerMark,
+  type StackBox,
+} from './stackLayout.ts';
 
 /**
  * A triangle in the layer: filled while the fault is open, hollow once it was left with a word why.
@@ -20,8 +26,8 @@ import { layOutStack, stackLayers, type LayerMark, type StackBox } from './stack
 const faultSaid = (fault: LayerMark | undefined): string =>
   fault ? `, ${fault.names} ${fault.isOpen ? 'not settled' : 'left in it'}` : '';
 
-/** A found layer: hatched, not to scale, for most are not measured. */
-const FOUND_PX = 28;
+/** So much more height for each layer that was found. */
+const ROOM_PX = 40;
 const BOX: StackBox = {
   widthPx: 330,
   heightPx: 470,
@@ -49,12 +55,11 @@ export function FilmStack({
   const panel = painted.find(({ id }) => id === picked) ?? painted[0];
   const layers = stackLayers(whole, panel?.id ?? '');
   const found = panel?.found ?? [];
-  const foundPx = found.length * FOUND_PX;
-  const box = {
+  const { heightsPx, box } = layOutFound(found, layers, {
     ...BOX,
-    heightPx: Math.max(BOX.heightPx, layers.length * BOX.apartPx + 80) + foundPx,
-    bottomPx: BOX.bottomPx + foundPx,
-  };
+    heightPx: Math.max(BOX.heightPx, layers.length * BOX.apartPx + 80) + found.length * ROOM_PX,
+  });
+  const foundPx = heightsPx.reduce((sum, px) => sum + px, 0);
   const layout = layOutStack(layers, box);
   const seams =
     layersFound({ ...whole.ticket, prepAnswers: whole.prepAnswers }, whole.sheets)?.pairs ?? [];
@@ -103,18 +108,23 @@ export function FilmStack({
           <path d="M0 7L7 0" className={styles['hatch']} />
         </pattern>
         {found.map(({ history, dryUm }, i) => {
-          const yPx = layout.floorPx + foundPx - (i + 1) * FOUND_PX;
+          const belowPx = heightsPx.slice(0, i + 1).reduce((sum, px) => sum + px, 0);
+          const yPx = layout.floorPx + foundPx - belowPx;
           return (
             <g key={i}>
               <rect
                 x={BOX.leftPx}
                 y={yPx}
                 width={BOX.barPx}
-                height={FOUND_PX}
+                height={heightsPx[i]}
                 fill="url(#found)"
                 className={styles['found']}
               />
-              <text x={BOX.leftPx + BOX.barPx + 14} y={yPx + 19} className={styles['quiet']}>
+              <text
+                x={BOX.leftPx + BOX.barPx + 14}
+                y={yPx + heightsPx[i]! / 2 + 5}
+                className={styles['quiet']}
+              >
                 {HISTORY_NAME[history]}{' '}
                 {dryUm !== undefined && <tspan className={styles['um']}>{film(dryUm)}</tspan>}
               </text>

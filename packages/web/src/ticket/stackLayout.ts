@@ -79,10 +79,40 @@ function markOf(laid: Pick<TicketWhole, 'works' | 'found'>, coat: Coat): { fault
     : {};
 }
 
+/** A layer that nobody measured, and the least that a label wants. */
+const UNMEASURED_PX = 28;
+const LEAST_PX = 18;
+/** Air over the topmost coat. */
+const HEADROOM = 1.04;
+
+/**
+ * What was found below, to the scale of what is planned: heights lowest first, and the box with
+ * room for them. What was not measured has no scale.
+ */
+export function layOutFound(
+  found: readonly { dryUm?: number | undefined }[],
+  layers: readonly StackLayer[],
+  box: StackBox,
+): { heightsPx: number[]; box: StackBox } {
+  const plannedUm = Math.max(
+    layers.reduce((sum, { dryUm }) => sum + dryUm, 0),
+    10,
+  );
+  const foundUm = found.reduce((sum, { dryUm = 0 }) => sum + dryUm, 0);
+  const unmeasuredPx = found.filter(({ dryUm }) => dryUm === undefined).length * UNMEASURED_PX;
+  const pxPerUm =
+    (box.heightPx - box.topPx - box.bottomPx - unmeasuredPx) / (plannedUm * HEADROOM + foundUm);
+  const heightsPx = found.map(({ dryUm }) =>
+    dryUm === undefined ? UNMEASURED_PX : Math.max(LEAST_PX, dryUm * pxPerUm),
+  );
+  const wholePx = heightsPx.reduce((sum, px) => sum + px, 0);
+  return { heightsPx, box: { ...box, bottomPx: box.bottomPx + wholePx } };
+}
+
 export function layOutStack(layers: readonly StackLayer[], box: StackBox) {
   const totalUm = layers.reduce((sum, { dryUm }) => sum + dryUm, 0);
   const floorPx = box.heightPx - box.bottomPx;
-  const y = scaleLinear([0, Math.max(totalUm, 10) * 1.04], [floorPx, box.topPx]);
+  const y = scaleLinear([0, Math.max(totalUm, 10) * HEADROOM], [floorPx, box.topPx]);
   let baseUm = 0;
   const bars = layers.map((layer) => {
     const [fromUm, toUm] = [baseUm, baseUm + layer.dryUm];
