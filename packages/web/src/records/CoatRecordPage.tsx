@@ -27,6 +27,7 @@ import {
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK, whenText } from './recordWords.ts';
+import { MadeReady } from './MadeReady.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
 
 export function CoatRecordPage() {
@@ -102,6 +103,7 @@ export function CoatRecordPage() {
             />
           )}
         </div>
+        {whole && <MadeReady whole={whole} />}
         <section className="card stack" aria-label="What was found">
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             What was found
