@@ -2,6 +2,8 @@
 import { scaleColumns, type RatioScale } from '@orthochrom/core/mix/cup.ts';
 import styles from './CupSettings.module.css';
 
+/** Two numbers nearer than this cannot be read. */
+const APART_PX = 10;
 const BOX = { widthPx: 150, heightPx: 190, topPx: 18, footPx: 6, columnPx: 44 };
 
 export function PrintedScale({ scale, capacityMl }: { scale: RatioScale; capacityMl: number }) {
@@ -30,9 +32,11 @@ export function PrintedScale({ scale, capacityMl }: { scale: RatioScale; capacit
             {marks.map(({ label, atMl }) => (
               <g key={label}>
                 <path d={`M${xPx} ${yPx(atMl)} h14`} className={styles['line']} />
-                <text x={xPx + 17} y={yPx(atMl) + 4} className={styles['number']}>
-                  {label}
-                </text>
+                {Number(label) % everyNth(marks, yPx) === 0 && (
+                  <text x={xPx + 17} y={yPx(atMl) + 4} className={styles['number']}>
+                    {label}
+                  </text>
+                )}
               </g>
             ))}
           </g>
@@ -40,4 +44,12 @@ export function PrintedScale({ scale, capacityMl }: { scale: RatioScale; capacit
       })}
     </svg>
   );
+}
+
+/** Which numbers are written where the lines stand close. */
+function everyNth(marks: readonly { atMl: number }[], yPx: (ml: number) => number): number {
+  const [first] = marks;
+  const apartPx = first ? yPx(0) - yPx(first.atMl) : APART_PX;
+  const least = Math.max(1, Math.ceil(APART_PX / apartPx));
+  return [1, 2, 5, 10, 20].find((step) => step >= least) ?? least;
 }

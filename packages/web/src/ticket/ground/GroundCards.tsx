@@ -69,11 +69,13 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
             </span>
             <span className="quiet">
               {coatsToHide
-                ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${coatsOver(coatsToHide.value, least)}. `
+                ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${isCandy ? Math.round(coatsToHide.value) : coatsOver(coatsToHide.value, least)}. `
                 : ''}
               {note}
             </span>
-            {name === advised && <span className={styles['tag']}>as light as the colour</span>}
+            {name === advised && !isCandy && answer.ranked.length > 1 && (
+              <span className={styles['tag']}>as light as the colour</span>
+            )}
             {!suited && <span className={styles['tag']}>not for this colour</span>}
           </button>
         ))}
