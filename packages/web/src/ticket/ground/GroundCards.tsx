@@ -45,40 +45,50 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
         {stage.coats === 1 ? 'coat' : 'coats'} of ground
       </h3>
       <div className={styles['cards']}>
-        {answer.ranked.map(({ name, coatsToHide, suited, note }) => (
-          <button
-            key={name}
-            type="button"
-            className={styles['shade']}
-            aria-pressed={!sheet.shades || stage.colourName === name}
-            onClick={() => {
-              const shade = sheet.shades?.find((one) => one.name === name);
-              if (shade) onPick(shade);
-            }}
-          >
-            <Card
-              colours={cards.get(name) ?? []}
-              {...(isCandy && coatsToHide ? { framed: Math.round(coatsToHide.value) } : {})}
-            />
-            <span className={`figure ${styles['coats']}`}>
-              {coatsToHide ? turnsText(coatsToHide.value) : '–'} <small>coats</small>
-            </span>
-            <span>
-              <strong>{name}</strong>
-              {coatsToHide ? said(coatsToHide.value) : ''}
-            </span>
-            <span className="quiet">
-              {coatsToHide
-                ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${isCandy ? Math.round(coatsToHide.value) : coatsOver(coatsToHide.value, least)}. `
-                : ''}
-              {note}
-            </span>
-            {name === advised && !isCandy && answer.ranked.length > 1 && (
-              <span className={styles['tag']}>as light as the colour</span>
-            )}
-            {!suited && <span className={styles['tag']}>not for this colour</span>}
-          </button>
-        ))}
+        {answer.ranked.map(({ name, coatsToHide, suited, note }) => {
+          const card = (
+            <>
+              <Card
+                colours={cards.get(name) ?? []}
+                {...(isCandy && coatsToHide ? { framed: Math.round(coatsToHide.value) } : {})}
+              />
+              <span className={`figure ${styles['coats']}`}>
+                {coatsToHide ? turnsText(coatsToHide.value) : '–'} <small>coats</small>
+              </span>
+              <span>
+                <strong>{name}</strong>
+                {coatsToHide ? said(coatsToHide.value) : ''}
+              </span>
+              <span className="quiet">
+                {coatsToHide
+                  ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${isCandy ? Math.round(coatsToHide.value) : coatsOver(coatsToHide.value, least)}. `
+                  : ''}
+                {note}
+              </span>
+              {name === advised && !isCandy && answer.ranked.length > 1 && (
+                <span className={styles['tag']}>as light as the colour</span>
+              )}
+              {!suited && <span className={styles['tag']}>not for this colour</span>}
+            </>
+          );
+          const shade = sheet.shades?.find((one) => one.name === name);
+          // One colour of its own is nothing to pick from.
+          return shade ? (
+            <button
+              key={name}
+              type="button"
+              className={styles['shade']}
+              aria-pressed={stage.colourName === name}
+              onClick={() => onPick(shade)}
+            >
+              {card}
+            </button>
+          ) : (
+            <div key={name} className={styles['shade']}>
+              {card}
+            </div>
+          );
+        })}
       </div>
       {tintedGround && (
         <p>
