@@ -51,6 +51,8 @@ import { Why } from './step/Why.tsx';
  */
 const SAFETY_STEPS: readonly Step[] = ['gate', 'mix', 'gun', 'spray', 'flash', 'clean'];
 
+const HOUR_MS = 3_600_000;
+
 type OpenTicketProps = {
   whole: TicketWhole;
   setup: ShopSetup;
@@ -86,6 +88,12 @@ export const OpenTicket = memo(function OpenTicket({
   const context = usePlanContext({ whole, setup, latest, air }, coat, wishes);
   const plan = usePlan(context);
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
+  // Months and air move it, not the seconds.
+  const hour = Math.floor(nowMs / HOUR_MS);
+  const prep = useMemo(
+    () => context && plan && prepList(onList, prepWhere(context, plan, hour * HOUR_MS)),
+    [onList, context, plan, hour],
+  );
   const stage = ticket.stages.find(({ id }) => id === coat.stageId)!;
   if (!context || !plan)
     return (
@@ -101,7 +109,6 @@ export const OpenTicket = memo(function OpenTicket({
     about: gateAbout(room, stage, context.sheet),
   });
   const gatePassed = gate.state === 'passed';
-  const prep = prepList(onList, prepWhere(context, plan, nowMs));
   const isPrepDone = prep !== undefined && openBefore(onList, prep, stage.id).length === 0;
   const earlier = gateToday(whole.gates, asked);
   const step = currentStep(whole, coat, {
