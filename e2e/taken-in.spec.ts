@@ -11,7 +11,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
-import { answerPrep, layCoat } from './walk.ts';
+import { layCoat, makeReady } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
@@ -114,8 +114,7 @@ test('a room and a cup of one’s own, and a job planned with them', async ({ pa
   await page.goto(`/tickets/${id}/edit`);
   await pick(page, 'Room', 'Lean-to');
   await press(page, 'Save this ticket');
-  await answerPrep(id);
-  await page.goto(`/tickets/${id}`);
+  await makeReady(page);
   await press(page, /Prep$/);
   await expect(page.locator('[data-code="silicone-recent"]').first()).toBeVisible();
   // Done with it: it goes, its ticket first.

@@ -5,8 +5,7 @@ import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import { howMuch } from '@orthochrom/contract/plan/howMuch.ts';
 import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
-import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useMemo, useState } from 'react';
 import { postJson } from '../../api/client.ts';
 import { useWrite } from '../../api/useWrite.ts';
@@ -16,6 +15,7 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { HowMuch } from './HowMuch.tsx';
 import { YieldFromStock } from './YieldFromStock.tsx';
 import { MixChoice } from './MixChoice.tsx';
+import type { MixCardProps } from './mixCardProps.ts';
 import { OwnGrade } from './OwnGrade.tsx';
 import { ReadyMix } from './ReadyMix.tsx';
 import { PourEntry } from './PourEntry.tsx';
@@ -24,18 +24,7 @@ import { PourNotes } from './PourNotes.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { useStanding } from '../standing.ts';
-import type { CardProps } from '../cardProps.ts';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
-
-export type MixCardProps = CardProps & {
-  gatePassed: boolean;
-  mix: Mix | undefined;
-  cups: StoredCup[];
-  wishes: Wishes;
-  setWishes: (wishes: Wishes) => void;
-  blocked: boolean;
-  onGun: () => void;
-};
 
 export function MixCard(props: MixCardProps) {
   const { gatePassed, mix, coat } = props;

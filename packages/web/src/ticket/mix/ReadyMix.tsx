@@ -9,7 +9,7 @@ import { useNowMs } from '../../api/serverClock.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { FlowCupCard } from './FlowCupCard.tsx';
-import type { MixCardProps } from './MixCard.tsx';
+import type { MixCardProps } from './mixCardProps.ts';
 import { PourEntry } from './PourEntry.tsx';
 
 /** A mix of this stage is still good: the next coat uses it. */
