@@ -20,7 +20,7 @@ export const PrepAnswerCreate = z
     const parsed = PrepAnswered.safeParse({ key, answer, reason });
     for (const issue of parsed.error?.issues ?? []) ctx.addIssue(issue as never);
     if (answer === 'declined' && reason.trim() === '')
-      ctx.addIssue(needsField(['reason'], 'what the customer declines is kept in his own words'));
+      ctx.addIssue(needsField(['reason'], 'what is declined is kept in the customer’s own words'));
   });
 export type PrepAnswerCreate = z.infer<typeof PrepAnswerCreate>;
 export type PrepAnswer = {

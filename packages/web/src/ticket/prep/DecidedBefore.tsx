@@ -16,7 +16,7 @@ export function DecidedBefore({ whole }: { whole: TicketWhole }) {
         {decisions.map(({ id, panelId, adviceText, decision, word, at }) => (
           <li key={id}>
             <strong>{nameOf(panelId)}:</strong> {adviceText}{' '}
-            {decision === 'declines' ? 'He declined' : 'He follows the advice'}
+            {decision === 'declines' ? 'Declined' : 'The advice is followed'}
             {word ? `: “${word}”` : ''} ({new Date(at).toLocaleDateString()})
           </li>
         ))}

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { stepTitle } from './prepWords.ts';
 
 const WHY_LEFT = ['Done before it came', 'New part', 'Not on this job', 'No time'];
-const WHY_DECLINED = ['Too dear', 'It is to be sold', 'Later', 'He takes the risk'];
+const WHY_DECLINED = ['Too dear', 'It is to be sold', 'Later', 'At the customer’s risk'];
 
 type LeaveOutProps = {
   step: PrepStep;
@@ -23,7 +23,7 @@ export function LeaveOut({ step, isDeclined, onClose, onSay }: LeaveOutProps) {
       <div className="stack">
         <p>
           {isDeclined
-            ? 'What he says stands beside the advice for ever.'
+            ? 'What the customer says stands beside the advice for ever.'
             : (PREP_FOLLOWS[`left-${step.fault}`] ?? '')}
         </p>
         <div className="row">
@@ -34,13 +34,13 @@ export function LeaveOut({ step, isDeclined, onClose, onSay }: LeaveOutProps) {
           ))}
         </div>
         <TextInput
-          label={isDeclined ? 'In his own words' : 'Another word why'}
+          label={isDeclined ? 'In the customer’s own words' : 'Another word why'}
           value={own}
           maxLength={200}
           onChange={(event) => setOwn(event.currentTarget.value)}
         />
         <Button disabled={own.trim() === ''} onClick={() => onSay(own.trim())}>
-          {isDeclined ? 'Keep his word' : 'Leave it out'}
+          {isDeclined ? 'Keep these words' : 'Leave it out'}
         </Button>
       </div>
     </Modal>

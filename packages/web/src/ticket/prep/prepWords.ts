@@ -41,7 +41,7 @@ const WORDS: Record<PrepKind, Words> = {
     title: 'Ask the customer',
     how: [
       'Say what is advised and what follows without it.',
-      'What is declined is kept in his own words.',
+      'What is declined is kept in the customer’s own words.',
     ],
   },
   testPatch: {
@@ -170,7 +170,7 @@ const ANSWERS: Record<string, string> = {
 /** Two kinds say the same word for another thing. */
 const OWN_ANSWERS: Partial<Record<PrepKind, Record<string, string>>> = {
   solventRub: { nothing: 'Nothing happens' },
-  decide: { done: 'He follows it' },
+  decide: { done: 'The advice is followed' },
 };
 
 export const answerWord = (kind: PrepKind, answer: string): string =>
