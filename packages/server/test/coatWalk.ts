@@ -1,13 +1,17 @@
 /** A coat walked from its gate to its look through the API: each tap as the cards send it. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { openBefore, prepList, type PrepList } from '@orthochrom/contract/plan/prepList.ts';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import { v7 as newId } from 'uuid';
 import type { Fault, Reply, ShopFixture } from './shopFixture.ts';
 
 export type Answered = Reply<TicketWhole & Fault>;
+
+/** What stands against it, by code. */
+export const codesOf = ({ body }: Answered): string[] =>
+  body.error.verdicts!.map(({ code }) => code);
 
 export class CoatWalk {
   readonly shop: ShopFixture;
@@ -49,6 +53,14 @@ export class CoatWalk {
     ).body);
   }
 
+  /** Tells the same of every panel; what is undefined is taken back. */
+  async tellPanels(more: { [K in keyof Panel]?: unknown }): Promise<Answered> {
+    const { id, number: _n, createdAt: _c, ...ticket } = (await this.read()).ticket;
+    const panels = ticket.panels.map((panel) => ({ ...panel, ...more }));
+    const reply = await this.shop.put<TicketWhole & Fault>(`/tickets/${id}`, { ...ticket, panels });
+    await this.read();
+    return reply;
+  }
   async prepList(): Promise<PrepList> {
     const { rooms, painters } = await this.shop.setup();
     const room = rooms.find(({ id }) => id === this.whole.ticket.roomId)!;

@@ -80,7 +80,7 @@ describe('rooms and cups', () => {
 describe('what was left in the cup', () => {
   it('is learned from: what went through the gun against what was planned', async () => {
     const walk = await CoatWalk.begin(shop);
-    const { stages, id } = walk.whole.ticket;
+    const { id } = walk.whole.ticket;
     const stageId = walk.coat(0).stageId;
     const say = (leftMl: number) =>
       shop.post<Answer>(`/tickets/${id}/usages`, {
@@ -102,6 +102,5 @@ describe('what was left in the cup', () => {
     const aside = { painterId: walk.painterId, counts: false };
     expect((await shop.put<Answer>(`/usages/${usages[0]!.id}`, aside)).status).toBe(200);
     expect((await walk.read()).usages[0]).toMatchObject({ counts: false });
-    expect(stages.length).toBeGreaterThan(0);
   });
 });

@@ -2,7 +2,7 @@
 import type { FoundLayer } from '@orthochrom/core/layers/foundLayer.ts';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { CoatWalk, type Answered } from './coatWalk.ts';
+import { CoatWalk, codesOf } from './coatWalk.ts';
 import { ShopFixture } from './shopFixture.ts';
 
 let walk: CoatWalk;
@@ -16,15 +16,10 @@ afterAll(async () => {
   for (const fixture of opened) await fixture.close();
 });
 
-async function tell(more: Partial<Panel>): Promise<void> {
-  const { id, number: _n, createdAt: _c, ...ticket } = (await walk.read()).ticket;
-  const panels = ticket.panels.map((panel: Panel) => ({ ...panel, ...more }));
-  const reply = await walk.shop.put(`/tickets/${id}`, { ...ticket, panels });
-  expect(reply.status).toBe(200);
-  await walk.read();
-}
+const tell = async (more: Partial<Panel>): Promise<void> => {
+  expect((await walk.tellPanels(more)).status).toBe(200);
+};
 const FACTORY: FoundLayer[] = [{ history: 'factory', lastGrit: 'P600' }];
-const codesOf = ({ body }: Answered) => body.error.verdicts!.map(({ code }) => code);
 const TAPS = ['take', 'pour', 'spray'] as const;
 
 describe('the list of a ticket', () => {

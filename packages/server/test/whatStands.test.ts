@@ -1,8 +1,7 @@
 /** What stands on a panel is kept as it was told, and stops the first coat that would lift it. */
 import type { FoundLayer } from '@orthochrom/core/layers/foundLayer.ts';
-import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { CoatWalk, type Answered } from './coatWalk.ts';
+import { CoatWalk, codesOf } from './coatWalk.ts';
 import { ShopFixture } from './shopFixture.ts';
 
 let walk: CoatWalk;
@@ -16,20 +15,9 @@ afterAll(async () => {
   for (const fixture of opened) await fixture.close();
 });
 
-/** Tells what stands on every panel; undefined takes it back. */
-async function tell(found: unknown): Promise<Answered> {
-  const { id, number: _n, createdAt: _c, ...ticket } = (await walk.read()).ticket;
-  const panels = ticket.panels.map(({ found: _, ...panel }: Panel) => ({
-    ...panel,
-    ...(found === undefined ? {} : { found }),
-  }));
-  const reply = await walk.shop.put<never>(`/tickets/${id}`, { ...ticket, panels });
-  await walk.read();
-  return reply;
-}
+const tell = (found: unknown) => walk.tellPanels({ found });
 const AEROSOL: FoundLayer = { history: 'aerosol1k', lastGrit: 'P400', dryUm: 60 };
 const TAPS = ['take', 'pour', 'spray'] as const;
-const codesOf = ({ body }: Answered) => body.error.verdicts!.map(({ code }) => code);
 
 describe('what stands on a panel', () => {
   it('is kept whole, and taken back', async () => {

@@ -14,7 +14,7 @@ import {
 } from '../quantity/fields.ts';
 import { Gun } from '../shapes/gun.ts';
 import { Batch, Component, Cup, PotLife, Recipe } from '../shapes/mixing.ts';
-import { Chemistry, Finish, StageName } from '../shapes/trade.ts';
+import { Chemistry, Finish, MaterialClass, StageName } from '../shapes/trade.ts';
 import { explained, Spread } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
@@ -70,10 +70,12 @@ export const quantity = defineCalculation('quantity', {
         'temperatureC',
         'fluidMlPerMin',
         'flashMinutes',
+        'strainerUm',
       ),
       stage: StageName.optional(),
       gun: Gun.optional(),
       finish: Finish.optional(),
+      class: MaterialClass.optional(),
       painterFactor: OwnFactor.optional(),
       history: z.array(UsedJob).max(LONGEST_HISTORY).optional(),
       recipe: Recipe.optional(),

@@ -37,6 +37,8 @@ export function needOf({ ticket, stage, sheet, gun }: Need, coats: number): Inpu
     wastePercent: isMeasured ? WASTE_PERCENT.withRim : WASTE_PERCENT.without,
     lineAndCupLossMl: CUP_AND_LINE_ML,
     ...(stage.finish ? { finish: stage.finish } : {}),
+    ...(sheet.materialClass ? { class: sheet.materialClass } : {}),
+    ...(sheet.strainerUm === undefined ? {} : { strainerUm: sheet.strainerUm }),
   };
 }
 

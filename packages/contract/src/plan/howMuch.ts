@@ -1,6 +1,4 @@
 /** A stage's paint as it is mixed and bought: in cups that end with a panel, in tins, as a list. */
-import { meshUm } from '@orthochrom/core/mix/strainer.ts';
-import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import { quantityInput } from './amounts.ts';
 import type { CoatPlan } from './planCoat.ts';
@@ -56,14 +54,13 @@ const ROLE_WORD: Record<MixParts['recipe']['parts'][number]['role'], string> = {
 export const howMuch = (context: PlanContext, plan: CoatPlan): HowMuch =>
   ask('quantity', howMuchInput(context, plan));
 
-/** Mesh to strain this stage through: its sheet's, else the practice's for what is in it. */
-export function strainerFor({ sheet, stage }: Pick<PlanContext, 'sheet' | 'stage'>) {
-  const isBuild = sheet.materialClass !== undefined && MATERIALS[sheet.materialClass].isBuild;
-  return sheet.strainerUm ?? meshUm({ finish: stage.finish, isBuild });
-}
-
 export type ToGet = { what: string; count: string };
 const DISC = /^P\d+$/;
+/** What a stage takes, as it is asked for over the counter. */
+const supplyWord = (what: string, { cup }: Pick<PlanContext, 'cup'>): string => {
+  if (what === 'cups') return cup ? cup.name : 'cup';
+  return what === 'sticks' ? 'stirring stick' : `strainer, ${what.replace('strainer', '')} µm`;
+};
 
 /** All that a job wants beside its paint: cups, strainers by mesh, discs by grit, cloths. */
 export function suppliesOf(
@@ -72,13 +69,8 @@ export function suppliesOf(
 ): ToGet[] {
   const counted = new Map<string, number>();
   const add = (what: string, count: number) => counted.set(what, (counted.get(what) ?? 0) + count);
-  for (const { context, quantity } of stages) {
-    const cups = quantity.batches?.length ?? 1;
-    const mesh = strainerFor(context);
-    add(context.cup ? context.cup.name : 'cup', cups);
-    if (mesh !== undefined) add(`strainer, ${mesh} µm`, cups);
-    add('stirring stick', cups);
-  }
+  for (const { context, quantity } of stages)
+    for (const { what, count } of quantity.supplies) add(supplyWord(what, context), count);
   for (const { what, count } of prep?.supplies ?? [])
     add(
       DISC.test(what)

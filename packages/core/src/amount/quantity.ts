@@ -146,8 +146,8 @@ function cupsOf(
 const lifeOf = ({ potLife, temperatureC }: QuantityInput): Spread | undefined =>
   potLife && temperatureC !== undefined ? potLifeMinutes(potLife, temperatureC) : undefined;
 
-function suppliesOf({ finish, stage }: QuantityInput, cups: number): QuantityAnswer['supplies'] {
-  const mesh = meshUm({ finish, isBuild: stage === 'primer' });
+function suppliesOf(input: QuantityInput, cups: number): QuantityAnswer['supplies'] {
+  const mesh = meshUm(input);
   return [
     { what: 'cups', count: cups, why: 'batches' },
     ...(mesh === undefined ? [] : [{ what: `strainer${mesh}`, count: cups, why: 'batches' }]),

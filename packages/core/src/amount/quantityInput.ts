@@ -4,6 +4,7 @@ import type { PotLife } from '../mix/potLife.ts';
 import type { Recipe } from '../mix/recipe.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { Explained } from '../outcome/verdicts.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { GunClass } from '../trade/gunClasses.ts';
 import type { Chemistry, Finish, Stage } from '../trade/vocabulary.ts';
 import type { PainterFactor, UsedJob } from './painterFactor.ts';
@@ -20,6 +21,9 @@ export type QuantityInput = Passes & {
   stage?: Stage | undefined;
   gun?: { class: GunClass } | undefined;
   finish?: Finish | undefined;
+  class?: MaterialClass | undefined;
+  /** Mesh its sheet prints. */
+  strainerUm?: number | undefined;
   wastePercent?: number | undefined;
   lineAndCupLossMl?: number | undefined;
   painterFactor?: Spread | undefined;

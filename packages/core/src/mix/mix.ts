@@ -3,7 +3,7 @@
  */
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
-import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Chemistry, Finish } from '../trade/vocabulary.ts';
 import { meshUm } from './strainer.ts';
 import {
@@ -165,9 +165,7 @@ function mixVerdicts(
       }),
     );
   const builtInUm = input.cup?.strainerUm;
-  const wantedUm =
-    input.strainerUm ??
-    meshUm({ finish: input.finish, isBuild: input.class && MATERIALS[input.class].isBuild });
+  const wantedUm = meshUm(input);
   if (builtInUm !== undefined && wantedUm !== undefined && builtInUm < wantedUm)
     verdicts.push(caution('strainer-too-fine', { builtInUm, wantedUm }));
   if (input.blendOnly) verdicts.push(caution('blend-only'));

@@ -1,8 +1,9 @@
 /**
- * Mesh to strain through where no sheet prints one.
+ * Mesh to strain through.
  *
  * Source  rule of thumb of the trade
  */
+import { MATERIALS, type MaterialClass } from '../trade/materialClasses.ts';
 import type { Finish } from '../trade/vocabulary.ts';
 
 const FINE_UM = 125;
@@ -18,11 +19,18 @@ const BY_FINISH: Record<Finish, number | undefined> = {
   flake: undefined,
 };
 
-/** Mesh, µm; nothing where straining would take the pigment out. */
-export const meshUm = ({
-  finish = 'solid',
-  isBuild = false,
-}: {
+export type StrainerAsked = {
+  /** As its sheet prints it. */
+  strainerUm?: number | undefined;
   finish?: Finish | undefined;
-  isBuild?: boolean | undefined;
-}): number | undefined => (isBuild ? FLAKE_UM : BY_FINISH[finish]);
+  class?: MaterialClass | undefined;
+};
+/** Mesh, µm: the sheet's word first; nothing where straining would take the pigment out. */
+export const meshUm = ({
+  strainerUm,
+  finish = 'solid',
+  class: materialClass,
+}: StrainerAsked): number | undefined => {
+  const isBuild = materialClass !== undefined && MATERIALS[materialClass].isBuild;
+  return strainerUm ?? (isBuild ? FLAKE_UM : BY_FINISH[finish]);
+};

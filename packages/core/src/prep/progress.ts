@@ -1,5 +1,5 @@
 /** How far the list has come: the state of each step by what was answered, found and left out. */
-import { LATE_FINDS, SKIPPED, type Answered, type LateFind } from './prepInput.ts';
+import { SKIPPED, type Answered, type LateFind } from './prepInput.ts';
 import type { PrepInput, PrepStep, Step, StepState } from './prepInput.ts';
 import { answersTo, faultLeftOut, isGate, mayBeLeftOut, passesOf } from './stepKinds.ts';
 import type { PrepKind } from './stepKinds.ts';
@@ -63,8 +63,5 @@ function stateOf({ kind }: Step, answered: Answered | undefined, isShut: boolean
 
 /** Found late on panels that have not been through the list again since, the last of each. */
 export function openFinds(steps: readonly PrepStep[], { lateFound = [] }: PrepInput) {
-  return lateFound.filter(
-    ({ panel, what }) =>
-      LATE_FINDS.includes(what) && steps.some(({ again }) => again?.includes(panel)),
-  );
+  return lateFound.filter(({ panel }) => steps.some(({ again }) => again?.includes(panel)));
 }

@@ -19,6 +19,7 @@ import { useNowMs } from '../../api/serverClock.ts';
 import { NotYet } from '../../frame/NotYet.tsx';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
+import { capital } from '../../words/tradeNames.ts';
 import styles from './ToGetPage.module.css';
 
 type Stage = { name: string; context: PlanContext; plan: CoatPlan; quantity: HowMuch };
@@ -122,8 +123,6 @@ function stagesOf({ whole, setup, latest, air }: ToGetProps, painter: Painter): 
     return [{ name: stageSaid(stages, stage), context, plan, quantity: howMuch(context, plan) }];
   });
 }
-
-const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
 
 function tinsSaid({ packs = [] }: HowMuch, product: string, volume: (ml: number) => string) {
   const own = packs.filter(({ name }) => name === product);
