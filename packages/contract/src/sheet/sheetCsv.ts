@@ -59,18 +59,9 @@ function inOwnUnit(value: number, field: string, unit: string): number | string 
   return convert(value, from, to);
 }
 
-/** Texts that look like figures stay texts: names of recipes, of products, and days. */
-const TEXTS = new Set([
-  'id',
-  'name',
-  'line',
-  'use',
-  'product',
-  'layer',
-  'grit',
-  'colour',
-  'issuedOn',
-]);
+/** A name like 4:1 or 2026 stays a text: figures are what has a range, and the number. */
+const isFigure = (field: string): boolean =>
+  field === 'number' || rangeIfAny(nameOf(field)) !== undefined;
 const NUMBER = /^-?\d+([.,]\d+)?(e-?\d+)?$/i;
 
 export function readSheetsCsv(text: string): CsvSheets {
@@ -103,12 +94,7 @@ function readValue(
   unit: string,
 ): string | number | boolean | { message: string } {
   if (value === 'true' || value === 'false') return value === 'true';
-  const isText =
-    TEXTS.has(nameOf(field)) ||
-    field.startsWith('notes') ||
-    field.startsWith('grades') ||
-    field.startsWith('hardeners');
-  if (isText || !NUMBER.test(value)) return value;
+  if (!isFigure(field) || !NUMBER.test(value)) return value;
   const figure = inOwnUnit(Number(value.replace(',', '.')), field, unit);
   return typeof figure === 'string' ? { message: figure } : figure;
 }

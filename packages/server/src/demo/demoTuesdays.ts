@@ -2,7 +2,7 @@
  * Primer on parts, week after week: on Tuesdays somebody else draws on the tank and the primer gun
  * starves.
  */
-import type { TicketSketch } from './demoTickets.ts';
+import type { TicketSketch } from './demoStages.ts';
 
 const TUESDAY = 2;
 const THURSDAY = 4;

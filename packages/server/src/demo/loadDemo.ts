@@ -24,7 +24,8 @@ import { readDemoFiles, type DemoFiles } from './demoFiles.ts';
 import { layFindings } from './demoFindings.ts';
 import { FITTED_DAYS_AGO, layAirYear, layGunYear } from './demoGuns.ts';
 import { CUPS, PAINTERS, SHOP } from './demoShop.ts';
-import { TICKETS, type TicketSketch } from './demoTickets.ts';
+import type { TicketSketch } from './demoStages.ts';
+import { TICKETS } from './demoTickets.ts';
 import { primerDays } from './demoTuesdays.ts';
 import { seedHistory } from './seedHistory.ts';
 

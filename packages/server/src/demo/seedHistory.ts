@@ -14,7 +14,7 @@ import { wholeTicket } from '../ticket/ticketReader.ts';
 import { TicketTable } from '../ticket/ticketTables.ts';
 import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 import { careRow } from './demoGuns.ts';
-import type { TicketSketch } from './demoTickets.ts';
+import type { TicketSketch } from './demoStages.ts';
 import { isTuesday } from './demoTuesdays.ts';
 import { layGateAndMix, MINUTE_MS } from './pastMix.ts';
 
