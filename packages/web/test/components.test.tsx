@@ -1,30 +1,15 @@
 /** A few parts of the screen drawn to text: what stands there, in which order, in whose units. */
-import { MantineProvider } from '@mantine/core';
 import { wordVerdict } from '@orthochrom/contract/words/worded.ts';
-import type { Painter, Units } from '@orthochrom/contract/shop/setup.ts';
 import { caution, go, stop } from '@orthochrom/core/outcome/verdicts.ts';
-import type { ReactNode } from 'react';
-import { renderToStaticMarkup } from 'react-dom/server';
 import { describe, expect, it } from 'vitest';
 import { NotYet } from '../src/frame/NotYet.tsx';
-import { PainterContext } from '../src/frame/painter.ts';
 import { STEPS } from '../src/ticket/coatSteps.ts';
 import { StepTabs } from '../src/ticket/StepTabs.tsx';
 import { VerdictList } from '../src/verdict/Verdicts.tsx';
+import { drawn } from './drawn.tsx';
 
-const METRIC = { temperature: 'C', pressure: 'kPa', length: 'mm', volume: 'ml' };
 const IMPERIAL = { temperature: 'F', pressure: 'psi', length: 'in', volume: 'flOz' };
 
-function drawn(node: ReactNode, units: object = METRIC): string {
-  const painter = { id: 'p', name: 'Nell', units: units as Units } as Painter;
-  return renderToStaticMarkup(
-    <MantineProvider>
-      <PainterContext value={{ painter, painters: [painter], pick: () => undefined }}>
-        {node}
-      </PainterContext>
-    </MantineProvider>,
-  );
-}
 const places = (html: string, ...texts: string[]) => texts.map((text) => html.indexOf(text));
 const inOrder = (numbers: number[]) =>
   numbers.every((n) => n >= 0) && [...numbers].sort((a, b) => a - b).join() === numbers.join();
