@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { needOf, quantityLeft, readyMlFor, usedOn } from '../src/plan/amounts.ts';
 import { coatsOver, colourOver, groundChoice } from '../src/plan/groundFor.ts';
-import { howMuch, suppliesOf } from '../src/plan/howMuch.ts';
+import { suppliesOf } from '../src/plan/howMuch.ts';
 import { planCoat } from '../src/plan/planCoat.ts';
 import {
   isPrepHeld,
@@ -122,7 +122,7 @@ describe('how much', () => {
   it('is bought in tins that its sheet has, in any weather', () => {
     for (const airC of [22, 5]) {
       const cold = contextFor(CLEAR, airC);
-      const quantity = howMuch(cold, planCoat(cold));
+      const { quantity } = planCoat(cold);
       expect(quantity.components!.length).toBeGreaterThan(1);
       expect(quantity.packs!.length).toBeGreaterThan(0);
     }
@@ -130,9 +130,7 @@ describe('how much', () => {
   it('lists what lies beside the paint', () => {
     const plan = planCoat(context);
     const list = prepList(job([panel('door', { found: [...FOUND] })]), where);
-    const whats = suppliesOf([{ context, quantity: howMuch(context, plan) }], list).map(
-      ({ what }) => what,
-    );
+    const whats = suppliesOf([{ context, quantity: plan.quantity }], list).map(({ what }) => what);
     expect(whats.filter((what) => /^strainer, \d+ µm$/.test(what))).toHaveLength(1);
     expect(whats).toEqual(expect.arrayContaining(['tack cloth', 'wiping cloth']));
   });

@@ -18,6 +18,7 @@ import { NotFound } from './http/faults.ts';
 import { identify } from './http/requestIdentity.ts';
 import { sheetRoutes } from './sheet/sheetRoutes.ts';
 import { shopRoutes } from './shop/shopRoutes.ts';
+import { sprayCardRoutes } from './ticket/sprayCardRoutes.ts';
 import { ticketRoutes } from './ticket/ticketRoutes.ts';
 
 export type AppOptions = {
@@ -54,6 +55,7 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
     gunRoutes(ledger),
     airLineRoutes(ledger, gauge),
     ticketRoutes(ledger, { probe, gauge }),
+    sprayCardRoutes(ledger),
     findingRoutes(ledger),
   );
   app.use('/api', (req) => {

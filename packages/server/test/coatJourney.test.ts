@@ -86,13 +86,9 @@ describe('the first coat of a ticket', () => {
     expect(reply.status, reply.body.error?.message).toBe(200);
     whole = reply.body;
     expect(coat().state).toBe('taken');
-    expect(Object.keys(coat().planned!.answers).sort()).toEqual([
-      'climate',
-      'mix',
-      'recoat',
-      'reducer',
-      'setup',
-    ]);
+    const { answers, inputs } = coat().planned!;
+    expect(Object.keys(answers).sort()).toEqual(Object.keys(inputs).sort());
+    expect(Object.keys(answers)).toContain('mix');
     expect(coat().planned!.sheetVersionIds.length).toBeGreaterThan(1);
   });
 

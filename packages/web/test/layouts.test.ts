@@ -12,7 +12,13 @@ const PLACE = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, 
 const STACK = { ...PLACE, apartPx: 20 };
 const layer = fc
   .record({ dryUm: fc.double({ min: 0.5, max: 120, noNaN: true }), isLaid: fc.boolean() })
-  .map((l, i = 0): StackLayer => ({ coatId: String(i), name: 'Coat', colour: '#888888', ...l }));
+  .map((l, i = 0): StackLayer => ({
+    coatId: String(i),
+    name: 'Coat',
+    carrier: 'solvent',
+    colour: '#888888',
+    ...l,
+  }));
 
 describe('the film stack', () => {
   it('is to scale: every micrometre is as high as every other', () => {
@@ -38,8 +44,15 @@ describe('the film stack', () => {
   });
   it('counts as laid only what is laid', () => {
     const layers: StackLayer[] = [
-      { coatId: 'a', name: 'Sealer', dryUm: 12, isLaid: true, colour: '#888888' },
-      { coatId: 'b', name: 'Base', dryUm: 5, isLaid: false, colour: '#888888' },
+      {
+        coatId: 'a',
+        name: 'Sealer',
+        dryUm: 12,
+        isLaid: true,
+        carrier: 'solvent',
+        colour: '#888888',
+      },
+      { coatId: 'b', name: 'Base', dryUm: 5, isLaid: false, carrier: 'solvent', colour: '#888888' },
     ];
     expect(layOutStack(layers, STACK)).toMatchObject({ laidUm: 12, totalUm: 17 });
   });

@@ -17,7 +17,7 @@ describe('a ticket being written', () => {
     ...changes,
   });
   it('says what is missing in a painter’s words', () => {
-    expect(draftFaults(draft(), setup.rooms[0]!.id).map(({ path }) => path)).toEqual([
+    expect(draftFaults(draft(), setup.rooms[0]!.id, []).map(({ path }) => path)).toEqual([
       'vehicle',
       'panels',
       'stages',
@@ -30,7 +30,7 @@ describe('a ticket being written', () => {
       { ...newPanel('trunk', 'saloon'), scope: 'leave' as const },
     ];
     const stages = [stage('a', 2), { ...stage('b', 2), kind: 'clear' as const }];
-    const [base, clear] = withPanelsInStages(draft({ panels, stages })).stages;
+    const [base, clear] = withPanelsInStages(draft({ panels, stages }), []).stages;
     expect(base!.panelIds).toEqual([panels[0]!.id]);
     expect(clear!.panelIds).toEqual([panels[0]!.id, panels[1]!.id]);
   });

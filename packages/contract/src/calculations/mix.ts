@@ -8,6 +8,7 @@ import {
   listOf,
   moreThanZero,
   name,
+  needsField,
   notInRecipe,
   optional,
 } from '../quantity/fields.ts';
@@ -26,6 +27,45 @@ import { defineCalculation } from './define.ts';
 
 const Have = z.strictObject({ name: name(), ml: moreThanZero('ml') });
 
+/** Two amounts are one within this share. */
+const SAME_AMOUNT = 1e-6;
+
+/** Cups that are told one by one hold the whole of it, and none more than a cup does. */
+function cupsMakeAll(
+  {
+    readyMl,
+    batchMl,
+    batchesMl,
+    cup,
+  }: {
+    readyMl?: number | undefined;
+    batchMl?: number | undefined;
+    batchesMl?: number[] | undefined;
+    cup?: z.infer<typeof Cup> | undefined;
+  },
+  ctx: z.RefinementCtx,
+): void {
+  if (!batchesMl) return;
+  if (batchMl !== undefined)
+    ctx.addIssue(contradiction(['batchesMl'], 'one batch and a list of batches are both given'));
+  if (readyMl === undefined)
+    ctx.addIssue(needsField(['readyMl'], 'cups told one by one want the amount they make'));
+  const inCupsMl = batchesMl.reduce((sum, ml) => sum + ml, 0);
+  if (readyMl !== undefined && Math.abs(inCupsMl - readyMl) > SAME_AMOUNT * readyMl)
+    ctx.addIssue(
+      contradiction(
+        ['batchesMl'],
+        `the cups make ${inCupsMl} ml together, ${readyMl} ml is wanted`,
+      ),
+    );
+  batchesMl.forEach((ml, i) => {
+    if (cup && ml > cup.capacityMl * (1 + SAME_AMOUNT))
+      ctx.addIssue(
+        contradiction(['batchesMl', i], `${ml} ml is over the ${cup.capacityMl} ml that it holds`),
+      );
+  });
+}
+
 export const mix = defineCalculation('mix', {
   input: z
     .strictObject({
@@ -34,6 +74,7 @@ export const mix = defineCalculation('mix', {
       have: z.union([Have, listOf(Have, 1)]).optional(),
       cup: Cup.optional(),
       batchMl: moreThanZero('batchMl').optional(),
+      batchesMl: listOf(moreThanZero('batchMl'), 1).optional(),
       densitiesGPerMl: Densities.optional(),
       vocGPerL: VocByName.optional(),
       ...optional('vocLimitGPerL'),
@@ -48,6 +89,7 @@ export const mix = defineCalculation('mix', {
       blendOnly: z.boolean().optional(),
     })
     .superRefine(exactlyOneOf('readyMl', 'have'))
+    .superRefine(cupsMakeAll)
     .superRefine(({ recipe, have }, ctx) => {
       const names = namesOf(recipe);
       const tins = have === undefined ? [] : Array.isArray(have) ? have : [have];

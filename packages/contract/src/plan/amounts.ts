@@ -7,7 +7,7 @@ import type { ShopSetup, StoredCup } from '../shop/setup.ts';
 import type { Panel, TicketWhole } from '../shop/ticket.ts';
 import { isOn } from './coatOrder.ts';
 import { panelSaid } from './layersFound.ts';
-import { middle, recipeOf, type PlanContext } from './planContext.ts';
+import { isBlendOnly, middle, recipeOf, type PlanContext } from './planContext.ts';
 
 /** Lost beside the panel: less where the rim of a panel is counted by itself. */
 const WASTE_PERCENT = { withRim: 5, without: 10 };
@@ -31,7 +31,8 @@ export function needOf({ ticket, stage, sheet, gun }: Need, coats: number): Inpu
   return {
     panels: panels.map((panel) => paintedPanel(ticket.panels, panel)),
     coats,
-    stage: stage.kind,
+    // What melts edges goes where the colour fades, clear though it may be.
+    ...(isBlendOnly(sheet, stage) ? {} : { stage: stage.kind }),
     wetFilmUm: middle(recipeOf({ sheet, stage }).wetFilmUm),
     transferEfficiencyPercent: GUNS[gun.gun.class].transferFraction * 100,
     wastePercent: isMeasured ? WASTE_PERCENT.withRim : WASTE_PERCENT.without,
@@ -67,6 +68,23 @@ export function readyMlFor(context: PlanContext): number {
   const needMl = pourableMl(quantityLeft(context).readyMl.value);
   const parts = recipeOf(context).parts.map(({ parts: share }) => share);
   return roundedToParts(needMl, parts, context.cup?.capacityMl, scaleFor(context)?.mlPerPart);
+}
+
+/**
+ * What goes into each cup where one does not hold it all and cups end with a panel, each rounded up
+ * to what can be poured; undefined for one cup, or an amount of the painter's own.
+ */
+export function lapCupsMl(
+  context: PlanContext,
+  { batches = [] }: Pick<AnswerOf<'quantity'>, 'batches'>,
+): number[] | undefined {
+  const { cup, readyMl } = context;
+  if (!cup || readyMl !== undefined || batches.length < 2) return undefined;
+  const parts = recipeOf(context).parts.map(({ parts: share }) => share);
+  const mlPerPart = scaleFor(context)?.mlPerPart;
+  return batches.map((batch) =>
+    Math.min(cup.capacityMl, roundedToParts(batch.readyMl, parts, Infinity, mlPerPart)),
+  );
 }
 
 /** The cup's printed scale for this recipe, if it has one. */

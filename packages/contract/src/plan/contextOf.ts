@@ -61,7 +61,7 @@ export function contextOf(
   const flowCup = whole.mixes.findLast(({ stageId }) => stageId === stage.id)?.flowCup;
   const own = ownSettings(coat);
   const combed = coat.done?.['wetFilmUm'];
-  const { wantedParts, hardenerId, readyMl, part, mist } = wishes;
+  const { wantedParts, hardenerId, doses, readyMl, part, mist } = wishes;
   const context: PlanContext = {
     ticket,
     stage,
@@ -83,6 +83,8 @@ export function contextOf(
     ...(over ? { over } : {}),
     ...(wantedParts ? { wantedParts } : {}),
     ...(hardenerId ? { hardenerId } : {}),
+    ...(doses && doses.length > 0 ? { doses } : {}),
+    prices: new Map(setup.prices.map(({ productId, prices }) => [productId, prices])),
     ...mixedBefore(whole, stage.id, sheet, latest),
     ...(readyMl === undefined ? {} : { readyMl }),
     ...(own ? { own } : {}),

@@ -3,7 +3,8 @@ import { cardColours } from '@orthochrom/core/ground/ground.ts';
 import { isColour } from '@orthochrom/core/layers/foundLayer.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { Sheet } from '../sheet/sheet.ts';
-import type { SheetVersion, StagePlan } from '../shop/ticket.ts';
+import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
+import type { WordedVerdict } from '../words/worded.ts';
 import { middle, recipeOf } from './planContext.ts';
 
 type Sheets = readonly Pick<SheetVersion, 'id' | 'sheet'>[];
@@ -34,7 +35,11 @@ function groundsOf({ stage, sheet }: Under): InputOf<'ground'>['grounds'] {
 }
 
 /** Undefined where nothing is known of the ground's colour. */
-export function groundInput(under: Under, over: Over): InputOf<'ground'> | undefined {
+export function groundInput(
+  under: Under,
+  over: Over,
+  { strongSun }: Pick<Ticket, 'strongSun'> = {},
+): InputOf<'ground'> | undefined {
   const grounds = groundsOf(under);
   if (grounds.length === 0) return undefined;
   const { wetFilmUm, volumeSolidsPercent, coats } = recipeOf(over);
@@ -51,6 +56,7 @@ export function groundInput(under: Under, over: Over): InputOf<'ground'> | undef
     maxCoats: coats[1],
     // Colour goes into a ground only where its sheet lets it.
     tintWithTopcoat: under.sheet.tint !== undefined,
+    ...(strongSun ? { strongSun } : {}),
   };
 }
 
@@ -65,8 +71,12 @@ const HIDING_COATS = [0, 1, 2, 3];
 const CANDY_COATS = [0, 1, 2, 3, 4, 5, 6, 7];
 
 /** The shades ranked, each with its card. */
-export function groundChoice(under: Under, over: Over): GroundChoice | undefined {
-  const input = groundInput(under, over);
+export function groundChoice(
+  under: Under,
+  over: Over,
+  where: Pick<Ticket, 'strongSun'> = {},
+): GroundChoice | undefined {
+  const input = groundInput(under, over, where);
   if (!input) return undefined;
   const coats = input.topcoat.effect === 'candy' ? CANDY_COATS : HIDING_COATS;
   return {
@@ -79,3 +89,33 @@ export function groundChoice(under: Under, over: Over): GroundChoice | undefined
 /** Coats of the colour to plan over a ground: rounded up, with a tenth to spare. */
 export const coatsOver = (coatsToHide: number, least: number): number =>
   Math.max(least, Math.ceil(coatsToHide + 0.1));
+
+/** The car's own paint, where it stays beside what is put under a spot. */
+const OLD_PAINT = 'the old paint';
+
+/**
+ * A spot has two grounds under one panel: what was put under it, and the paint around it, which
+ * has the colour already. Told where they still differ after the coats that are planned.
+ */
+export function shadowsAt(
+  under: Under,
+  over: Over,
+  panels: readonly Pick<Panel, 'id' | 'scope'>[],
+): WordedVerdict[] {
+  const isSpot = panels.some(
+    ({ id, scope }) => scope === 'spot' && under.stage.panelIds.includes(id),
+  );
+  const { colourHex, colourName } = under.stage;
+  const { colourHex: colour } = over.stage;
+  if (!isSpot || !colourHex || !colour) return [];
+  const { wetFilmUm, volumeSolidsPercent } = recipeOf(over);
+  return ask('ground', {
+    topcoat: { colour, effect: over.stage.finish ?? 'solid' },
+    grounds: [
+      { name: colourName || 'what is under the spot', colour: colourHex, onPanel: true },
+      { name: OLD_PAINT, colour, onPanel: true },
+    ],
+    dryUmPerCoat: (middle(wetFilmUm) * volumeSolidsPercent) / 100,
+    plannedCoats: over.stage.coats,
+  }).verdicts.filter(({ code }) => code === 'shadow-shows');
+}

@@ -13,7 +13,7 @@ import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
 import { panelName } from '../words/panelWords.ts';
 import { LAYER_WORDS } from '../words/faultWords.ts';
 import type { WordedVerdict } from '../words/worded.ts';
-import { recipeOf } from './planContext.ts';
+import { isBlendOnly, recipeOf } from './planContext.ts';
 
 /** With what was answered to the tests on the list, where there is one. */
 export type Planned = Pick<Ticket, 'panels' | 'stages'> & {
@@ -56,7 +56,7 @@ function plannedStage(
   const { wetFilmUm, volumeSolidsPercent, parts } = recipeOf({ sheet, stage });
   const sheetGrit = gritOf(sheet);
   const wetUm = (wetFilmUm[0] + wetFilmUm[1]) / 2;
-  const dryUm = (stage.coats * wetUm * volumeSolidsPercent) / 100;
+  const dryUm = isBlendOnly(sheet, stage) ? 0 : (stage.coats * wetUm * volumeSolidsPercent) / 100;
   const { from, to } = rangeOf('dryUm');
   return {
     name: stageSaid(stages, stage),

@@ -6,8 +6,9 @@ import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
 import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
-import { readyMlFor } from './amounts.ts';
+import { lapCupsMl, readyMlFor } from './amounts.ts';
 import { gradeInUse, type GradeInUse } from './gradeInUse.ts';
+import { howMuchInput } from './howMuch.ts';
 import { climateFrom, climateInput, reducerInput, setupInput } from './planInputs.ts';
 import { recoatInput } from './recoatInputs.ts';
 import type { WordedVerdict } from '../words/worded.ts';
@@ -16,6 +17,7 @@ import { takenRecipe, type MixParts } from './takenRecipe.ts';
 export type PlanInputs = {
   climate: InputOf<'climate'>;
   reducer: InputOf<'reducer'>;
+  quantity: InputOf<'quantity'>;
   mix?: InputOf<'mix'>;
   setup: InputOf<'setup'>;
   recoat: InputOf<'recoat'>;
@@ -24,6 +26,8 @@ export type CoatPlan = {
   inputs: PlanInputs;
   climate: AnswerOf<'climate'>;
   reducer: AnswerOf<'reducer'>;
+  /** How much, by panel, cup and tin. */
+  quantity: AnswerOf<'quantity'>;
   mix?: AnswerOf<'mix'>;
   parts?: MixParts;
   /** What goes into the cup: the painter's pick where there is one. */
@@ -54,17 +58,32 @@ export function planCoat(context: PlanContext): CoatPlan {
     ...(inUse?.stepsSlower === undefined ? {} : { stepsSlower: inUse.stepsSlower }),
   });
   const recoat = ask('recoat', recoatQuestion);
-  const mixQuestion = parts && mixInput(context, parts, recoat.earliestMinutes.value, inUse);
+  const quantityQuestion = howMuchInput(context, {
+    parts,
+    climate: recoatQuestion.climate,
+    fluidMlPerMin: (setup.own ?? setup).fluidMlPerMin,
+    flashMinutes: recoat.earliestMinutes.value,
+  });
+  const quantity = ask('quantity', quantityQuestion);
+  const mixQuestion =
+    parts &&
+    mixInput(context, parts, {
+      flashMinutes: recoat.earliestMinutes.value,
+      cupsMl: lapCupsMl(context, quantity),
+      inUse,
+    });
   return {
     inputs: {
       climate,
       reducer: reducerQuestion,
+      quantity: quantityQuestion,
       ...(mixQuestion ? { mix: mixQuestion } : {}),
       setup: setupQuestion,
       recoat: recoatQuestion,
     },
     climate: ask('climate', climate),
     reducer,
+    quantity,
     ...(mixQuestion ? { mix: ask('mix', mixQuestion) } : {}),
     ...(parts ? { parts } : {}),
     ...(inUse ? { inUse } : {}),
@@ -95,8 +114,11 @@ export const wordWanted = (
 function mixInput(
   context: PlanContext,
   parts: MixParts,
-  flashMinutes: number,
-  inUse?: GradeInUse,
+  {
+    flashMinutes,
+    cupsMl,
+    inUse,
+  }: { flashMinutes: number; cupsMl: number[] | undefined; inUse: GradeInUse | undefined },
 ): InputOf<'mix'> {
   const { potLife, blendOnly } = recipeOf(context);
   const { strainerUm } = context.sheet;
@@ -104,7 +126,8 @@ function mixInput(
   const { vocLimitGPerL } = context.room.regionRules;
   return {
     recipe: parts.recipe,
-    readyMl: readyMlFor(context),
+    readyMl: cupsMl?.reduce((sum, ml) => sum + ml, 0) ?? readyMlFor(context),
+    ...(cupsMl ? { batchesMl: cupsMl } : {}),
     ...(context.cup ? { cup: cupInput(context.cup, parts) } : {}),
     densitiesGPerMl: parts.densitiesGPerMl,
     vocGPerL: parts.vocGPerL,

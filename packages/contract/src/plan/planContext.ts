@@ -3,6 +3,7 @@
  * browser.
  */
 import { shareOf } from '@orthochrom/core/amount/share.ts';
+import type { Basis } from '@orthochrom/core/trade/vocabulary.ts';
 import type { AirNow } from '../shop/air.ts';
 import type { AirLine } from '../shop/compressedAir.ts';
 import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/setup.ts';
@@ -45,6 +46,10 @@ export type PlanContext = {
   /** The painter's own pick of grades, held beside ours. */
   wantedParts?: { name: string; fraction: number }[];
   hardenerId?: string;
+  /** Per cents of the painter's own, in place of ours. */
+  doses?: { product: string; percent: number; of: Basis }[];
+  /** What the shop pays, by product and size of tin in ml. */
+  prices?: ReadonlyMap<string, Record<string, number>>;
   /** The grades that an earlier cup of this stage was mixed with. */
   mixedNow?: { name: string; fraction: number }[];
   /** Wet film of the coat that flashes, read off the comb: the waits go by it. */
@@ -56,11 +61,21 @@ export type PlanContext = {
 };
 
 /** @throws Error when the pinned sheet has no such recipe: a broken ticket, not bad input */
-export function recipeOf({ sheet, stage }: Pick<PlanContext, 'sheet' | 'stage'>): SheetRecipe {
+export function recipeOf({
+  sheet,
+  stage,
+}: {
+  sheet: Sheet;
+  stage: Pick<StagePlan, 'recipeName'>;
+}): SheetRecipe {
   const recipe = sheet.recipes?.find(({ name }) => name === stage.recipeName) ?? sheet.recipes?.[0];
   if (!recipe) throw new Error(`${sheet.id} has no recipe`);
   return recipe;
 }
+
+/** Thinned to melt edges: it is never counted as film. */
+export const isBlendOnly = (sheet: Sheet, stage: Pick<StagePlan, 'recipeName'>): boolean =>
+  recipeOf({ sheet, stage }).blendOnly === true;
 
 export const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
 

@@ -16,7 +16,8 @@ import { middle, recipeOf, type PlanContext, type Products } from './planContext
 import { panelLengthM, panelOf, slopeDegOf } from './panels.ts';
 import { isReduced, reductionBeyond } from './reduction.ts';
 import type { SetNow } from './settingsNow.ts';
-import { gridRules, type MixParts } from './takenRecipe.ts';
+import { gridRules } from './additions.ts';
+import type { MixParts } from './takenRecipe.ts';
 
 type Climate = InputOf<'recoat'>['climate'];
 

@@ -6,9 +6,12 @@ import type { InputOf } from '../registry.ts';
 import { recipeOf, type PlanContext } from './planContext.ts';
 
 type Reduction = NonNullable<InputOf<'reducer'>['reduction']>;
+/** Stands in a recipe for whichever grade is taken. */
+export const REDUCER = 'reducer';
 const NONE: Reduction = { sheetPercent: 0, maxPercent: 0, of: 'paint' };
 
-const holdsReducer = (context: PlanContext): boolean => {
+/** Reducer is a part of the recipe itself, or one of its additions. */
+export const holdsReducer = (context: PlanContext): boolean => {
   const { parts, additions = [] } = recipeOf(context);
   return [...parts, ...additions].some(({ role }) => role === 'reducer');
 };
@@ -20,6 +23,13 @@ const holdsReducer = (context: PlanContext): boolean => {
 export function reductionBeyond(context: PlanContext): Reduction {
   const { sheet, stage, painter } = context;
   if (!sheet.reduction || holdsReducer(context)) return NONE;
+  const dose = context.doses?.find(({ product }) => product === REDUCER);
+  // What is over the sheet's most is told where it is mixed; here it only picks a grade.
+  if (dose)
+    return {
+      ...sheet.reduction,
+      sheetPercent: Math.min(dose.percent, sheet.reduction.maxPercent),
+    };
   if (stage.kind !== 'clear') return sheet.reduction;
   return painter.way.clearReduction === 'sheet'
     ? { ...sheet.reduction, sheetPercent: sheet.reduction.maxPercent }

@@ -24,6 +24,7 @@ import {
 import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './recoatInputs.ts';
+import { shrinkingBelow } from './shrinking.ts';
 
 /** Taps that put paint on, in their order, and work on a layer that is on. */
 export const TAPS = ['take', 'pour', 'spray', 'panel', 'on'] as const;
@@ -52,6 +53,7 @@ export function standingFor(
     ...solventStop(plan, context),
     ...windowStop(whole, coat, context, atMs),
     ...faultsBelow(whole, coat),
+    ...(isRunning ? [] : shrinkingBelow(whole, coat, nowMs)),
     ...layersStanding(whole, coat),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];

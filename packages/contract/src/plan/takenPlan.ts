@@ -9,6 +9,7 @@ const input = <N extends CalculationName>({ planned }: Taken, name: N): InputOf<
   planned?.inputs[name] as InputOf<N> | undefined;
 
 export const takenMix = (coat: Taken) => answer(coat, 'mix');
+export const takenQuantity = (coat: Taken) => answer(coat, 'quantity');
 export const takenMixInput = (coat: Taken) => input(coat, 'mix');
 export const takenReducer = (coat: Taken) => answer(coat, 'reducer');
 export const takenSetup = (coat: Taken) => answer(coat, 'setup');

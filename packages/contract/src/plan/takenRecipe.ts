@@ -3,10 +3,11 @@
  * adjuster of this air.
  */
 import type { InputOf } from '../registry.ts';
-import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+import type { Sheet } from '../sheet/sheet.ts';
+import { additionsOf } from './additions.ts';
 import type { GradeInUse } from './gradeInUse.ts';
 import { recipeOf, shortName, type PlanContext } from './planContext.ts';
-import { reductionBeyond } from './reduction.ts';
+import { tintedParts } from './tint.ts';
 
 export type MixParts = {
   recipe: {
@@ -16,6 +17,8 @@ export type MixParts = {
   sheet: NonNullable<InputOf<'mix'>['sheet']>;
   densitiesGPerMl: Record<string, number>;
   vocGPerL: Record<string, number>;
+  /** Which product is poured under a name; of a blend each with its share. */
+  products: Record<string, { product: string; fraction: number }[]>;
 };
 type Addition = {
   name: string;
@@ -26,10 +29,16 @@ type Addition = {
 type Role = 'paint' | 'hardener' | 'reducer' | 'adjuster' | 'additive';
 /** A blend of grades is poured as one part; the card shows what it is made of. */
 export const BLEND_NAME = 'Reducer';
-type Member = { name: string; densityGPerMl: number; vocGPerL: number };
+type Member = {
+  name: string;
+  densityGPerMl: number;
+  vocGPerL: number;
+  products: MixParts['products'][string];
+};
 
 const memberOf = (sheet: Sheet): Member => ({
   name: shortName(sheet),
+  products: [{ product: sheet.id, fraction: 1 }],
   densityGPerMl: sheet.densityGPerMl,
   vocGPerL: sheet.vocGPerL ?? 0,
 });
@@ -51,13 +60,17 @@ function reducerMember(context: PlanContext, { parts }: GradeInUse): Member | un
     members.reduce((sum, m) => sum + m.fraction * of(m), 0);
   return {
     name: BLEND_NAME,
+    products: members.map(({ products: [own], fraction }) => ({
+      product: own!.product,
+      fraction,
+    })),
     densityGPerMl: average((m) => m.densityGPerMl),
     vocGPerL: average((m) => m.vocGPerL),
   };
 }
 
 function memberFor(context: PlanContext, inUse: GradeInUse, product: string): Member | undefined {
-  if (product === 'self') return memberOf(context.sheet);
+  if (product === 'self' || product === context.sheet.id) return memberOf(context.sheet);
   if (product === 'reducer') return reducerMember(context, inUse);
   if (product === 'hardener') {
     const sheet = byGradeName(context, context.sheet.hardeners, inUse.hardener ?? '');
@@ -70,9 +83,9 @@ function memberFor(context: PlanContext, inUse: GradeInUse, product: string): Me
 /** @returns undefined while a part cannot be named: the shop lacks the product the sheet wants */
 export function takenRecipe(context: PlanContext, inUse: GradeInUse): MixParts | undefined {
   const recipe = recipeOf(context);
-  const parts = recipe.parts.map((part) => ({
+  const parts = tintedParts(recipe.parts, context.stage).map((part) => ({
     part,
-    member: memberFor(context, inUse, part.product),
+    member: named(memberFor(context, inUse, part.product), part.name),
   }));
   const added = additionsOf(context, inUse).map((addition) => ({
     addition,
@@ -80,7 +93,7 @@ export function takenRecipe(context: PlanContext, inUse: GradeInUse): MixParts |
   }));
   if ([...parts, ...added].some(({ member }) => !member)) return undefined;
   const members = [...parts, ...added].map(({ member }) => member!);
-  const named = parts.map(({ part, member }) => ({
+  const inParts = parts.map(({ part, member }) => ({
     name: member!.name,
     parts: part.parts,
     role: part.role,
@@ -92,13 +105,13 @@ export function takenRecipe(context: PlanContext, inUse: GradeInUse): MixParts |
     role,
   }));
   return {
-    recipe: { parts: named, ...(additions.length > 0 ? { additions } : {}) },
+    recipe: { parts: inParts, ...(additions.length > 0 ? { additions } : {}) },
     sheet: {
       parts: [
-        ...named,
+        ...inParts,
         ...additions.map((addition) => ({
           name: addition.name,
-          parts: partsOf(addition, named),
+          parts: partsOf(addition, inParts),
           role: addition.role,
         })),
       ],
@@ -108,8 +121,13 @@ export function takenRecipe(context: PlanContext, inUse: GradeInUse): MixParts |
       members.map(({ name, densityGPerMl }) => [name, densityGPerMl]),
     ),
     vocGPerL: Object.fromEntries(members.map(({ name, vocGPerL }) => [name, vocGPerL])),
+    products: Object.fromEntries(members.map(({ name, products }) => [name, products])),
   };
 }
+
+/** Under the name of its shade, where it has one. */
+const named = (member: Member | undefined, name: string | undefined): Member | undefined =>
+  member && name !== undefined ? { ...member, name } : member;
 
 /** A per cent as parts beside the recipe's own. */
 function partsOf(
@@ -124,54 +142,4 @@ function partsOf(
   return of === 'mixSoFar'
     ? (all * percent) / 100
     : (all * percent) / Math.max(1e-9, 100 - percent);
-}
-
-type SheetAddition = NonNullable<SheetRecipe['additions']>[number];
-
-/**
- * All that is added by per cent: the recipe's own, none left out; the adjuster by the grid only
- * where the recipe leaves it open.
- */
-function additionsOf(context: PlanContext, inUse: GradeInUse): SheetAddition[] {
-  const own = recipeOf(context).additions ?? [];
-  const byRecipe = own.map((addition) =>
-    isOpen(addition) ? { ...addition, ...dosed(addition, inUse) } : addition,
-  );
-  const named = own.some(({ role }) => role === 'adjuster');
-  const byGrid: SheetAddition[] =
-    !named && inUse.adjuster
-      ? [
-          {
-            role: 'adjuster',
-            product: inUse.adjuster,
-            percent: inUse.adjusterPercentOfPaint ?? 0,
-            of: 'paint',
-          },
-        ]
-      : [];
-  const beyond = reductionBeyond(context);
-  const reducer: SheetAddition[] =
-    beyond.sheetPercent > 0
-      ? [{ role: 'reducer', product: 'reducer', percent: beyond.sheetPercent, of: beyond.of }]
-      : [];
-  return [...byRecipe, ...byGrid, ...reducer].filter(({ percent }) => percent > 0);
-}
-
-const isOpen = ({ role, byGrid }: SheetAddition): boolean => role === 'adjuster' && byGrid === true;
-
-const dosed = (
-  { product, percent }: SheetAddition,
-  { adjuster, adjusterPercentOfPaint }: GradeInUse,
-) => ({
-  product: adjuster ?? product,
-  percent: adjusterPercentOfPaint ?? percent,
-  of: 'paint' as const,
-});
-
-/** Whether the sheet's grid rules this recipe's adjuster, or the recipe says its own per cent. */
-export function gridRules(context: Pick<PlanContext, 'sheet' | 'stage'>): boolean {
-  const adjusters = (recipeOf(context).additions ?? []).filter(({ role }) => role === 'adjuster');
-  return (
-    context.sheet.adjusterGrid !== undefined && (adjusters.length === 0 || adjusters.some(isOpen))
-  );
 }

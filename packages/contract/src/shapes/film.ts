@@ -27,6 +27,7 @@ export const SheetTimes = z
       'wipeMinutes',
       'polishMinutes',
       'cureMinutes',
+      'shrinkMinutes',
     ),
   })
   .superRefine((times, ctx) => {

@@ -1,5 +1,5 @@
 /** A coat of a ticket: planned, taken, sprayed, flashed, looked at; what each tap brings. */
-import { PartKind } from '../shapes/trade.ts';
+import { Basis, PartKind } from '../shapes/trade.ts';
 import { z } from 'zod';
 import {
   contradiction,
@@ -34,7 +34,7 @@ const Override = z.strictObject({
   why: z.string().min(1).max(200),
 });
 export const Overrides = z.partialRecord(
-  z.enum([...settingNames, 'reducer', 'hardener', 'coats', 'potLife', 'stop']),
+  z.enum([...settingNames, 'reducer', 'hardener', 'dose', 'coats', 'potLife', 'stop']),
   Override,
 );
 export type Overrides = z.infer<typeof Overrides>;
@@ -107,6 +107,7 @@ export type Coat = {
 const planWishes = {
   wantedParts: listOf(BlendPart).optional(),
   hardenerId: name().optional(),
+  doses: listOf(z.strictObject({ product: name(), ...wanted('percent'), of: Basis })).optional(),
   readyMl: moreThanZero('readyMl').optional(),
   part: PartKind.optional(),
   mist: z.boolean().optional(),

@@ -4,8 +4,9 @@
  */
 import { z } from 'zod';
 import { LateFound, PrepAnswered } from '../calculations/prep.ts';
-import { needsField } from '../quantity/fields.ts';
+import { contradiction, needsField } from '../quantity/fields.ts';
 import { Id } from './common.ts';
+import { CARD_SEEN, SprayCardTold } from './sprayCard.ts';
 
 /** `reason`: why a step was left out, or the customer's own word. */
 export const PrepAnswerCreate = z
@@ -15,10 +16,16 @@ export const PrepAnswerCreate = z
     key: PrepAnswered.shape.key,
     answer: PrepAnswered.shape.answer,
     reason: z.string().max(200),
+    /** What was on the card, where the step is one. */
+    card: SprayCardTold.optional(),
   })
-  .superRefine(({ key, answer, reason }, ctx) => {
+  .superRefine(({ key, answer, reason, card }, ctx) => {
     const parsed = PrepAnswered.safeParse({ key, answer, reason });
     for (const issue of parsed.error?.issues ?? []) ctx.addIssue(issue as never);
+    if (card && !CARD_SEEN.some((seen) => seen === answer))
+      ctx.addIssue(
+        contradiction(['card'], `a card matches or differs; this step was answered ${answer}`),
+      );
     if (answer === 'declined' && reason.trim() === '')
       ctx.addIssue(needsField(['reason'], 'what is declined is kept in the customer’s own words'));
   });

@@ -69,6 +69,12 @@ const roomShape = {
   siliconeLastOn: z.iso.date().optional(),
   /** The floor is wetted against dust before spraying. */
   wetsFloor: z.boolean().optional(),
+  /** What comes in is filtered. */
+  filtered: z.boolean().optional(),
+  /** Lamps on both sides: what is wrong on an upright panel is seen there. */
+  sideLight: z.boolean().optional(),
+  /** Outlets, heaters, lamps that can light vapour: asked about at the gate. */
+  ignitionSources: listOf(name()).optional(),
   note: text(),
 };
 export const Room = z.strictObject({ ...stored, ...roomShape });
@@ -164,13 +170,32 @@ export const CupCreate = z.strictObject({ id: Id, ...cupShape }).superRefine(cup
 export const CupEdit = z.strictObject({ ...edited, ...cupShape }).superRefine(cupHolds);
 export type StoredCup = z.infer<typeof StoredCup>;
 
-export const Shop = z.strictObject({
-  ...stored,
+const shopShape = {
   name: name(),
-  timeZone: z.string(),
-  ticketPrefix: z.string().max(8),
-});
+  timeZone: z.string().refine(isTimeZone, 'this is no time zone, such as Europe/London'),
+  ticketPrefix: z
+    .string()
+    .regex(/^[A-Z0-9]{1,8}$/i, 'one to eight letters or digits before a ticket’s number'),
+  /** As it is written beside a price. */
+  currency: z.string().max(8).optional(),
+};
+export const Shop = z.strictObject({ ...stored, ...shopShape });
+export const ShopEdit = z.strictObject({ ...edited, ...shopShape });
 export type Shop = z.infer<typeof Shop>;
+
+function isTimeZone(name: string): boolean {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== '';
+  } catch {
+    return false;
+  }
+}
+
+/** What the shop pays for a product, by size of its tins in ml. */
+const priceShape = { prices: z.record(z.string().regex(/^\d+(\.\d+)?$/), quantity('price')) };
+/** Version 0: none were kept before. */
+export const PricesEdit = z.strictObject({ id: Id, version: z.int().min(0), ...priceShape });
+export type ProductPrices = z.infer<typeof PricesEdit> & { productId: string };
 /** How the last coat left a gun's knobs. */
 export type KnobsLeft = {
   fanTurnsOut: number;
@@ -189,4 +214,5 @@ export type ShopSetup = {
   knobs: Record<string, KnobsLeft>;
   /** What stages took against their plan, the newest of each hand. */
   usages: Usage[];
+  prices: ProductPrices[];
 };

@@ -5,7 +5,16 @@
 import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FoundLayer } from '../shapes/layers.ts';
-import { CupName, Finish, JobSize, PartKind, StageName, Substrate } from '../shapes/trade.ts';
+import {
+  CupName,
+  Finish,
+  FinishTarget,
+  JobSize,
+  PartKind,
+  StageName,
+  Substrate,
+  Timing,
+} from '../shapes/trade.ts';
 import { z } from 'zod';
 import { Poured } from '../calculations/pourCheck.ts';
 import { TouchTests } from '../calculations/recoat.ts';
@@ -18,6 +27,7 @@ import type { LayerFinding, LayerWork } from './layerWork.ts';
 import { type Coat } from './coat.ts';
 import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
+import type { SprayCard } from './sprayCard.ts';
 
 export const Panel = z.strictObject({
   id: Id,
@@ -33,6 +43,8 @@ export const Panel = z.strictObject({
   /** Painted over more than once already. */
   manyLayers: z.boolean().optional(),
   ...optional('spotM2', 'heightM', 'lengthM'),
+  /** Without a word: as from the factory. */
+  finishTarget: FinishTarget.optional(),
 });
 export type Panel = z.infer<typeof Panel>;
 
@@ -49,6 +61,11 @@ export const StagePlan = z.strictObject({
     .optional(),
   /** Which of several shades that bear one code. */
   variant: z.string().max(80).optional(),
+  /** What stands in place of the paint in its recipe, by volume: a shade made for this colour. */
+  tint: listOf(
+    z.strictObject({ name: name(), parts: moreThanZero('parts'), product: name() }),
+    2,
+  ).optional(),
   coats: z.int().min(1).max(12),
   gunId: Id.optional(),
   part: PartKind,
@@ -63,6 +80,9 @@ const ticketShape = {
   painterId: Id,
   jobSize: JobSize,
   dueOn: z.iso.date().optional(),
+  timing: Timing.optional(),
+  /** It stands in strong sun: a ground of another hue would show once the colour bleaches. */
+  strongSun: z.boolean().optional(),
   note: text(),
   panels: z.array(Panel).min(1).max(64),
   stages: z.array(StagePlan).min(1).max(16),
@@ -159,6 +179,7 @@ export type TicketWhole = {
   lateFinds: LateFind[];
   decisions: CustomerDecision[];
   usages: Usage[];
+  sprayCards: SprayCard[];
   sheets: SheetVersion[];
   serverNow: string;
 };

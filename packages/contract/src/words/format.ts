@@ -151,3 +151,7 @@ export function formatFor(units: Units) {
     joined,
   };
 }
+
+/** An amount of the shop's money, as it writes it. */
+export const moneyText = (amount: number, currency = ''): string =>
+  `${amount.toFixed(2)}${currency ? ` ${currency}` : ''}`;

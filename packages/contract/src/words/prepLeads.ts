@@ -17,6 +17,7 @@ export const PREP_FOLLOWS: Record<string, string> = {
   'car-is-off-too': 'The car will be off as the card is.',
   'peels-in-winter': 'It peels in sheets, at the latest in winter.',
   'gate-is-there-for': 'What nobody looked at comes back under the clear.',
+  'edges-come-back': 'Blocked now it sinks on: edges and scratches come back under the gloss.',
   'nobody-says-done': 'Nobody says that it was done.',
   'left-salt': 'Smeared salt: blisters.',
   'left-wax': 'Wax is sanded into the scratches: fisheyes.',
@@ -57,5 +58,7 @@ export const PREP_INSTEAD: Record<string, string> = {
   'back-to-plastic': 'Back to the plastic: wash, key, promoter, and a new patch.',
   'write-it-down': 'Do it still, or let the word why stand.',
   'answer-on-prep': 'Answer it on Prep.',
+  'shrinks-restoration': 'This job can wait: let it stand, then block it for the last time.',
+  'shrinks-collision': 'Where it cannot wait: feather wide, and tell the customer.',
   'tick-or-leave-out': 'Tick it off on Prep, or leave it out with a word why.',
 };

@@ -9,7 +9,7 @@
  */
 import { classOf } from '../inForce/classOf.ts';
 import { filmOf } from '../inForce/filmOf.ts';
-import { batchesOf, pourList } from '../mix/cup.ts';
+import { batchesOf, batchOf, pourList } from '../mix/cup.ts';
 import { hardenerChemistry } from '../mix/mix.ts';
 import { potLifeMinutes } from '../mix/potLife.ts';
 import { sharesOf, type Share } from '../mix/recipe.ts';
@@ -116,10 +116,6 @@ function cupsOf(
 ): Cups | undefined {
   const { cup, cupResidueMl = 0 } = input;
   if (!cup) return undefined;
-  const poured = (readyMl: number): Pick<QuantityBatch, 'components' | 'readyMl' | 'fillToMl'> => {
-    const components = shares ? pourList(shares, readyMl, {}, cup) : [];
-    return { components, readyMl, fillToMl: components.map((one) => one.cumulativeMl) };
-  };
   if (!input.laps) {
     const usableMl = Math.max(cup.capacityMl - cupResidueMl, cup.capacityMl / 10);
     const count = Math.max(1, Math.ceil((onPanelsMl + lineMl) / usableMl - 1e-9));
@@ -136,7 +132,7 @@ function cupsOf(
     flashMinutes: input.flashMinutes,
   });
   const batches = laps.map(({ portions: own, readyMl, minutes }) => ({
-    ...poured(readyMl),
+    ...(shares ? batchOf(shares, readyMl, {}, cup) : { components: [], readyMl, fillToMl: [] }),
     ...(minutes === undefined ? {} : { minutes }),
     covers: own.map(({ coat, panel }) => ({ coat, panel })),
   }));

@@ -27,6 +27,8 @@ export type SheetTimes = {
   wipeMinutes?: number;
   polishMinutes?: number;
   cureMinutes?: number;
+  /** A primer goes on shrinking so long: sanded before, edges come back. */
+  shrinkMinutes?: number;
 };
 /** A coat of paint as the waits see it. */
 export type Layer = Omit<ClassAsked, 'wetFilmUm'> & {

@@ -114,6 +114,8 @@ export function getsStage(scope: Scope, stage: Stage): boolean {
   if (scope === 'clearOnly') return stage === 'clear';
   return scope !== 'blend' || !isUndercoat({ stage });
 }
+/** Has an edge of its colour to melt into what is around it. */
+export const isMelted = (scope: Scope): boolean => scope === 'blend' || scope === 'spot';
 /** The stages that a panel gets, lowest first. */
 export const stagesOf = (
   { name, scope = 'full' }: TakenIn,

@@ -116,6 +116,17 @@ export function scaleColumns(
   });
 }
 
+/** One cup of this much. */
+export function batchOf(
+  shares: readonly Share[],
+  readyMl: number,
+  densities?: Densities,
+  cup?: Cup,
+): Batch {
+  const components = pourList(shares, readyMl, densities, cup);
+  return { components, readyMl, fillToMl: components.map((one) => one.cumulativeMl) };
+}
+
 /** Equal batches, none above the cup's top mark or the wished batch. */
 export function batchesOf(
   shares: readonly Share[],
@@ -125,11 +136,6 @@ export function batchesOf(
   cup?: Cup,
 ): Batch[] {
   const count = Math.max(1, Math.ceil(readyMl / mostMl - 1e-9));
-  const batchMl = readyMl / count;
-  const components = pourList(shares, batchMl, densities, cup);
-  return Array.from({ length: count }, () => ({
-    components,
-    readyMl: batchMl,
-    fillToMl: components.map((c) => c.cumulativeMl),
-  }));
+  const batch = batchOf(shares, readyMl / count, densities, cup);
+  return Array.from({ length: count }, () => batch);
 }

@@ -16,6 +16,7 @@ import {
 } from '../outcome/verdicts.ts';
 import {
   batchesOf,
+  batchOf,
   pourList,
   type Batch,
   type Component,
@@ -34,6 +35,8 @@ export type MixInput = {
   have?: Have | Have[];
   cup?: Cup;
   batchMl?: number;
+  /** What goes into each cup, where cups end with a panel; together the ready amount. */
+  batchesMl?: number[];
   densitiesGPerMl?: Densities;
   vocGPerL?: Record<string, number>;
   vocLimitGPerL?: number;
@@ -95,14 +98,20 @@ export function mixOf(input: MixInput): MixAnswer {
     withLeftOver(component, input.have),
   );
   const mostMl = Math.min(input.batchMl ?? Infinity, input.cup?.capacityMl ?? Infinity, readyMl);
+  const batches =
+    input.batchesMl?.map((ml) => batchOf(shares, ml, input.densitiesGPerMl, input.cup)) ??
+    batchesOf(shares, readyMl, mostMl, input.densitiesGPerMl, input.cup);
   const readyGrams = components.at(-1)?.cumulativeGrams;
   return {
     components,
     readyMl,
     ...(readyGrams === undefined ? {} : { readyGrams }),
     ...(limitedBy ? { limitedBy } : {}),
-    batches: batchesOf(shares, readyMl, mostMl, input.densitiesGPerMl, input.cup),
-    notes: [...notesOf(shares), ...(readyMl > mostMl ? [{ code: 'cups-together' } as const] : [])],
+    batches,
+    notes: [
+      ...notesOf(shares),
+      ...(batches.length > 1 ? [{ code: 'cups-together' } as const] : []),
+    ],
     ...facts,
   };
 }

@@ -148,6 +148,7 @@ export const VERDICT_LEVEL = {
   'usage-out-of-line': 'caution',
   'prep-open': 'stop',
   'prep-unticked': 'caution',
+  'still-shrinking': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {

@@ -53,6 +53,14 @@ export type AirMovement = (typeof AIR_MOVEMENTS)[number];
 export const AIRFLOWS = ['rearToFront', 'frontToRear', 'downdraft', 'fanAtDoor', 'still'] as const;
 export type Airflow = (typeof AIRFLOWS)[number];
 
+/** How good a panel must look: a sill is no bonnet. */
+export const FINISH_TARGETS = ['show', 'factory', 'low'] as const;
+export type FinishTarget = (typeof FINISH_TARGETS)[number];
+
+/** Whether a job may wait until its primer is done shrinking. */
+export const TIMINGS = ['collision', 'restoration'] as const;
+export type Timing = (typeof TIMINGS)[number];
+
 export const EXTRACTIONS = ['on', 'off', 'ratedFan', 'householdFan'] as const;
 export type Extraction = (typeof EXTRACTIONS)[number];
 

@@ -11,12 +11,18 @@ import {
   GunTable,
   NozzleSetTable,
   PainterTable,
+  ProductPricesTable,
   RoomTable,
   ShopTable,
 } from '../shop/shopTables.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
-import { CustomerDecisionTable, LateFindTable, PrepAnswerTable } from '../ticket/prepTables.ts';
+import {
+  CustomerDecisionTable,
+  LateFindTable,
+  PrepAnswerTable,
+  SprayCardTable,
+} from '../ticket/prepTables.ts';
 import {
   GateAnswerTable,
   MixTable,
@@ -42,6 +48,7 @@ export const tables = [
   TestTable,
   ProductTable,
   SheetVersionTable,
+  ProductPricesTable,
   TicketTable,
   PanelTable,
   StageTable,
@@ -58,6 +65,7 @@ export const tables = [
   PrepAnswerTable,
   LateFindTable,
   CustomerDecisionTable,
+  SprayCardTable,
   UsageTable,
   FindingTable,
   PlanChangeTable,

@@ -66,7 +66,15 @@ export async function seedHistory(
       );
       if (isMissing(context))
         throw new Error(`the demo's ${ticket.vehicle} lacks its ${context.missing}`);
-      const { inputs, climate, reducer, mix, setup: settings, recoat } = planCoat(context);
+      const {
+        inputs,
+        climate,
+        reducer,
+        quantity,
+        mix,
+        setup: settings,
+        recoat,
+      } = planCoat(context);
       if (coat.ordinal === 1)
         await layGateAndMix(manager, {
           ticket,
@@ -82,7 +90,7 @@ export async function seedHistory(
         calculationVersion: CALCULATION_VERSION,
         sheetVersionIds: [stage.sheetVersionId],
         inputs,
-        answers: { climate, reducer, ...(mix ? { mix } : {}), setup: settings, recoat },
+        answers: { climate, reducer, quantity, ...(mix ? { mix } : {}), setup: settings, recoat },
       };
       const endedMs = atMs + (4 + random() * 4) * MINUTE_MS;
       const turned = random() < 0.3 ? 0.25 : 0;

@@ -4,15 +4,13 @@ import {
   FindingCreate,
   FindingEdit,
   FindingsFile,
-  MOST_PHOTO_BYTES,
-  PHOTO_TYPES,
   PlanChangeAnswer,
 } from '@orthochrom/contract/shop/finding.ts';
 import express, { Router } from 'express';
 import { z } from 'zod';
 import type { Ledger } from '../event/ledger.ts';
-import { BadInput } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
+import { photoBody, photoIn, sendPicture } from '../photo/photoBody.ts';
 import { coatAir } from '../ticket/coatAir.ts';
 import { ticketById } from '../ticket/ticketReader.ts';
 import { addFinding, answerChange, changeFinding, confirmFinding } from './findingLedger.ts';
@@ -50,25 +48,18 @@ export function findingRoutes(ledger: Ledger): Router {
     await confirmFinding(ledger, idOf(req), bodyOf(FindingConfirm, req));
     res.json(await findingById(ledger.manager, idOf(req)));
   });
-  routes.post(
-    '/findings/:id/photos',
-    express.raw({ type: [...PHOTO_TYPES], limit: MOST_PHOTO_BYTES, inflate: false }),
-    async (req, res) => {
-      const { id, painterId } = parsed(PhotoQuery, req.query);
-      const bytes: unknown = req.body;
-      if (!Buffer.isBuffer(bytes))
-        throw BadInput.at(['photo'], 'wrong-type', 'A photo is sent as JPEG, PNG or WebP.');
-      await addPhoto(ledger, { id, findingId: idOf(req), painterId, bytes });
-      res.status(201).json(await findingById(ledger.manager, idOf(req)));
-    },
-  );
+  routes.post('/findings/:id/photos', photoBody, async (req, res) => {
+    const { id, painterId } = parsed(PhotoQuery, req.query);
+    await addPhoto(ledger, { id, findingId: idOf(req), painterId, bytes: photoIn(req) });
+    res.status(201).json(await findingById(ledger.manager, idOf(req)));
+  });
   routes.get('/photos/:id', async (req, res) => {
     const { mime, picture } = await photoBytes(ledger.manager, idOf(req));
-    res.type(mime).set('cache-control', 'private, max-age=31536000, immutable').send(picture);
+    sendPicture(res, mime, picture);
   });
   routes.get('/photos/:id/thumb', async (req, res) => {
     const { thumb } = await photoBytes(ledger.manager, idOf(req));
-    res.type('image/webp').set('cache-control', 'private, max-age=31536000, immutable').send(thumb);
+    sendPicture(res, 'image/webp', thumb);
   });
   routes.get('/plan-changes', async (_req, res) => {
     res.json(await offeredChanges(ledger.manager));

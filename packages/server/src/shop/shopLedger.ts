@@ -6,6 +6,7 @@ import type {
   PainterEdit,
   RoomCreate,
   RoomEdit,
+  ShopEdit,
 } from '@orthochrom/contract/shop/setup.ts';
 import { IsNull } from 'typeorm';
 import type { z } from 'zod';
@@ -14,15 +15,42 @@ import { insertNew } from '../event/insertOnce.ts';
 import { OutOfTurn } from '../http/faults.ts';
 import { TicketTable } from '../ticket/ticketTables.ts';
 import { shopIdOf } from './shopId.ts';
-import { cupOf, painterOf, roomOf } from './shopReader.ts';
+import { cupOf, painterOf, roomOf, shopOf } from './shopReader.ts';
 import {
   CupTable,
   PainterTable,
   RoomTable,
+  ShopTable,
   type CupRow,
   type PainterRow,
   type RoomRow,
+  type ShopRow,
 } from './shopTables.ts';
+
+export const changeShop = (
+  ledger: Ledger,
+  { version, ...told }: z.infer<typeof ShopEdit>,
+): Promise<void> =>
+  ledger.write(async (manager, trace) => {
+    const shopId = await shopIdOf(manager);
+    const changes = { currency: null, ...told } as ShopRow;
+    await changeVersioned(manager, ShopTable, {
+      what: 'shop',
+      id: shopId,
+      version,
+      changes,
+      mine: changes,
+      showTheirs: shopOf,
+    });
+    await trace({
+      shopId,
+      aggregateType: 'shop',
+      aggregateId: shopId,
+      aggregateVersion: version + 1,
+      kind: 'changed',
+      patch: changes,
+    });
+  });
 
 export const addPainter = (ledger: Ledger, painter: z.infer<typeof PainterCreate>): Promise<void> =>
   ledger.write(async (manager, trace) => {
@@ -70,6 +98,9 @@ const NO_ROOM_WORD = {
   capLimitKPa: null,
   siliconeLastOn: null,
   wetsFloor: null,
+  filtered: null,
+  sideLight: null,
+  ignitionSources: null,
 } satisfies Partial<RoomRow>;
 
 export const changeRoom = (

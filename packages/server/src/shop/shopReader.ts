@@ -6,7 +6,9 @@ import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAi
 import type {
   KnobsLeft,
   Painter,
+  ProductPrices,
   Room,
+  Shop,
   ShopSetup,
   StoredCup,
   StoredGun,
@@ -28,13 +30,16 @@ import {
   GunTable,
   NozzleSetTable,
   PainterTable,
+  ProductPricesTable,
   RoomTable,
   ShopTable,
   type CupRow,
   type GunRow,
   type NozzleSetRow,
   type PainterRow,
+  type ProductPricesRow,
   type RoomRow,
+  type ShopRow,
 } from './shopTables.ts';
 
 export const painterOf = ({ id, version, name, skill, units, way, prepWay }: PainterRow): Painter =>
@@ -109,6 +114,16 @@ const airLineOf = ({
   ...(compressorId ? { compressorId } : {}),
 });
 
+export const shopOf = ({ id, version, name, timeZone, ticketPrefix, currency }: ShopRow): Shop =>
+  present({ id, version, name, timeZone, ticketPrefix, currency }) as Shop;
+
+export const pricesOf = ({ id, version, productId, prices }: ProductPricesRow): ProductPrices => ({
+  id,
+  version,
+  productId,
+  prices,
+});
+
 export const cupOf = ({
   id,
   version,
@@ -150,9 +165,9 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
   const airLines = await manager.find(AirLineTable, live);
   const pumpUps = await newestFor(manager, 'compressorId', compressors);
   const twoGauges = await newestFor(manager, 'airLineId', airLines);
-  const { id, version, name, timeZone, ticketPrefix } = shop;
+  const prices = await manager.find(ProductPricesTable, live);
   return {
-    shop: { id, version, name, timeZone, ticketPrefix },
+    shop: shopOf(shop),
     painters: painters.map(painterOf),
     rooms: rooms.map(roomOf),
     guns: guns.map((gun) =>
@@ -169,6 +184,7 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
     airLines: airLines.map((row) => withTest(airLineOf(row), 'twoGauges', twoGauges.get(row.id))),
     knobs: await knobsLeft(manager),
     usages: await usagesOf(manager),
+    prices: prices.map(pricesOf),
   };
 }
 

@@ -4,8 +4,10 @@ import {
   CupEdit,
   PainterCreate,
   PainterEdit,
+  PricesEdit,
   RoomCreate,
   RoomEdit,
+  ShopEdit,
 } from '@orthochrom/contract/shop/setup.ts';
 import { Router } from 'express';
 import type { Ledger } from '../event/ledger.ts';
@@ -18,7 +20,9 @@ import {
   changeCup,
   changePainter,
   changeRoom,
+  changeShop,
 } from './shopLedger.ts';
+import { keepPrices } from './priceLedger.ts';
 import { shopSetup } from './shopReader.ts';
 
 /**
@@ -28,6 +32,14 @@ import { shopSetup } from './shopReader.ts';
 export function shopRoutes(ledger: Ledger): Router {
   const routes = Router();
   routes.get('/setup', async (_req, res) => {
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.put('/shop', async (req, res) => {
+    await changeShop(ledger, bodyOf(ShopEdit, req));
+    res.json(await shopSetup(ledger.manager));
+  });
+  routes.put('/products/:productId/prices', async (req, res) => {
+    await keepPrices(ledger, req.params.productId, bodyOf(PricesEdit, req));
     res.json(await shopSetup(ledger.manager));
   });
   routes.post('/painters', async (req, res) => {

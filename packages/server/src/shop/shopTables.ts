@@ -1,4 +1,11 @@
-import type { Painter, Room, Shop, StoredCup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import type {
+  Painter,
+  ProductPrices,
+  Room,
+  Shop,
+  StoredCup,
+  StoredGun,
+} from '@orthochrom/contract/shop/setup.ts';
 import { EntitySchema } from 'typeorm';
 import {
   booleans,
@@ -20,13 +27,14 @@ import {
   type Nullable,
 } from '../database/columns.ts';
 
-export type ShopRow = EditedRow & Omit<Shop, 'id' | 'version'> & { nextTicketNo: number };
+export type ShopRow = EditedRow & Nullable<Omit<Shop, 'id' | 'version'>> & { nextTicketNo: number };
 export const ShopTable = new EntitySchema<ShopRow>({
   name: 'Shop',
   tableName: 'shop',
   columns: {
     ...key('shop'),
     ...texts('name', 'timeZone', 'ticketPrefix'),
+    ...optionalTexts('currency'),
     ...integers('nextTicketNo'),
     ...edited,
   },
@@ -60,9 +68,10 @@ export const RoomTable = new EntitySchema<RoomRow>({
     ...texts('name', 'place', 'airMovement', 'airflow', 'extraction', 'region', 'note'),
     ...booleans('heated'),
     ...optionalDoubles('airSpeedMPerS', 'capLimitKPa'),
-    ...optionalBooleans('wetsFloor'),
+    ...optionalBooleans('wetsFloor', 'filtered', 'sideLight'),
     siliconeLastOn: { type: 'date', name: 'silicone_last_on', nullable: true },
     ...structures('regionRules'),
+    ...optionalStructures('ignitionSources'),
     ...edited,
   },
   foreignKeys: [refersTo('room', 'shopId', 'Shop')],
@@ -131,4 +140,22 @@ export const CupTable = new EntitySchema<CupRow>({
     ...edited,
   },
   foreignKeys: [refersTo('cup', 'shopId', 'Shop')],
+});
+
+export type ProductPricesRow = EditedRow & { shopId: string } & Omit<
+    ProductPrices,
+    'id' | 'version'
+  >;
+export const ProductPricesTable = new EntitySchema<ProductPricesRow>({
+  name: 'ProductPrices',
+  tableName: 'product_prices',
+  columns: {
+    ...key('product_prices'),
+    ...ids('shopId'),
+    ...texts('productId'),
+    ...structures('prices'),
+    ...edited,
+  },
+  uniques: [{ name: 'product_prices_shop_product', columns: ['shopId', 'productId'] }],
+  foreignKeys: [refersTo('product_prices', 'shopId', 'Shop')],
 });

@@ -4,6 +4,7 @@
  */
 import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
 import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts';
+import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
@@ -62,9 +63,13 @@ export const addMix = (
         painter ? stopSaid(against, painter) : against.message,
       );
     const mixedAt = new Date();
-    const potLifeEndsAt = answer.potLifeMinutes
-      ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS)
-      : null;
+    const before = await correctedFrom(manager, mix);
+    // What is poured into a mix that lives already does not make it younger.
+    const potLifeEndsAt = before
+      ? before.potLifeEndsAt
+      : answer.potLifeMinutes
+        ? new Date(mixedAt.getTime() + answer.potLifeMinutes.value * MINUTE_MS)
+        : null;
     const row = {
       id: mix.id,
       stageId: mix.stageId,
@@ -80,7 +85,7 @@ export const addMix = (
       correctedFromId: mix.correctedFromId ?? null,
     } as MixRow;
     await insertNew(manager, MixTable, row);
-    if (potLifeEndsAt) {
+    if (potLifeEndsAt && !before) {
       const timer = {
         id: newId(),
         ticketId,
@@ -101,6 +106,18 @@ export const addMix = (
       patch: { mixId: mix.id, poured: mix.poured },
     });
   });
+
+/** @throws BadInput where what is corrected is no mix of this stage */
+async function correctedFrom(
+  manager: EntityManager,
+  { correctedFromId, stageId }: z.infer<typeof MixCreate>,
+): Promise<MixRow | undefined> {
+  if (correctedFromId === undefined) return undefined;
+  const before = await manager.findOneBy(MixTable, { id: correctedFromId, stageId });
+  if (!before)
+    throw BadInput.at(['correctedFromId'], 'not-one-of', 'This stage has no such mix to correct.');
+  return before;
+}
 
 /** Seconds through a flow cup, kept with the mix they were timed of. @returns the ticket's id */
 export const noteFlowCup = (

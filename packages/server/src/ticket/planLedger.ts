@@ -2,6 +2,7 @@
  * Taking a plan, and overriding it. Whatever is chosen is judged here again by the rules that judge
  * ours.
  */
+import { additionsOnOffer, dosesBeyond } from '@orthochrom/contract/plan/additions.ts';
 import { planCoat, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
@@ -51,13 +52,13 @@ export const takePlan = (
     mustStandFree('take', coat, context, plan);
     mustSayWhy(plan, context, overrides);
     mustBeAllowed(context, settingsNow(plan.setup, overrides), overrides);
-    const { inputs, climate, reducer, mix, setup, recoat } = plan;
+    const { inputs, climate, reducer, quantity, mix, setup, recoat } = plan;
     const planned: TakenPlan = {
       at: new Date().toISOString(),
       calculationVersion: CALCULATION_VERSION,
       sheetVersionIds: context.sheetVersionIds,
       inputs,
-      answers: { climate, reducer, ...(mix ? { mix } : {}), setup, recoat },
+      answers: { climate, reducer, quantity, ...(mix ? { mix } : {}), setup, recoat },
       wishes,
     };
     const { air, humidity, panel, material } = context.air;
@@ -90,12 +91,14 @@ type Asked = Omit<
 const present = ({
   wantedParts,
   hardenerId,
+  doses,
   readyMl,
   part,
   mist,
 }: Asked): NonNullable<TakenPlan['wishes']> => ({
   ...(wantedParts ? { wantedParts } : {}),
   ...(hardenerId ? { hardenerId } : {}),
+  ...(doses && doses.length > 0 ? { doses } : {}),
   ...(readyMl === undefined ? {} : { readyMl }),
   ...(part ? { part } : {}),
   ...(mist ? { mist } : {}),
@@ -129,11 +132,11 @@ export const overrideSettings = (
     });
   });
 
-/** @throws BadInput where more coats than the sheet's were asked for without a word why */
+/** @throws BadInput where the sheet is left without a word why, or something is dosed it has not */
 function mustSayWhy(
   plan: ReturnType<typeof planCoat>,
   context: PlanContext,
-  { coats }: Overrides,
+  { coats, dose }: Overrides,
 ): void {
   const wanted = wordWanted(plan, context);
   if (wanted && !coats)
@@ -141,6 +144,23 @@ function mustSayWhy(
       ['overrides', 'coats'],
       'needs-field',
       `This is coat ${context.ordinal}; the sheet has ${wanted.most} at most. Say in a word why.`,
+    );
+  const { inUse } = plan;
+  if (!inUse) return;
+  const offered = additionsOnOffer(context, inUse).map(({ product }) => product);
+  const strange = (context.doses ?? []).findIndex(({ product }) => !offered.includes(product));
+  if (strange >= 0)
+    throw BadInput.at(
+      ['doses', strange, 'product'],
+      'not-one-of',
+      `${context.sheet.name} takes ${offered.join(', ') || 'nothing by per cent'} here.`,
+    );
+  const [beyond] = dosesBeyond(context, inUse);
+  if (beyond && !dose)
+    throw BadInput.at(
+      ['overrides', 'dose'],
+      'needs-field',
+      `${beyond.dose.percent} % is not what the sheet prints. Say in a word why.`,
     );
 }
 

@@ -24,6 +24,7 @@ import {
   PrepAnswerTable,
   type CustomerDecisionRow,
 } from './prepTables.ts';
+import { keepSprayCard } from './sprayCardLedger.ts';
 import { wholeTicket } from './ticketReader.ts';
 
 /**
@@ -33,9 +34,10 @@ import { wholeTicket } from './ticketReader.ts';
 export const answerPrep = (
   ledger: Ledger,
   ticketId: string,
-  { id, painterId, key, answer, reason }: PrepAnswerCreate,
+  told: PrepAnswerCreate,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
+    const { id, painterId, key, answer, reason } = told;
     const whole = await wholeTicket(manager, ticketId);
     const list = await listOf(manager, whole, painterId);
     const step = list?.steps.find((one) => one.key === key);
@@ -57,6 +59,7 @@ export const answerPrep = (
       at: new Date(),
     };
     await insertNew(manager, PrepAnswerTable, row);
+    await keepSprayCard(manager, whole.ticket, step, told);
     if (key === DECIDE_KEY) await keepDecisions(manager, whole, list, row);
     await trace({
       shopId: await shopIdOf(manager),

@@ -1,11 +1,14 @@
 import type { CustomerDecision, LateFind, PrepAnswer } from '@orthochrom/contract/shop/prep.ts';
+import type { SprayCard } from '@orthochrom/contract/shop/sprayCard.ts';
 import { EntitySchema } from 'typeorm';
 import {
   ids,
   instants,
   integers,
   key,
+  optionalDoubles,
   optionalIds,
+  optionalTexts,
   refersTo,
   texts,
   type Nullable,
@@ -68,5 +71,33 @@ export const CustomerDecisionTable = new EntitySchema<CustomerDecisionRow>({
     refersTo('customer_decision', 'ticketId', 'Ticket'),
     refersTo('customer_decision', 'panelId', 'Panel'),
     refersTo('customer_decision', 'painterId', 'Painter'),
+  ],
+});
+
+/** A spray-out card and what was seen on it; its picture comes after it, once. Append-only. */
+export type SprayCardRow = Omit<OnTicket<SprayCard>, 'hasPhoto'> & {
+  mime: string | null;
+  picture: Buffer | null;
+  thumb: Buffer | null;
+};
+export const SprayCardTable = new EntitySchema<SprayCardRow>({
+  name: 'SprayCard',
+  tableName: 'spray_card',
+  columns: {
+    ...key('spray_card'),
+    ...ids('ticketId', 'stageId', 'painterId'),
+    ...integers('coats'),
+    ...texts('groundText', 'seen', 'word'),
+    ...optionalDoubles('wetFilmUm'),
+    ...optionalTexts('mime'),
+    picture: { type: 'bytea', select: false, nullable: true },
+    thumb: { type: 'bytea', select: false, nullable: true },
+    ...instants('at'),
+  },
+  indices: [{ name: 'spray_card_ticket', columns: ['ticketId'] }],
+  foreignKeys: [
+    refersTo('spray_card', 'ticketId', 'Ticket'),
+    refersTo('spray_card', 'stageId', 'Stage'),
+    refersTo('spray_card', 'painterId', 'Painter'),
   ],
 });

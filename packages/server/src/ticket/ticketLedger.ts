@@ -1,38 +1,29 @@
-/**
- * Making and editing tickets: panels, stages pinned to sheet versions, and a planned coat for each
- * coat wanted.
- */
+/** Making and editing tickets; their panels and stages are put in line with them. */
 import type { TicketCreate, TicketEdit } from '@orthochrom/contract/shop/ticket.ts';
-import { In, type EntityManager, type EntitySchema } from 'typeorm';
-import { v7 as newId } from 'uuid';
+import type { EntityManager } from 'typeorm';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
-import { BadInput } from '../http/faults.ts';
-import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { ShopTable } from '../shop/shopTables.ts';
 import { ticketById } from './ticketReader.ts';
-import {
-  PanelTable,
-  StagePanelTable,
-  StageTable,
-  TicketTable,
-  type PanelRow,
-  type StageRow,
-  type TicketRow,
-} from './ticketTables.ts';
-import { CoatTable, type CoatRow } from './coatTables.ts';
+import { writeShape } from './ticketShape.ts';
+import { TicketTable, type TicketRow } from './ticketTables.ts';
 
-type Shape = Pick<TicketCreate, 'panels' | 'stages'>;
+/** What is not told any more is taken back. */
+const NO_TICKET_WORD = {
+  dueOn: null,
+  timing: null,
+  strongSun: null,
+} satisfies Partial<TicketRow>;
 
 export const createTicket = (ledger: Ledger, ticket: TicketCreate): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
     const number = await nextTicketNumber(manager, shopId);
-    const { panels, stages, dueOn = null, ...columns } = ticket;
+    const { panels, stages, ...columns } = ticket;
     await insertNew(manager, TicketTable, {
+      ...NO_TICKET_WORD,
       ...columns,
-      dueOn,
       number,
       shopId,
       state: 'open',
@@ -60,16 +51,17 @@ async function nextTicketNumber(manager: EntityManager, shopId: string): Promise
 export const changeTicket = (
   ledger: Ledger,
   id: string,
-  { version, panels, stages, dueOn = null as never, ...columns }: TicketEdit,
+  { version, panels, stages, ...told }: TicketEdit,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const theirs = await ticketById(manager, id);
+    const columns = { ...NO_TICKET_WORD, ...told };
     await changeVersioned(manager, TicketTable, {
       what: 'ticket',
       id,
       version,
-      changes: { ...columns, dueOn },
-      mine: { ...columns, dueOn, panels, stages },
+      changes: columns,
+      mine: { ...columns, panels, stages },
       showTheirs: () => theirs,
     });
     await writeShape(manager, id, { panels, stages });
@@ -83,169 +75,3 @@ export const changeTicket = (
       patch: { ...columns, panels, stages },
     });
   });
-
-/** What may be left untold is taken back where it is not told any more. */
-const NO_PANEL_WORD = {
-  found: null,
-  foreign: null,
-  manyLayers: null,
-  spotM2: null,
-  heightM: null,
-  lengthM: null,
-} satisfies Partial<PanelRow>;
-const NO_STAGE_WORD = {
-  finish: null,
-  colourHex: null,
-  gunId: null,
-  variant: null,
-} satisfies Partial<StageRow>;
-
-/**
- * Puts panels, stages and planned coats in line with the ticket. What is no longer wanted is
- * archived, what was sprayed stays.
- */
-async function writeShape(
-  manager: EntityManager,
-  ticketId: string,
-  { panels, stages }: Shape,
-): Promise<void> {
-  await refuseForeign(manager, PanelTable, ticketId, 'panels', panels);
-  await refuseForeign(manager, StageTable, ticketId, 'stages', stages);
-  await refuseUnknownSheets(manager, stages);
-  await refuseLosingWork(manager, ticketId, stages);
-  const now = new Date();
-  await manager.update(PanelTable, { ticketId }, { archivedAt: now });
-  await manager.update(StageTable, { ticketId }, { archivedAt: now });
-  await manager.upsert(
-    PanelTable,
-    panels.map((panel, ordinal) => ({
-      ...NO_PANEL_WORD,
-      ...panel,
-      ticketId,
-      ordinal,
-      archivedAt: null,
-    })) as never,
-    ['id'],
-  );
-  const rows = stages.map(({ panelIds: _, ...stage }, ordinal) => ({
-    ...NO_STAGE_WORD,
-    ...stage,
-    ticketId,
-    ordinal,
-    archivedAt: null,
-  }));
-  await manager.upsert(StageTable, rows as never, ['id']);
-  for (const stage of stages) {
-    await manager.delete(StagePanelTable, { stageId: stage.id });
-    await manager.insert(
-      StagePanelTable,
-      stage.panelIds.map((panelId) => ({ stageId: stage.id, panelId })),
-    );
-    await planCoats(manager, ticketId, stage.id, stage.coats);
-  }
-}
-
-/** @throws BadInput where an id names a panel or a stage of another ticket */
-async function refuseForeign(
-  manager: EntityManager,
-  table: typeof PanelTable | typeof StageTable,
-  ticketId: string,
-  field: 'panels' | 'stages',
-  given: readonly { id: string }[],
-): Promise<void> {
-  const held = await manager.findBy<{ id: string; ticketId: string }>(
-    table as EntitySchema<{ id: string; ticketId: string }>,
-    { id: In(given.map(({ id }) => id)) },
-  );
-  const foreign = held.find((row) => row.ticketId !== ticketId);
-  if (foreign)
-    throw BadInput.at(
-      [field, given.findIndex(({ id }) => id === foreign.id), 'id'],
-      'contradiction',
-      'This id belongs to another ticket.',
-    );
-}
-
-async function refuseUnknownSheets(manager: EntityManager, stages: Shape['stages']): Promise<void> {
-  const versions = await sheetVersions(
-    manager,
-    stages.map(({ sheetVersionId }) => sheetVersionId),
-  );
-  stages.forEach((stage, i) => {
-    const version = versions.find(({ id }) => id === stage.sheetVersionId);
-    if (!version)
-      throw BadInput.at(
-        ['stages', i, 'sheetVersionId'],
-        'not-one-of',
-        'There is no such data sheet.',
-      );
-    if (!version.sheet.stages?.includes(stage.kind))
-      throw BadInput.at(
-        ['stages', i, 'kind'],
-        'contradiction',
-        `${version.sheet.name} is not made for the stage ${stage.kind}.`,
-      );
-    if (!version.sheet.recipes?.some(({ name }) => name === stage.recipeName))
-      throw BadInput.at(
-        ['stages', i, 'recipeName'],
-        'not-one-of',
-        `${version.sheet.name} has no recipe ${stage.recipeName}.`,
-      );
-  });
-}
-
-/** A stage with coats already begun can neither be dropped nor get fewer coats than were begun. */
-async function refuseLosingWork(
-  manager: EntityManager,
-  ticketId: string,
-  stages: Shape['stages'],
-): Promise<void> {
-  const begun = (await manager.findBy(CoatTable, { ticketId })).filter(
-    ({ state, archivedAt }) => state !== 'planned' && !archivedAt,
-  );
-  for (const coat of begun) {
-    const index = stages.findIndex(({ id }) => id === coat.stageId);
-    if (index === -1)
-      throw BadInput.at(
-        ['stages'],
-        'contradiction',
-        'A stage with coats already begun cannot be taken off the ticket.',
-      );
-    if (stages[index]!.coats < coat.ordinal)
-      throw BadInput.at(
-        ['stages', index, 'coats'],
-        'contradiction',
-        `coats is ${stages[index]!.coats}, yet coat ${coat.ordinal} was begun.`,
-      );
-  }
-}
-
-async function planCoats(
-  manager: EntityManager,
-  ticketId: string,
-  stageId: string,
-  coats: number,
-): Promise<void> {
-  const existing = await manager.findBy(CoatTable, { stageId });
-  for (let ordinal = 1; ordinal <= coats; ordinal++) {
-    const row = existing.find((coat) => coat.ordinal === ordinal);
-    if (!row)
-      await manager.insert(CoatTable, {
-        id: newId(),
-        ticketId,
-        stageId,
-        ordinal,
-        state: 'planned',
-        overrides: {},
-        done: {},
-        seen: [],
-        note: '',
-      } as Partial<CoatRow> as never);
-    else if (row.archivedAt) await manager.update(CoatTable, { id: row.id }, { archivedAt: null });
-  }
-  const surplus = existing
-    .filter(({ ordinal, archivedAt }) => ordinal > coats && !archivedAt)
-    .map(({ id }) => id);
-  if (surplus.length > 0)
-    await manager.update(CoatTable, { id: In(surplus) }, { archivedAt: new Date() });
-}

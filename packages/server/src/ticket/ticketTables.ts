@@ -27,8 +27,7 @@ export type TicketRow = EditedRow &
     'number' | 'vehicle' | 'bodyKind' | 'roomId' | 'painterId' | 'jobSize' | 'note' | 'state'
   > & {
     shopId: string;
-    dueOn: string | null;
-  };
+  } & Nullable<Pick<Ticket, 'dueOn' | 'timing' | 'strongSun'>>;
 export const TicketTable = new EntitySchema<TicketRow>({
   name: 'Ticket',
   tableName: 'ticket',
@@ -37,6 +36,8 @@ export const TicketTable = new EntitySchema<TicketRow>({
     ...ids('shopId', 'roomId', 'painterId'),
     ...texts('number', 'vehicle', 'bodyKind', 'jobSize', 'note', 'state'),
     dueOn: { type: 'date', name: 'due_on', nullable: true },
+    ...optionalTexts('timing'),
+    ...optionalBooleans('strongSun'),
     ...edited,
   },
   uniques: [{ name: 'ticket_shop_number', columns: ['shopId', 'number'] }],
@@ -64,6 +65,7 @@ export const PanelTable = new EntitySchema<PanelRow>({
     ...optionalStructures('found'),
     ...optionalBooleans('foreign', 'manyLayers'),
     ...optionalDoubles('spotM2', 'heightM', 'lengthM'),
+    ...optionalTexts('finishTarget'),
     archivedAt: edited.archivedAt,
   },
   foreignKeys: [refersTo('panel', 'ticketId', 'Ticket')],
@@ -84,6 +86,7 @@ export const StageTable = new EntitySchema<StageRow>({
     ...texts('kind', 'recipeName', 'colourName', 'part'),
     ...optionalTexts('finish', 'colourHex', 'variant'),
     ...optionalIds('gunId'),
+    ...optionalStructures('tint'),
     archivedAt: edited.archivedAt,
   },
   foreignKeys: [

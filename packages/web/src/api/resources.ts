@@ -16,6 +16,11 @@ export const ADDRESS = {
   sheets: '/api/sheets',
   sheetsExport: '/api/sheets/export',
   sheetsCsv: '/api/sheets/table',
+  shop: '/api/shop',
+  prices: (productId: string) => `/api/products/${encodeURIComponent(productId)}/prices`,
+  cardPhoto: (cardId: string, query?: { painterId: string }) =>
+    query ? asked(`/api/spray-cards/${cardId}/photo`, query) : `/api/spray-cards/${cardId}/photo`,
+  cardThumb: (cardId: string) => `/api/spray-cards/${cardId}/thumb`,
   sheetsImport: '/api/sheets/import',
   tests: '/api/tests',
   care: '/api/care',
@@ -74,6 +79,7 @@ export const ALL_RESOURCES = Object.keys(RESOURCES) as Resource[];
 /** What the server says was written, by the kind of thing, and what that makes old. */
 const GUN_THINGS: Resource[] = ['care', 'guns', 'tests'];
 const REFRESHED_BY: Record<string, Resource[]> = {
+  shop: ['setup'],
   painter: ['setup'],
   room: ['setup'],
   cup: ['setup'],

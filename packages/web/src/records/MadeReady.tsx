@@ -5,6 +5,7 @@ import { SKIPPED } from '@orthochrom/core/prep/prepInput.ts';
 import { kindInKey } from '@orthochrom/core/prep/stepKinds.ts';
 import { lastAnswers } from '@orthochrom/core/prep/tested.ts';
 import { DecidedBefore } from '../ticket/prep/DecidedBefore.tsx';
+import { SprayCards } from '../ticket/prep/SprayCards.tsx';
 import { whenText } from './recordWords.ts';
 
 export function MadeReady({ whole }: { whole: TicketWhole }) {
@@ -30,6 +31,7 @@ export function MadeReady({ whole }: { whole: TicketWhole }) {
         );
       })}
       <DecidedBefore whole={whole} />
+      <SprayCards whole={whole} />
     </section>
   );
 }

@@ -23,11 +23,19 @@ const SOURCES = [
 type GateQuestionsProps = {
   product: InputOf<'gate'>['product'];
   place: Place;
+  /** What is known to stand in this room and can light vapour. */
+  known?: readonly string[] | undefined;
   answers: GateAnswersGiven;
   setAnswers: (answers: GateAnswersGiven) => void;
 };
 
-export function GateQuestions({ product, place, answers, setAnswers }: GateQuestionsProps) {
+export function GateQuestions({
+  product,
+  place,
+  known = [],
+  answers,
+  setAnswers,
+}: GateQuestionsProps) {
   const protect = (change: Partial<NonNullable<GateAnswersGiven['protection']>>) =>
     setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
   return (
@@ -138,19 +146,26 @@ export function GateQuestions({ product, place, answers, setAnswers }: GateQuest
           </Question>
         )}
       </div>
-      {product.carrier === 'solvent' && <Ignition answers={answers} setAnswers={setAnswers} />}
+      {product.carrier === 'solvent' && <Ignition {...{ known, answers, setAnswers }} />}
     </>
   );
 }
 
 /** Sources are named one by one only where there is one. */
-function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 'setAnswers'>) {
+function Ignition({
+  known,
+  answers,
+  setAnswers,
+}: Pick<GateQuestionsProps, 'answers' | 'setAnswers'> & { known: readonly string[] }) {
   const { ignition, ...rest } = answers;
   const [isNaming, setNaming] = useState((ignition?.length ?? 0) > 0);
   return (
     <fieldset className={styles['ignition']}>
       <div className={styles['question']}>
-        <legend>Anything here that could spark or burn?</legend>
+        <legend>
+          Anything here that could spark or burn?
+          {known.length > 0 && ` Known in this room: ${known.join(', ')}.`}
+        </legend>
         <div className="row">
           <Checkbox
             size="lg"
@@ -172,7 +187,7 @@ function Ignition({ answers, setAnswers }: Pick<GateQuestionsProps, 'answers' | 
       </div>
       {isNaming && (
         <div className="row">
-          {SOURCES.map((source) => (
+          {[...new Set([...known, ...SOURCES])].map((source) => (
             <Checkbox
               key={source}
               size="lg"

@@ -1,6 +1,7 @@
 import { ADDRESS } from '../api/resources.ts';
-import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, Select, TagsInput, Textarea, TextInput } from '@mantine/core';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
+import { AirflowPlan } from './AirflowPlan.tsx';
 import { PutAway } from './PutAway.tsx';
 import { useKept } from './useKept.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
@@ -24,16 +25,6 @@ const CHOICES = {
       ['fan', 'a fan at the door'],
     ],
   ],
-  airflow: [
-    'The air goes',
-    [
-      ['downdraft', 'down, through the floor'],
-      ['rearToFront', 'from the rear to the front'],
-      ['frontToRear', 'from the front to the rear'],
-      ['fanAtDoor', 'towards a fan at the door'],
-      ['still', 'nowhere in particular'],
-    ],
-  ],
   extraction: [
     'Extraction it has',
     [
@@ -43,6 +34,11 @@ const CHOICES = {
       ['householdFan', 'household fan'],
     ],
   ],
+} as const;
+
+const HAS = {
+  filtered: 'What comes in is filtered',
+  sideLight: 'Lamps on both sides',
 } as const;
 
 export function RoomSettings({ room }: { room: Room }) {
@@ -134,6 +130,16 @@ export function RoomSettings({ room }: { room: Room }) {
             setDraft(value ? { ...rest, siliconeLastOn: value } : rest);
           }}
         />
+        {(['filtered', 'sideLight'] as const).map((key) => (
+          <Checkbox
+            key={key}
+            size="md"
+            label={HAS[key]}
+            checked={draft[key] ?? false}
+            onChange={(event) => setDraft({ ...draft, [key]: event.currentTarget.checked })}
+            style={{ alignSelf: 'end', paddingBottom: 12 }}
+          />
+        ))}
         <Checkbox
           size="md"
           label="Its floor is wetted against dust"
@@ -149,6 +155,18 @@ export function RoomSettings({ room }: { room: Room }) {
           style={{ alignSelf: 'end', paddingBottom: 12 }}
         />
       </div>
+      <AirflowPlan value={draft.airflow} onPick={(airflow) => setDraft({ ...draft, airflow })} />
+      <TagsInput
+        label="Can light vapour: outlets, heaters, lamps, chargers"
+        description="asked about at every gate; a comma or Enter after each"
+        value={draft.ignitionSources ?? []}
+        maxTags={64}
+        onChange={(sources) => {
+          const { ignitionSources: _, ...rest } = draft;
+          const ignitionSources = sources.map((one) => one.slice(0, 80));
+          setDraft(ignitionSources.length > 0 ? { ...rest, ignitionSources } : rest);
+        }}
+      />
       <Textarea
         aria-label={`Note on ${room.name}`}
         value={draft.note}

@@ -5,6 +5,7 @@ import { AddToShop } from './AddToShop.tsx';
 import { CupSettings } from './CupSettings.tsx';
 import { PainterSettings } from './PainterSettings.tsx';
 import { RoomSettings } from './RoomSettings.tsx';
+import { ShopSettings } from './ShopSettings.tsx';
 import { useSetup } from '../api/reads.ts';
 
 export function SettingsPage() {
@@ -19,6 +20,7 @@ export function SettingsPage() {
       <div className="page stack">
         <PainterSettings key={painter.id} painter={painter} />
         <AddToShop kind="painter" like={painter} />
+        {setup && <ShopSettings shop={setup.shop} />}
         {setup?.rooms.map((room) => (
           <RoomSettings key={room.id} room={room} />
         ))}

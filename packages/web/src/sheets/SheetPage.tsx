@@ -4,10 +4,11 @@ import { Button } from '@mantine/core';
 import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
 import type { Sheet, SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
 import { Link, useParams } from 'react-router';
-import { useSheets } from '../api/reads.ts';
+import { useSetup, useSheets } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
+import { TinPrices } from './TinPrices.tsx';
 import { BASIS_NAME, CHEMISTRY_NAME } from '../words/tradeNames.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
 
@@ -15,6 +16,7 @@ export function SheetPage() {
   const { id = '' } = useParams();
   const sheetsRead = useSheets();
   const sheets = sheetsRead.data;
+  const { data: setup } = useSetup();
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const sheet = sheets?.find((version) => version.sheet.id === id)?.sheet;
@@ -94,6 +96,7 @@ export function SheetPage() {
               ))}
           </dl>
         </div>
+        {setup && <TinPrices key={sheet.id} sheet={sheet} setup={setup} />}
         {sheet.recipes?.map((recipe) => (
           <Recipe key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
         ))}

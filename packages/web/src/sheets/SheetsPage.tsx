@@ -4,8 +4,9 @@ import { ADDRESS } from '../api/resources.ts';
 import { Button, FileButton } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { ReadyLitre } from './ReadyLitre.tsx';
 import { ImportPreview } from './ImportPreview.tsx';
-import { useSheets } from '../api/reads.ts';
+import { useSetup, useSheets } from '../api/reads.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 
 const KINDS = [
@@ -25,6 +26,7 @@ const KINDS = [
 export function SheetsPage() {
   const read = useSheets();
   const { data } = read;
+  const { data: setup } = useSetup();
   const [file, setFile] = useState<File | null>(null);
   return (
     <>
@@ -58,6 +60,7 @@ export function SheetsPage() {
             onEnd={() => setFile(null)}
           />
         )}
+        {data && setup && <ReadyLitre sheets={data} setup={setup} />}
         {KINDS.map((kind) => ({
           kind,
           list: data?.filter(({ sheet }) => sheet.kind === kind) ?? [],

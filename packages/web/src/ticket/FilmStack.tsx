@@ -13,6 +13,7 @@ import { Seam } from './found/Seam.tsx';
 import styles from './FilmStack.module.css';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import {
+  carriersMeet,
   layOutFound,
   layOutStack,
   stackLayers,
@@ -91,6 +92,12 @@ export function FilmStack({
             <Seam outcome={outcome} over={above} />
           </div>
         ))}
+      {carriersMeet(layers).map(({ coatId, name, carrier }) => (
+        <p key={coatId} className={styles['meet']}>
+          {name}: {carrier} over {carrier === 'solvent' ? 'waterborne' : 'solvent'}, once it is matt
+          all through
+        </p>
+      ))}
       <svg
         viewBox={`0 0 ${box.widthPx} ${box.heightPx}`}
         className={styles['stack']}
@@ -145,6 +152,17 @@ export function FilmStack({
         >
           {panel.substrate}
         </text>
+        {carriersMeet(layout.bars).map((bar) => (
+          <line
+            key={`carrier ${bar.coatId}`}
+            x1={BOX.leftPx - 8}
+            x2={BOX.leftPx + BOX.barPx + 8}
+            y1={bar.yPx + bar.heightPx}
+            y2={bar.yPx + bar.heightPx}
+            className={styles['carriers']}
+            data-carriers
+          />
+        ))}
         {layout.bars.map((bar) => {
           const isSelected = bar.coatId === selectedId;
           return (

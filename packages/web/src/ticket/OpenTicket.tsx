@@ -85,7 +85,8 @@ export const OpenTicket = memo(function OpenTicket({
   const mix = liveMix(whole.mixes, coat.stageId, nowMs);
   const inCup = useMemo(() => wishesOfCup(whole, mix), [whole, mix]);
   const wishes = ownWishes ?? inCup;
-  const context = usePlanContext({ whole, setup, latest, air }, coat, wishes);
+  const shop = useMemo(() => ({ setup, latest, air }), [setup, latest, air]);
+  const context = usePlanContext({ whole, ...shop }, coat, wishes);
   const plan = usePlan(context);
   const warmer = usePlan(context && deltaC !== 0 ? inWarmerAir(context, deltaC) : undefined);
   // Months and air move it, not the seconds.
@@ -178,7 +179,7 @@ export const OpenTicket = memo(function OpenTicket({
           )}
           <DrawerContents value={drawer}>
             {shown === 'prep' && prep && (
-              <PrepCard {...shared} list={prep} onGate={() => toStep('gate')} />
+              <PrepCard {...shared} list={prep} shop={shop} onGate={() => toStep('gate')} />
             )}
             {shown === 'gate' && (
               <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />

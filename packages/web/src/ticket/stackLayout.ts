@@ -3,9 +3,10 @@
  * as fill. Pure.
  */
 import { leftOf, unsettledOf } from '@orthochrom/contract/plan/layersUnder.ts';
-import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
+import { isBlendOnly, recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
+import type { Carrier } from '@orthochrom/core/trade/vocabulary.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 
@@ -16,6 +17,7 @@ export type StackLayer = {
   name: string;
   dryUm: number;
   isLaid: boolean;
+  carrier: Carrier;
   colour: string;
   fault?: LayerMark;
 };
@@ -62,8 +64,9 @@ export function stackLayers(
               stage.coats > 1
                 ? `${STAGE_NAME[stage.kind]} ${coat.ordinal}`
                 : STAGE_NAME[stage.kind],
-            dryUm: (wetUm * volumeSolidsPercent) / 100,
+            dryUm: isBlendOnly(sheet, stage) ? 0 : (wetUm * volumeSolidsPercent) / 100,
             isLaid: LAID.includes(coat.state),
+            carrier: sheet.carrier,
             colour: stage.colourHex ?? DEFAULT_COLOUR,
             ...markOf(laid, coat),
           };
@@ -157,3 +160,7 @@ export function spread(
   }
   return places;
 }
+
+/** Where paint carried by one thing meets paint carried by another: the layer over it. */
+export const carriersMeet = <L extends Pick<StackLayer, 'carrier'>>(layers: readonly L[]): L[] =>
+  layers.filter(({ carrier }, i) => i > 0 && layers[i - 1]!.carrier !== carrier);

@@ -17,6 +17,8 @@ export type Entered = {
 };
 type FigureInputProps = {
   label: string;
+  /** Said, not shown: its column has a head. */
+  isLabelHidden?: boolean;
   kind: Kind;
   /** The contract's name of the field: it gives the range. */
   field: string;
@@ -53,6 +55,7 @@ const PLAIN_UNIT: Partial<Record<Kind, string>> = {
 
 export function FigureInput({
   label,
+  isLabelHidden = false,
   kind,
   field,
   value,
@@ -102,7 +105,7 @@ export function FigureInput({
   return (
     <div>
       <TextInput
-        label={label}
+        {...(isLabelHidden ? { 'aria-label': label } : { label })}
         description={description}
         placeholder={placeholder}
         value={text}

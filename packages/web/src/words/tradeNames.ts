@@ -1,5 +1,11 @@
 /** The words a painter reads for the contract's names. */
-import type { Airflow, Basis, Chemistry, Stage } from '@orthochrom/core/trade/vocabulary.ts';
+import type {
+  Airflow,
+  Basis,
+  Chemistry,
+  FinishTarget,
+  Stage,
+} from '@orthochrom/core/trade/vocabulary.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';
 
@@ -37,6 +43,17 @@ export const SETTING_NAME: Record<SettingName, string> = {
   distanceMm: 'Distance',
   overlapPercent: 'Overlap',
   wetFilmUm: 'Wet film',
+};
+export const FINISH_TARGET_NAME: Record<FinishTarget, string> = {
+  show: 'show',
+  factory: 'as from the factory',
+  low: 'low: sills, insides',
+};
+/** How hard a coat is looked at for the finish that is wanted; peel out of ten, ten is glass. */
+export const LOOKED_AT: Record<FinishTarget, string> = {
+  show: 'Show: in three lights, booth, side and sun; 9 of 10 or better for peel.',
+  factory: 'As from the factory: in two lights, booth and side; 7 of 10 or better for peel.',
+  low: 'Low: in one light; 5 of 10 is enough for peel.',
 };
 export const CHEMISTRY_NAME: Record<Chemistry, string> = {
   isocyanate: 'isocyanate hardener',
@@ -80,3 +97,6 @@ export const AIRFLOW_WORDS: Record<Airflow, string> = {
   fanAtDoor: 'The air goes to the fan at the door: begin at the far end, and work towards the fan.',
   still: 'No air carries the fog away: smaller sections, and wait until it has settled.',
 };
+
+export const UNFILTERED_WORDS =
+  'What comes in here is not filtered: let the dust settle before the fan runs, and tack once more.';

@@ -93,6 +93,7 @@ export function MixAtGate({ rooms, sheets, onGate }: MixAtGateProps) {
           <GateQuestions
             product={product}
             place={room.place}
+            known={room.ignitionSources}
             answers={answers}
             setAnswers={(next) => {
               setAnswers(next);

@@ -94,6 +94,7 @@ export const WAITS: SheetPage = {
     minutes('maxRecoatMinutes', 'Unsanded no longer than'),
     minutes('tapeMinutes', 'Before tape'),
     minutes('sandMinutes', 'Before dry sanding'),
+    minutes('shrinkMinutes', 'Done shrinking after'),
     minutes('wetSandMinutes', 'Before wet sanding'),
     minutes('wipeMinutes', 'Before wiping'),
   ],

@@ -3,6 +3,7 @@
  * in the cold; and what was done.
  */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
+import { shrinksFor } from '@orthochrom/contract/plan/shrinking.ts';
 import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
 import type { LayerWork, WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
@@ -60,6 +61,7 @@ export function EarliestTimes({
       next,
       answer: ask('recoat', { ...plan.inputs.recoat, minutesSince, next }),
     }));
+  const shrinks = shrinksFor(whole, coat, nowMs);
   if (rows.length === 0) return null;
   const ready = rows.flatMap(({ next, answer }) =>
     answer.ready && NOTED[next] ? [NOTED[next]] : [],
@@ -94,6 +96,19 @@ export function EarliestTimes({
               </tr>
             );
           })}
+          {times.shrinkMinutes !== undefined && (
+            <tr data-shrinks>
+              <td>
+                <strong>Done shrinking</strong>
+              </td>
+              <td>{shrinks === undefined ? 'time served' : `in ${minutesText(shrinks)}`}</td>
+              <td className="quiet">
+                {whole.ticket.timing === 'restoration'
+                  ? 'Block it for the last time after that.'
+                  : 'It may be sanded before; then edges may show in weeks.'}
+              </td>
+            </tr>
+          )}
         </tbody>
       </table>
       {done.length > 0 && (

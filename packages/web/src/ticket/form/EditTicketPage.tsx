@@ -37,10 +37,10 @@ function EditTicket({ whole }: { whole: TicketWhole }) {
     ...whole.sheets,
     ...latest.filter((version_) => !whole.sheets.some(({ id }) => id === version_.id)),
   ];
-  const faults = draftFaults(draft, painterId);
+  const faults = draftFaults(draft, painterId, sheets);
   const save = () =>
     write(async (over?: number) => {
-      const { id, ...body } = withPanelsInStages(draft);
+      const { id, ...body } = withPanelsInStages(draft, sheets);
       await putJson(ADDRESS.ticket(id), { ...body, painterId, state, version: over ?? version });
       await refresh('tickets');
       await navigate(`/tickets/${id}`);

@@ -31,10 +31,10 @@ export function NewTicketPage() {
   const [busy, write] = useWrite();
   if (!setup || !sheets) return <NotYet reads={[setupRead, sheetsRead]} what="the shop" />;
   const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
-  const faults = draftFaults(draft, painter.id);
+  const faults = draftFaults(draft, painter.id, sheets);
   const open = () =>
     write(async (over?: number) => {
-      const ticket = { ...withPanelsInStages(draft), painterId: painter.id };
+      const ticket = { ...withPanelsInStages(draft, sheets), painterId: painter.id };
       const whole = await saveJson<TicketWhole>(
         [ADDRESS.tickets, ADDRESS.ticket(ticket.id)],
         over === undefined ? ticket : { ...ticket, state: 'open' as const },

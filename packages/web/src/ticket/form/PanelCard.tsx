@@ -4,10 +4,12 @@ import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { neighboursOf, type Body } from '@orthochrom/core/body/bodyMap.ts';
+import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { FoundOnPanel, type LayersAnswer } from '../found/FoundOnPanel.tsx';
 import { SCOPE_NAME } from '../found/foundWords.ts';
+import { FINISH_TARGET_NAME } from '../../words/tradeNames.ts';
 import styles from './PanelPicker.module.css';
 
 type PanelCardProps = {
@@ -129,6 +131,16 @@ export function PanelCard({
             substrate && change({ substrate: substrate as Panel['substrate'] })
           }
         />
+        {panel.scope !== 'leave' && (
+          <Select
+            label="Finish wanted"
+            value={panel.finishTarget ?? 'factory'}
+            data={FINISH_TARGETS.map((value) => ({ value, label: FINISH_TARGET_NAME[value] }))}
+            onChange={(target) =>
+              target && change({ finishTarget: target as NonNullable<Panel['finishTarget']> })
+            }
+          />
+        )}
       </div>
       <Button variant="subtle" color="red" onClick={onOff}>
         Take {name} off the job

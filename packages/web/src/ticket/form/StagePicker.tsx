@@ -18,8 +18,10 @@ type StagePickerProps = {
 
 export function StagePicker({ draft, setup, sheets, onChange, error }: StagePickerProps) {
   const paints = paintSheets(sheets);
-  const change = (id: string, changes: Partial<StagePlan>) =>
-    onChange(draft.stages.map((stage) => (stage.id === id ? { ...stage, ...changes } : stage)));
+  const change = (id: string, changes: StageChanges) =>
+    onChange(
+      draft.stages.map((stage) => (stage.id === id ? without({ ...stage, ...changes }) : stage)),
+    );
   return (
     <fieldset className={`card stack ${styles['stages']}`}>
       <legend className="tape">Stages, lowest first</legend>
@@ -53,6 +55,11 @@ export function StagePicker({ draft, setup, sheets, onChange, error }: StagePick
   );
 }
 
+/** What is told as undefined is taken back. */
+type StageChanges = { [K in keyof StagePlan]?: StagePlan[K] | undefined };
+const without = (stage: StageChanges): StagePlan =>
+  Object.fromEntries(Object.entries(stage).filter(([, value]) => value !== undefined)) as StagePlan;
+
 type StageProps = {
   stage: StagePlan;
   place: number;
@@ -60,7 +67,7 @@ type StageProps = {
   setup: ShopSetup;
   draft: TicketDraft;
   sheets: SheetVersion[];
-  onChange: (changes: Partial<StagePlan>) => void;
+  onChange: (changes: StageChanges) => void;
   onRemove: () => void;
 };
 
@@ -108,6 +115,11 @@ function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }
           : {})}
         onChange={(coats) => typeof coats === 'number' && onChange({ coats })}
       />
+      {recipe?.blendOnly && (
+        <p className={styles['blendOnly']}>
+          Blend only: it melts the edges of blend and spot panels, and counts as no film.
+        </p>
+      )}
       {sheet.finishes && (
         <Select
           label="Finish"
@@ -122,7 +134,10 @@ function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }
         <GroundCards
           {...{ stage, sheet, over, job }}
           gun={setup.guns.find(({ id }) => id === over.stage.gunId) ?? setup.guns[0]}
-          onPick={({ name, colour }) => onChange({ colourName: name, colourHex: colour })}
+          strongSun={draft.strongSun ?? false}
+          onPick={({ name, colour, tint }) =>
+            onChange({ colourName: name, colourHex: colour, tint })
+          }
         />
       )}
       {sheet.shades && over ? null : sheet.shades ? (

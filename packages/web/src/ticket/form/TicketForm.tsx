@@ -1,5 +1,5 @@
 /** The form of a ticket, new or changed: vehicle, panels with areas, stages from data sheets. */
-import { Select, Textarea, TextInput } from '@mantine/core';
+import { Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import { layersFound } from '@orthochrom/contract/plan/layersFound.ts';
 import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
@@ -26,7 +26,7 @@ type TicketFormProps = {
 
 export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFormProps) {
   const change = (changes: Partial<TicketDraft>) =>
-    onChange(withPanelsInStages({ ...draft, ...changes }));
+    onChange(withPanelsInStages({ ...draft, ...changes }, sheets));
   const answer = useMemo(() => layersFound(draft, sheets), [draft, sheets]);
   const faultAt = (path: string) => faults.find((fault) => fault.path === path)?.message;
   return (
@@ -65,8 +65,27 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
           value={draft.dueOn ?? ''}
           onChange={({ currentTarget: { value } }) => {
             const { dueOn: _, ...rest } = draft;
-            onChange(withPanelsInStages(value ? { ...rest, dueOn: value } : rest));
+            onChange(withPanelsInStages(value ? { ...rest, dueOn: value } : rest, sheets));
           }}
+        />
+        <Select
+          label="Timing"
+          description="restoration waits until primer is done shrinking"
+          value={draft.timing ?? 'collision'}
+          data={[
+            { value: 'collision', label: 'collision: as soon as it may' },
+            { value: 'restoration', label: 'restoration: primer may shrink first' },
+          ]}
+          onChange={(timing) =>
+            timing && change({ timing: timing as NonNullable<TicketDraft['timing']> })
+          }
+        />
+        <Checkbox
+          size="lg"
+          label="It will stand in strong sun"
+          checked={draft.strongSun ?? false}
+          onChange={(event) => change({ strongSun: event.currentTarget.checked })}
+          style={{ alignSelf: 'end', paddingBottom: 8 }}
         />
       </div>
       <PanelPicker

@@ -3,7 +3,8 @@
  * loses nothing.
  */
 import { bodyPanel } from '@orthochrom/core/body/bodyMap.ts';
-import { getsStage } from '@orthochrom/core/layers/foundLayer.ts';
+import { getsStage, isMelted } from '@orthochrom/core/layers/foundLayer.ts';
+import { isBlendOnly } from '@orthochrom/contract/plan/planContext.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import {
   TicketCreate,
@@ -72,19 +73,36 @@ export function newStage(
   };
 }
 
-/** A stage covers the panels whose scope has it: a blend no undercoat, clear only no colour. */
-export const withPanelsInStages = (draft: TicketDraft): TicketDraft => ({
+/**
+ * A stage covers the panels whose scope has it: a blend no undercoat, clear only no colour, and
+ * what
+ * only melts edges the panels that have one.
+ */
+export const withPanelsInStages = (
+  draft: TicketDraft,
+  sheets: readonly SheetVersion[],
+): TicketDraft => ({
   ...draft,
-  stages: draft.stages.map((stage) => ({
-    ...stage,
-    panelIds: draft.panels.filter(({ scope }) => getsStage(scope, stage.kind)).map(({ id }) => id),
-  })),
+  stages: draft.stages.map((stage) => {
+    const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
+    const isBlend = sheet !== undefined && isBlendOnly(sheet, stage);
+    return {
+      ...stage,
+      panelIds: draft.panels
+        .filter(({ scope }) => getsStage(scope, stage.kind) && (!isBlend || isMelted(scope)))
+        .map(({ id }) => id),
+    };
+  }),
 });
 
 export type DraftFault = { path: string; message: string };
 
 /** What is still missing, in a painter's words, each with its place. */
-export function draftFaults(draft: TicketDraft, painterId: string): DraftFault[] {
+export function draftFaults(
+  draft: TicketDraft,
+  painterId: string,
+  sheets: readonly SheetVersion[],
+): DraftFault[] {
   const faults: DraftFault[] = [];
   if (draft.vehicle.trim() === '')
     faults.push({ path: 'vehicle', message: 'Which vehicle or part?' });
@@ -92,7 +110,7 @@ export function draftFaults(draft: TicketDraft, painterId: string): DraftFault[]
   if (draft.stages.length === 0)
     faults.push({ path: 'stages', message: 'At least one stage, from a data sheet.' });
   if (faults.length > 0) return faults;
-  const parsed = TicketCreate.safeParse({ ...withPanelsInStages(draft), painterId });
+  const parsed = TicketCreate.safeParse({ ...withPanelsInStages(draft, sheets), painterId });
   return parsed.success
     ? []
     : parsed.error.issues.map(({ path, message }) => ({

@@ -125,6 +125,7 @@ export function GateCard({
         <GateQuestions
           product={product}
           place={room.place}
+          known={room.ignitionSources}
           answers={answers}
           setAnswers={setAnswers}
         />

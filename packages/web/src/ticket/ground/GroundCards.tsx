@@ -3,7 +3,13 @@
  * coats that hide it and the paint that takes; the best first, touched to choose it.
  */
 import { needOf } from '@orthochrom/contract/plan/amounts.ts';
-import { coatsOver, groundChoice, type Over } from '@orthochrom/contract/plan/groundFor.ts';
+import {
+  coatsOver,
+  groundChoice,
+  shadowsAt,
+  type Over,
+} from '@orthochrom/contract/plan/groundFor.ts';
+import { tintedParts } from '@orthochrom/contract/plan/tint.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
@@ -11,6 +17,7 @@ import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { Panel, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import type { JobSize } from '@orthochrom/core/trade/vocabulary.ts';
+import { Button } from '@mantine/core';
 import { useMemo } from 'react';
 import { usePainter } from '../../frame/painter.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
@@ -23,13 +30,21 @@ type GroundCardsProps = {
   over: Over;
   gun: StoredGun | undefined;
   job: { panels: Panel[]; jobSize: JobSize };
-  onPick: (shade: { name: string; colour: string }) => void;
+  strongSun: boolean;
+  onPick: (shade: { name: string; colour: string; tint?: StagePlan['tint'] }) => void;
 };
 
-export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCardsProps) {
+export function GroundCards({ stage, sheet, over, gun, job, strongSun, onPick }: GroundCardsProps) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const choice = useMemo(() => groundChoice({ stage, sheet }, over), [stage, sheet, over]);
+  const choice = useMemo(
+    () => groundChoice({ stage, sheet }, over, { strongSun }),
+    [stage, sheet, over, strongSun],
+  );
+  const shadows = useMemo(
+    () => shadowsAt({ stage, sheet }, over, job.panels),
+    [stage, sheet, over, job.panels],
+  );
   const perCoatMl = useMemo(() => coatMl(over, gun, job), [over, gun, job]);
   if (!choice) return null;
   const { answer, cards, input } = choice;
@@ -79,7 +94,7 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
               type="button"
               className={styles['shade']}
               aria-pressed={stage.colourName === name}
-              onClick={() => onPick(shade)}
+              onClick={() => onPick({ ...shade, tint: undefined })}
             >
               {card}
             </button>
@@ -95,7 +110,20 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
           <Card colours={[tintedGround.colour]} isSmall /> Mixed{' '}
           {tintedGround.parts.map(({ parts, name }) => `${parts} ${name}`).join(' to ')} it hides in{' '}
           {turnsText(tintedGround.coatsToHide)} coats{said(tintedGround.coatsToHide)}
-          {`: in its recipe ${nested(sheet, stage.recipeName, tintedGround.parts)}.`}
+          {`: in its recipe ${nested(sheet, stage.recipeName, tintOf(tintedGround.parts, sheet, over))}.`}{' '}
+          <Button
+            variant={stage.tint ? 'filled' : 'default'}
+            aria-pressed={stage.tint !== undefined}
+            onClick={() =>
+              onPick({
+                name: tintedGround.parts.map(({ parts, name }) => `${parts} ${name}`).join(' : '),
+                colour: tintedGround.colour,
+                tint: tintOf(tintedGround.parts, sheet, over),
+              })
+            }
+          >
+            {stage.tint ? 'This shade is mixed' : 'Mix this shade'}
+          </Button>
         </p>
       )}
       {answer.candy?.map(({ name, oneCoatMore, perTenPercentFilm }) => (
@@ -105,7 +133,7 @@ export function GroundCards({ stage, sheet, over, gun, job, onPick }: GroundCard
           count on every part.
         </p>
       ))}
-      <VerdictList verdicts={answer.verdicts} hideGo />
+      <VerdictList verdicts={[...answer.verdicts, ...shadows]} hideGo />
       <p className="quiet">
         A screen’s colour, not a card’s: {answer.reasons[1]?.text} Film{' '}
         {input.dryUmPerCoat.toFixed(1)} µm dry a coat.
@@ -121,18 +149,21 @@ function coatMl({ stage, sheet }: Over, gun: StoredGun | undefined, job: GroundC
   return byPanel.reduce((sum, { ml }) => sum + ml, 0);
 }
 
-/** The tint stands in the paint's part; hardener and reducer stay as printed. */
-function nested(
+type Tint = NonNullable<StagePlan['tint']>;
+/** Shades are the ground's own product; the colour is that of the stage over it. */
+const tintOf = (
+  parts: readonly { name: string; parts: number }[],
   sheet: Sheet,
-  recipeName: string,
-  tint: readonly { name: string; parts: number }[],
-): string {
-  const recipe = sheet.recipes?.find(({ name }) => name === recipeName) ?? sheet.recipes?.[0];
-  const whole = tint.reduce((sum, { parts }) => sum + parts, 0);
-  const plain = (parts: number): string => String(Number(parts.toFixed(2)));
-  return (recipe?.parts ?? [])
-    .flatMap(({ role, parts }) =>
-      role === 'paint' ? tint.map((own) => plain((parts * own.parts) / whole)) : [plain(parts)],
-    )
+  over: Over,
+): Tint =>
+  parts.map(({ name, parts: share }) => ({
+    name,
+    parts: share,
+    product: sheet.shades?.some((shade) => shade.name === name) ? sheet.id : over.sheet.id,
+  }));
+
+/** The shade in its recipe, as it is poured: hardener and reducer stay as printed. */
+const nested = (sheet: Sheet, recipeName: string, tint: Tint): string =>
+  tintedParts(recipeOf({ sheet, stage: { recipeName } }).parts, { tint })
+    .map(({ parts }) => String(Number(parts.toFixed(2))))
     .join(' : ');
-}

@@ -22,7 +22,8 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { benchOf } from '../../faults/benchOf.ts';
 import { FoundHere } from '../../faults/FoundHere.tsx';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
-import { SETTING_NAME } from '../../words/tradeNames.ts';
+import { FINISH_TARGETS, type FinishTarget } from '@orthochrom/core/trade/vocabulary.ts';
+import { LOOKED_AT, SETTING_NAME } from '../../words/tradeNames.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
@@ -68,6 +69,7 @@ const AS_PLANNED: Pick<LookDraft, 'seen' | 'rating'> = { seen: ['nothing'], rati
 
 export function LookCard({
   coat,
+  context,
   painter,
   keep,
   whole,
@@ -171,7 +173,13 @@ export function LookCard({
       }
     >
       <div className="card stack">
-        <strong>What do you see? Booth light, side light, every edge.</strong>
+        <strong>What do you see? Every edge, along the light.</strong>
+        <p className="quiet">
+          {LOOKED_AT[targetOf(whole, coat)]}
+          {context.room.sideLight === false
+            ? ` ${context.room.name} has no lamps at its sides: carry one along, flat to the panel.`
+            : ''}
+        </p>
         <div className="row">
           {Seen.options.map((item) => (
             <Chip
@@ -212,4 +220,13 @@ export function LookCard({
       </div>
     </StepFrame>
   );
+}
+
+/** The best that is wanted of a panel of this coat. */
+function targetOf({ ticket }: TicketWhole, { stageId }: Coat): FinishTarget {
+  const stage = ticket.stages.find(({ id }) => id === stageId);
+  const wanted = ticket.panels
+    .filter(({ id }) => stage?.panelIds.includes(id))
+    .map(({ finishTarget = 'factory' }) => finishTarget);
+  return FINISH_TARGETS.find((target) => wanted.includes(target)) ?? 'factory';
 }

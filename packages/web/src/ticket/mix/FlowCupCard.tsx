@@ -5,9 +5,12 @@
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { takenMixInput } from '@orthochrom/contract/plan/takenPlan.ts';
+import { pouredAfter } from '@orthochrom/contract/plan/toSeconds.ts';
 import type { FlowCup, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { CUP_LABEL } from '@orthochrom/core/material/flowCup.ts';
 import { useState } from 'react';
+import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { useStopwatch } from '../../guns/useStopwatch.ts';
@@ -15,13 +18,16 @@ import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor, secondsText } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { ToSeconds } from './ToSeconds.tsx';
 
 export function FlowCupCard({
   mix,
+  whole,
+  coat,
   context,
   painter,
   keep,
-}: Pick<CardProps, 'context' | 'painter' | 'keep'> & { mix: Mix }) {
+}: Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & { mix: Mix }) {
   const [busy, write] = useWrite();
   const watch = useStopwatch();
   const known = mix.flowCup;
@@ -57,6 +63,25 @@ export function FlowCupCard({
         }),
       ),
     );
+  const pourMore = (more: { name: string; ml: number }) =>
+    write(async () => {
+      const poured = pouredAfter(mix, more, takenMixInput(coat)?.densitiesGPerMl);
+      if (!poured)
+        throw new Error(`How heavy ${more.name} is stands on no sheet: note it by volume.`);
+      keep(
+        await postJson<TicketWhole>(ADDRESS.ticket(whole.ticket.id, 'mixes'), {
+          id: newId(),
+          stageId: mix.stageId,
+          coatId: coat.id,
+          painterId: painter.id,
+          poured,
+          batchNo: mix.batchNo,
+          correctedFromId: mix.id,
+        }),
+      );
+      // Thinner now: it wants another timing.
+      setSeconds(undefined);
+    });
   return (
     <details className="card" open={known !== undefined}>
       <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
@@ -110,6 +135,14 @@ export function FlowCupCard({
               . The gun’s paint a minute follows it.
             </p>
             <VerdictList verdicts={answer.verdicts} />
+            <ToSeconds
+              mix={mix}
+              sheet={context.sheet}
+              flowCup={{ cup, seconds: seconds!, measuredAtC: measuredAtC! }}
+              units={painter.units}
+              busy={busy}
+              {...(coat.state === 'taken' ? { onAdded: (more) => void pourMore(more) } : {})}
+            />
           </>
         )}
         <div>

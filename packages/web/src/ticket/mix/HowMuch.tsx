@@ -1,13 +1,14 @@
 /** How much to mix, as a band that the painter's own hand narrows: by panel, cup and tin. */
 import type { HowMuch as Quantity } from '@orthochrom/contract/plan/howMuch.ts';
-import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
+import { formatFor, minutesText, moneyText } from '@orthochrom/contract/words/format.ts';
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { coveredSaid } from './covered.ts';
 import styles from './HowMuch.module.css';
 
-type HowMuchProps = { quantity: Quantity; painter: Painter };
+type HowMuchProps = { quantity: Quantity; painter: Painter; currency?: string | undefined };
 
-export function HowMuch({ quantity, painter }: HowMuchProps) {
+export function HowMuch({ quantity, painter, currency }: HowMuchProps) {
   const { readyMl, byPanel, batches = [], painterFactor, packs = [], leftOver = [] } = quantity;
   const format = formatFor(painter.units);
   const volume = (ml: number) => format.joined(format.volume(ml));
@@ -42,7 +43,7 @@ export function HowMuch({ quantity, painter }: HowMuchProps) {
         <ol className={styles['cups']}>
           {batches.map(({ readyMl: ml, covers = [], minutes }, i) => (
             <li key={i}>
-              <strong>{volume(ml)}</strong>: {covered(covers)}
+              <strong>{volume(ml)}</strong>: {coveredSaid(covers)}
               {minutes === undefined ? '' : `, ${minutesText(minutes)}`}
             </li>
           ))}
@@ -59,6 +60,7 @@ export function HowMuch({ quantity, painter }: HowMuchProps) {
             ` Left: ${leftOver.map(({ name, ml }) => `${volume(ml)} ${name}`).join(', ')}.`}
         </p>
       )}
+      <Money quantity={quantity} currency={currency} />
       <VerdictList
         verdicts={quantity.verdicts.filter(({ code }) => code !== 'two-pack-breathing')}
         hideGo
@@ -67,13 +69,25 @@ export function HowMuch({ quantity, painter }: HowMuchProps) {
   );
 }
 
-/** "coat 1: door, quarter; coat 2: door" */
-function covered(covers: readonly { coat: number; panel: string }[]): string {
-  const coats = [...new Set(covers.map(({ coat }) => coat))];
-  return coats
-    .map((coat) => {
-      const panels = covers.filter((one) => one.coat === coat).map(({ panel }) => panel);
-      return `coat ${coat}: ${[...new Set(panels)].join(', ')}`;
-    })
-    .join('; ');
+/** What is used, and what is bought for it; the ready litre to compare by. */
+export function Money({
+  quantity: { cost, costPerReadyL, spend },
+  currency,
+}: {
+  quantity: Quantity;
+  currency?: string | undefined;
+}) {
+  if (cost === undefined && spend === undefined) return null;
+  const money = (amount: number) => moneyText(amount, currency);
+  return (
+    <p>
+      {cost !== undefined && (
+        <>
+          Paint <strong>{money(cost)}</strong>
+          {costPerReadyL !== undefined && `, ${money(costPerReadyL)} the ready litre`}.{' '}
+        </>
+      )}
+      {spend !== undefined && `Tins to buy ${money(spend)}.`}
+    </p>
+  );
 }

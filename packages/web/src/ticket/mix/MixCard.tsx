@@ -1,19 +1,22 @@
 /** Reducer, hardener and ratio with their reasons, the pour list, and what was really poured. */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select, TextInput } from '@mantine/core';
+import { dosesBeyond, type SheetAddition } from '@orthochrom/contract/plan/additions.ts';
 import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
-import { howMuch } from '@orthochrom/contract/plan/howMuch.ts';
 import { wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
+import { useSetup } from '../../api/reads.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
+import { Doses, dosedName } from './Doses.tsx';
 import { HowMuch } from './HowMuch.tsx';
 import { YieldFromStock } from './YieldFromStock.tsx';
+import { lapsOf } from './covered.ts';
 import { MixChoice } from './MixChoice.tsx';
 import type { MixCardProps } from './mixCardProps.ts';
 import { OwnGrade } from './OwnGrade.tsx';
@@ -23,6 +26,7 @@ import { PourList } from './PourList.tsx';
 import { PourNotes } from './PourNotes.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { BASIS_NAME } from '../../words/tradeNames.ts';
 import { useStanding } from '../standing.ts';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
@@ -42,11 +46,14 @@ export function MixCard(props: MixCardProps) {
 function LiveMix(props: MixCardProps) {
   const { coat, context, plan, painter, keep, mix, cups, wishes, setWishes, blocked } = props;
   const [busy, write] = useWrite();
+  const { data: shop } = useSetup();
   const format = formatFor(painter.units);
   const { reducer } = plan;
   const standing = useStanding('take', props);
   const [whyCoats, setWhyCoats] = useState('');
+  const [whyDose, setWhyDose] = useState('');
   const beyond = wordWanted(plan, context);
+  const [dosed] = plan.inUse ? dosesBeyond(context, plan.inUse) : [];
   const take = () =>
     write(async () => {
       const body = {
@@ -58,9 +65,19 @@ function LiveMix(props: MixCardProps) {
           ...(beyond
             ? { coats: { recommended: beyond.most, chosen: beyond.coats, why: whyCoats.trim() } }
             : {}),
+          ...(dosed
+            ? {
+                dose: {
+                  recommended: doseSaid(context, dosed.ours),
+                  chosen: doseSaid(context, { ...dosed.ours, ...dosed.dose }),
+                  why: whyDose.trim(),
+                },
+              }
+            : {}),
         },
         ...(wishes.wantedParts ? { wantedParts: wishes.wantedParts } : {}),
         ...(wishes.hardenerId ? { hardenerId: wishes.hardenerId } : {}),
+        ...(wishes.doses && wishes.doses.length > 0 ? { doses: wishes.doses } : {}),
         ...(context.cup ? { cupId: context.cup.id } : {}),
         ...(wishes.readyMl === undefined ? {} : { readyMl: wishes.readyMl }),
         ...(wishes.part ? { part: wishes.part } : {}),
@@ -68,10 +85,9 @@ function LiveMix(props: MixCardProps) {
       };
       keep(await postJson<TicketWhole>(ADDRESS.coat(coat.id, 'take'), body));
     });
-  const quantity = useMemo(() => howMuch(context, plan), [context, plan]);
   const ways = (
     <>
-      <HowMuch quantity={quantity} painter={painter} />
+      <HowMuch quantity={plan.quantity} painter={painter} currency={shop?.shop.currency} />
       {reducer.choice && (
         <>
           <FigureInput
@@ -96,6 +112,7 @@ function LiveMix(props: MixCardProps) {
           />
         </>
       )}
+      <Doses context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
       <OwnGrade context={context} plan={plan} wishes={wishes} setWishes={setWishes} />
       <YieldFromStock
         plan={plan}
@@ -129,6 +146,14 @@ function LiveMix(props: MixCardProps) {
               onChange={(event) => setWhyCoats(event.currentTarget.value)}
             />
           )}
+          {dosed && (
+            <TextInput
+              label={`${doseSaid(context, { ...dosed.ours, ...dosed.dose })}; the sheet has it otherwise: a word why`}
+              value={whyDose}
+              maxLength={200}
+              onChange={(event) => setWhyDose(event.currentTarget.value)}
+            />
+          )}
         </>
       }
       action={
@@ -139,7 +164,8 @@ function LiveMix(props: MixCardProps) {
             standing.isStopped ||
             blocked ||
             !reducer.choice ||
-            (beyond !== undefined && whyCoats.trim() === '')
+            (beyond !== undefined && whyCoats.trim() === '') ||
+            (dosed !== undefined && whyDose.trim() === '')
           }
         >
           {standing.isStopped
@@ -158,6 +184,7 @@ function LiveMix(props: MixCardProps) {
           cup={context.cup}
           blend={plan.inUse?.parts ?? []}
           units={painter.units}
+          {...lapsOf(plan.mix, plan.quantity)}
         />
       )}
     </StepFrame>
@@ -182,6 +209,9 @@ function Solvent({
     </p>
   );
 }
+
+const doseSaid = (context: MixCardProps['context'], dose: SheetAddition): string =>
+  `${Number(dose.percent.toFixed(1))} % ${dosedName(context, dose)} of ${BASIS_NAME[dose.of]}`;
 
 const withReady = ({ readyMl: _, ...rest }: Wishes, readyMl: number | undefined): Wishes =>
   readyMl === undefined ? rest : { ...rest, readyMl };

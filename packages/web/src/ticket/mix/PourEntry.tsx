@@ -2,7 +2,7 @@
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, SegmentedControl } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -12,12 +12,19 @@ import { FigureInput } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../../verdict/Verdicts.tsx';
 import type { StoredCup } from '@orthochrom/contract/shop/setup.ts';
+import { lapsOf } from './covered.ts';
 import { PourList } from './PourList.tsx';
 import { PourNotes } from './PourNotes.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { useStanding } from '../standing.ts';
-import { takenMix, takenMixInput, takenReducer } from '@orthochrom/contract/plan/takenPlan.ts';
+import {
+  takenMix,
+  takenMixInput,
+  takenQuantity,
+  takenReducer,
+} from '@orthochrom/contract/plan/takenPlan.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { CardProps } from '../cardProps.ts';
 
 export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
@@ -26,7 +33,11 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
   const mix = takenMix(coat);
   const asked = takenMixInput(coat);
   const cup = cups.find(({ capacityMl }) => capacityMl === asked?.cup?.capacityMl) ?? context.cup;
-  const batch = mix?.batches?.[0];
+  const cupNo = Math.min(
+    pouredSince(whole.mixes, coat) + 1,
+    Math.max(1, mix?.batches?.length ?? 1),
+  );
+  const batch = mix?.batches?.[cupNo - 1];
   const [measure, setMeasure] = useState<'volume' | 'weight'>(painter.units.measure);
   const [amounts, setAmounts] = useState<Record<string, number>>({});
   const [filledRound, setFilledRound] = useState(0);
@@ -129,6 +140,8 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
         cup={cup}
         blend={plan.inUse?.parts ?? takenReducer(coat)?.choice?.parts ?? []}
         units={painter.units}
+        cupNo={cupNo}
+        {...lapsOf(mix, takenQuantity(coat))}
         head={
           <div className="row">
             <strong>Poured{(mix.batches?.length ?? 1) > 1 ? ', this cup' : ''}</strong>
@@ -176,6 +189,13 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
     </StepFrame>
   );
 }
+
+/** Cups that were poured by this plan. */
+const pouredSince = (mixes: readonly Mix[], { stageId, planned }: Coat): number =>
+  mixes.filter(
+    (mix) =>
+      mix.stageId === stageId && !mix.correctedFromId && planned && mix.mixedAt >= planned.at,
+  ).length;
 
 function checkOf(input: object): AnswerOf<'pourCheck'> | undefined {
   const outcome = answerOrRefuse('pourCheck', JSON.parse(JSON.stringify(input)));

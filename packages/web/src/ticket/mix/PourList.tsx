@@ -6,6 +6,7 @@ import { BLEND_NAME } from '@orthochrom/contract/plan/takenRecipe.ts';
 import type { StoredCup, Units } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import type { ReactNode } from 'react';
+import { coveredSaid, type CupCovers } from './covered.ts';
 import { CupPicture } from './CupPicture.tsx';
 import styles from './PourList.module.css';
 
@@ -14,16 +15,30 @@ type PourListProps = {
   cup: StoredCup;
   blend: { name: string; fraction: number }[];
   units: Units;
+  /** Which of several cups is poured now, from 1. */
+  cupNo?: number;
+  /** What each cup is for, where they end with a panel. */
+  covers?: CupCovers[];
   /** What stands over the list in place of how much it is. */
   head?: ReactNode;
   /** Beside each part: what was really poured. */
   entry?: (name: string) => ReactNode;
 };
 
-export function PourList({ mix, cup, blend, units, head, entry }: PourListProps) {
+export function PourList({
+  mix,
+  cup,
+  blend,
+  units,
+  cupNo = 1,
+  covers,
+  head,
+  entry,
+}: PourListProps) {
   const format = formatFor(units);
   const batches = mix.batches ?? [];
-  const batch = batches[0];
+  const at = Math.min(cupNo, batches.length) - 1;
+  const batch = batches[at];
   if (!batch) return null;
   const cups = batches.length;
   const isByVolume = units.measure === 'volume';
@@ -38,10 +53,11 @@ export function PourList({ mix, cup, blend, units, head, entry }: PourListProps)
           {head}
           <div className="label">
             {cups > 1
-              ? `${cups} equal cups, each ${ml(batch.readyMl)}`
+              ? `Cup ${at + 1} of ${cups}, ${ml(batch.readyMl)}`
               : `One cup, ${ml(batch.readyMl)}`}
             {cups > 1 ? ` · ${ml(mix.readyMl ?? 0)} in all` : ''}
           </div>
+          {covers?.[at] && <div className="quiet">for {coveredSaid(covers[at])}</div>}
         </div>
         <table className="plain">
           <thead>

@@ -26,9 +26,7 @@ export function ReadyMix(props: MixCardProps & { mix: Mix }) {
     <StepFrame
       ways={{
         word: 'Flow cup',
-        content: (
-          <FlowCupCard mix={mix} context={props.context} painter={painter} keep={props.keep} />
-        ),
+        content: <FlowCupCard key={mix.id} {...props} mix={mix} />,
       }}
       action={
         frozen && isStopped(frozen.verdicts) ? undefined : (

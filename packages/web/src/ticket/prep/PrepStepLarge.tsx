@@ -12,11 +12,13 @@ type PrepStepLargeProps = {
   isHeld: boolean;
   /** What comes after it. */
   then: readonly PrepStep[];
+  /** What the step is answered with beside a touch. */
+  extra?: ReactNode;
   /** Its other answers. */
   children: ReactNode;
 };
 
-export function PrepStepLarge({ step, at, of, isHeld, then, children }: PrepStepLargeProps) {
+export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: PrepStepLargeProps) {
   const { panels, ladder = [], fault, again = [] } = step;
   return (
     <div className={`card ${styles['step']}`} data-step={step.key}>
@@ -32,6 +34,7 @@ export function PrepStepLarge({ step, at, of, isHeld, then, children }: PrepStep
           {again.length > 0 ? `Once more: ${again.join(', ')}` : panels.join(', ')}
         </div>
       </div>
+      {extra}
       {children && <div className={styles['others']}>{children}</div>}
       <div className="stack">
         {ladder.length > 0 && (

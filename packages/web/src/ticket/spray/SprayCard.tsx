@@ -12,7 +12,13 @@ import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { passSeconds } from '../gun/gunSettings.ts';
-import { AIRFLOW_WORDS, capital, SPRAY_WORDS, WETNESS_NAME } from '../../words/tradeNames.ts';
+import {
+  AIRFLOW_WORDS,
+  capital,
+  SPRAY_WORDS,
+  UNFILTERED_WORDS,
+  WETNESS_NAME,
+} from '../../words/tradeNames.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { Spraying } from './Spraying.tsx';
 import { useStanding } from '../standing.ts';
@@ -74,6 +80,7 @@ function ReadyToSpray(props: SprayCardProps) {
             <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
             Trigger to air at the turns.
             {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
+            {context.room.filtered === false && ` ${UNFILTERED_WORDS}`}
           </p>
         ),
       }}

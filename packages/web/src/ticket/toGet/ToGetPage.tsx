@@ -1,7 +1,7 @@
 /** All that a job wants before it begins: paint by tin, cups, strainers, discs, cloths; printed. */
 import { Button, Table } from '@mantine/core';
 import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
-import { howMuch, suppliesOf, type HowMuch } from '@orthochrom/contract/plan/howMuch.ts';
+import { suppliesOf, type HowMuch } from '@orthochrom/contract/plan/howMuch.ts';
 import { stageSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import { planCoat, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
@@ -10,15 +10,18 @@ import { prepWhere } from '@orthochrom/contract/plan/standing.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { ask } from '@orthochrom/contract/registry.ts';
+import { formatFor, moneyText } from '@orthochrom/contract/words/format.ts';
 import { IconPrinter } from '@tabler/icons-react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAir, useSetup, useSheets, useTicket } from '../../api/reads.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { NotYet } from '../../frame/NotYet.tsx';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
+import { FigureInput } from '../../units/FigureInput.tsx';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { capital } from '../../words/tradeNames.ts';
 import styles from './ToGetPage.module.css';
 
@@ -38,10 +41,12 @@ type ToGetProps = { whole: TicketWhole; setup: ShopSetup; latest: SheetVersion[]
 function ToGet({ whole, setup, latest, air }: ToGetProps) {
   const { painter } = usePainter();
   const nowMs = useNowMs(60_000);
-  const stages = useMemo(
+  const [atHand, setAtHand] = useState<Record<string, number>>({});
+  const planned = useMemo(
     () => stagesOf({ whole, setup, latest, air }, painter),
     [whole, setup, latest, air, painter],
   );
+  const stages = useMemo(() => lessWhatIsThere(planned, atHand), [planned, atHand]);
   const [first] = stages;
   const prep = first && prepList(whole, prepWhere(first.context, first.plan, nowMs));
   const format = formatFor(painter.units);
@@ -68,6 +73,7 @@ function ToGet({ whole, setup, latest, air }: ToGetProps) {
                 <Table.Th>Stage</Table.Th>
                 <Table.Th>Product</Table.Th>
                 <Table.Th>Wanted</Table.Th>
+                <Table.Th>On the shelf</Table.Th>
                 <Table.Th>Tins</Table.Th>
               </Table.Tr>
             </Table.Thead>
@@ -81,12 +87,37 @@ function ToGet({ whole, setup, latest, air }: ToGetProps) {
                     </Table.Td>
                     <Table.Td>{part.name}</Table.Td>
                     <Table.Td className={styles['figure']}>{volume(part.ml)}</Table.Td>
+                    <Table.Td className={styles['shelf']}>
+                      <FigureInput
+                        label={`${part.name} on the shelf, ${name}`}
+                        isLabelHidden
+                        kind="volume"
+                        field="ml"
+                        placeholder="none"
+                        onChange={(entered) =>
+                          setAtHand({
+                            ...atHand,
+                            [shelfKey(name, part.name)]: entered?.canonical ?? 0,
+                          })
+                        }
+                      />
+                    </Table.Td>
                     <Table.Td>{tinsSaid(quantity, part.name, volume)}</Table.Td>
                   </Table.Tr>
                 )),
               )}
             </Table.Tbody>
           </Table>
+          <VerdictList
+            verdicts={stages.flatMap(({ quantity }) =>
+              quantity.verdicts.filter(({ code }) => code === 'paint-short'),
+            )}
+            hideGo
+          />
+          <JobMoney
+            quantities={stages.map(({ quantity }) => quantity)}
+            currency={setup.shop.currency}
+          />
           <p className="quiet">
             A tinted colour is bought for the upper figure: the second tin may differ.
           </p>
@@ -120,13 +151,72 @@ function stagesOf({ whole, setup, latest, air }: ToGetProps, painter: Painter): 
     const context = coat && contextOf({ whole, setup, latest, air }, coat, painter.id, {});
     if (!context || isMissing(context)) return [];
     const plan = planCoat(context);
-    return [{ name: stageSaid(stages, stage), context, plan, quantity: howMuch(context, plan) }];
+    return [{ name: stageSaid(stages, stage), context, plan, quantity: plan.quantity }];
   });
 }
 
-function tinsSaid({ packs = [] }: HowMuch, product: string, volume: (ml: number) => string) {
+function tinsSaid(
+  { packs = [], leftOver = [] }: HowMuch,
+  product: string,
+  volume: (ml: number) => string,
+) {
   const own = packs.filter(({ name }) => name === product);
   return own.length === 0
-    ? 'size not on its sheet'
+    ? leftOver.some(({ name }) => name === product)
+      ? 'none: it is there'
+      : 'size not on its sheet'
     : own.map(({ sizeMl, count }) => `${count} × ${volume(sizeMl)}`).join(', ');
+}
+
+const shelfKey = (stage: string, product: string): string => `${stage} ${product}`;
+
+/** Tins for what the shelf does not have. */
+const lessWhatIsThere = (stages: Stage[], atHand: Record<string, number>): Stage[] =>
+  stages.map((stage) => {
+    const { quantity, plan, name } = stage;
+    const have = (quantity.components ?? []).flatMap((part) => {
+      const ml = atHand[shelfKey(name, part.name)] ?? 0;
+      return ml > 0 ? [{ name: part.name, ml }] : [];
+    });
+    return have.length === 0
+      ? stage
+      : { ...stage, quantity: ask('quantity', { ...plan.inputs.quantity, have }) };
+  });
+
+/** What the paint of the whole job is worth, where every stage can be priced. */
+function JobMoney({
+  quantities,
+  currency,
+}: {
+  quantities: readonly HowMuch[];
+  currency: string | undefined;
+}) {
+  const sum = (of: (quantity: HowMuch) => number | undefined): number | undefined =>
+    quantities.reduce<number | undefined>((total, quantity) => {
+      const own = of(quantity);
+      return total === undefined || own === undefined ? undefined : total + own;
+    }, 0);
+  const [cost, spend] = [
+    sum((one) => one.cost),
+    sum((one) => one.spend ?? (one.packs ? undefined : 0)),
+  ];
+  if (quantities.length === 0) return null;
+  return cost === undefined && spend === undefined ? (
+    <p className="quiet">
+      No prices yet for all of it: each product has them on its own page under Sheets.
+    </p>
+  ) : (
+    <p>
+      {cost !== undefined && (
+        <>
+          Paint of this job <strong>{moneyText(cost, currency)}</strong>.{' '}
+        </>
+      )}
+      {spend !== undefined && (
+        <>
+          Tins to buy <strong>{moneyText(spend, currency)}</strong>.
+        </>
+      )}
+    </p>
+  );
 }

@@ -1,0 +1,70 @@
+/**
+ * A product with its hardener and reducer as they are bought: a kit, and what a ready litre costs.
+ */
+import { ask, type AnswerOf } from '../registry.ts';
+import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+import { shortName, type Products } from './planContext.ts';
+import { REDUCER } from './reduction.ts';
+
+export type KitPart = { name: string; product: Sheet; share: string };
+
+/** The product that stands for a part of a recipe: of several grades the middle one. */
+function productFor(sheet: Sheet, product: string, products: Products): Sheet | undefined {
+  if (product === 'self') return sheet;
+  const ids =
+    product === REDUCER ? sheet.grades : product === 'hardener' ? sheet.hardeners : [product];
+  return products.get(ids?.[Math.floor((ids.length - 1) / 2)] ?? '');
+}
+
+/** What is bought for a recipe; undefined where the shop lacks a part of it. */
+export function kitParts(
+  sheet: Sheet,
+  { parts, additions = [] }: SheetRecipe,
+  products: Products,
+): KitPart[] | undefined {
+  const named = [
+    ...parts.map((part) => ({ product: part.product, share: String(part.parts) })),
+    ...additions.map((part) => ({ product: part.product, share: `${part.percent} %` })),
+  ].map(({ product, share }) => ({ share, product: productFor(sheet, product, products) }));
+  return named.every((one) => one.product)
+    ? named.map(({ share, product }) => ({ name: shortName(product!), product: product!, share }))
+    : undefined;
+}
+
+type Prices = ReadonlyMap<string, Record<string, number>>;
+/** One tin of each, in the sizes that are chosen; without a choice the smallest. */
+export function kitOfTins(
+  sheet: Sheet,
+  recipe: SheetRecipe,
+  {
+    products,
+    prices,
+    sizes,
+  }: { products: Products; prices: Prices; sizes: Record<string, number> },
+): AnswerOf<'kit'> | undefined {
+  const parts = kitParts(sheet, recipe, products);
+  if (!parts) return undefined;
+  const packs = parts.map(({ name, product }) => {
+    const sizeMl = sizes[product.id] ?? Math.min(...(product.packSizesMl ?? []));
+    const price = prices.get(product.id)?.[String(sizeMl)];
+    return { name, ml: sizeMl, ...(price === undefined ? {} : { price }) };
+  });
+  if (packs.some(({ ml }) => !Number.isFinite(ml))) return undefined;
+  const nameAt = (i: number) => parts[i]!.name;
+  return ask('kit', {
+    packs,
+    recipe: {
+      parts: recipe.parts.map((part, i) => ({
+        name: nameAt(i),
+        parts: part.parts,
+        role: part.role,
+      })),
+      additions: (recipe.additions ?? []).map(({ percent, of, role }, i) => ({
+        name: nameAt(recipe.parts.length + i),
+        percent,
+        of,
+        role,
+      })),
+    },
+  });
+}
