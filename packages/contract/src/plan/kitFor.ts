@@ -31,8 +31,24 @@ export function kitParts(
     : undefined;
 }
 
+/** What is chosen, else the smallest tin that goes with a whole tin of the first part. */
+export function sizesOfKit(
+  parts: readonly KitPart[],
+  recipe: SheetRecipe,
+  chosen: Record<string, number>,
+): number[] {
+  const smallest = ({ packSizesMl = [] }: Sheet): number => Math.min(...packSizesMl);
+  const [first] = parts;
+  const firstMl = first ? (chosen[first.product.id] ?? smallest(first.product)) : 0;
+  return parts.map(({ product }, i) => {
+    const share = (recipe.parts[i]?.parts ?? 0) / recipe.parts[0]!.parts;
+    const enough = (product.packSizesMl ?? []).filter((sizeMl) => sizeMl >= firstMl * share);
+    return chosen[product.id] ?? (enough.length > 0 ? Math.min(...enough) : smallest(product));
+  });
+}
+
 type Prices = ReadonlyMap<string, Record<string, number>>;
-/** One tin of each, in the sizes that are chosen; without a choice the smallest. */
+/** A tin of each, in the sizes that are chosen; without a choice the first in its smallest. */
 export function kitOfTins(
   sheet: Sheet,
   recipe: SheetRecipe,
@@ -44,8 +60,9 @@ export function kitOfTins(
 ): AnswerOf<'kit'> | undefined {
   const parts = kitParts(sheet, recipe, products);
   if (!parts) return undefined;
-  const packs = parts.map(({ name, product }) => {
-    const sizeMl = sizes[product.id] ?? Math.min(...(product.packSizesMl ?? []));
+  const tins = sizesOfKit(parts, recipe, sizes);
+  const packs = parts.map(({ name, product }, i) => {
+    const sizeMl = tins[i]!;
     const price = prices.get(product.id)?.[String(sizeMl)];
     return { name, ml: sizeMl, ...(price === undefined ? {} : { price }) };
   });

@@ -56,7 +56,8 @@ function plannedStage(
   const { wetFilmUm, volumeSolidsPercent, parts } = recipeOf({ sheet, stage });
   const sheetGrit = gritOf(sheet);
   const wetUm = (wetFilmUm[0] + wetFilmUm[1]) / 2;
-  const dryUm = isBlendOnly(sheet, stage) ? 0 : (stage.coats * wetUm * volumeSolidsPercent) / 100;
+  const isBlend = isBlendOnly(sheet, stage);
+  const dryUm = isBlend ? 0 : (stage.coats * wetUm * volumeSolidsPercent) / 100;
   const { from, to } = rangeOf('dryUm');
   return {
     name: stageSaid(stages, stage),
@@ -65,14 +66,15 @@ function plannedStage(
     activated: parts.some(({ role }) => role === 'hardener'),
     hardener: sheet.hardenerChemistry,
     build: sheet.materialClass !== undefined && MATERIALS[sheet.materialClass].isBuild,
-    ...(stage.finish ? { finish: stage.finish } : {}),
+    // What only melts an edge has been on the card of its colour.
+    ...(stage.finish && !isBlend ? { finish: stage.finish } : {}),
     panels: of
       .filter(({ id }) => stage.panelIds.includes(id))
       .map((panel) => panelSaid(all, panel)),
     ...(dryUm >= from && dryUm <= to ? { dryUm } : {}),
     ...(sheetGrit ? { sheetGrit } : {}),
     ...allowedBy(sheet),
-    ...(stage.variant ? { variant: true } : {}),
+    ...(stage.variant && !isBlend ? { variant: true } : {}),
     ...(sheet.wipe ? { wipe: sheet.wipe } : {}),
   } satisfies Input['stages'][number];
 }

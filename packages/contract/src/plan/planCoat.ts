@@ -43,6 +43,10 @@ const SPRAY_MINUTES_PER_M2 = 3;
 export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number =>
   stageAreaM2(of) * SPRAY_MINUTES_PER_M2;
 
+/** All coats that are left, with the waits between them. */
+const allCoatsMinutes = (context: PlanContext, flashMinutes: number): number =>
+  context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes;
+
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
   const reducerQuestion = { ...reducerInput(context), risks: false };
@@ -65,11 +69,15 @@ export function planCoat(context: PlanContext): CoatPlan {
     flashMinutes: recoat.earliestMinutes.value,
   });
   const quantity = ask('quantity', quantityQuestion);
+  const cupsMl = lapCupsMl(context, quantity);
   const mixQuestion =
     parts &&
     mixInput(context, parts, {
-      flashMinutes: recoat.earliestMinutes.value,
-      cupsMl: lapCupsMl(context, quantity),
+      cupsMl,
+      // What is mixed cup by cup waits no longer than its own cup takes.
+      sprayMinutes: cupsMl
+        ? Math.max(...quantity.batches!.map(({ minutes = 0 }) => minutes))
+        : allCoatsMinutes(context, recoat.earliestMinutes.value),
       inUse,
     });
   return {
@@ -115,10 +123,14 @@ function mixInput(
   context: PlanContext,
   parts: MixParts,
   {
-    flashMinutes,
     cupsMl,
+    sprayMinutes,
     inUse,
-  }: { flashMinutes: number; cupsMl: number[] | undefined; inUse: GradeInUse | undefined },
+  }: {
+    cupsMl: number[] | undefined;
+    sprayMinutes: number;
+    inUse: GradeInUse | undefined;
+  },
 ): InputOf<'mix'> {
   const { potLife, blendOnly } = recipeOf(context);
   const { strainerUm } = context.sheet;
@@ -134,8 +146,7 @@ function mixInput(
     ...(vocLimitGPerL === undefined ? {} : { vocLimitGPerL }),
     ...(potLife ? { potLife } : {}),
     temperatureC: climate.materialTemperatureC ?? climate.airTemperatureC,
-    sprayMinutes:
-      context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes,
+    sprayMinutes,
     sheet: parts.sheet,
     hardener: context.sheet.hardenerChemistry,
     ...(inUse?.hardenerSpeedFactor === undefined

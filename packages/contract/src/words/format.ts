@@ -154,4 +154,4 @@ export function formatFor(units: Units) {
 
 /** An amount of the shop's money, as it writes it. */
 export const moneyText = (amount: number, currency = ''): string =>
-  `${amount.toFixed(2)}${currency ? ` ${currency}` : ''}`;
+  `${currency ? `${currency} ` : ''}${amount.toFixed(2)}`;

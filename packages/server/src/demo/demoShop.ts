@@ -16,6 +16,7 @@ export const SHOP = {
   timeZone: 'Europe/London',
   ticketPrefix: 'SW',
   nextTicketNo: 401,
+  currency: '£',
 };
 
 export const PAINTERS: Omit<Painter, 'id' | 'version'>[] = [

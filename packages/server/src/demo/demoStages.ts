@@ -25,6 +25,7 @@ export type TicketSketch = Pick<Ticket, 'vehicle' | 'bodyKind' | 'jobSize' | 'no
   found?: Record<string, NonNullable<Panel['found']>>;
   /** Somebody else's bodywork. */
   foreign?: string[];
+  timing?: Ticket['timing'];
   stages: StageSketch[];
   daysAgo?: number;
   /** Laid on a Friday, with the waits of the clear cut short. */
@@ -54,6 +55,13 @@ export const silver = (gun = 'Heron'): StageSketch => ({
   finish: 'silver',
   colourName: 'Slack-tide silver, coarse',
   colourHex: '#b9c0c4',
+});
+/** Thinned to melt the edge of the silver on these panels. */
+export const silverBlend = (...only: string[]): StageSketch => ({
+  ...silver(),
+  recipeName: '1:2 blend',
+  coats: 1,
+  only,
 });
 export const solid = (colourName: string, colourHex: string, gun = 'Heron'): StageSketch => ({
   kind: 'base',

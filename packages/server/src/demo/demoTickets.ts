@@ -1,8 +1,16 @@
 /**
- * The demo's jobs: six open this morning, the rest done in the past months. All vehicles are
+ * The demo's jobs: seven open this morning, the rest done in the past months. All vehicles are
  * invented.
  */
-import { clear, sealer, SIDE, silver, solid, type TicketSketch } from './demoStages.ts';
+import {
+  clear,
+  sealer,
+  SIDE,
+  silver,
+  silverBlend,
+  solid,
+  type TicketSketch,
+} from './demoStages.ts';
 
 export const TICKETS: TicketSketch[] = [
   {
@@ -20,6 +28,7 @@ export const TICKETS: TicketSketch[] = [
     bodyKind: 'coupe',
     jobSize: 'overall',
     note: 'Whole body off the rotisserie. Epoxy is three days old.',
+    timing: 'restoration',
     room: 'Harbour booth',
     painter: 'Osric',
     panels: [
@@ -163,6 +172,19 @@ export const TICKETS: TicketSketch[] = [
       silver(),
       clear(),
     ],
+  },
+  {
+    vehicle: 'Linnet hatchback, wing with a blend',
+    bodyKind: 'hatchback',
+    jobSize: 'panel',
+    note: 'New wing in coarse silver; the edge on the door is melted before the clear.',
+    room: 'Loft booth',
+    painter: 'Wilf',
+    panels: [
+      ['rightFrontFender', 0.7, 'upright'],
+      ['rightFrontDoor', 0.9, 'upright', 'blend'],
+    ],
+    stages: [sealer(), silver(), silverBlend('rightFrontDoor'), clear()],
   },
   {
     vehicle: 'Linnet hatchback, bonnet',

@@ -8,6 +8,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { Ledger } from '../event/ledger.ts';
 import { latestSheets, saveSheet } from '../sheet/sheetLedger.ts';
+import { keepPrices } from '../shop/priceLedger.ts';
 import { shopSetup } from '../shop/shopReader.ts';
 import { addGun } from '../gun/gunLedger.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
@@ -23,6 +24,7 @@ import { createTicket } from '../ticket/ticketLedger.ts';
 import { readDemoFiles, type DemoFiles } from './demoFiles.ts';
 import { layFindings } from './demoFindings.ts';
 import { FITTED_DAYS_AGO, layAirYear, layGunYear } from './demoGuns.ts';
+import { pricesOfTins } from './demoPrices.ts';
 import { CUPS, PAINTERS, SHOP } from './demoShop.ts';
 import type { TicketSketch } from './demoStages.ts';
 import { TICKETS } from './demoTickets.ts';
@@ -60,7 +62,11 @@ async function loadDemo(ledger: Ledger, folder: string): Promise<void> {
   const companionsFirst = [...files.sheets].sort(
     (a, b) => Number(Boolean(a.recipes)) - Number(Boolean(b.recipes)),
   );
-  for (const sheet of companionsFirst) await saveSheet(ledger, sheet);
+  for (const sheet of companionsFirst) {
+    await saveSheet(ledger, sheet);
+    if (sheet.packSizesMl)
+      await keepPrices(ledger, sheet.id, { id: newId(), version: 0, prices: pricesOfTins(sheet) });
+  }
   const random = randomFrom(SEED);
   await layGunsAndAir(ledger, shopId, files, random);
   for (const sketch of [...TICKETS, ...primerDays()].sort(
@@ -150,6 +156,7 @@ async function ticketFrom(
     bodyKind,
     jobSize,
     note,
+    timing,
   }: TicketSketch,
 ) {
   const setup = await shopSetup(manager);
@@ -174,18 +181,23 @@ async function ticketFrom(
     bodyKind,
     jobSize,
     note,
+    ...(timing ? { timing } : {}),
     roomId: named(setup.rooms, room).id,
     painterId: named(setup.painters, painter).id,
     panels: built,
     stages: stages.map(
-      ({ sheet, gun, colourName = '', part = 'largePanel', only: _only, ...stage }): StagePlan => ({
+      ({ sheet, gun, colourName = '', part = 'largePanel', only, ...stage }): StagePlan => ({
         ...stage,
         id: newId(),
         sheetVersionId: sheets.find((version) => version.sheet.id === sheet)!.id,
         gunId: named(setup.guns, gun).id,
         colourName,
         part,
-        panelIds: built.filter(({ scope }) => getsStage(scope, stage.kind)).map(({ id }) => id),
+        panelIds: built
+          .filter(
+            ({ name, scope }) => getsStage(scope, stage.kind) && (only?.includes(name) ?? true),
+          )
+          .map(({ id }) => id),
       }),
     ),
   };

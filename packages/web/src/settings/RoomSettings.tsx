@@ -1,7 +1,8 @@
 import { ADDRESS } from '../api/resources.ts';
-import { Button, Checkbox, Select, TagsInput, Textarea, TextInput } from '@mantine/core';
+import { Button, Checkbox, Select, Textarea, TextInput } from '@mantine/core';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import { AirflowPlan } from './AirflowPlan.tsx';
+import { NamedList } from './NamedList.tsx';
 import { PutAway } from './PutAway.tsx';
 import { useKept } from './useKept.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
@@ -156,14 +157,12 @@ export function RoomSettings({ room }: { room: Room }) {
         />
       </div>
       <AirflowPlan value={draft.airflow} onPick={(airflow) => setDraft({ ...draft, airflow })} />
-      <TagsInput
-        label="Can light vapour: outlets, heaters, lamps, chargers"
-        description="asked about at every gate; a comma or Enter after each"
-        value={draft.ignitionSources ?? []}
-        maxTags={64}
-        onChange={(sources) => {
+      <NamedList
+        label="Can light vapour: outlet, heater, lamp, charger"
+        description="asked about at every gate in this room"
+        names={draft.ignitionSources ?? []}
+        onChange={(ignitionSources) => {
           const { ignitionSources: _, ...rest } = draft;
-          const ignitionSources = sources.map((one) => one.slice(0, 80));
           setDraft(ignitionSources.length > 0 ? { ...rest, ignitionSources } : rest);
         }}
       />

@@ -18,7 +18,7 @@ export function ShopSettings({ shop }: { shop: Shop }) {
       <h2 className="tape" style={{ alignSelf: 'start' }}>
         The shop
       </h2>
-      <div className="grid2" key={round}>
+      <div className="grid2" key={round} style={{ alignItems: 'end' }}>
         <TextInput
           label="Name of the shop"
           value={draft.name}

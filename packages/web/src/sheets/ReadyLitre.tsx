@@ -1,6 +1,6 @@
 /** Two products side by side, always by the ready litre: a tin says little of what it makes. */
 import { Select } from '@mantine/core';
-import { kitOfTins, kitParts } from '@orthochrom/contract/plan/kitFor.ts';
+import { kitOfTins, kitParts, sizesOfKit } from '@orthochrom/contract/plan/kitFor.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
@@ -18,16 +18,18 @@ export function ReadyLitre({ sheets, setup }: { sheets: SheetVersion[]; setup: S
   );
   if (mixed.length === 0) return null;
   return (
-    <section className="card stack" aria-label="What a ready litre costs">
-      <h2 className="tape" style={{ alignSelf: 'start' }}>
-        What a ready litre costs
-      </h2>
-      <div className="grid2">
+    <details className="card">
+      <summary
+        style={{ cursor: 'pointer', fontWeight: 600, minHeight: 48, alignContent: 'center' }}
+      >
+        What a ready litre costs, two products side by side
+      </summary>
+      <div className="grid2" style={{ marginTop: 12 }}>
         {[0, Math.min(1, mixed.length - 1)].map((first, place) => (
           <Side key={place} {...{ mixed, setup, sheets, first }} />
         ))}
       </div>
-    </section>
+    </details>
   );
 }
 
@@ -52,6 +54,7 @@ function Side({ mixed, first, setup, sheets }: SideProps) {
   );
   const { sheet, recipe } = mixed[at] ?? mixed[0]!;
   const parts = kitParts(sheet, recipe, products);
+  const tins = parts ? sizesOfKit(parts, recipe, sizes) : [];
   const kit = kitOfTins(sheet, recipe, { products, prices, sizes });
   const unpriced = (parts ?? []).filter(({ product }) => !prices.get(product.id));
   return (
@@ -79,11 +82,11 @@ function Side({ mixed, first, setup, sheets }: SideProps) {
                 .map(({ name, ml }) => `${volume(ml)} ${name}`)
                 .join(', ')}.`}
           </p>
-          {parts!.map(({ name, product, share }) => (
+          {parts!.map(({ name, product, share }, i) => (
             <Select
               key={product.id}
               label={`${name}, ${share}`}
-              value={String(sizes[product.id] ?? Math.min(...(product.packSizesMl ?? [])))}
+              value={String(tins[i])}
               data={(product.packSizesMl ?? []).map((sizeMl) => {
                 const price = prices.get(product.id)?.[String(sizeMl)];
                 return {

@@ -56,7 +56,8 @@ export function TinPrices({ sheet, setup }: { sheet: Sheet; setup: ShopSetup }) 
             min={0}
             max={1_000_000}
             decimalScale={2}
-            {...(setup.shop.currency ? { suffix: ` ${setup.shop.currency}` } : {})}
+            fixedDecimalScale
+            {...(setup.shop.currency ? { prefix: `${setup.shop.currency} ` } : {})}
             onChange={(price) => put(sizeMl, price)}
           />
         ))}

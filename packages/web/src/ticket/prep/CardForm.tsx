@@ -5,6 +5,7 @@ import type { PrepStep } from '@orthochrom/contract/plan/prepList.ts';
 import { PHOTO_TYPES } from '@orthochrom/contract/shop/finding.ts';
 import type { StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
+import styles from './PrepCard.module.css';
 import { STAGE_NAME } from '../../words/tradeNames.ts';
 
 export type CardDraft = {
@@ -38,7 +39,7 @@ export function CardForm({
 }) {
   return (
     <div className="stack">
-      <div className="grid2">
+      <div className={styles['onCard']}>
         <NumberInput
           label="Coats on it"
           value={draft.coats}
@@ -60,7 +61,7 @@ export function CardForm({
           onChange={(entered) => onChange({ ...draft, wetFilmUm: entered?.canonical })}
         />
         <TextInput
-          label="What is seen, in sun, shade and lamp"
+          label="Seen in sun, shade, lamp"
           value={draft.word}
           maxLength={200}
           onChange={(event) => onChange({ ...draft, word: event.currentTarget.value })}

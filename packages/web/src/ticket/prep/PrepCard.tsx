@@ -89,6 +89,7 @@ export function PrepCard({ whole, painter, keep, list, shop, onGate }: PrepCardP
       startTransition(() => {
         pickKey(undefined);
         setLeaving(undefined);
+        setCard(undefined);
       });
     });
   const ask = (word: string) => (word === 'declined' ? setLeaving('declined') : void answer(word));
@@ -208,9 +209,10 @@ const toldOf = (id: string, { coats, groundText, wetFilmUm }: CardDraft) => ({
   ...(wetFilmUm === undefined ? {} : { wetFilmUm }),
 });
 
-/** What is told of the panels of this step, and of the job as a whole. */
-const saidOf = ({ panels }: PrepStep, verdicts: PrepList['verdicts']): PrepList['verdicts'] =>
-  verdicts.filter(({ params }) => {
+/** What is told of the panels of this step, and of the job as a whole; of scratches, at sanding. */
+const saidOf = ({ panels, kind }: PrepStep, verdicts: PrepList['verdicts']): PrepList['verdicts'] =>
+  verdicts.filter(({ code, params }) => {
+    if (code === 'sand-first' && kind !== 'sand') return false;
     const about = params?.['panel'];
     return about === undefined || panels.some((name) => String(about).includes(panelName(name)));
   });

@@ -34,8 +34,8 @@ export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: P
           {again.length > 0 ? `Once more: ${again.join(', ')}` : panels.join(', ')}
         </div>
       </div>
-      {extra}
       {children && <div className={styles['others']}>{children}</div>}
+      {extra}
       <div className="stack">
         {ladder.length > 0 && (
           <div
@@ -63,9 +63,12 @@ export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: P
           {fault
             ? `Without it: ${PREP_FOLLOWS[`left-${fault}`] ?? ''}`
             : 'This step is never left out.'}
-          {then.length > 0 && ` Then: ${then.map(stepTitle).join(', ').toLowerCase()}.`}
+          {then.length > 0 && ` Then: ${then.map((next) => small(stepTitle(next))).join(', ')}.`}
         </p>
       </div>
     </div>
   );
 }
+
+/** Within a sentence; a grit keeps its capital. */
+const small = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
