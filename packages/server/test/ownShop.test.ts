@@ -104,3 +104,54 @@ describe('what was left in the cup', () => {
     expect((await walk.read()).usages[0]).toMatchObject({ counts: false });
   });
 });
+
+describe('the shop itself, and what its tins cost', () => {
+  it('changes its name, clock and money with a version', async () => {
+    const { id: _, ...own } = (await shop.setup()).shop;
+    const told = { ...own, name: 'Lee Shore Paint', currency: 'kr' };
+    const changed = await shop.put<Answer>('/shop', told);
+    expect(changed.body.shop).toMatchObject({ name: 'Lee Shore Paint', currency: 'kr' });
+    expect((await shop.put<Answer>('/shop', told)).status).toBe(409);
+    const { id: _id, currency: _c, ...rest } = changed.body.shop;
+    expect((await shop.put<Answer>('/shop', rest)).body.shop).not.toHaveProperty('currency');
+  });
+  it.each([
+    [{ timeZone: 'Nowhere/Land' }, 'timeZone'],
+    [{ ticketPrefix: 'a b' }, 'ticketPrefix'],
+    [{ name: '' }, 'name'],
+  ])('refuses what no shop has: %o', async (changes, field) => {
+    const { id: _, ...own } = (await shop.setup()).shop;
+    const reply = await shop.put<Answer>('/shop', { ...own, ...changes });
+    expect(reply.status).toBe(422);
+    expect(reply.body.error.path).toEqual([field]);
+  });
+  it('keeps prices by tin: first told, then changed over the version, never a tin it has not', async () => {
+    const { body: sheets } =
+      await shop.get<{ sheet: { id: string; packSizesMl?: number[] } }[]>('/sheets');
+    const { sheet } = sheets.find((one) => (one.sheet.packSizesMl?.length ?? 0) > 1)!;
+    const size = String(sheet.packSizesMl![0]);
+    const kept = (await shop.setup()).prices.find(({ productId }) => productId === sheet.id);
+    const say = (version: number, prices: Record<string, number>) =>
+      shop.put<Answer>(`/products/${sheet.id}/prices`, {
+        id: kept?.id ?? newId(),
+        version,
+        prices,
+      });
+    const version = kept?.version ?? 0;
+    const first = await say(version, { [size]: 12.5 });
+    expect(first.status).toBe(200);
+    expect(first.body.prices.find(({ productId }) => productId === sheet.id)).toMatchObject({
+      prices: { [size]: 12.5 },
+      version: version + 1,
+    });
+    expect((await say(version, { [size]: 9 })).status).toBe(409);
+    expect((await say(version + 1, { '7': 9 })).status).toBe(422);
+    expect((await say(version + 1, { [size]: -1 })).status).toBe(422);
+    const strange = await shop.put<Answer>('/products/nothing/prices', {
+      id: newId(),
+      version: 0,
+      prices: {},
+    });
+    expect(strange.status).toBe(422);
+  });
+});
