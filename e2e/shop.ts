@@ -124,7 +124,13 @@ type Bare = {
   stages: (Named & { kind: string; panelIds: string[] })[];
 };
 const get = async <T>(path: string) => (await fetch(`${ADDRESS}/api${path}`)).json() as Promise<T>;
-type StageChanges = { sheetId?: string; recipeName?: string; coats?: number };
+type StageChanges = {
+  sheetId?: string;
+  recipeName?: string;
+  coats?: number;
+  finish?: string;
+  variant?: string;
+};
 
 /**
  * A ticket like the Linnet's, of which no other journey knows; with all its stages, or only those

@@ -6,7 +6,7 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { prepList } from '@orthochrom/contract/plan/prepList.ts';
 import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
+import { passesOf, type PrepKind } from '@orthochrom/core/prep/stepKinds.ts';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
@@ -71,7 +71,10 @@ export async function layCoat(ticketId: string, nth: number, seen: string[]): Pr
 }
 
 /** Every step of the list answered as it should be. */
-export async function answerPrep(ticketId: string): Promise<void> {
+export const answerPrep = (ticketId: string): Promise<void> => answerPrepUntil(ticketId);
+
+/** Up to the first step of this kind, which stays to be answered. */
+export async function answerPrepUntil(ticketId: string, kind?: PrepKind): Promise<void> {
   const { rooms, painters } = await call<ShopSetup>('GET', '/setup');
   let whole = await read(ticketId);
   const room = rooms.find(({ id }) => id === whole.ticket.roomId)!;
@@ -79,7 +82,7 @@ export async function answerPrep(ticketId: string): Promise<void> {
   for (;;) {
     const { next, steps } = prepList(whole, { room, painter, nowMs: Date.now() })!;
     const step = steps.find(({ key }) => key === next);
-    if (!step) return;
+    if (!step || step.kind === kind) return;
     whole = await call('POST', `/tickets/${ticketId}/prep-answers`, {
       id: newId(),
       painterId: painter.id,

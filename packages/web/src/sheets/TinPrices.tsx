@@ -25,9 +25,11 @@ export function TinPrices({ sheet, setup }: { sheet: Sheet; setup: ShopSetup }) 
   if (sizes.length === 0) return null;
   const put = (size: number, price: number | string) => {
     const { [String(size)]: _, ...rest } = draft.prices;
+    // Typed to the last penny it comes as text.
+    const isPrice = price !== '' && Number.isFinite(Number(price));
     setDraft({
       ...draft,
-      prices: typeof price === 'number' ? { ...rest, [String(size)]: price } : rest,
+      prices: isPrice ? { ...rest, [String(size)]: Number(price) } : rest,
     });
   };
   const save = () =>

@@ -67,7 +67,7 @@ function ToGet({ whole, setup, latest, air }: ToGetProps) {
       <div className="page stack">
         <section className="card">
           <h2 className="tape">Paint</h2>
-          <Table>
+          <Table className={styles['paint'] ?? ''}>
             <Table.Thead>
               <Table.Tr>
                 <Table.Th>Stage</Table.Th>
