@@ -142,7 +142,8 @@ async function writeUntilKilled(port: number, child: ChildProcess): Promise<stri
       state: _s,
       ...ticket
     } = sample as Ticket & Record<string, unknown>;
-    const panels = ticket.panels.map((panel) => ({ ...panel, id: randomUUID() }));
+    const newIds = new Map(ticket.panels.map(({ id }) => [id, randomUUID()]));
+    const panels = ticket.panels.map((panel) => ({ ...panel, id: newIds.get(panel.id)! }));
     const body = {
       ...ticket,
       id: randomUUID(),
@@ -150,7 +151,7 @@ async function writeUntilKilled(port: number, child: ChildProcess): Promise<stri
       stages: ticket.stages.map((stage) => ({
         ...stage,
         id: randomUUID(),
-        panelIds: panels.map(({ id }) => id),
+        panelIds: stage.panelIds.map((id) => newIds.get(id)!),
       })),
     };
     const reply = await fetch(`http://127.0.0.1:${port}/api/tickets`, {
@@ -160,6 +161,7 @@ async function writeUntilKilled(port: number, child: ChildProcess): Promise<stri
     }).catch(() => undefined);
     if (!reply) return;
     if (reply.status === 201) acknowledged.push(body.id);
+    else if (reply.status < 500) throw new Error(`not taken: ${await reply.text()}`);
     await write();
   };
   const writers = [write(), write(), write()];

@@ -74,6 +74,7 @@ function plannedStage(
     ...(dryUm >= from && dryUm <= to ? { dryUm } : {}),
     ...(sheetGrit ? { sheetGrit } : {}),
     ...allowedBy(sheet),
+    ...(stage.colourHex && !isBlend ? { colour: stage.colourHex } : {}),
     ...(stage.variant && !isBlend ? { variant: true } : {}),
     ...(sheet.wipe ? { wipe: sheet.wipe } : {}),
   } satisfies Input['stages'][number];

@@ -58,6 +58,10 @@ export const PlannedStage = z.strictObject({
   ...optional('dryUm'),
   allowedOver: listOf(z.enum([...HISTORIES, 'cutThrough'])).optional(),
   sheetGrit: GritBand.optional(),
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/i)
+    .optional(),
   variant: z.boolean().optional(),
   wipe: z.enum(CLEANERS).optional(),
   sandBelow: z.boolean().optional(),

@@ -64,6 +64,8 @@ export const SheetRecipe = z.strictObject({
   ...optional('vocLessWaterGPerL'),
   viscosity: z.strictObject({ cup: CupName, seconds: secondsBand, ...wanted('atC') }).optional(),
   potLife: PotLife.optional(),
+  /** It stands so long once it is stirred, before it is sprayed. */
+  ...optional('standMinutes'),
   /** Thinned for melting edges: it is never counted as film. */
   blendOnly: z.boolean().optional(),
   coats: band('coats'),

@@ -6,6 +6,12 @@ import { say, type FigureWriter } from './say.ts';
 
 export const ADVICE: Record<AdviceCode, string> = {
   'stir-paint-first': 'Turn the tin and stir from the bottom before pouring.',
+  'turn-tin-lift-flat':
+    'Turn the tin over before you open it, lift the flake from the bottom with a flat stick, and mix it before anything goes in.',
+  'never-shake-clear':
+    'Never shake clear: fine bubbles stay in it. A bottle with an agitator is shaken.',
+  'away-from-the-scale': 'Pour away from scale and label; cover the mixed cup against dust.',
+  'try-the-lid': 'Try lid and collar of the gun’s cup before you tip it.',
   'hardener-before-reducer': 'Hardener next, reducer last, each to its own level.',
   'stir-and-rest':
     'Stir slowly for two minutes, let it stand one. The pot life runs from the hardener.',

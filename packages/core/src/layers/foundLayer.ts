@@ -74,6 +74,8 @@ export type PlannedStage = {
   /** As its sheet prints it. */
   allowedOver?: Allowed[] | undefined;
   sheetGrit?: readonly [Grit, Grit] | undefined;
+  /** As it looks, #rrggbb. */
+  colour?: string | undefined;
   /** One of several shades that bear one code. */
   variant?: boolean | undefined;
   /** What its sheet wants what lies under it wiped with. */

@@ -4,7 +4,7 @@
 import { materialVerdictsOf } from '../inForce/airVerdictsOf.ts';
 import type { Spread } from '../outcome/spread.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
-import type { Chemistry, Finish } from '../trade/vocabulary.ts';
+import { isEffect, type Chemistry, type Finish } from '../trade/vocabulary.ts';
 import { meshUm } from './strainer.ts';
 import {
   because,
@@ -65,6 +65,8 @@ export type MixAnswer = Explained & {
   notes?: Advice[];
 };
 
+const CLEARS: readonly MaterialClass[] = ['clearMediumSolids', 'clearHighSolids'];
+
 /** None only when every part says its role and none is a hardener. */
 export function hardenerChemistry(
   given: Chemistry | undefined,
@@ -109,7 +111,7 @@ export function mixOf(input: MixInput): MixAnswer {
     ...(limitedBy ? { limitedBy } : {}),
     batches,
     notes: [
-      ...notesOf(shares),
+      ...notesOf(shares, input),
       ...(batches.length > 1 ? [{ code: 'cups-together' } as const] : []),
     ],
     ...facts,
@@ -205,13 +207,22 @@ function reasonsOf(input: MixInput, life?: Spread): MixAnswer['reasons'] {
   ];
 }
 
-function notesOf(shares: readonly Share[]): Advice[] {
+/** By material: flake sinks, clear holds bubbles; what goes for every cup comes last. */
+function notesOf(
+  shares: readonly Share[],
+  { finish, class: materialClass }: Pick<MixInput, 'finish' | 'class'>,
+): Advice[] {
   const has = (role: string) => shares.some((share) => share.role === role);
   const isReduced = has('reducer') || has('adjuster');
   return [
-    { code: 'stir-paint-first' },
+    { code: isEffect(finish) ? 'turn-tin-lift-flat' : 'stir-paint-first' },
+    ...(materialClass && CLEARS.includes(materialClass)
+      ? [{ code: 'never-shake-clear' } as const]
+      : []),
     ...(has('hardener') && isReduced ? [{ code: 'hardener-before-reducer' } as const] : []),
     ...(has('hardener') ? [{ code: 'stir-and-rest' } as const] : []),
     { code: 'strain-into-cup' },
+    { code: 'away-from-the-scale' },
+    { code: 'try-the-lid' },
   ];
 }

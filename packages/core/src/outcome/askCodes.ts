@@ -3,6 +3,10 @@
 /** Things to do, and tests to make. */
 export const ADVICE_CODES = [
   'stir-paint-first',
+  'turn-tin-lift-flat',
+  'never-shake-clear',
+  'away-from-the-scale',
+  'try-the-lid',
   'hardener-before-reducer',
   'stir-and-rest',
   'cups-together',

@@ -1,9 +1,9 @@
 /** The whole list of a job: every session's steps in their order, before anything is answered. */
 import { isColour, stagesOf, type PlannedStage, type TakenIn } from '../layers/foundLayer.ts';
 import type { LayerCheckAnswer } from '../layers/layerCheck.ts';
-import { isEffect } from '../trade/vocabulary.ts';
 import { wettingFloorHarms } from '../inForce/climate.ts';
 import type { PrepInput, Step } from './prepInput.ts';
+import { exposureOf } from './exposure.ts';
 import { sandSteps } from './sanding.ts';
 import { isOverWaterSealer, sessionsOf, type InSession, type Session } from './sessions.ts';
 import { isAfterSpraying, type PrepKind } from './stepKinds.ts';
@@ -99,10 +99,8 @@ function lookedOver(input: PrepInput, { tests, patches }: Wanted, step: StepOf):
   ];
 }
 
-/** A colour that moves with flake, angle or variant, and single stage, are seen on a card first. */
-const wantsCard = (stage: PlannedStage): boolean =>
-  isColour(stage) &&
-  (isEffect(stage.finish) || stage.variant === true || stage.stage === 'singleStage');
+/** A colour that gives something away is seen on a card first. */
+const wantsCard = (stage: PlannedStage): boolean => isColour(stage) && exposureOf(stage) > 1;
 
 const cards = (session: Session): Step[] =>
   session.stages.filter(wantsCard).map((stage) => ({

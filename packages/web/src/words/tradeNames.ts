@@ -6,6 +6,7 @@ import type {
   FinishTarget,
   Stage,
 } from '@orthochrom/core/trade/vocabulary.ts';
+import type { Exposure } from '@orthochrom/core/prep/exposure.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';
 
@@ -55,6 +56,12 @@ export const LOOKED_AT: Record<FinishTarget, string> = {
   factory: 'As from the factory: in two lights, booth and side; 7 of 10 or better for peel.',
   low: 'Low: in one light; 5 of 10 is enough for peel.',
 };
+/** What a colour gives away, as it is looked at. */
+export const EXPOSED: Record<Exposure, string> = {
+  1: '',
+  2: 'This colour shows more than most: along the light, twice.',
+  3: 'This colour gives everything away: once more in the sun, from both sides, before the clear.',
+};
 export const CHEMISTRY_NAME: Record<Chemistry, string> = {
   isocyanate: 'isocyanate hardener',
   other: 'hardener without isocyanate',
@@ -100,3 +107,5 @@ export const AIRFLOW_WORDS: Record<Airflow, string> = {
 
 export const UNFILTERED_WORDS =
   'What comes in here is not filtered: let the dust settle before the fan runs, and tack once more.';
+export const NO_SIDE_LIGHT_WORDS =
+  'No lamps at the sides here: how wet it lies is hard to see. Carry one, and trust the comb.';

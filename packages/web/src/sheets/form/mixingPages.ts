@@ -45,6 +45,12 @@ export const MIXING: SheetPage = {
         },
       ],
     },
+    {
+      path: 'recipes.$.standMinutes',
+      label: 'Stirred, it stands for',
+      kind: 'number',
+      suffix: 'min',
+    },
     { path: 'grades', label: 'Reducers it takes', kind: 'many', options: ofKind('reducer') },
     { path: 'hardeners', label: 'Hardeners it takes', kind: 'many', options: ofKind('hardener') },
     { path: 'reduction.sheetPercent', label: 'Reducer beside it', kind: 'number', suffix: '%' },

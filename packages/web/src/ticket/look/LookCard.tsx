@@ -4,7 +4,7 @@
 import { ADDRESS } from '../../api/resources.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button, Chip, SegmentedControl, Textarea } from '@mantine/core';
-import { type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import {
   Rating,
   Seen,
@@ -23,7 +23,9 @@ import { benchOf } from '../../faults/benchOf.ts';
 import { FoundHere } from '../../faults/FoundHere.tsx';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { FINISH_TARGETS, type FinishTarget } from '@orthochrom/core/trade/vocabulary.ts';
-import { LOOKED_AT, SETTING_NAME } from '../../words/tradeNames.ts';
+import { isColour } from '@orthochrom/core/layers/foundLayer.ts';
+import { exposureOf, type Exposed } from '@orthochrom/core/prep/exposure.ts';
+import { EXPOSED, LOOKED_AT, SETTING_NAME } from '../../words/tradeNames.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
@@ -176,6 +178,9 @@ export function LookCard({
         <strong>What do you see? Every edge, along the light.</strong>
         <p className="quiet">
           {LOOKED_AT[targetOf(whole, coat)]}
+          {isColour({ stage: context.stage.kind })
+            ? ` ${EXPOSED[exposureOf(exposedOf(context.stage))]}`
+            : ''}
           {context.room.sideLight === false
             ? ` ${context.room.name} has no lamps at its sides: carry one along, flat to the panel.`
             : ''}
@@ -221,6 +226,13 @@ export function LookCard({
     </StepFrame>
   );
 }
+
+const exposedOf = ({ kind, finish, colourHex, variant }: StagePlan): Exposed => ({
+  stage: kind,
+  finish,
+  colour: colourHex,
+  variant: variant !== undefined && variant !== '',
+});
 
 /** The best that is wanted of a panel of this coat. */
 function targetOf({ ticket }: TicketWhole, { stageId }: Coat): FinishTarget {

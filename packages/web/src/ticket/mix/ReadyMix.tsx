@@ -1,5 +1,6 @@
 /** The mix at hand: how long it is good for, what was poured, and on to the gun or another cup. */
 import { Button } from '@mantine/core';
+import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { takenMix } from '@orthochrom/contract/plan/takenPlan.ts';
 import type { Mix } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
@@ -16,9 +17,10 @@ import { PourEntry } from './PourEntry.tsx';
 export function ReadyMix(props: MixCardProps & { mix: Mix }) {
   const { mix, painter, onGun, coat } = props;
   const [isPouring, setIsPouring] = useState(false);
-  const nowMs = useNowMs(15_000);
+  const nowMs = useNowMs(5000);
   const format = formatFor(painter.units);
   const left = mix.potLifeEndsAt ? (Date.parse(mix.potLifeEndsAt) - nowMs) / 60_000 : undefined;
+  const standsMs = standsUntilMs(mix, props.context) - nowMs;
   const frozen = takenMix(coat);
   const canPour = coat.state === 'taken' || coat.state === 'spraying';
   if (isPouring) return <PourEntry {...props} />;
@@ -51,6 +53,14 @@ export function ReadyMix(props: MixCardProps & { mix: Mix }) {
             figure={{ text: minutesText(left), unit: '' }}
           />
         )}
+        {standsMs > 0 && (
+          <FigureTile
+            name="stands"
+            label="Let it stand, stirred"
+            figure={{ text: secondsLeft(standsMs), unit: '' }}
+            note="bubbles rise; then to the gun"
+          />
+        )}
         <FigureTile
           name="poured"
           label={`Mix ${mix.batchNo} of this stage, poured`}
@@ -65,4 +75,19 @@ export function ReadyMix(props: MixCardProps & { mix: Mix }) {
       </FigureTiles>
     </StepFrame>
   );
+}
+
+const MINUTE_MS = 60_000;
+/** Where the sheet says nothing, a mix with hardener stands a minute. */
+const USUAL_STAND_MINUTES = 1;
+function standsUntilMs({ mixedAt, recipe }: Mix, context: MixCardProps['context']): number {
+  const isHardened = recipe.parts.some(({ role }) => role === 'hardener');
+  const minutes = recipeOf(context).standMinutes ?? (isHardened ? USUAL_STAND_MINUTES : 0);
+  return Date.parse(mixedAt) + minutes * MINUTE_MS;
+}
+
+/** "0:45" */
+function secondsLeft(ms: number): string {
+  const seconds = Math.ceil(ms / 1000);
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

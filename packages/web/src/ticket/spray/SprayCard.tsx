@@ -15,6 +15,7 @@ import { passSeconds } from '../gun/gunSettings.ts';
 import {
   AIRFLOW_WORDS,
   capital,
+  NO_SIDE_LIGHT_WORDS,
   SPRAY_WORDS,
   UNFILTERED_WORDS,
   WETNESS_NAME,
@@ -80,6 +81,7 @@ function ReadyToSpray(props: SprayCardProps) {
             <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
             Trigger to air at the turns.
             {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
+            {context.room.sideLight === false && ` ${NO_SIDE_LIGHT_WORDS}`}
             {context.room.filtered === false && ` ${UNFILTERED_WORDS}`}
           </p>
         ),
