@@ -27,7 +27,7 @@ import { viscosity } from './calculations/viscosity.ts';
 import { refusalOf, type RefusalReport } from './quantity/refusal.ts';
 
 /** Raised when a figure that is kept could come out differently for the same input. */
-export const CALCULATION_VERSION = 6;
+export const CALCULATION_VERSION = 7;
 
 export const registry = {
   convert,

@@ -19,6 +19,17 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
       ? plan.inputs.mix.recipe.parts
       : [];
   const additions = plan.parts?.recipe.additions ?? [];
+  /** Dosed by hand, under whatever name it is poured. */
+  const isDosed = (name: string): boolean =>
+    additions.some(
+      (one) =>
+        one.name === name &&
+        context.doses?.some(
+          ({ product }) =>
+            product === one.role ||
+            plan.parts!.products[name]?.some((member) => member.product === product),
+        ),
+    );
   return (
     <div className={styles['choice']}>
       {parts.length > 0 && (
@@ -57,11 +68,15 @@ export function MixChoice({ plan, context }: Pick<CardProps, 'plan' | 'context'>
           <div className="figure">
             {Number(percent.toFixed(1))} <small>% {name}</small>
           </div>
-          {role === 'adjuster' && (
-            <div className="quiet">
-              {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent
-              reducer
-            </div>
+          {isDosed(name) ? (
+            <div className="quiet">your own dose</div>
+          ) : (
+            role === 'adjuster' && (
+              <div className="quiet">
+                {choice!.adjuster ? 'by the sheet’s grid' : 'as the recipe says'}; never a solvent
+                reducer
+              </div>
+            )
           )}
         </div>
       ))}
