@@ -25,6 +25,7 @@ const ROOMS = [
   'mix',
   'amount',
   'ground',
+  'coats',
   'gun',
   'look',
   'film',

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { airline } from './calculations/airline.ts';
 import { climate } from './calculations/climate.ts';
 import { coat } from './calculations/coat.ts';
+import { coatPlan } from './calculations/coatPlan.ts';
 import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
@@ -47,6 +48,7 @@ export const registry = {
   turns,
   overlap,
   compressor,
+  coatPlan,
   setup,
   tune,
   coat,

@@ -70,11 +70,13 @@ const BY_NAME = new Map<string, Range>([
   ...rows('fraction', range(0, 1, '')),
   ...rows('l', range(0, 100, '')),
   ...rows('a b', range(-128, 127, '')),
+  ...rows('distanceDeltaMm', range(-200, 400, 'mm')),
   ...rows('painterFactor', range(0.2, 5, '')),
 ]);
 
 const BY_ENDING: [string, Range][] = [
   ['Percent', range(0, 100, '%')],
+  ['Factor', range(0, 5, '')],
   ['KPa', range(0, 1600, 'kPa')],
   ['LPerMin', range(1, 3000, 'L/min')],
   ['Turns', range(0, 12, 'turns')],

@@ -26,6 +26,7 @@ import {
   text,
   wanted,
 } from '../quantity/fields.ts';
+import { CoatRule } from '../shapes/coatRule.ts';
 import { Limits } from '../shapes/climate.ts';
 import { SheetTimes } from '../shapes/film.ts';
 import { GunSheet } from '../shapes/gun.ts';
@@ -69,6 +70,8 @@ export const SheetRecipe = z.strictObject({
   /** Thinned for melting edges: it is never counted as film. */
   blendOnly: z.boolean().optional(),
   coats: band('coats'),
+  /** Its coats one by one: the last lighter, a half coat, a bed under a fade. */
+  coatRule: CoatRule.optional(),
   wetFilmUm: band('wetFilmUm'),
   dryFilmUm: band('dryFilmUm'),
   nozzleMm: band('nozzleMm'),

@@ -3,12 +3,14 @@
  * names.
  */
 import { AMOUNT_FOLLOWS, AMOUNT_INSTEAD } from './amountLeads.ts';
+import { COAT_FOLLOWS, COAT_INSTEAD } from './coatLeads.ts';
 import { PREP_FOLLOWS, PREP_INSTEAD } from './prepLeads.ts';
 
 /** Which fault or harm would come of going on. */
 export const FOLLOWS: Record<string, string> = {
   ...PREP_FOLLOWS,
   ...AMOUNT_FOLLOWS,
+  ...COAT_FOLLOWS,
   'wrinkles-in-minutes': 'It wrinkles within minutes, and drowning it makes a run.',
   'comes-off-with-it': 'What goes on top comes off with it.',
   'chips-and-rusts': 'It chips, and rust creeps under it.',
@@ -119,6 +121,7 @@ export const FOLLOWS: Record<string, string> = {
 export const INSTEAD: Record<string, string> = {
   ...PREP_INSTEAD,
   ...AMOUNT_INSTEAD,
+  ...COAT_INSTEAD,
   'to-sound-paint': 'Off with it to sound paint, or a barrier its sheet names, proven on a patch.',
   'back-to-what-stays': 'Back to the layer that stays.',
   'prime-first': 'Prime first, with a primer whose sheet names what lies there.',

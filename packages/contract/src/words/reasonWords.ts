@@ -18,6 +18,12 @@ export const REASONS: Record<ReasonCode, string> = {
   'leans-lighter': 'After the coats planned it is off by {deltaE}, {by} lighter.',
   'ground-darker': 'Darker than the colour: it hides at {filmUm}.',
   'ground-lighter': 'Lighter than the colour: it hides at {filmUm}.',
+  'first-lighter-over-old':
+    'Old or mixed layers below: the first coat lies light, so that it does not soften them.',
+  'last-lighter-from-further':
+    'The last coat lies lighter and from further back: it evens the flake and hides nothing.',
+  'coats-from-sheet': 'As many coats as the sheet has.',
+  'coats-as-usual': 'As many coats as are usual for this stage.',
   'need-by-volume':
     'Area, share, film and what lands make the amount; edges, waste, cup and line are added.',
   'hand-learned': 'Your hand, of {n} jobs: what was used against what was planned.',

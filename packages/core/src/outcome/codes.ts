@@ -149,6 +149,14 @@ export const VERDICT_LEVEL = {
   'prep-open': 'stop',
   'prep-unticked': 'caution',
   'still-shrinking': 'caution',
+  'effect-stacks': 'caution',
+  'one-and-half-not-on-sheet': 'caution',
+  'blend-panel-short': 'caution',
+  'single-not-blended': 'caution',
+  'candy-not-blended': 'caution',
+  'card-first': 'caution',
+  'no-film-to-cut': 'caution',
+  'stage-covers-nothing': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {

@@ -1,0 +1,22 @@
+/** What follows and what to do instead, coat by coat. */
+
+export const COAT_FOLLOWS: Record<string, string> = {
+  'flake-clouds': 'Flake over flake clouds and stripes.',
+  'half-coat-untried': 'A half coat into a wet one is not what its maker tried.',
+  'fade-is-an-edge': 'The fade ends as an edge that the clear does not hide.',
+  'dull-fade': 'A faded edge of single stage stays dull: there is no clear over it.',
+  'stain-at-fade': 'Every coat deepens it: where it fades it shows as a stain.',
+  'depth-by-luck': 'The depth of the colour is luck.',
+  'cut-goes-through': 'Cut flat, it is too thin, or through.',
+  'paint-for-nothing': 'Paint would be mixed for nothing.',
+};
+
+export const COAT_INSTEAD: Record<string, string> = {
+  'coats-with-flash': 'Coats with their flash.',
+  'blend-further': 'Blend into the next panel too, or paint it whole.',
+  'to-an-edge': 'Paint it to an edge.',
+  'whole-to-one-count': 'Whole panels, all to one count.',
+  'count-on-a-card': 'Spray one, two, three coats on a card over this ground and choose.',
+  'ask-for-a-coat-more': 'Ask its maker for a coat more before you spray, never after.',
+  'look-at-the-scope': 'Look at what its panels get, or take the stage off.',
+};
