@@ -16,6 +16,7 @@ import { setupWithRisks, type SetupWithRisks } from '@orthochrom/core/coat/setup
 import { setupOf } from '@orthochrom/core/gun/setup.ts';
 import { z } from 'zod';
 import { contradiction, optional, quantity, wanted } from '../quantity/fields.ts';
+import { CoatPreset } from '../shapes/coatRule.ts';
 import { Gun, GunSheet, Line, beyondTravel, Settings, Preferences } from '../shapes/gun.ts';
 import { Risks } from '../shapes/risks.ts';
 import { Ask, explained, Spread } from '../shapes/verdicts.ts';
@@ -101,6 +102,7 @@ export const setup = defineCalculation('setup', {
       place: Place,
       part: PartKind,
       mist: z.boolean().optional(),
+      preset: CoatPreset.optional(),
       sheet: GunSheet.optional(),
       way: Preferences.optional(),
       airline: Line.optional(),

@@ -6,6 +6,8 @@ import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { ShopSetup, StoredCup } from '../shop/setup.ts';
 import type { Panel, TicketWhole } from '../shop/ticket.ts';
 import { isOn } from './coatOrder.ts';
+import { coatsPlanned } from './coatByCoat.ts';
+import { filmShare } from './filmShare.ts';
 import { panelSaid } from './layersFound.ts';
 import { isBlendOnly, middle, recipeOf, type PlanContext } from './planContext.ts';
 
@@ -13,23 +15,35 @@ import { isBlendOnly, middle, recipeOf, type PlanContext } from './planContext.t
 const WASTE_PERCENT = { withRim: 5, without: 10 };
 const CUP_AND_LINE_ML = 30;
 
-type Need = Pick<PlanContext, 'ticket' | 'stage' | 'sheet' | 'gun'>;
+type Need = Pick<PlanContext, 'ticket' | 'stage' | 'sheet' | 'gun' | 'coatPlan'> & {
+  /** Which coat is the first of those that are counted. */
+  ordinal?: number;
+};
 
-const paintedPanel = (panels: readonly Panel[], panel: Panel) => ({
+/** By so much the area counts less where its coats lie lighter than the stage's own. */
+const paintedPanel = (panels: readonly Panel[], panel: Panel, share: number) => ({
   name: panelSaid(panels, panel),
-  areaM2: panel.areaM2,
+  areaM2: panel.areaM2 * share,
   scope: panel.scope,
-  ...(panel.spotM2 === undefined ? {} : { spotM2: Math.min(panel.spotM2, panel.areaM2) }),
+  ...(panel.spotM2 === undefined ? {} : { spotM2: Math.min(panel.spotM2, panel.areaM2) * share }),
   ...(panel.heightM === undefined ? {} : { heightM: panel.heightM }),
   ...(panel.lengthM === undefined ? {} : { lengthM: panel.lengthM }),
 });
 
 /** What a stage wants for so many coats: film of its sheet, transfer of its gun. */
-export function needOf({ ticket, stage, sheet, gun }: Need, coats: number): InputOf<'quantity'> {
+export function needOf(
+  { ticket, stage, sheet, gun, coatPlan, ordinal = 1 }: Need,
+  coats: number,
+): InputOf<'quantity'> {
   const panels = ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  const counted = coatPlan?.coats.slice(ordinal - 1, ordinal - 1 + coats) ?? [];
+  const lieLighter = (panel: Panel): number =>
+    counted.length === coats
+      ? filmShare(counted, { panel, name: panelSaid(ticket.panels, panel), kind: stage.kind })
+      : 1;
   const isMeasured = panels.length > 0 && panels.every(({ heightM }) => heightM !== undefined);
   return {
-    panels: panels.map((panel) => paintedPanel(ticket.panels, panel)),
+    panels: panels.map((panel) => paintedPanel(ticket.panels, panel, lieLighter(panel))),
     coats,
     // What melts edges goes where the colour fades, clear though it may be.
     ...(isBlendOnly(sheet, stage) ? {} : { stage: stage.kind }),
@@ -122,7 +136,11 @@ export function usedOn(
   const poured = mixes.filter((mix) => mix.stageId === stageId && !mended.includes(mix.id));
   const pouredMl = poured.reduce((sum, { readyMl }) => sum + readyMl, 0);
   if (!stage || !sheet || !gun || laid.length === 0 || pouredMl <= leftMl) return undefined;
-  const need = needOf({ ticket, stage, sheet, gun }, laid.length);
+  const coatPlan = coatsPlanned({ ticket, sheets }, stage, { way: {} });
+  const need = needOf(
+    { ticket, stage, sheet, gun, ...(coatPlan ? { coatPlan } : {}) },
+    laid.length,
+  );
   return {
     plannedMl: ask('quantity', { ...need, history: [] }).readyMl.value,
     usedMl: pouredMl - leftMl,

@@ -8,6 +8,7 @@ import { jobsOf, usageGroupOf } from '../shop/usage.ts';
 import type { SheetVersion, TicketWhole } from '../shop/ticket.ts';
 import type { Coat, PlanWishes } from '../shop/coat.ts';
 import { cupFor } from './amounts.ts';
+import { coatsPlanned } from './coatByCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { ownSettings } from './settingsNow.ts';
 import { takenReducer, takenWishes } from './takenPlan.ts';
@@ -61,6 +62,7 @@ export function contextOf(
   const flowCup = whole.mixes.findLast(({ stageId }) => stageId === stage.id)?.flowCup;
   const own = ownSettings(coat);
   const combed = coat.done?.['wetFilmUm'];
+  const coatPlan = coatsPlanned({ ticket, sheets: whole.sheets }, stage, painter);
   const { wantedParts, hardenerId, doses, readyMl, part, mist } = wishes;
   const context: PlanContext = {
     ticket,
@@ -80,6 +82,7 @@ export function contextOf(
     coatsLeft: Math.max(1, stage.coats - coat.ordinal + 1),
     ordinal: coat.ordinal,
     isLastStage: !next,
+    ...(coatPlan ? { coatPlan } : {}),
     ...(over ? { over } : {}),
     ...(wantedParts ? { wantedParts } : {}),
     ...(hardenerId ? { hardenerId } : {}),

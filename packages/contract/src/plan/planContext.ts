@@ -10,7 +10,11 @@ import type { KnobsLeft, Painter, Room, StoredCup, StoredGun } from '../shop/set
 import type { FlowCup, StagePlan, Ticket } from '../shop/ticket.ts';
 import type { Usage } from '../shop/usage.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+import type { AnswerOf } from '../registry.ts';
 import type { SetNow } from './settingsNow.ts';
+
+export type CoatsPlanned = AnswerOf<'coatPlan'>;
+export type CoatPlanned = CoatsPlanned['coats'][number];
 
 export type Products = ReadonlyMap<string, Sheet>;
 export type PlanContext = {
@@ -48,6 +52,8 @@ export type PlanContext = {
   hardenerId?: string;
   /** Per cents of the painter's own, in place of ours. */
   doses?: { product: string; percent: number; of: Basis }[];
+  /** A plan of its own for every coat of the stage. */
+  coatPlan?: CoatsPlanned;
   /** What the shop pays, by product and size of tin in ml. */
   prices?: ReadonlyMap<string, Record<string, number>>;
   /** The grades that an earlier cup of this stage was mixed with. */
@@ -76,6 +82,13 @@ export function recipeOf({
 /** Thinned to melt edges: it is never counted as film. */
 export const isBlendOnly = (sheet: Sheet, stage: Pick<StagePlan, 'recipeName'>): boolean =>
   recipeOf({ sheet, stage }).blendOnly === true;
+
+/** The plan of this very coat, where its stage has one. */
+export const coatPlanned = ({
+  coatPlan,
+  ordinal,
+}: Pick<PlanContext, 'coatPlan' | 'ordinal'>): CoatPlanned | undefined =>
+  coatPlan?.coats[ordinal - 1];
 
 export const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
 

@@ -12,7 +12,7 @@ import type { Room, StoredGun } from '../shop/setup.ts';
 import type { FlowCup, StagePlan } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import type { GradeInUse } from './gradeInUse.ts';
-import { middle, recipeOf, type PlanContext, type Products } from './planContext.ts';
+import { coatPlanned, middle, recipeOf, type PlanContext, type Products } from './planContext.ts';
 import { panelLengthM, panelOf, slopeDegOf } from './panels.ts';
 import { isReduced, reductionBeyond } from './reduction.ts';
 import type { SetNow } from './settingsNow.ts';
@@ -191,6 +191,8 @@ export function setupInput(
   const { sheet, stage, gun, painter, room, airLine, flowCup } = context;
   const climate = climateFrom(room, context.air);
   const materialC = climate.materialTemperatureC ?? climate.airTemperatureC;
+  // A mist coat of the painter's own goes before what was planned for this one.
+  const own = context.mist ? undefined : coatPlanned(context);
   return {
     gun: gun.gun,
     stage: stage.kind,
@@ -207,7 +209,8 @@ export function setupInput(
     panelLengthM: panelLengthM(context),
     slopeDeg: slopeDegOf(context),
     ...(inUse?.stepsSlower === undefined ? {} : { reducer: { stepsSlower: inUse.stepsSlower } }),
-    sheet: gunSheetOf(context),
+    sheet: { ...gunSheetOf(context), ...(own ? { wetFilmUm: own.wetFilmUm } : {}) },
+    ...(own ? { preset: own.preset } : {}),
     times: recipeOf(context).times,
     way: { ...painter.way, skill: painter.skill },
     hardener: sheet.hardenerChemistry,

@@ -1,4 +1,4 @@
-/** What a sheet says of its coats one by one. */
+/** What a sheet says of its coats one by one, and what a gun does for one of them. */
 import { z } from 'zod';
 import { band, moreThanZero, name, optional, quantity, wanted } from '../quantity/fields.ts';
 
@@ -17,4 +17,10 @@ export const CoatRule = z.strictObject({
     .optional(),
   blend: z.strictObject({ bed: BlendCoat.optional(), last: BlendCoat.optional() }).optional(),
   extraToCut: quantity('coats').optional(),
+});
+
+/** Over the set-up of the stage; 1 leaves it as it is. */
+export const CoatPreset = z.strictObject({
+  ...wanted('fluidFactor', 'fanFactor', 'distanceFactor', 'inletFactor'),
+  ...optional('distanceDeltaMm', 'distanceMm'),
 });

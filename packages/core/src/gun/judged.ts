@@ -36,7 +36,7 @@ export function verdictsOfSet(
     model,
     fanTurnsOut,
     isBuild,
-    airShare: presetFor(part, input.mist).air,
+    airShare: presetFor(part, input.mist, input.preset).air,
   });
   const wanted = nozzleBandOf(coatOfGun({ ...input, isBuild }), sheet?.nozzleMm);
   const film = filmOf({ class: materialClass, sheet });

@@ -24,7 +24,7 @@ export function chosenFor(input: SetupInput) {
   const model = modelFor(input, nozzle.nozzleMm);
   const knobs = knobsFor(input, { ...coat, isHighSolids });
   const hand = handFor(input);
-  const preset = presetFor(part, mist);
+  const preset = presetFor(part, mist, input.preset);
   const { fanTurnsOut } = knobs;
   const airShare = preset.air;
   const air = inletPressureFor({ ...input, model, fanTurnsOut, isBuild, airShare });

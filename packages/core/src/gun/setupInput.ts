@@ -5,6 +5,7 @@ import type { SheetTimes } from '../inForce/timesOf.ts';
 import type { MixedFrom } from '../mix/paint.ts';
 import type { MaterialClass } from '../trade/materialClasses.ts';
 import type { Carrier, Chemistry, Finish, PartKind, Place, Stage } from '../trade/vocabulary.ts';
+import type { CoatPreset } from '../coats/coatPlanInput.ts';
 import type { Gun, Settings } from './gun.ts';
 import type { GunSheet, Preferences } from './preferences.ts';
 
@@ -31,6 +32,8 @@ export type SetupInput = {
   part: PartKind;
   /** A mist coat: wide fan, little paint, thin. */
   mist?: boolean;
+  /** What its own coat is planned with; a mist coat of the painter's goes before it. */
+  preset?: CoatPreset;
   sheet?: GunSheet;
   times?: SheetTimes;
   way?: Preferences;

@@ -6,6 +6,7 @@ import { clamp, toStep } from '../numerics/rounding.ts';
 import { because, type Reason } from '../outcome/verdicts.ts';
 import { GUNS } from '../trade/gunClasses.ts';
 import type { Finish, PartKind, Stage } from '../trade/vocabulary.ts';
+import type { CoatPreset } from '../coats/coatPlanInput.ts';
 import { fullFanTurnsOf, fullFluidTurnsOf, type Gun } from './gun.ts';
 import { usualOverlapPercent } from './overlap.ts';
 import { presetFor } from './preset.ts';
@@ -21,6 +22,8 @@ export type TechniqueInput = {
   sheet?: GunSheet | undefined;
   way?: Preferences | undefined;
   limitFog?: boolean | undefined;
+  /** What its own coat is planned with: lighter, further back. */
+  preset?: CoatPreset | undefined;
 };
 
 /** What an arm can hold steady over a panel, m/s. */
@@ -54,7 +57,7 @@ export function knobsFor(
   coat: CoatOfGun & { isHighSolids: boolean },
 ): { fluidTurnsOut: number; fanTurnsOut: number; reasons: Reason[] } {
   const { gun, part, mist, way, limitFog } = input;
-  const preset = presetFor(part, mist);
+  const preset = presetFor(part, mist, input.preset);
   const fullFluid = fullFluidTurnsOf(gun);
   const fullFan = fullFanTurnsOf(gun);
   const isOpen = isNeedleOpen(input);
@@ -98,9 +101,11 @@ export function handFor(input: TechniqueInput): {
   overlapPercent: number;
   reasons: Reason[];
 } {
-  const { stage, finish, part, mist, sheet, way } = input;
+  const { stage, finish, part, mist, sheet, way, preset } = input;
   const ownOverlap = way?.overlapPercentByStage?.[stage] ?? way?.overlapPercent;
-  const distanceMm = toStep(ownDistanceMm(input) * presetFor(part, mist).distance, 5);
+  const { distanceMm: thrownFromMm, distanceDeltaMm = 0 } = (mist ? undefined : preset) ?? {};
+  const workMm = ownDistanceMm(input) * presetFor(part, mist, preset).distance;
+  const distanceMm = toStep(thrownFromMm ?? workMm + distanceDeltaMm, 5);
   const overlapPercent = sheet?.overlapPercent ?? ownOverlap ?? usualOverlapPercent(stage, finish);
   const isSheets = sheet?.overlapPercent !== undefined;
   const reasons = [
