@@ -1,7 +1,6 @@
 /** The heart: the film stack as spine, the one next thing large, the clock below. */
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
-import { gateProduct } from '@orthochrom/contract/plan/gateProduct.ts';
 import { isPrepHeld, openBefore, prepList } from '@orthochrom/contract/plan/prepList.ts';
 import { prepWhere } from '@orthochrom/contract/plan/standing.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
@@ -11,7 +10,6 @@ import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { memo, startTransition, useEffect, useMemo, useRef, useState } from 'react';
 import { useNowMs } from '../api/serverClock.ts';
-import { Standing } from '../safety/Standing.tsx';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
@@ -36,6 +34,7 @@ import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { useOnList } from './prep/useOnList.ts';
 import { PrepCard } from './prep/PrepCard.tsx';
 import { SprayCard } from './spray/SprayCard.tsx';
+import { StageTitle } from './StageTitle.tsx';
 import { StepTabs } from './StepTabs.tsx';
 import styles from './TicketPage.module.css';
 import { TimeRibbon } from './TimeRibbon.tsx';
@@ -158,18 +157,7 @@ export const OpenTicket = memo(function OpenTicket({
             onPick={toStep}
             done={{ prep: isPrepDone, gate: gatePassed }}
           />
-          <div className={styles['title']}>
-            <h2 className={`tape ${styles['now']}`}>
-              {STAGE_NAME[stage.kind]} · coat {coat.ordinal} of {stage.coats}
-            </h2>
-            <span className={`quiet ${styles['of']}`}>
-              {context.sheet.name}
-              {stage.colourName ? `, ${stage.colourName}` : ''} · {STATE_NAME[coat.state]}
-            </span>
-            {SAFETY_STEPS.includes(shown) && (
-              <Standing product={gateProduct(context.sheet, stage.recipeName)} />
-            )}
-          </div>
+          <StageTitle context={context} coat={coat} isOpen={SAFETY_STEPS.includes(shown)} />
           <ScrollToTop key={`${coat.id}${shown}`} of={top} />
           {isBlocked && step !== 'gate' && step !== 'prep' && (
             <p className={styles['blocked']}>

@@ -109,3 +109,6 @@ export const UNFILTERED_WORDS =
   'What comes in here is not filtered: let the dust settle before the fan runs, and tack once more.';
 export const NO_SIDE_LIGHT_WORDS =
   'No lamps at the sides here: how wet it lies is hard to see. Carry one, and trust the comb.';
+/** How a fade is sprayed. */
+export const FADE_WORDS =
+  'Where it fades: further back, less air, the trigger eased as the arm arcs out, air on to the end.';

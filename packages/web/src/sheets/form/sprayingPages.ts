@@ -67,6 +67,52 @@ export const COATS_AND_FILM: SheetPage = {
       unit: 'film',
       field: 'dryFilmUm',
     },
+    { path: 'recipes.$.coatRule.oneAndHalf', label: 'One coat and a half', kind: 'yesNo' },
+    {
+      path: 'recipes.$.coatRule.halfAfterMinutes',
+      label: 'The half after',
+      kind: 'numberBand',
+      suffix: 'min',
+    },
+    {
+      path: 'recipes.$.coatRule.lastCoat.kind',
+      label: 'Its last coat of flake',
+      kind: 'choice',
+      options: [
+        ['drop', 'a drop coat, drier'],
+        ['mist', 'a mist'],
+      ],
+    },
+    {
+      path: 'recipes.$.coatRule.lastCoat.filmFactor',
+      label: 'It lies, of a full coat',
+      help: '0.5 for half',
+      kind: 'number',
+      suffix: '',
+    },
+    {
+      path: 'recipes.$.coatRule.lastCoat.distanceDeltaMm',
+      label: 'From further back by',
+      kind: 'number',
+      suffix: 'mm',
+    },
+    { path: 'recipes.$.coatRule.lastCoat.onMatt', label: 'Only on a matt film', kind: 'yesNo' },
+    {
+      path: 'recipes.$.coatRule.blend.bed.recipe',
+      label: 'Wet bed under a blend',
+      kind: 'text',
+    },
+    {
+      path: 'recipes.$.coatRule.blend.last.recipe',
+      label: 'Thinned last coat of a blend',
+      kind: 'text',
+    },
+    {
+      path: 'recipes.$.coatRule.extraToCut',
+      label: 'More coats where it is cut flat',
+      kind: 'number',
+      suffix: '',
+    },
   ],
 };
 

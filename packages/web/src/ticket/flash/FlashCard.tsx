@@ -1,6 +1,7 @@
 /** The flash clock, large, and the touch test that alone confirms it. */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
+import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
 import type { Timer, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { noteDown } from '../../api/outbox.ts';
@@ -145,6 +146,9 @@ export function FlashCard({
       {!isConfirmed && (
         <p className={styles['test']}>
           <strong>{timer.test}</strong>
+          {coatPlanned(context)?.wait.matt
+            ? ' Matt all over, too: the next is the control coat, and it wants a matt film.'
+            : ''}
         </p>
       )}
       <div className={`quiet ${styles['more']}`}>

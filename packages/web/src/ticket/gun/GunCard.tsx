@@ -13,10 +13,13 @@ import { OfferedChanges } from '../../faults/OfferedChanges.tsx';
 import { BaselineOffer } from './BaselineOffer.tsx';
 import { ByEarCard } from './ByEarCard.tsx';
 import type { CardProps } from '../cardProps.ts';
-import { chosenValue } from '@orthochrom/contract/plan/settingsNow.ts';
+import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
+import { chosenValue, settingsNow } from '@orthochrom/contract/plan/settingsNow.ts';
+import { sinceLast } from '@orthochrom/contract/plan/sinceLast.ts';
 import { lapSecondsOf } from '@orthochrom/contract/plan/panels.ts';
 import { ExpectCard } from './ExpectCard.tsx';
 import { OtherPlans } from './OtherPlans.tsx';
+import { kindSaid, sinceSaid } from '../coatOwn.ts';
 import { STAGE_NAME, WETNESS_NAME } from '../../words/tradeNames.ts';
 import { PresetPicker } from './PresetPicker.tsx';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
@@ -155,6 +158,8 @@ function OpenGunCard({
       />
     </>
   );
+  const own = context.mist ? undefined : coatPlanned(context);
+  const since = sinceLast(whole.coats, coat, context.gun.id, settingsNow(setup, coat.overrides));
   return (
     <StepFrame
       ways={{ word: 'Other ways', content: ways }}
@@ -172,8 +177,9 @@ function OpenGunCard({
           {context.gun.name} · {nozzleMm} mm
         </strong>{' '}
         <span className="quiet">
-          {setup.coats} {setup.coats === 1 ? 'coat' : 'coats'}, {WETNESS_NAME[setup.wetness]},{' '}
+          {own ? kindSaid(own) : WETNESS_NAME[setup.wetness]},{' '}
           {format.joined(format.film(now.wetFilmUm))} wet
+          {since && `. Since the coat before: ${sinceSaid(since, format)}`}
           {!context.gun.usedFor.includes(stage.kind) &&
             ` · kept for ${context.gun.usedFor.map((kind) => STAGE_NAME[kind].toLowerCase()).join(', ')}. ${context.gun.note}`}
         </span>

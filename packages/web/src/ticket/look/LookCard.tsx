@@ -29,6 +29,7 @@ import { EXPOSED, LOOKED_AT, SETTING_NAME } from '../../words/tradeNames.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { HiddenYet } from './HiddenYet.tsx';
 import { SettleFaults } from '../layers/SettleFaults.tsx';
 import { TriggerPulled } from '../gun/TriggerPulled.tsx';
 import type { Kind } from '../../units/typed.ts';
@@ -71,6 +72,7 @@ const AS_PLANNED: Pick<LookDraft, 'seen' | 'rating'> = { seen: ['nothing'], rati
 
 export function LookCard({
   coat,
+  stage,
   context,
   painter,
   keep,
@@ -198,6 +200,7 @@ export function LookCard({
             </Chip>
           ))}
         </div>
+        <HiddenYet {...{ whole, coat, stage, context, keep }} />
         <FoundHere coatId={coat.id} />
         {coat.state === 'looked' && <SettleFaults {...{ whole, painter, keep }} of={coat} />}
         {seen.some((item) => item !== 'nothing') && (

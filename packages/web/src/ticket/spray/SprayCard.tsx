@@ -1,6 +1,7 @@
 /** Spraying: the judge once more at the trigger, then panel by panel until the coat is on. */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, TextInput } from '@mantine/core';
+import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
@@ -14,12 +15,14 @@ import type { CardProps } from '../cardProps.ts';
 import { passSeconds } from '../gun/gunSettings.ts';
 import {
   AIRFLOW_WORDS,
+  FADE_WORDS,
   capital,
   NO_SIDE_LIGHT_WORDS,
   SPRAY_WORDS,
   UNFILTERED_WORDS,
   WETNESS_NAME,
 } from '../../words/tradeNames.ts';
+import { coatSaid, kindSaid } from '../coatOwn.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { Spraying } from './Spraying.tsx';
 import { useStanding } from '../standing.ts';
@@ -58,6 +61,7 @@ function ReadyToSpray(props: SprayCardProps) {
   const standing = useStanding('spray', props);
   const now = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
+  const own = context.mist ? undefined : coatPlanned(context);
   const isOld = mix?.potLifeEndsAt !== undefined && Date.parse(mix.potLifeEndsAt) < nowMs;
   const start = () =>
     write(async () =>
@@ -78,7 +82,10 @@ function ReadyToSpray(props: SprayCardProps) {
         word: 'How to lay it',
         content: (
           <p>
-            <strong>{capital(WETNESS_NAME[plan.setup.wetness])}.</strong> {SPRAY_WORDS[stage.kind]}{' '}
+            <strong>
+              {capital(own ? coatSaid(own, format) : WETNESS_NAME[plan.setup.wetness])}.
+            </strong>{' '}
+            {SPRAY_WORDS[stage.kind]} {own?.panels.some(({ move }) => move) && `${FADE_WORDS} `}
             Trigger to air at the turns.
             {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
             {context.room.sideLight === false && ` ${NO_SIDE_LIGHT_WORDS}`}
@@ -130,7 +137,7 @@ function ReadyToSpray(props: SprayCardProps) {
           isLead
           label="Wet film"
           figure={format.film(now.wetFilmUm)}
-          note={capital(WETNESS_NAME[plan.setup.wetness])}
+          note={capital(own ? kindSaid(own) : WETNESS_NAME[plan.setup.wetness])}
         />
         <FigureTile name="inlet" label="At the gun" figure={format.pressure(now.inletKPa)} />
         <FigureTile

@@ -4,7 +4,9 @@
  */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
+import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
+import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { IconCheck } from '@tabler/icons-react';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
@@ -16,6 +18,7 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { BreakOff } from './BreakOff.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { passSeconds } from '../gun/gunSettings.ts';
+import { reachSaid } from '../coatOwn.ts';
 import { countdownText } from '../countdown.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
@@ -30,7 +33,7 @@ const isAboutPanel = ({ code }: { code: string }): boolean => code === 'wet-pane
 type SprayingProps = CardProps & { gatePassed: boolean; askGate: () => void };
 
 export function Spraying(props: SprayingProps) {
-  const { whole, coat, stage, plan, painter, keep, gatePassed, askGate } = props;
+  const { whole, coat, stage, context, plan, painter, keep, gatePassed, askGate } = props;
   const [lowest, setLowest] = useState<number>();
   const [highest, setHighest] = useState<number>();
   const isSwapped = lowest !== undefined && highest !== undefined && lowest > highest;
@@ -59,6 +62,12 @@ export function Spraying(props: SprayingProps) {
   const gauge = {
     ...(lowest === undefined ? {} : { lowestInletKPa: lowest }),
     ...(highest === undefined ? {} : { highestInletKPa: highest }),
+  };
+  const own = coatPlanned(context);
+  const fadeOf = (panel: Panel): string => {
+    const name = panelSaid(whole.ticket.panels, panel);
+    const reach = own && reachSaid(own, name, format);
+    return reach ? `, ${reach}` : '';
   };
   return (
     <StepFrame
@@ -163,7 +172,7 @@ export function Spraying(props: SprayingProps) {
             leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
           >
             {panelName(panel.name)}
-            {isDone(panel.id) ? ', done' : isNoted(panel.id) ? ', noted here' : ''}
+            {isDone(panel.id) ? ', done' : isNoted(panel.id) ? ', noted here' : fadeOf(panel)}
           </Button>
         ))}
       </div>
