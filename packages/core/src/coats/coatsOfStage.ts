@@ -106,23 +106,21 @@ function colours(input: CoatPlanInput, film: StageFilm, isOverIt: boolean): Coat
   const full = toHide
     ? Math.max(1, film.least - control, Math.ceil(toHide.value - firstFactor - 1e-9) + 1)
     : film.least;
-  const most = Math.max(1, film.most - control);
-  const count =
-    input.coats === undefined
-      ? Math.min(full, most)
-      : Math.max(1, counted(input, full + control, film) - control);
+  const total = counted(input, full + control, film);
+  // One coat alone is the colour itself.
+  const isControlled = hasControl && total > 1;
+  const count = total - (isControlled ? 1 : 0);
   const then: Laid = { kind: stage === 'singleStage' ? 'wet' : 'medium', wetFilmUm: midUm };
   const start = first(stage === 'singleStage' ? 'mediumWet' : 'medium', firstUm, isOverIt, midUm);
-  const last: Laid[] =
-    hasControl && count + control <= mostOf(input, film)
-      ? [
-          {
-            kind: rule.lastCoat?.kind ?? 'drop',
-            wetFilmUm: (rule.lastCoat?.filmFactor ?? FILM_FACTOR.drop) * midUm,
-            role: 'control',
-          },
-        ]
-      : [];
+  const last: Laid[] = isControlled
+    ? [
+        {
+          kind: rule.lastCoat?.kind ?? 'drop',
+          wetFilmUm: (rule.lastCoat?.filmFactor ?? FILM_FACTOR.drop) * midUm,
+          role: 'control',
+        },
+      ]
+    : [];
   return {
     laid: [start, ...times(count - 1, then), ...last],
     wanted: full + control,

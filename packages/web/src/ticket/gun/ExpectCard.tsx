@@ -19,9 +19,17 @@ type ExpectCardProps = {
   coatId: string;
   ticketId: string;
   title: string;
+  isControl: boolean;
 };
 
-export function ExpectCard({ expected, plan, coatId, ticketId, title }: ExpectCardProps) {
+export function ExpectCard({
+  expected,
+  plan,
+  coatId,
+  ticketId,
+  title,
+  isControl,
+}: ExpectCardProps) {
   const { painter } = usePainter();
   const { film, joined, inWords } = formatFor(painter.units);
   const navigate = useNavigate();
@@ -41,6 +49,12 @@ export function ExpectCard({ expected, plan, coatId, ticketId, title }: ExpectCa
           Try it in the spray lab
         </Button>
       </div>
+      {isControl && (
+        <p className="quiet">
+          The last coat lies lighter and drier by intent; the model knows full coats, and says more
+          mottle and dry spray of it than a painter would see.
+        </p>
+      )}
       {error && <p role="alert">{error}</p>}
       {!answer && !error && <p className="quiet">Laying it in the model …</p>}
       {answer && (

@@ -9,19 +9,27 @@ import type { Expected } from './useExpected.ts';
 
 const SHOWN = 2;
 
-export function ExpectStrip({ expected, plan }: { expected: Expected; plan: CoatPlan }) {
+type ExpectStripProps = {
+  expected: Expected;
+  plan: CoatPlan;
+  /** The last coat of flake lies drier by intent: what is foreseen of full coats is not said of it. */
+  isControl: boolean;
+};
+
+export function ExpectStrip({ expected, plan, isControl }: ExpectStripProps) {
   const { film } = formatFor(usePainter().painter.units);
   const { answer, error, isStale } = expected;
   const { low, high, value } = plan.recoat.earliestMinutes;
   const wet = answer && film(answer.film.wetUm.value);
-  const risks = answer
-    ? RISKS.flatMap((name) => {
-        const risk = answer.risks[name];
-        return risk ? [{ name, value: risk.value }] : [];
-      })
-        .sort((a, b) => b.value - a.value)
-        .slice(0, SHOWN)
-    : [];
+  const risks =
+    answer && !isControl
+      ? RISKS.flatMap((name) => {
+          const risk = answer.risks[name];
+          return risk ? [{ name, value: risk.value }] : [];
+        })
+          .sort((a, b) => b.value - a.value)
+          .slice(0, SHOWN)
+      : [];
   return (
     <div className={`card ${styles['strip']}`} aria-label="Expected, in short" aria-busy={isStale}>
       {error && <span role="alert">{error}</span>}
@@ -40,6 +48,9 @@ export function ExpectStrip({ expected, plan }: { expected: Expected; plan: Coat
           , {low.toFixed(0)} to {high.toFixed(0)}
         </span>
       </span>
+      {isControl && (
+        <span className="quiet">drier by intent: it evens the flake, it hides nothing</span>
+      )}
       {risks.map(({ name, value: risk }) => (
         <span key={name}>
           {RISK_NAME[name]} <strong className={styles[riskWord(risk)]}>{riskWord(risk)}</strong>

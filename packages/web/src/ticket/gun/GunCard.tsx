@@ -83,6 +83,7 @@ function OpenGunCard({
   const expected = useExpected(context, plan, whole);
   const testFirst = now.verdicts.filter(({ code }) => code === 'test-panel-first');
   const others = now.verdicts.filter(({ code }) => code !== 'test-panel-first');
+  const own = context.mist ? undefined : coatPlanned(context);
   const ways = (
     <>
       {coat.state === 'planned' && (
@@ -104,6 +105,7 @@ function OpenGunCard({
         coatId={coat.id}
         ticketId={whole.ticket.id}
         title={`${whole.ticket.number}, ${STAGE_NAME[stage.kind].toLowerCase()}`}
+        isControl={own?.role === 'control'}
       />
       {!(goesByWall(painter, context.gun) && now.regulatorFlowingKPa !== undefined) && (
         <WallCard figures={now} airLine={context.airLine} units={painter.units} />
@@ -158,7 +160,6 @@ function OpenGunCard({
       />
     </>
   );
-  const own = context.mist ? undefined : coatPlanned(context);
   const since = sinceLast(whole.coats, coat, context.gun.id, settingsNow(setup, coat.overrides));
   return (
     <StepFrame
@@ -185,7 +186,7 @@ function OpenGunCard({
         </span>
       </p>
       <GunSettings {...{ coat, context, plan, painter, setup, now, onOverride }} />
-      <ExpectStrip expected={expected} plan={plan} />
+      <ExpectStrip expected={expected} plan={plan} isControl={own?.role === 'control'} />
       <CarriedOverChanges coatId={coat.id} />
       <OfferedChanges
         coat={coat}
