@@ -29,6 +29,7 @@ const ROOMS = [
   'gun',
   'look',
   'film',
+  'cure',
   'risk',
   'calibration',
   'coat',

@@ -7,6 +7,7 @@ import { coatPlan } from './calculations/coatPlan.ts';
 import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
+import { cure } from './calculations/cure.ts';
 import { diagnose } from './calculations/diagnose.ts';
 import { gate } from './calculations/gate.ts';
 import { ground } from './calculations/ground.ts';
@@ -53,6 +54,7 @@ export const registry = {
   tune,
   coat,
   recoat,
+  cure,
   schedule,
   diagnose,
 };

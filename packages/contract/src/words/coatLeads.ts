@@ -1,6 +1,7 @@
 /** What follows and what to do instead, coat by coat. */
 
 export const COAT_FOLLOWS: Record<string, string> = {
+  'stays-soft': 'It stays soft for days: no date is promised, and polished it sinks back.',
   'flake-clouds': 'Flake over flake clouds and stripes.',
   'half-coat-untried': 'A half coat into a wet one is not what its maker tried.',
   'fade-is-an-edge': 'The fade ends as an edge that the clear does not hide.',
@@ -12,6 +13,7 @@ export const COAT_FOLLOWS: Record<string, string> = {
 };
 
 export const COAT_INSTEAD: Record<string, string> = {
+  'warm-it-first': 'Warm panel and room, or bake it as its sheet says.',
   'coats-with-flash': 'Coats with their flash.',
   'blend-further': 'Blend into the next panel too, or paint it whole.',
   'to-an-edge': 'Paint it to an edge.',

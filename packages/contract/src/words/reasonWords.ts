@@ -24,6 +24,9 @@ export const REASONS: Record<ReasonCode, string> = {
     'The last coat lies lighter and from further back: it evens the flake and hides nothing.',
   'coats-from-sheet': 'As many coats as the sheet has.',
   'coats-as-usual': 'As many coats as are usual for this stage.',
+  'cure-by-dose':
+    'Minutes as the sheet has them at {atC}; cold makes them longer, warmth never shorter.',
+  'heat-counts': 'The heat of {toC} counts for {doseMinutes} of them.',
   'need-by-volume':
     'Area, share, film and what lands make the amount; edges, waste, cup and line are added.',
   'hand-learned': 'Your hand, of {n} jobs: what was used against what was planned.',

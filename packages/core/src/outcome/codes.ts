@@ -149,6 +149,7 @@ export const VERDICT_LEVEL = {
   'prep-open': 'stop',
   'prep-unticked': 'caution',
   'still-shrinking': 'caution',
+  'hardly-cures': 'caution',
   'effect-stacks': 'caution',
   'one-and-half-not-on-sheet': 'caution',
   'blend-panel-short': 'caution',

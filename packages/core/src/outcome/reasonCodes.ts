@@ -16,6 +16,8 @@ export const REASON_CODES = [
   'last-lighter-from-further',
   'coats-from-sheet',
   'coats-as-usual',
+  'cure-by-dose',
+  'heat-counts',
   'need-by-volume',
   'hand-learned',
   'hand-unknown',

@@ -64,5 +64,11 @@ export function currentStep(
   return of.airSeen ? 'mix' : 'air';
 }
 
+/** Nothing goes over it any more. */
+export const isLastOfTicket = (
+  { coats, ticket }: Pick<TicketWhole, 'coats' | 'ticket'>,
+  coat: Coat,
+): boolean => ticket.stages.at(-1)?.id === coat.stageId && isLastOfStage({ coats }, coat);
+
 export const isLastOfStage = ({ coats }: Pick<TicketWhole, 'coats'>, coat: Coat): boolean =>
   !coats.some(({ stageId, ordinal }) => stageId === coat.stageId && ordinal > coat.ordinal);

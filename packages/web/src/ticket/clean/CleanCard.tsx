@@ -15,9 +15,10 @@ import { useWrite } from '../../api/useWrite.ts';
 import { CareChecklist } from '../../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { EarliestTimes } from '../flash/EarliestTimes.tsx';
+import { AfterDates } from './AfterDates.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { LeftInCup } from './LeftInCup.tsx';
-import { isLastOfStage } from '../coatSteps.ts';
+import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
 import styles from './CleanCard.module.css';
 import { StepFrame } from '../step/StepFrame.tsx';
@@ -71,11 +72,15 @@ export function CleanCard({
     });
   const upcoming = nextCoat(whole.ticket.stages, whole.coats);
   const dueMs = Math.min(...running.map(({ dueAt }) => Date.parse(dueAt)));
+  const isGunDone = isClean && running.length === 0;
+  const isAllDone = isGunDone && coat.state === 'looked' && isLastOfTicket(whole, coat);
+  const after = isLastOfStage(whole, coat) && <AfterDates {...{ whole, coat, context, plan }} />;
   const ways = {
     word: 'Not before, heat',
     content: (
       <>
         <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />
+        {!isAllDone && after}
         {coat.endedAt && isLastOfStage(whole, coat) && (
           <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
         )}
@@ -104,12 +109,13 @@ export function CleanCard({
       </div>
     </div>
   );
-  if (isClean && running.length === 0)
+  if (isGunDone)
     return (
       <StepFrame ways={ways} said={said} action={goOn || <CloseTicket whole={whole} />}>
         <p className="card">
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
         </p>
+        {isAllDone && after}
         {leftInCup}
       </StepFrame>
     );

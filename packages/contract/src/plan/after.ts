@@ -1,0 +1,61 @@
+/** What comes after the last coat of a stage, and when: by its sheet, its air and its heat. */
+import { heatOf } from '@orthochrom/core/inForce/timesOf.ts';
+import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
+import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import type { Coat } from '../shop/coat.ts';
+import type { LayerWork } from '../shop/layerWork.ts';
+import type { CoatPlan } from './planCoat.ts';
+import type { PlanContext } from './planContext.ts';
+import { climateFrom } from './planInputs.ts';
+import { layerOf } from './recoatInputs.ts';
+
+const MINUTE_MS = 60_000;
+/** Doors open, and cool enough to be touched, by rule of thumb. */
+const COOLS_MINUTES = 10;
+
+export type After = AnswerOf<'cure'>;
+
+/** Heat that was begun on it: as its sheet has it, from a panel as warm as the air. */
+function heated(
+  context: PlanContext,
+  endedMs: number,
+  works: readonly Pick<LayerWork, 'kind' | 'at'>[],
+): InputOf<'cure'>['bake'] {
+  const begun = works.findLast(({ kind }) => kind === 'heated');
+  if (!begun) return undefined;
+  const { toC, holdMinutes, rampCPerMin } = heatOf({ sheet: layerOf(context).sheet });
+  const fromMinute = Math.max(0, (Date.parse(begun.at) - endedMs) / MINUTE_MS);
+  const warmsMinutes = Math.max(0, toC - context.air.air.value) / rampCPerMin;
+  const endMinute = fromMinute + warmsMinutes + holdMinutes;
+  return { toC, holdMinutes, endMinute, openMinute: endMinute + COOLS_MINUTES };
+}
+
+/** Undefined before the coat is on. */
+export function afterCoat(
+  context: PlanContext,
+  plan: Pick<CoatPlan, 'inUse'>,
+  coat: Pick<Coat, 'id' | 'endedAt'>,
+  works: readonly LayerWork[],
+): After | undefined {
+  if (!coat.endedAt) return undefined;
+  const { stage, ticket, room, air } = context;
+  const hardenerSpeed = plan.inUse?.hardenerSpeed;
+  const target = FINISH_TARGETS.find((one) =>
+    ticket.panels.some(
+      ({ id, finishTarget = 'factory' }) => stage.panelIds.includes(id) && finishTarget === one,
+    ),
+  );
+  const bake = heated(
+    context,
+    Date.parse(coat.endedAt),
+    works.filter(({ coatId }) => coatId === coat.id),
+  );
+  return ask('cure', {
+    layer: layerOf(context),
+    climate: climateFrom(room, air),
+    ...(hardenerSpeed ? { hardenerSpeed } : {}),
+    ...(bake ? { bake } : {}),
+    ...(target ? { target } : {}),
+    ...(stage.finish ? { finish: stage.finish } : {}),
+  });
+}

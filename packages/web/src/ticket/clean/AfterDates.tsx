@@ -1,0 +1,98 @@
+/**
+ * When it may be taped, polished, washed, waxed and handed over; when to look again, and what for.
+ */
+import { afterCoat } from '@orthochrom/contract/plan/after.ts';
+import type { CureDate } from '@orthochrom/core/cure/cure.ts';
+import type { Light, LookedFor } from '@orthochrom/core/cure/lookAgain.ts';
+import { VerdictList } from '../../verdict/Verdicts.tsx';
+import type { CardProps } from '../cardProps.ts';
+
+const DATE_WORD: [CureDate, string][] = [
+  ['tapeMinute', 'Tape'],
+  ['sandMinute', 'Sand, cut'],
+  ['polishMinute', 'Polish'],
+  ['handOverMinute', 'Keys'],
+  ['handWashMinute', 'Wash by hand'],
+  ['machineWashMinute', 'Machine wash'],
+  ['waxMinute', 'Wax'],
+];
+const LIGHT: Record<Light, string> = { booth: 'booth light', side: 'side light', sun: 'sun' };
+const LOOKED_FOR: Record<LookedFor, string> = {
+  pinholes: 'pinholes',
+  scratches: 'sand scratches',
+  flat: 'flat?',
+  dust: 'dust',
+  repairEdges: 'edges of the repair',
+  hidden: 'hidden evenly?',
+  shade: 'shade against the neighbour',
+  stripes: 'stripes and clouds, from both sides',
+  dryEdges: 'dry edges',
+  depth: 'the same depth on every part',
+  flakeLie: 'flake lying or standing',
+  pops: 'pops and pinholes, with a loupe',
+  runs: 'runs on what is upright',
+  peel: 'peel against the neighbour',
+  dull: 'dull patches',
+  maskLines: 'masking lines',
+  sink: 'sink over repairs',
+  thinEdges: 'thin edges',
+};
+const MINUTE_MS = 60_000;
+
+type AfterDatesProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'plan'>;
+
+export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
+  const after = afterCoat(context, plan, coat, whole.works);
+  if (!after || !coat.endedAt) return null;
+  const endedMs = Date.parse(coat.endedAt);
+  const said = (minute: number) => dayAndHour(endedMs + minute * MINUTE_MS);
+  const { look } = after;
+  return (
+    <section className="card stack" aria-label="After this coat">
+      <h3>After this coat</h3>
+      <table className="plain">
+        <tbody>
+          <tr data-after="look">
+            <td>
+              <strong>Look again</strong>
+            </td>
+            <td>
+              {said(look.fromMinute)} to {said(look.toMinute)}
+            </td>
+            <td className="quiet">{look.lights.map((light) => LIGHT[light]).join(', ')}</td>
+          </tr>
+          {DATE_WORD.flatMap(([name, word]) => {
+            const date = after[name];
+            return date
+              ? [
+                  <tr key={name} data-after={name}>
+                    <td>
+                      <strong>{word}</strong>
+                    </td>
+                    <td>not before {said(date.value)}</td>
+                    <td className="quiet">
+                      {said(date.low)} to {said(date.high)}
+                    </td>
+                  </tr>,
+                ]
+              : [];
+          })}
+        </tbody>
+      </table>
+      <p className="quiet">
+        Look for {look.lookFor.map((what) => LOOKED_FOR[what]).join(', ')}.{' '}
+        {after.reasons.map(({ text }) => text).join(' ')}
+      </p>
+      <VerdictList verdicts={after.verdicts} hideGo />
+    </section>
+  );
+}
+
+const dayAndHour = (atMs: number): string =>
+  new Date(atMs).toLocaleString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  });
