@@ -38,8 +38,9 @@ export type Preferences = {
   overlapPercentByStage?: Partial<Record<Stage, number>>;
   distance?: Habit<'distance'>;
   distanceMm?: number;
-  /** How base covers and primer builds: taken and kept as told, nothing goes by them. */
+  /** How base covers: coats, or a coat and a half where its sheet has it. */
   baseCover?: Habit<'baseCover'>;
+  /** How primer builds: taken and kept as told, nothing goes by it. */
   primer?: Habit<'primer'>;
   clearReduction?: Habit<'clearReduction'>;
   grade?: Habit<'grade'>;

@@ -8,6 +8,8 @@ import {
   IconSchool,
   IconSparkles,
   IconSpray,
+  IconStack2,
+  IconStackPush,
   IconStar,
   IconThermometer,
   IconWall,
@@ -33,9 +35,9 @@ export const SKILLS: readonly Pictured<Painter['skill']>[] = [
 
 type Way = Painter['way'];
 type Choices = {
-  [K in 'needle' | 'gauge' | 'fan' | 'distance' | 'clearReduction' | 'grade']: readonly Pictured<
-    NonNullable<Way[K]>
-  >[];
+  [
+    K in 'needle' | 'gauge' | 'fan' | 'distance' | 'baseCover' | 'clearReduction' | 'grade'
+  ]: readonly Pictured<NonNullable<Way[K]>>[];
 };
 
 /** What each habit may be; the gauge is drawn in the painter's own unit. */
@@ -66,6 +68,14 @@ export const waysOf = (units: Painter['units']): Choices => ({
     { value: 'middle', word: 'middle', picture: <StandOffPicture share={0.7} /> },
     { value: 'far', word: 'far', picture: <StandOffPicture share={1} /> },
   ],
+  baseCover: [
+    { value: 'coats', word: 'in coats, each with its flash', picture: <IconStack2 {...ICON} /> },
+    {
+      value: 'oneAndHalf',
+      word: 'one and a half, where its sheet has it',
+      picture: <IconStackPush {...ICON} />,
+    },
+  ],
   clearReduction: [
     { value: 'never', word: 'never', picture: <IconDropletOff {...ICON} /> },
     { value: 'sheet', word: 'up to the sheet’s maximum', picture: <IconDroplet {...ICON} /> },
@@ -86,6 +96,7 @@ export const WAY_LABEL = {
   gauge: 'Pressure is read',
   fan: 'Fan',
   distance: 'Distance',
+  baseCover: 'Base covers',
   clearReduction: 'Reducer in clear',
   grade: 'Grade of reducer',
 } as const satisfies Record<keyof Choices, string>;
