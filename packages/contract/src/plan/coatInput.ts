@@ -9,6 +9,7 @@ import type { TicketWhole } from '../shop/ticket.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from './panels.ts';
+import { gunSheetOf } from './planInputs.ts';
 import { layerOf } from './recoatInputs.ts';
 
 /**
@@ -45,7 +46,8 @@ export function coatInput(
       ...(stage.finish ? { finish: stage.finish } : {}),
       sheet: {
         times,
-        ...(asked.sheet ? { gun: asked.sheet } : {}),
+        // Its minutes stand for the sheet's own film, whatever this coat is aimed at.
+        gun: gunSheetOf(context),
         ...(sheet.limits ? { limits: sheet.limits } : {}),
       },
     },

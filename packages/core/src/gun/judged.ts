@@ -49,7 +49,13 @@ export function verdictsOfSet(
     ),
     ...nozzleVerdicts(set.nozzleMm, wanted.value),
     ...(film.source === 'sheet' && wetFilmUm > film.value.mostUm * ROUNDED
-      ? [caution('film-over-sheet', { wetUm: wetFilmUm, sheetUm: film.value.aimUm })]
+      ? [
+          caution('film-over-sheet', {
+            wetUm: wetFilmUm,
+            // The most it has; what this one coat is aimed at may be less.
+            sheetUm: sheet?.wetFilmBandUm ? film.value.mostUm : film.value.aimUm,
+          }),
+        ]
       : []),
     ...(overlapPercent < leastOverlapPercent(stage, finish)
       ? [caution('overlap-low', { overlapPercent })]
