@@ -30,6 +30,7 @@ const ROOMS = [
   'look',
   'film',
   'cure',
+  'heat',
   'risk',
   'calibration',
   'coat',

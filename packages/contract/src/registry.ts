@@ -11,6 +11,7 @@ import { cure } from './calculations/cure.ts';
 import { diagnose } from './calculations/diagnose.ts';
 import { gate } from './calculations/gate.ts';
 import { ground } from './calculations/ground.ts';
+import { heat } from './calculations/heat.ts';
 import { kit } from './calculations/kit.ts';
 import { layerCheck } from './calculations/layerCheck.ts';
 import { mix } from './calculations/mix.ts';
@@ -54,6 +55,7 @@ export const registry = {
   tune,
   coat,
   recoat,
+  heat,
   cure,
   schedule,
   diagnose,

@@ -70,6 +70,8 @@ const BY_NAME = new Map<string, Range>([
   ...rows('fraction', range(0, 1, '')),
   ...rows('l', range(0, 100, '')),
   ...rows('a b', range(-128, 127, '')),
+  ...rows('limitC vehicleLimitC', range(30, 200, '°C')),
+  ...rows('seenC', range(-30, 200, '°C')),
   ...rows('distanceDeltaMm', range(-200, 400, 'mm')),
   ...rows('painterFactor', range(0.2, 5, '')),
 ]);

@@ -24,6 +24,8 @@ export const REASONS: Record<ReasonCode, string> = {
     'The last coat lies lighter and from further back: it evens the flake and hides nothing.',
   'coats-from-sheet': 'As many coats as the sheet has.',
   'coats-as-usual': 'As many coats as are usual for this stage.',
+  'heat-by-panel':
+    'The clock runs from the panel, not from the air: each is warmed as heavy as it is.',
   'cure-by-dose':
     'Minutes as the sheet has them at {atC}; cold makes them longer, warmth never shorter.',
   'heat-counts': 'The heat of {toC} counts for {doseMinutes} of them.',

@@ -1,5 +1,6 @@
 /** What the surface of a film and the air exchange: volatiles off, vapour back, warmth. */
 import { saturationPressurePa, vapourPressurePa, type HumidAir } from '../air/humidAir.ts';
+import { heatTransferWPerM2K } from '../evaporation/heatTransfer.ts';
 import { transferCoefficientMPerS } from '../evaporation/massTransfer.ts';
 import {
   IN_FILM,
@@ -29,7 +30,6 @@ export type Surroundings = {
 };
 
 const HEAT_CAPACITY_J_PER_M2_K = { metal: 2900, plastic: 5100, composite: 5100 } as const;
-const RADIATION_W_PER_M2_K = 5.2;
 /** Water under a solvent-borne top hardly enters it. */
 const WATER_UNDER_SOLVENT = 3.2;
 
@@ -49,12 +49,11 @@ export function airOver(
 ): AirOver {
   const carries = (name: Volatile) =>
     transferCoefficientMPerS(IN_FILM[name].airDiffusivityM2PerS, airSpeedMPerS);
-  const water = carries('water');
   return {
     carries: Float64Array.from(VOLATILES, (name) => carries(name) * evaporation),
     vapourPa: vapourPressurePa(roomAir),
     airC: roomAir.airTemperatureC,
-    heatWPerM2K: 1.2 * 1005 * water * 0.87 ** (2 / 3) + RADIATION_W_PER_M2_K,
+    heatWPerM2K: heatTransferWPerM2K(airSpeedMPerS),
     capacity: HEAT_CAPACITY_J_PER_M2_K[substrate],
   };
 }

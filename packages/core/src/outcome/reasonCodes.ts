@@ -16,6 +16,7 @@ export const REASON_CODES = [
   'last-lighter-from-further',
   'coats-from-sheet',
   'coats-as-usual',
+  'heat-by-panel',
   'cure-by-dose',
   'heat-counts',
   'need-by-volume',
