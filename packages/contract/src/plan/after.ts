@@ -1,21 +1,19 @@
 /** What comes after the last coat of a stage, and when: by its sheet, its air and its heat. */
-import { heatOf } from '@orthochrom/core/inForce/timesOf.ts';
 import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { Coat } from '../shop/coat.ts';
 import type { LayerWork } from '../shop/layerWork.ts';
+import { heatOn } from './heatOn.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { climateFrom } from './planInputs.ts';
 import { layerOf } from './recoatInputs.ts';
 
 const MINUTE_MS = 60_000;
-/** Doors open, and cool enough to be touched, by rule of thumb. */
-const COOLS_MINUTES = 10;
 
 export type After = AnswerOf<'cure'>;
 
-/** Heat that was begun on it: as its sheet has it, from a panel as warm as the air. */
+/** Heat that was begun on it, as it warms its panels. */
 function heated(
   context: PlanContext,
   endedMs: number,
@@ -23,11 +21,15 @@ function heated(
 ): InputOf<'cure'>['bake'] {
   const begun = works.findLast(({ kind }) => kind === 'heated');
   if (!begun) return undefined;
-  const { toC, holdMinutes, rampCPerMin } = heatOf({ sheet: layerOf(context).sheet });
+  const { toC, holdMinutes, endMinute, openMinute } = heatOn(context);
+  if (toC === undefined || !endMinute || !openMinute) return undefined;
   const fromMinute = Math.max(0, (Date.parse(begun.at) - endedMs) / MINUTE_MS);
-  const warmsMinutes = Math.max(0, toC - context.air.air.value) / rampCPerMin;
-  const endMinute = fromMinute + warmsMinutes + holdMinutes;
-  return { toC, holdMinutes, endMinute, openMinute: endMinute + COOLS_MINUTES };
+  return {
+    toC,
+    holdMinutes: holdMinutes!,
+    endMinute: fromMinute + endMinute.value,
+    openMinute: fromMinute + openMinute.value,
+  };
 }
 
 /** Undefined before the coat is on. */

@@ -86,6 +86,7 @@ function limitOf(input: HeatInput, { substrate, limitC }: HeatedPanel): number {
   return Math.min(usual, limitC ?? Infinity, vehicleLimitC ?? Infinity);
 }
 
+/** How warm, how long and from when; nothing but the wait while a stop stands. */
 export function heatOnCoat(input: HeatInput): HeatAnswer {
   const { layer, climate, minutesSince, wetFilmUm, reducer } = input;
   const wait = recoatTime('bake', layer, {

@@ -27,6 +27,7 @@ const HOLDS_J_PER_M2_K: Record<Build, number> = {
   heavyMetal: 12_000,
   casting: 25_000,
 };
+/** How heavy a panel is taken to be where nobody says. */
 export const usualBuild = (substrate: Substrate): Build =>
   substrate === 'metal' ? 'sheetMetal' : substrate;
 

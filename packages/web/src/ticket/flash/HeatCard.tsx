@@ -17,7 +17,7 @@ import type { GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts'
 import { answersAgain } from '../../safety/answers.ts';
 import { Choice, Question, YesNo } from '../../safety/Choice.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
-import { timeText } from '../../words/timeText.ts';
+import { HeatRuns } from './HeatRuns.tsx';
 import type { CardProps } from '../cardProps.ts';
 
 type HeatCardProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & {
@@ -38,7 +38,7 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   const heated = whole.works.findLast(
     ({ coatId, kind }) => coatId === coat.id && kind === 'heated',
   );
-  if (heated) return <p className="card">Heat was begun at {timeText(heated.at)}.</p>;
+  if (heated) return <HeatRuns {...{ context, painter }} at={heated.at} nowMs={nowMs} />;
   const minutesSince = Math.max(0, (nowMs - Date.parse(coat.endedAt ?? '')) / 60_000);
   const isOpen = heatGate(context, minutesSince, answers).asks.length > 0;
   const standing = standingForWork('heated', whole, coat, context, nowMs, answers).filter(

@@ -1,0 +1,47 @@
+/**
+ * Heat on a coat of a ticket: what its panels bear, when the slowest has it, and how long from
+ * then.
+ */
+import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { panelSaid } from './layersFound.ts';
+import type { PlanContext } from './planContext.ts';
+import { climateFrom } from './planInputs.ts';
+import { layerOf } from './recoatInputs.ts';
+
+export type HeatOn = AnswerOf<'heat'>;
+/** Read on a panel, so many minutes after the heat came on. */
+export type PanelRead = { panel: string; seenC: number; seenMinute: number };
+
+type Asked = Pick<PlanContext, 'ticket' | 'stage' | 'sheet' | 'room' | 'air'>;
+
+export function heatInput(
+  { ticket, stage, sheet, room, air }: Asked,
+  { minutesSince, cleared }: { minutesSince: number; cleared: boolean },
+  reads: readonly PanelRead[] = [],
+): InputOf<'heat'> {
+  const panels = ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
+  return {
+    method: 'booth',
+    layer: layerOf({ sheet, stage }),
+    climate: climateFrom(room, air),
+    minutesSince,
+    extractionCleared: cleared,
+    ...(sheet.maxBakeC === undefined ? {} : { maxBakeC: sheet.maxBakeC }),
+    panels: panels.map((panel) => {
+      const name = panelSaid(ticket.panels, panel);
+      const read = reads.find((one) => one.panel === name);
+      const isFilled = panel.found?.some(({ history }) => history === 'filler') ?? false;
+      return {
+        name,
+        substrate: panel.substrate,
+        ...(isFilled && panel.substrate === 'metal' ? { build: 'filled' as const } : {}),
+        ...(read ? { seenC: read.seenC, seenMinute: read.seenMinute } : {}),
+      };
+    }),
+  };
+}
+
+/** Once it is on: flash and vapour were answered before it was begun. */
+export const heatOn = (context: Asked, reads: readonly PanelRead[] = []): HeatOn =>
+  ask('heat', heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads));
+const LONG_DRY = 100_000;
