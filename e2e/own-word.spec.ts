@@ -144,3 +144,48 @@ test('a room says where its air goes and what could light vapour; the gate knows
   await shop.getByRole('button', { name: 'Save the shop' }).click();
   await expect(shop.getByRole('button', { name: 'Save the shop' })).toBeDisabled();
 });
+
+test('a painter, a room, a cup and a job of one’s own, on to the first pour list', async ({
+  page,
+}) => {
+  const settled = (name: string) =>
+    expect(page.getByRole('button', { name, exact: true })).toBeDisabled();
+  await page.goto('/settings');
+  for (const [kind, name] of [
+    ['painter', 'Ada'],
+    ['room', 'Boat shed'],
+    ['cup', 'Cup 500'],
+  ] as const) {
+    await page.getByRole('textbox', { name: `Another ${kind}` }).fill(name);
+    await press(page, `Add this ${kind}`);
+    await expect(page.getByRole('textbox', { name: `Another ${kind}` })).toHaveValue('');
+  }
+  const room = page.getByRole('region', { name: 'Boat shed' });
+  await room.getByRole('combobox', { name: 'What it is' }).click();
+  await page.getByRole('option', { name: 'booth', exact: true }).click();
+  await room.getByRole('combobox', { name: 'Extraction it has' }).click();
+  await page.getByRole('option', { name: 'a booth’s own' }).click();
+  await room.getByRole('button', { name: 'Save Boat shed' }).click();
+  await settled('Save Boat shed');
+  const cup = page.getByRole('region', { name: 'Cup 500' });
+  await cup.getByRole('textbox', { name: 'Holds to its top mark' }).fill('500');
+  await cup.getByRole('button', { name: 'Save Cup 500' }).click();
+  await settled('Save Cup 500');
+
+  await page.goto('/tickets/new');
+  await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Plover estate, own shop');
+  await page.getByRole('combobox', { name: 'Room' }).click();
+  await page.getByRole('option', { name: 'Boat shed' }).click();
+  await page.locator('[data-panel="hood"]').click();
+  await press(page, /^Solvent base, solid/);
+  await press(page, 'Open this ticket');
+  await page.waitForURL(/\/tickets\/[0-9a-f-]{36}$/);
+  await page.getByRole('listitem').getByRole('button', { name: 'Gate', exact: true }).click();
+  await answerGate(page);
+  await press(page, 'Air is right: on to the mix');
+  await openDrawer(page, 'Other ways');
+  await page.getByRole('combobox', { name: 'Cup' }).click();
+  await page.getByRole('option', { name: 'Cup 500, 500 ml' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Fill to' })).toBeVisible();
+  await expect(page.getByText(/^One cup, \d+ ml/)).toBeVisible();
+});

@@ -3,6 +3,7 @@
  */
 import { ask, type AnswerOf } from '../registry.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
+import { pricePerL } from './howMuch.ts';
 import { shortName, type Products } from './planContext.ts';
 import { REDUCER } from './reduction.ts';
 
@@ -84,4 +85,22 @@ export function kitOfTins(
       })),
     },
   });
+}
+
+/** What a ready litre of a recipe costs by the litre of its tins; undefined where one has no price. */
+export function readyPricePerL(
+  sheet: Sheet,
+  recipe: SheetRecipe,
+  { products, prices }: { products: Products; prices: Prices },
+): number | undefined {
+  const parts = kitParts(sheet, recipe, products);
+  if (!parts) return undefined;
+  const each = recipe.parts.map((part, i) => ({
+    share: part.parts,
+    perL: pricePerL(prices.get(parts[i]!.product.id)),
+  }));
+  const whole = each.reduce((sum, { share }) => sum + share, 0);
+  return each.every(({ perL }) => perL !== undefined)
+    ? each.reduce((sum, { share, perL }) => sum + (share * perL!) / whole, 0)
+    : undefined;
 }

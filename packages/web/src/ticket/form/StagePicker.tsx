@@ -135,6 +135,7 @@ function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }
           {...{ stage, sheet, over, job }}
           gun={setup.guns.find(({ id }) => id === over.stage.gunId) ?? setup.guns[0]}
           strongSun={draft.strongSun ?? false}
+          shop={{ sheets, setup }}
           onPick={({ name, colour, tint }) =>
             onChange({ colourName: name, colourHex: colour, tint })
           }

@@ -10,12 +10,13 @@ import {
   type Over,
 } from '@orthochrom/contract/plan/groundFor.ts';
 import { tintedParts } from '@orthochrom/contract/plan/tint.ts';
+import { readyPricePerL } from '@orthochrom/contract/plan/kitFor.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
-import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
-import type { Panel, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
-import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
+import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
+import type { Panel, SheetVersion, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
+import { formatFor, moneyText, turnsText } from '@orthochrom/contract/words/format.ts';
 import type { JobSize } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button } from '@mantine/core';
 import { useMemo } from 'react';
@@ -31,10 +32,20 @@ type GroundCardsProps = {
   gun: StoredGun | undefined;
   job: { panels: Panel[]; jobSize: JobSize };
   strongSun: boolean;
+  shop: { sheets: readonly SheetVersion[]; setup: ShopSetup };
   onPick: (shade: { name: string; colour: string; tint?: StagePlan['tint'] }) => void;
 };
 
-export function GroundCards({ stage, sheet, over, gun, job, strongSun, onPick }: GroundCardsProps) {
+export function GroundCards({
+  stage,
+  sheet,
+  over,
+  gun,
+  job,
+  strongSun,
+  shop,
+  onPick,
+}: GroundCardsProps) {
   const { painter } = usePainter();
   const format = formatFor(painter.units);
   const choice = useMemo(
@@ -46,13 +57,16 @@ export function GroundCards({ stage, sheet, over, gun, job, strongSun, onPick }:
     [stage, sheet, over, job.panels],
   );
   const perCoatMl = useMemo(() => coatMl(over, gun, job), [over, gun, job]);
+  const perMl = useMemo(() => pricePerMl(over, shop), [over, shop]);
   if (!choice) return null;
   const { answer, cards, input } = choice;
   const { tintedGround, advised } = answer;
   const least = recipeOf(over).coats[0];
   const isCandy = input.topcoat.effect === 'candy';
   const said = (coats: number): string =>
-    perCoatMl > 0 ? `, ${format.joined(format.volume(coats * perCoatMl))} of colour` : '';
+    perCoatMl > 0
+      ? `, ${format.joined(format.volume(coats * perCoatMl))} of colour${perMl === undefined ? '' : `, ${moneyText(coats * perCoatMl * perMl, shop.setup.shop.currency)}`}`
+      : '';
   return (
     <section className={styles['ground']} aria-label="Which shade under the colour">
       <h3>
@@ -148,6 +162,19 @@ function coatMl({ stage, sheet }: Over, gun: StoredGun | undefined, job: GroundC
   const { byPanel } = ask('quantity', needOf({ ticket: job, stage, sheet, gun }, 1));
   return byPanel.reduce((sum, { ml }) => sum + ml, 0);
 }
+
+/** What a millilitre of the ready colour costs, where its tins have prices. */
+function pricePerMl(
+  { stage, sheet }: Over,
+  { sheets, setup }: GroundCardsProps['shop'],
+): number | undefined {
+  const perL = readyPricePerL(sheet, recipeOf({ sheet, stage }), {
+    products: new Map(sheets.map((one) => [one.sheet.id, one.sheet])),
+    prices: new Map(setup.prices.map(({ productId, prices }) => [productId, prices])),
+  });
+  return perL === undefined ? undefined : perL / ML_PER_L;
+}
+const ML_PER_L = 1000;
 
 type Tint = NonNullable<StagePlan['tint']>;
 /** Shades are the ground's own product; the colour is that of the stage over it. */
