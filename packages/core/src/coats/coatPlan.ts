@@ -19,6 +19,11 @@ import { coatsOfStage, type CoatsOfStage, type Laid } from './coatsOfStage.ts';
 import { cannotFade, panelInCoat, panelsOf } from './reach.ts';
 import { stageFilm, type StageFilm } from './stageFilm.ts';
 
+/**
+ * The coats of one stage of a job: of which kind each is, how thick it is laid wet (µm), where
+ * each panel's paint ends, and what the plan has to say. Rules of the trade throughout; the sheet's
+ * own coat rule and its coat counts win over them. Throws nothing: what cannot be is a verdict.
+ */
 export function coatPlanOf(input: CoatPlanInput): CoatPlanAnswer {
   const film = stageFilm(input);
   const on = panelsOf(input);

@@ -18,6 +18,11 @@ type Told = {
   coats: readonly PlannedCoat[];
 };
 
+/**
+ * What a plan of coats has to say: a stage that covers nothing,
+ * a missing sheet, a film past the sheet's, a ground not hidden (share of ground left, 0 to 1), a
+ * blend with too little room (m) and a film too thin to cut (µm).
+ */
 export function coatPlanVerdicts(input: CoatPlanInput, told: Told): Verdict[] {
   const { stage, sheet } = input;
   if (told.on.length === 0) return [caution('stage-covers-nothing', { stage })];

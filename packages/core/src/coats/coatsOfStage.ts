@@ -22,6 +22,7 @@ export type CoatsOfStage = {
 
 /** Film of a clear that lasts, dry, µm; and of one that is to be cut flat. */
 const CLEAR_UM = { factory: 45, show: (40 + 5 + 9) / 0.85 } as const;
+/** Dry film of clear a finish wants, µm: one that lasts, or one that is cut flat after. */
 export const clearWantedUm = ({ target }: Pick<CoatPlanInput, 'target'>): number =>
   target === 'show' ? CLEAR_UM.show : CLEAR_UM.factory;
 

@@ -27,6 +27,10 @@ export type StageFilm = {
   most: number;
 };
 
+/**
+ * The film one coat of a stage lays, µm wet, its dry share and the least and most coats: of the
+ * sheet where it says so, of the material's class where it does not.
+ */
 export function stageFilm({ stage, carrier, class: told, sheet }: CoatPlanInput): StageFilm {
   const { value: materialClass } = classOf({ stage, carrier, class: told });
   const { aimUm } = filmOf({ class: materialClass }).value;

@@ -110,7 +110,7 @@ export const ITEM: Record<string, Item> = {
   },
   'leak-check': {
     text: 'Reducer in the cup, air on, trigger shut: nothing drips at nozzle or packing.',
-    why: 'Good for leaks only; a pattern is judged on paint.',
+    why: 'Good for leaks only; a pattern is judged on paint. After water, blow every passage dry: what stays craters and rusts.',
     parts: ['nozzle', 'packing'],
   },
   'read-leaflet': {

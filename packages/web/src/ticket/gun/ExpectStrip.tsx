@@ -12,7 +12,7 @@ const SHOWN = 2;
 type ExpectStripProps = {
   expected: Expected;
   plan: CoatPlan;
-  /** The last coat of flake lies drier by intent: what is foreseen of full coats is not said of it. */
+  /** The last coat of flake lies drier by intent: no foresight of full coats is said of it. */
   isControl: boolean;
 };
 
