@@ -87,7 +87,7 @@ export function kitOfTins(
   });
 }
 
-/** What a ready litre of a recipe costs by the litre of its tins; undefined where one has no price. */
+/** What a ready litre of a recipe costs by its tins; undefined where one of them has no price. */
 export function readyPricePerL(
   sheet: Sheet,
   recipe: SheetRecipe,
