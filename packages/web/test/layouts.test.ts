@@ -128,6 +128,12 @@ describe('the ribbon', () => {
     fromMs,
     toMs,
   });
+  it('keeps the time all was dry, long past or to come, as it was', () => {
+    for (const nowMs of [500, 9_000_000])
+      expect(
+        layOutRibbon([block(0, 1000), block(1000, 4000)], nowMs, { widthPx: 900, padPx: 12 }).dryMs,
+      ).toBe(4000);
+  });
   it('holds every block and now', () => {
     fc.assert(
       fc.property(

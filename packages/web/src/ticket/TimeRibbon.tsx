@@ -37,15 +37,14 @@ export const TimeRibbon = memo(function TimeRibbon({
     () => layOutRibbon(ribbonBlocks(whole, nowMs, minutesOf), nowMs, { widthPx, padPx: 12 }),
     [whole, nowMs, minutesOf, widthPx],
   );
+  // Beside a late now there is no room to the right of it.
+  const nowIsLate = layout.nowPx > widthPx / 2;
+  const dry =
+    layout.dryMs <= nowMs ? 'dry to touch' : `dry to touch by about ${timeText(layout.dryMs)}`;
   const potLife = liveMix(whole.mixes, context.stage.id, nowMs)?.potLifeEndsAt;
   return (
     <section className={styles['ribbon']} aria-label="Clock of this ticket" ref={ref}>
-      <svg
-        width={widthPx}
-        height={80}
-        role="img"
-        aria-label={`All coats dry to touch by about ${timeText(layout.endMs)}`}
-      >
+      <svg width={widthPx} height={80} role="img" aria-label={`All coats ${dry}`}>
         {layout.blocks.map((block) => (
           <g
             key={block.key}
@@ -71,8 +70,13 @@ export const TimeRibbon = memo(function TimeRibbon({
           </text>
         ))}
         <line x1={layout.nowPx} x2={layout.nowPx} y1={10} y2={58} className={styles['now']} />
-        <text x={layout.nowPx + 5} y={15} className={styles['nowText']}>
-          now {timeText(nowMs)} · dry to touch by about {timeText(layout.endMs)}
+        <text
+          x={layout.nowPx + (nowIsLate ? -5 : 5)}
+          y={15}
+          textAnchor={nowIsLate ? 'end' : 'start'}
+          className={styles['nowText']}
+        >
+          now {timeText(nowMs)} · {dry}
           {potLife ? ` · this mix is good until ${timeText(Date.parse(potLife))}` : ''}
         </text>
       </svg>

@@ -99,6 +99,7 @@ export function layOutRibbon(
     ticks: ticks
       .map((atMs) => ({ atMs, xPx: x(atMs) }))
       .filter(({ xPx }) => xPx > TICK_ROOM_PX && xPx < box.widthPx - TICK_ROOM_PX),
-    endMs: toMs,
+    /** The last flash is over; before now where all is dry. */
+    dryMs: Math.max(fromMs, ...blocks.map((block) => block.toMs)),
   };
 }

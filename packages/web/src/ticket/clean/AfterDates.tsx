@@ -70,9 +70,7 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
                       <strong>{word}</strong>
                     </td>
                     <td>not before {said(date.value)}</td>
-                    <td className="quiet">
-                      {said(date.low)} to {said(date.high)}
-                    </td>
+                    <td className="quiet">sure from {said(date.high)}</td>
                   </tr>,
                 ]
               : [];
