@@ -111,6 +111,13 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   await page.getByRole('button', { name: 'Too wet, drifting' }).click();
   await expect(page.locator('[data-knob]').first()).toContainText('Hand');
   await page.getByRole('button', { name: 'Too wet, drifting' }).click();
+  const onTheGun = page.getByRole('group', { name: 'On the gun' });
+  await onTheGun.getByRole('button', { name: 'Fan lies the wrong way' }).click();
+  await expect(onTheGun.getByRole('link', { name: 'Put it together' })).toHaveAttribute(
+    'href',
+    /care\/reassembled$/,
+  );
+  await onTheGun.getByRole('button', { name: 'Fan lies the wrong way' }).click();
   await page.getByRole('button', { name: 'Heavy in the middle' }).click();
   await expect(page.locator('[data-knob]').first()).toContainText(
     'Fan: 2¼ turns out → 2½ turns out',

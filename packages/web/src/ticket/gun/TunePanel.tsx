@@ -14,6 +14,7 @@ import {
 } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
 import { useState } from 'react';
+import { AssemblySigns } from '../../guns/care/AssemblySigns.tsx';
 import { TuneAnswer } from '../../guns/tests/PatternAnswer.tsx';
 import { PATTERN_NAME } from '../../guns/tests/PatternPicker.tsx';
 import { PatternPicture } from '../../guns/tests/PatternPicture.tsx';
@@ -111,6 +112,7 @@ export function TunePanel({
           </Button>
         ))}
       </div>
+      <AssemblySigns gunId={context.gun.id} />
       {answer && (
         <div aria-live="polite">
           <TuneAnswer answer={answer} {...(panelLengthM === undefined ? {} : { panelLengthM })} />
