@@ -3,11 +3,10 @@
  * colour, the customer's word kept, a dent found late, and the next tablet that sees the same.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { expectAccessible, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { tellPanels } from './walk.ts';
 
-const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 const expectStep = (page: Page, title: string | RegExp) =>
   expect(page.locator('[data-step]').getByRole('heading', { name: title })).toBeVisible();
 /** Answers what is shown, and waits for what is next. */

@@ -2,13 +2,14 @@
  * What the painter and the shop say themselves: a per cent read in three ways, what tins cost, a
  * card with what was seen on it, a room that knows what can light vapour in it.
  */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import {
   answerGate,
   expectAccessible,
   openDrawer,
   ownTicket,
+  press,
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
@@ -16,9 +17,6 @@ import { ADDRESS } from './shopServer.ts';
 import { answerPrepUntil, tellPanels } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
-
-const press = (page: Page, name: string | RegExp) =>
-  page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 
 test('a per cent pours nothing until its basis is touched, and wants a word off the sheet', async ({
   page,

@@ -56,6 +56,21 @@ export async function toPlace(page: Page, place: string): Promise<void> {
   await page.getByRole('menuitem', { name: place }).click();
 }
 
+/** Exactly the button of this name where it is told as text. */
+export const press = (page: Page, name: string | RegExp) =>
+  page.getByRole('button', { name, exact: typeof name === 'string' }).click();
+
+/** The first option of a list that reads so; exactly so only where `exact` says it. */
+export async function pick(
+  page: Page,
+  label: string,
+  option: string | RegExp,
+  exact = false,
+): Promise<void> {
+  await page.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', { name: option, exact }).first().click();
+}
+
 export const choose = (page: Page, group: string, answer: string) =>
   page.getByRole('radiogroup', { name: group }).getByText(answer, { exact: true }).click();
 

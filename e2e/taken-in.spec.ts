@@ -8,6 +8,8 @@ import {
   expectAccessible,
   openDrawer,
   ownTicket,
+  pick,
+  press,
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
@@ -15,13 +17,7 @@ import { layCoat, makeReady } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
-const press = (page: Page, name: string | RegExp) =>
-  page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 const panel = (page: Page, id: string) => page.locator(`[data-panel="${id}"]`);
-const pick = async (page: Page, label: string, option: string | RegExp) => {
-  await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option }).first().click();
-};
 
 test('a filled door, a blend and a clear-only quarter are taken in', async ({ page }) => {
   await page.goto('/tickets/new');

@@ -10,6 +10,7 @@ import {
   openDrawer,
   openTicketForm,
   passTestGate,
+  pick,
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
@@ -20,10 +21,6 @@ test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
 });
 
-const pick = async (page: Page, label: string, option: string | RegExp) => {
-  await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option }).first().click();
-};
 const beThePainter = async (page: Page, name: string) => {
   await page.getByRole('button', { name: /^Painter:/ }).click();
   await page.getByRole('menuitem', { name }).click();

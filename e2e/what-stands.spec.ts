@@ -3,14 +3,10 @@
  * server, and a patch that held lets it go on.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { answerGate, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { answerGate, ownTicket, pick, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { answerPrep } from './walk.ts';
 
-const pick = async (page: Page, label: string, option: string) => {
-  await page.getByRole('combobox', { name: label }).click();
-  await page.getByRole('option', { name: option, exact: true }).click();
-};
 const toPanel = (page: Page, nth: number) =>
   page.getByRole('list', { name: 'On this job' }).getByRole('button').nth(nth).click();
 const answer = (page: Page, question: string, word: string) =>
@@ -42,8 +38,8 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   await tell.click();
   await page.getByRole('button', { name: 'A layer', exact: true }).click();
   await expect(page.getByRole('dialog').locator('[data-seam="sandFirst"]')).toBeVisible();
-  await pick(page, 'What it is', 'Aerosol or single-pack');
-  await pick(page, 'Coarsest scratch in it', 'P400');
+  await pick(page, 'What it is', 'Aerosol or single-pack', true);
+  await pick(page, 'Coarsest scratch in it', 'P400', true);
   await expect(page.getByRole('dialog').locator('[data-seam="lifts"]')).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   // The second is like the first, in one touch.
