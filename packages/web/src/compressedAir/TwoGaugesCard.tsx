@@ -14,10 +14,10 @@ import { v7 as newId } from 'uuid';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
-import { dayText } from '../guns/dates.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { FigureInput, type Entered } from '../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { dayText } from '../words/timeText.ts';
 
 /** Only the air is asked of this model. */
 const ANY_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };

@@ -12,7 +12,7 @@ import { Link } from 'react-router';
 import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
-import { whenText } from '../records/recordWords.ts';
+import { whenText } from '../words/timeText.ts';
 
 type Layer = NonNullable<Finding['layerSuspected']>;
 const LAYERS = Object.entries(LAYER_WORDS).map(([value, label]) => ({ value, label }));

@@ -15,10 +15,10 @@ import { postJson } from '../api/client.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { whenText } from '../records/recordWords.ts';
 import { Drawing, describedAs } from './drawings/Drawing.tsx';
 import { HowBad } from './drawings/HowBad.tsx';
 import { faultsByWords } from './draft.ts';
+import { whenText } from '../words/timeText.ts';
 import styles from './FaultsPage.module.css';
 
 const MOST_HITS = 6;

@@ -12,7 +12,7 @@ import { v7 as newId } from 'uuid';
 import { noteDown } from '../api/outbox.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
-import { whenText } from '../records/recordWords.ts';
+import { whenText } from '../words/timeText.ts';
 import styles from './PhotosCard.module.css';
 
 const MEGA = 1_000_000;

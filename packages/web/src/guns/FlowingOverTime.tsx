@@ -4,9 +4,9 @@ import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
 import { convert } from '@orthochrom/core/units/convert.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
-import { dayText } from './dates.ts';
 import styles from './GunHistory.module.css';
 import { layOutFlowing, shortfallByWeekday, type HistoryBox } from './historyLayout.ts';
+import { dayText, weekdayText } from '../words/timeText.ts';
 
 const FLOW_BOX: HistoryBox = {
   widthPx: 880,
@@ -94,10 +94,7 @@ export function FlowingOverTime({ coats }: { coats: FlowingCoat[] }) {
                   textAnchor="middle"
                   className={styles['tick']}
                 >
-                  {new Date(bar.at).toLocaleDateString('en-GB', {
-                    weekday: 'short',
-                    day: 'numeric',
-                  })}
+                  {weekdayText(bar.at)}
                 </text>
               )}
             </g>

@@ -19,7 +19,6 @@ import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { ROUND_NAME } from './care/careWords.ts';
-import { agoText } from './dates.ts';
 import { DueBadges } from './DueBadges.tsx';
 import { FlowingOverTime } from './FlowingOverTime.tsx';
 import { TestsOverTime } from './TestsOverTime.tsx';
@@ -28,6 +27,7 @@ import { TRUST_NAME } from './names.ts';
 import { SetupCards } from './SetupCards.tsx';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
 import { setName } from './tests/TestPage.tsx';
+import { agoText } from '../words/timeText.ts';
 
 const TESTS = [
   ['pattern', 'Pattern on paper'],

@@ -8,7 +8,7 @@ import { Link } from 'react-router';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
-import { agoText } from './dates.ts';
+import { agoText } from '../words/timeText.ts';
 
 const HEADS = [
   'product',

@@ -1,9 +1,9 @@
 /** A tip over time: what it caught and what its pattern was, with the change before it. */
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
-import { dayText } from './dates.ts';
 import styles from './GunHistory.module.css';
 import { driftPercent, layOutTests, type HistoryBox } from './historyLayout.ts';
 import { PATTERN_NAME } from './tests/PatternPicker.tsx';
+import { dayText, monthText } from '../words/timeText.ts';
 
 const BOX: HistoryBox = {
   widthPx: 560,
@@ -108,7 +108,7 @@ export function TestsOverTime({ tests, changedAt, nowMs }: TestsOverTimeProps) {
             textAnchor="middle"
             className={styles['tick']}
           >
-            {at.toLocaleDateString('en-GB', { month: 'short', year: '2-digit' })}
+            {monthText(at)}
           </text>
         ))}
       </svg>

@@ -26,9 +26,10 @@ import {
 } from '@orthochrom/contract/plan/takenPlan.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
-import { RATING_MARK, whenText } from './recordWords.ts';
+import { RATING_MARK } from './recordWords.ts';
 import { MadeReady } from './MadeReady.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
+import { whenText } from '../words/timeText.ts';
 
 export function CoatRecordPage() {
   const { id = '' } = useParams();

@@ -6,7 +6,7 @@ import { kindInKey } from '@orthochrom/core/prep/stepKinds.ts';
 import { lastAnswers } from '@orthochrom/core/prep/tested.ts';
 import { DecidedBefore } from '../ticket/prep/DecidedBefore.tsx';
 import { SprayCards } from '../ticket/prep/SprayCards.tsx';
-import { whenText } from './recordWords.ts';
+import { whenText } from '../words/timeText.ts';
 
 export function MadeReady({ whole }: { whole: TicketWhole }) {
   const { prepAnswers, decisions } = whole;

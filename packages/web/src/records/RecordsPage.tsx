@@ -13,7 +13,8 @@ import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
-import { RATING_MARK, whenText } from './recordWords.ts';
+import { RATING_MARK } from './recordWords.ts';
+import { whenText } from '../words/timeText.ts';
 
 const EVERY = { value: '', label: 'any' };
 

@@ -9,7 +9,7 @@ import { putJson } from '../api/client.ts';
 import { useSetup } from '../api/reads.ts';
 import { ADDRESS, refresh } from '../api/resources.ts';
 import { useWrite } from '../api/useWrite.ts';
-import { dayText } from '../guns/dates.ts';
+import { dayText } from '../words/timeText.ts';
 
 const GROUP_NAME = { primer: 'Primer, sealer', colour: 'Colour', clear: 'Clear' } as const;
 

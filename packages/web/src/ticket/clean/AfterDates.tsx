@@ -6,6 +6,7 @@ import type { CureDate } from '@orthochrom/core/cure/cure.ts';
 import type { Light, LookedFor } from '@orthochrom/core/cure/lookAgain.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { dateTimeText } from '../../words/timeText.ts';
 
 const DATE_WORD: [CureDate, string][] = [
   ['tapeMinute', 'Tape'],
@@ -45,7 +46,7 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
   const after = afterCoat(context, plan, coat, whole.works);
   if (!after || !coat.endedAt) return null;
   const endedMs = Date.parse(coat.endedAt);
-  const said = (minute: number) => dayAndHour(endedMs + minute * MINUTE_MS);
+  const said = (minute: number) => dateTimeText(endedMs + minute * MINUTE_MS);
   const { look } = after;
   return (
     <section className="card stack" aria-label="After this coat">
@@ -85,12 +86,3 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
     </section>
   );
 }
-
-const dayAndHour = (atMs: number): string =>
-  new Date(atMs).toLocaleString('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-  });

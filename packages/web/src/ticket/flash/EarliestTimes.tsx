@@ -10,6 +10,7 @@ import { minutesText } from '@orthochrom/contract/words/format.ts';
 import type { CardProps } from '../cardProps.ts';
 import { LayerWorkButtons } from '../layers/LayerWorkButtons.tsx';
 import { WORK_NAME } from '../../words/tradeNames.ts';
+import { weekdayTimeText } from '../../words/timeText.ts';
 
 type Later = Exclude<InputOf<'recoat'>['next'], 'coat' | 'clear'>;
 const WORD: Record<Later, string> = {
@@ -115,7 +116,7 @@ export function EarliestTimes({
         <p>
           Done to this layer:{' '}
           {done
-            .map(({ kind, at }) => `${WORK_NAME[kind].toLowerCase()} ${dayAndHour(at)}`)
+            .map(({ kind, at }) => `${WORK_NAME[kind].toLowerCase()} ${weekdayTimeText(at)}`)
             .join(', ')}
           .
         </p>
@@ -126,6 +127,3 @@ export function EarliestTimes({
     </details>
   );
 }
-
-const dayAndHour = (at: string): string =>
-  new Date(at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });

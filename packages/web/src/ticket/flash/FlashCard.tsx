@@ -22,6 +22,7 @@ import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { CombReading } from './CombReading.tsx';
 import { type Touch, PanelTimes, TouchChoice, Blower } from './FlashTests.tsx';
+import { weekdayTimeText } from '../../words/timeText.ts';
 
 /** While the fog is there; after that the run-on is done and nothing more is said. */
 const RUN_ON: ReadonlySet<string> = new Set(['extraction-run-on', 'extraction-off']);
@@ -156,10 +157,7 @@ export function FlashCard({
         <p>
           {Math.round(recoat.earliestMinutes.low)} to {Math.round(recoat.earliestMinutes.high)} min
           in this air, never under {Math.round(recoat.floorMinutes)}
-          {timer.latestAt
-            ? `; sand first after ${new Date(timer.latestAt).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' })}`
-            : ''}
-          .
+          {timer.latestAt ? `; sand first after ${weekdayTimeText(timer.latestAt)}` : ''}.
         </p>
       </div>
     </StepFrame>

@@ -1,6 +1,7 @@
 /** What was advised and what the customer decided: both stay. */
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { dayText } from '../../words/timeText.ts';
 
 export function DecidedBefore({ whole }: { whole: TicketWhole }) {
   const { decisions, ticket } = whole;
@@ -17,7 +18,7 @@ export function DecidedBefore({ whole }: { whole: TicketWhole }) {
           <li key={id}>
             <strong>{nameOf(panelId)}:</strong> {adviceText}{' '}
             {decision === 'declines' ? 'Declined' : 'The advice is followed'}
-            {word ? `: “${word}”` : ''} ({new Date(at).toLocaleDateString()})
+            {word ? `: “${word}”` : ''} ({dayText(at)})
           </li>
         ))}
       </ul>

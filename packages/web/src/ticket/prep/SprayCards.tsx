@@ -4,8 +4,8 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { ADDRESS } from '../../api/resources.ts';
 import { usePainter } from '../../frame/painter.ts';
-import { whenText } from '../../records/recordWords.ts';
 import { STAGE_NAME } from '../../words/tradeNames.ts';
+import { whenText } from '../../words/timeText.ts';
 import styles from './PrepCard.module.css';
 
 const SEEN: Record<SprayCard['seen'], string> = { matches: 'Matches', differs: 'Differs' };
