@@ -1,14 +1,10 @@
-/** What is poured, by whose word, in which cups, and for how much. */
+/** What is poured, by whose word, and in which cups. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { additionsOf, additionsOnOffer, dosesBeyond } from '../src/plan/additions.ts';
 import { lapCupsMl } from '../src/plan/amounts.ts';
-import { shadowsAt } from '../src/plan/groundFor.ts';
-import { pricePerL } from '../src/plan/howMuch.ts';
-import { kitOfTins, kitParts, sizesOfKit } from '../src/plan/kitFor.ts';
 import { planCoat } from '../src/plan/planCoat.ts';
-import { isBlendOnly, type PlanContext } from '../src/plan/planContext.ts';
-import { shrinkingBelow } from '../src/plan/shrinking.ts';
+import { type PlanContext } from '../src/plan/planContext.ts';
 import { pouredAfter, thinnedTo } from '../src/plan/toSeconds.ts';
 import { answerOrRefuse } from '../src/registry.ts';
 import type { Mix } from '../src/shop/ticket.ts';
@@ -149,45 +145,6 @@ describe('cups that end with a panel', () => {
   });
 });
 
-describe('what it costs', () => {
-  it('is by the litre of the tin that is cheapest by the litre', () => {
-    expect(pricePerL({ '500': 30, '4000': 160 })).toBe(40);
-    expect(pricePerL({})).toBeUndefined();
-  });
-  it('is said only where every part has a price, and doubles with the prices', () => {
-    const context = contextFor(SEALER, 22);
-    const priced = (factor: number, products_ = [...products.keys()]) =>
-      planCoat({
-        ...context,
-        prices: new Map(
-          products_.map((id) => [
-            id,
-            Object.fromEntries(
-              (products.get(id)!.packSizesMl ?? []).map((ml) => [ml, ml * factor]),
-            ),
-          ]),
-        ),
-      }).quantity;
-    expect(priced(0.1, [SEALER]).cost).toBeUndefined();
-    expect(priced(0.2).cost).toBeCloseTo(2 * priced(0.1).cost!, 6);
-    // One price a millilitre all over: the ready litre costs a thousand of them.
-    expect(priced(0.1).costPerReadyL).toBeCloseTo(100, 6);
-  });
-  it('of a kit takes tins that go with a whole tin of paint', () => {
-    for (const sheet of paints)
-      for (const recipe of sheet.recipes!) {
-        const parts = kitParts(sheet, recipe, products)!;
-        const sizes = sizesOfKit(parts, recipe, {});
-        const kit = kitOfTins(sheet, recipe, { products, prices: new Map(), sizes: {} })!;
-        const all = recipe.parts.reduce((sum, part) => sum + part.parts, 0);
-        expect(kit.readyMl).toBeGreaterThanOrEqual(
-          (sizes[0]! * all) / recipe.parts[0]!.parts - 1e-6,
-        );
-        expect(kit.pricePerReadyL).toBeUndefined();
-      }
-  });
-});
-
 describe('a mix timed through its cup', () => {
   const sheet = {
     ...products.get(CLEAR_THINNED)!,
@@ -236,76 +193,5 @@ describe('a mix timed through its cup', () => {
       { name: 'T', grams: 14 },
     ]);
     expect(pouredAfter(weighed, { name: 'T', ml: 5 })).toBeUndefined();
-  });
-});
-
-describe('what shrinks, and what shows', () => {
-  const build = products.get(BUILD)!;
-  const { shrinkMinutes } = build.recipes![0]!.times;
-  const stages = [
-    {
-      id: 'primer',
-      kind: 'primer',
-      sheetVersionId: 'p',
-      recipeName: build.recipes![0]!.name,
-      panelIds: ['a'],
-      coats: 1,
-    },
-    { id: 'base', kind: 'base', sheetVersionId: 'b', panelIds: ['a'], coats: 1 },
-  ];
-  const endedMs = Date.parse('2026-06-01T08:00:00Z');
-  const said = (minutes: number, timing?: string) =>
-    shrinkingBelow(
-      {
-        ticket: { stages, panels: [], timing },
-        coats: [
-          {
-            id: 'c',
-            stageId: 'primer',
-            ordinal: 1,
-            state: 'looked',
-            endedAt: '2026-06-01T08:00:00Z',
-            seen: [],
-          },
-        ],
-        sheets: [{ id: 'p', sheet: build }],
-        works: [],
-        found: [],
-      } as never,
-      { stageId: 'base', ordinal: 1 },
-      endedMs + minutes * 60_000,
-    );
-  it('is told until the sheet’s minutes are served, and what to do goes by the job', () => {
-    expect(said(shrinkMinutes! - 1)).toHaveLength(1);
-    expect(said(shrinkMinutes! + 1)).toEqual([]);
-    expect(said(10, 'restoration')[0]!.instead).not.toEqual(said(10, 'collision')[0]!.instead);
-  });
-  it('a spot on another ground shows until the colour hides it', () => {
-    const over = {
-      stage: { ...contextFor(SEALER, 22).stage, recipeName: '2:1', colourHex: '#a3161c' },
-    };
-    const under = {
-      stage: { ...contextFor(SEALER, 22).stage, colourHex: '#3c3e40', panelIds: ['a'] },
-    };
-    const sheet = products.get(
-      of(({ kind, carrier }) => kind === 'base' && carrier === 'solvent'),
-    )!;
-    const shadows = (coats: number, scope: 'spot' | 'full') =>
-      shadowsAt(
-        { stage: under.stage, sheet: products.get(SEALER)! },
-        { stage: { ...over.stage, recipeName: sheet.recipes![0]!.name, coats }, sheet },
-        [{ id: 'a', scope }],
-      );
-    expect(shadows(1, 'spot')).toHaveLength(1);
-    expect(shadows(12, 'spot')).toEqual([]);
-    expect(shadows(1, 'full')).toEqual([]);
-  });
-  it('what only melts an edge is no film on any sheet of the shop', () => {
-    const melting = paints.flatMap((sheet) =>
-      sheet.recipes!.filter(({ blendOnly }) => blendOnly).map(({ name }) => ({ sheet, name })),
-    );
-    expect(melting.length).toBeGreaterThan(0);
-    for (const { sheet, name } of melting)
-      expect(isBlendOnly(sheet, { recipeName: name })).toBe(true);
   });
 });
