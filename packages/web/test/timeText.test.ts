@@ -1,4 +1,4 @@
-/** How moments read: what is not done has no time, and a day turns to "yesterday" after 24 hours. */
+/** How moments read: what is not done has no time; a day is "yesterday" after 24 hours. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { agoText, dayText, timeText, whenText } from '../src/words/timeText.ts';
