@@ -113,6 +113,24 @@ describe('the list of a ticket', () => {
       });
   });
 
+  it('keeps with the decision what both ways take, as it stood before the customer then', async () => {
+    await tell({ found: FACTORY, manyLayers: true });
+    await walk.prepAnswer('0.wash', 'done');
+    await walk.prepAnswer('0.degrease', 'done');
+    await walk.prepAnswer('0.inspect', 'nothing');
+    for (const { key, kind } of (await walk.prepList()).steps)
+      if (kind === 'tapePull') await walk.prepAnswer(key, 'holds');
+    const reply = await walk.prepAnswer('0.decide', 'declined', 'the budget ends here');
+    expect(reply.body.decisions).not.toEqual([]);
+    const [{ worth } = {}] = reply.body.decisions.filter(({ topic }) => topic === 'strip');
+    expect(worth!.advised.readyMl).toBeGreaterThan(worth!.planned.readyMl);
+    expect(worth!.primer).not.toBe('');
+    await tell({ found: [] });
+    expect((await walk.read()).decisions.find(({ topic }) => topic === 'strip')).toEqual(
+      reply.body.decisions.find(({ topic }) => topic === 'strip'),
+    );
+  });
+
   it('what the rub said stops the coat that would lift it', async () => {
     await tell({ found: [{ history: 'unknownOld', lastGrit: 'P600' }] });
     await walk.gate();

@@ -1,18 +1,15 @@
 /**
  * What a job takes as it is planned, and as it is advised: where old paint should come off, a
- * primer
- * goes on bare metal first. Both amounts, and both prices where the shop told what its tins cost.
+ * primer goes on bare metal first. Both amounts, and both prices where the shop told what its tins cost.
  */
 import type { Sheet } from '../sheet/sheet.ts';
+import type { BothStacks, StackWorth } from '../shop/prep.ts';
 import type { Panel, SheetVersion, StagePlan } from '../shop/ticket.ts';
 import { contextOf, isMissing, type Sources } from './contextOf.ts';
 import { panelSaid } from './layersFound.ts';
 import { planCoat } from './planCoat.ts';
 import { shortName } from './planContext.ts';
 import { adviceToDecide, DECIDED_ON, type PrepList } from './prepList.ts';
-
-export type StackWorth = { readyMl: number; cost?: number };
-export type BothStacks = { planned: StackWorth; advised: StackWorth; primer: string };
 
 /** What every stage of a job takes together, from its first coat. */
 export function stackWorth(sources: Sources, painterId: string): StackWorth | undefined {

@@ -50,6 +50,10 @@ export const LateFindCreate = z.strictObject({
 export type LateFindCreate = z.infer<typeof LateFindCreate>;
 export type LateFind = LateFindCreate & { at: string };
 
+export type StackWorth = { readyMl: number; cost?: number };
+/** What the job takes as planned, and with the old paint off and this primer first. */
+export type BothStacks = { planned: StackWorth; advised: StackWorth; primer: string };
+
 export const DECISIONS = ['follows', 'declines'] as const;
 /** The advice as it was said, and what the customer decided: both stay. */
 export type CustomerDecision = {
@@ -60,5 +64,7 @@ export type CustomerDecision = {
   adviceText: string;
   decision: (typeof DECISIONS)[number];
   word: string;
+  /** What stood before the customer's eyes, where old paint should come off. */
+  worth?: BothStacks & { currency?: string };
   at: string;
 };

@@ -4,6 +4,7 @@ import { FaultBench1795470000000 } from './faultBench.ts';
 import { FirstPath1795400000000 } from './firstPath.ts';
 import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 import { NothingLost1795530000000 } from './nothingLost.ts';
+import { RoundTheCar1795950000000 } from './roundTheCar.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
 import { TakenIn1795620000000 } from './takenIn.ts';
 import { WhatStandsOnIt1795560000000 } from './whatStandsOnIt.ts';
@@ -17,4 +18,5 @@ export const migrations = [
   WhatStandsOnIt1795560000000,
   TakenIn1795620000000,
   CardsAndPrices1795910000000,
+  RoundTheCar1795950000000,
 ];

@@ -1,29 +1,18 @@
 /** The list of a ticket as it is answered: held against the list as it stands, written once. */
-import {
-  adviceToDecide,
-  DECIDED_ON,
-  prepList,
-  type PrepList,
-  type PrepStep,
-} from '@orthochrom/contract/plan/prepList.ts';
-import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
+import { prepList, type PrepList, type PrepStep } from '@orthochrom/contract/plan/prepList.ts';
 import type { LateFindCreate, PrepAnswerCreate } from '@orthochrom/contract/shop/prep.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { TERMS } from '@orthochrom/contract/words/termWords.ts';
 import { DECIDE_KEY } from '@orthochrom/core/prep/prepSteps.ts';
 import type { EntityManager } from 'typeorm';
-import { v7 as newId } from 'uuid';
+import type { StandInProbe } from '../air/probe.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { shopSetup } from '../shop/shopReader.ts';
-import {
-  CustomerDecisionTable,
-  LateFindTable,
-  PrepAnswerTable,
-  type CustomerDecisionRow,
-} from './prepTables.ts';
+import { keepDecisions } from './decisionLedger.ts';
+import { LateFindTable, PrepAnswerTable } from './prepTables.ts';
 import { keepSprayCard } from './sprayCardLedger.ts';
 import { wholeTicket } from './ticketReader.ts';
 
@@ -33,6 +22,7 @@ import { wholeTicket } from './ticketReader.ts';
  */
 export const answerPrep = (
   ledger: Ledger,
+  probe: StandInProbe,
   ticketId: string,
   told: PrepAnswerCreate,
 ): Promise<void> =>
@@ -60,7 +50,7 @@ export const answerPrep = (
     };
     await insertNew(manager, PrepAnswerTable, row);
     await keepSprayCard(manager, whole.ticket, step, told);
-    if (key === DECIDE_KEY) await keepDecisions(manager, whole, list, row);
+    if (key === DECIDE_KEY) await keepDecisions(manager, probe, whole, list, row);
     await trace({
       shopId: await shopIdOf(manager),
       painterId,
@@ -90,35 +80,6 @@ function mustBeReached({ steps, heldBy }: PrepList, { state }: PrepStep): void {
   throw new OutOfTurn(
     `Not yet: ${gate ? TERMS[gate.kind] : 'a step'} (${heldBy[0]}) comes first on this list.`,
   );
-}
-
-/** What the customer was told and decided, panel by panel: both stay. */
-async function keepDecisions(
-  manager: EntityManager,
-  { ticket }: TicketWhole,
-  list: PrepList,
-  {
-    painterId,
-    answer,
-    reason,
-    at,
-  }: { painterId: string; answer: string; reason: string; at: Date },
-): Promise<void> {
-  const rows = adviceToDecide(list).map(({ code, message, params }): CustomerDecisionRow => {
-    const panel = ticket.panels.find((one) => panelSaid(ticket.panels, one) === params?.['panel']);
-    return {
-      id: newId(),
-      ticketId: ticket.id,
-      panelId: panel?.id ?? null,
-      painterId,
-      topic: DECIDED_ON[code as keyof typeof DECIDED_ON],
-      adviceText: message,
-      decision: answer === 'declined' ? 'declines' : 'follows',
-      word: reason,
-      at,
-    };
-  });
-  if (rows.length > 0) await manager.insert(CustomerDecisionTable, rows);
 }
 
 /** @throws BadInput for a panel that is not on the ticket */

@@ -70,7 +70,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.status(201).json(await whole(idOf(req)));
   });
   routes.post('/tickets/:id/prep-answers', async (req, res) => {
-    await answerPrep(ledger, idOf(req), bodyOf(PrepAnswerCreate, req));
+    await answerPrep(ledger, probe, idOf(req), bodyOf(PrepAnswerCreate, req));
     res.status(201).json(await whole(idOf(req)));
   });
   routes.post('/tickets/:id/late-finds', async (req, res) => {

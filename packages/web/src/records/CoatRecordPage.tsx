@@ -104,7 +104,7 @@ export function CoatRecordPage() {
             />
           )}
         </div>
-        {whole && <MadeReady whole={whole} />}
+        {whole && <MadeReady whole={whole} units={painter.units} />}
         <section className="card stack" aria-label="What was found">
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             What was found

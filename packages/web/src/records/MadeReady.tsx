@@ -1,4 +1,5 @@
 /** How the car was made ready for a coat: what was left out and why, what the customer decided. */
+import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { TERMS } from '@orthochrom/contract/words/termWords.ts';
 import { SKIPPED } from '@orthochrom/core/prep/prepInput.ts';
@@ -8,7 +9,9 @@ import { DecidedBefore } from '../ticket/prep/DecidedBefore.tsx';
 import { SprayCards } from '../ticket/prep/SprayCards.tsx';
 import { whenText } from '../words/timeText.ts';
 
-export function MadeReady({ whole }: { whole: TicketWhole }) {
+type MadeReadyProps = { whole: TicketWhole; units: Painter['units'] };
+
+export function MadeReady({ whole, units }: MadeReadyProps) {
   const { prepAnswers, decisions } = whole;
   if (prepAnswers.length === 0 && decisions.length === 0) return null;
   const last = [...lastAnswers({ done: prepAnswers }).values()];
@@ -30,7 +33,7 @@ export function MadeReady({ whole }: { whole: TicketWhole }) {
           </p>
         );
       })}
-      <DecidedBefore whole={whole} />
+      <DecidedBefore whole={whole} units={units} />
       <SprayCards whole={whole} />
     </section>
   );

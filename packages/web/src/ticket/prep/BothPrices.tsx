@@ -1,5 +1,5 @@
-/** What the advice costs beside what is planned: the customer decides with both in sight. */
-import type { BothStacks } from '@orthochrom/contract/plan/bothStacks.ts';
+/** What the advice costs beside what is planned: in sight when it is decided, and kept with it. */
+import type { BothStacks } from '@orthochrom/contract/shop/prep.ts';
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import { formatFor, moneyText } from '@orthochrom/contract/words/format.ts';
 import styles from './PrepCard.module.css';

@@ -102,7 +102,7 @@ export function PrepCard({ whole, painter, keep, list, shop, onGate }: PrepCardP
         </Button>
         <PrepSteps steps={steps} shownKey={step?.key} onPick={pickKey} />
         <FoundLate {...{ whole, painter, keep }} />
-        <DecidedBefore whole={whole} />
+        <DecidedBefore whole={whole} units={painter.units} />
         <SprayCards whole={whole} />
       </>
     ),
