@@ -1,6 +1,7 @@
 /**
  * What a job takes as it is planned, and as it is advised: where old paint should come off, a
- * primer goes on bare metal first. Both amounts, and both prices where the shop told what its tins cost.
+ * primer goes on bare metal first. Both amounts, and both prices where the shop told what its tins
+ * cost.
  */
 import type { Sheet } from '../sheet/sheet.ts';
 import type { BothStacks, StackWorth } from '../shop/prep.ts';

@@ -8,6 +8,7 @@ import type { WordedReason, WordedVerdict } from '@orthochrom/contract/words/wor
 import { leadOf, verdictMessage } from '@orthochrom/contract/words/verdictWords.ts';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { saidOnce } from './saidOnce.ts';
 import styles from './Verdicts.module.css';
 
 const WORD: Record<Level, string> = { go: 'Go', caution: 'Care', stop: 'Stop' };
@@ -62,15 +63,9 @@ export function VerdictList({
 }) {
   const { painter } = usePainter();
   const { inWords } = formatFor(painter.units);
-  const shown = verdicts
-    .filter(({ level, code }) => !(hideGo && level === 'go') && !STANDING.has(code))
-    .filter(
-      ({ code, params }, i, list) =>
-        list.findIndex(
-          (other) => other.code === code && JSON.stringify(other.params) === JSON.stringify(params),
-        ) === i,
-    )
-    .sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
+  const shown = saidOnce(
+    verdicts.filter(({ level, code }) => !(hideGo && level === 'go') && !STANDING.has(code)),
+  ).sort((a, b) => ORDER.indexOf(a.level) - ORDER.indexOf(b.level));
   if (shown.length === 0) return null;
   return (
     <ul className={styles['list']}>

@@ -24,26 +24,25 @@ export function AssemblySigns({ gunId }: { gunId: string }) {
   const [seen, setSeen] = useState<Sign>();
   return (
     <div className="stack" role="group" aria-label="On the gun">
-      <div className="row">
-        {(Object.keys(SIGNS) as Sign[]).map((sign) => (
+      {(Object.keys(SIGNS) as Sign[]).map((sign) => (
+        <div key={sign}>
           <Button
-            key={sign}
             variant={seen === sign ? 'filled' : 'default'}
             aria-pressed={seen === sign}
             onClick={() => setSeen(seen === sign ? undefined : sign)}
           >
             {SIGNS[sign].name}
           </Button>
-        ))}
-      </div>
-      {seen && (
-        <p aria-live="polite">
-          No knob mends it. {SIGNS[seen].text} Air hose off first.{' '}
-          <Anchor component={Link} to={`/guns/${gunId}/care/reassembled`}>
-            {ROUND_NAME.reassembled.title}
-          </Anchor>
-        </p>
-      )}
+          {seen === sign && (
+            <p aria-live="polite">
+              No knob mends it. {SIGNS[sign].text} Air hose off first.{' '}
+              <Anchor component={Link} to={`/guns/${gunId}/care/reassembled`}>
+                {ROUND_NAME.reassembled.title}
+              </Anchor>
+            </p>
+          )}
+        </div>
+      ))}
     </div>
   );
 }

@@ -63,7 +63,7 @@ export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: P
           {fault
             ? `Without it: ${PREP_FOLLOWS[`left-${fault}`] ?? ''}`
             : 'This step is never left out.'}
-          {then.length > 0 && ` Then: ${then.map((next) => small(stepTitle(next))).join(', ')}.`}
+          {then.length > 0 && ` Then: ${then.map((next) => small(stepTitle(next))).join(', ')}`}
         </p>
       </div>
     </div>
