@@ -31,6 +31,7 @@ const ROOMS = [
   'film',
   'cure',
   'heat',
+  'route',
   'risk',
   'calibration',
   'coat',

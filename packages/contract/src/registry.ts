@@ -22,6 +22,7 @@ import { pressure } from './calculations/pressure.ts';
 import { quantity } from './calculations/quantity.ts';
 import { recoat } from './calculations/recoat.ts';
 import { reducer } from './calculations/reducer.ts';
+import { route } from './calculations/route.ts';
 import { schedule } from './calculations/schedule.ts';
 import { setup } from './calculations/setup.ts';
 import { tune } from './calculations/tune.ts';
@@ -57,6 +58,7 @@ export const registry = {
   recoat,
   heat,
   cure,
+  route,
   schedule,
   diagnose,
 };

@@ -58,6 +58,8 @@ const BY_NAME = new Map<string, Range>([
   ...rows('coats mixes count plannedCoats maxCoats', range(0, 50, '')),
   ...rows('parts', range(0, 1000, 'parts')),
   ...rows('seconds lapSeconds', range(0, 86_400, 's')),
+  ...rows('refillSeconds', range(1, 3600, 's')),
+  ...rows('mostM2', range(0.1, 200, 'm²')),
   ...rows('minutes minutesSince minutesSinceSpray', range(0, 200_000, 'min')),
   // What is worked through minute by minute ends: a film that lay for two days tells no more.
   ...rows('minute simulatedMinutes', range(0, LONGEST_FORECAST_MINUTES, 'min')),

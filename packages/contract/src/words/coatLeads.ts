@@ -16,6 +16,9 @@ export const COAT_FOLLOWS: Record<string, string> = {
   'depth-by-luck': 'The depth of the colour is luck.',
   'cut-goes-through': 'Cut flat, it is too thin, or through.',
   'paint-for-nothing': 'Paint would be mixed for nothing.',
+  'film-doubles': 'Where they meet the film doubles, and runs.',
+  'order-turns': 'Turned round, fog lies on what is wet.',
+  'edge-unwatched': 'Nothing here watches its wet edges.',
 };
 
 export const COAT_INSTEAD: Record<string, string> = {
@@ -33,4 +36,9 @@ export const COAT_INSTEAD: Record<string, string> = {
   'count-on-a-card': 'Spray one, two, three coats on a card over this ground and choose.',
   'ask-for-a-coat-more': 'Ask its maker for a coat more before you spray, never after.',
   'look-at-the-scope': 'Look at what its panels get, or take the stage off.',
+  'slower-or-two-painters': 'A slower grade, a wider step, a cooler hour, or two painters.',
+  'divide-the-pass': 'Divide the pass at a crease, or take a slower grade.',
+  'ease-the-trigger': 'Ease the trigger where they meet.',
+  'say-the-end': 'Say which end it is.',
+  'watch-its-edges': 'Look to its edges yourself.',
 };

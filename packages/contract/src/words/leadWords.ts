@@ -227,7 +227,7 @@ export const INSTEAD: Record<string, string> = {
   'watch-and-note': 'Watch the panel, and log what was right here.',
   'give-way-elsewhere': 'What gives way is yours to choose; the waits are not.',
   'take-then': 'Take {choice} then.',
-  'break-at': 'Break the job at {where}.',
+  'break-at': 'Break the job at the shut line between {a} and {b}.',
   'answer-first': 'Answer it, here and now.',
   'cartridge-or-air-fed':
     'A cartridge for organic vapour with a particle filter that fits you, or air-fed.',

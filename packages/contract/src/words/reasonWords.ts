@@ -22,6 +22,18 @@ export const REASONS: Record<ReasonCode, string> = {
     'Old or mixed layers below: the first coat lies light, so that it does not soften them.',
   'last-lighter-from-further':
     'The last coat lies lighter and from further back: it evens the flake and hides nothing.',
+  'air-first':
+    'The air moves along the car: what lies upstream goes first, so that nothing is fogged while it is wet.',
+  'shortest-wet-edge':
+    'The air rules no order here: the oldest wet edge is kept as young as it can be.',
+  'no-order-better':
+    'No order keeps the oldest edge under {lowSeconds}; this one may be {leastSeconds}.',
+  'best-found':
+    'The best of those tried: {leastSeconds}. Nothing under {lowSeconds} is possible; between them it is not proved.',
+  'rims-first': 'Solvent: each rim first, then its face over it.',
+  'rims-last': 'Waterborne: faces first; the rims last, round the car, dusted.',
+  'sections-for-the-gun':
+    'This gun and place manage {mostM2} at a time: section by section, each broken at a shut line.',
   'coats-from-sheet': 'As many coats as the sheet has.',
   'coats-as-usual': 'As many coats as are usual for this stage.',
   'heat-by-panel':

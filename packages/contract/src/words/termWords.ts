@@ -1,4 +1,5 @@
 /** Words of what a verdict or a reason speaks of; a new term does not compile without. */
+import { mappedName } from './panelWords.ts';
 import type { TermCode } from '@orthochrom/core/outcome/terms.ts';
 import type { Params, Term, TimeRange } from '@orthochrom/core/outcome/verdicts.ts';
 import type { MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
@@ -137,6 +138,9 @@ const rangeText = ({ of, fromSeconds, toSeconds }: TimeRange): string =>
   `${of} ${fromSeconds} to ${toSeconds} s`;
 
 /** The same params with every term in its words: what goes over the wire and into a sentence. */
+/** Where a panel is named: by its key on the map, or as the painter called it. */
+const PANEL_KEYS: ReadonlySet<string> = new Set(['panel', 'a', 'b']);
+
 export function paramsInWords(params: Params, figure?: FigureWriter): PlainParams {
   const plain = Object.fromEntries(
     Object.entries(params).filter(
@@ -146,6 +150,7 @@ export function paramsInWords(params: Params, figure?: FigureWriter): PlainParam
   const words = (code: TermCode) => say(TERMS[code], plain, figure);
   const inWords = (key: string, value: Value): string | number => {
     if (key === 'materialName') return MATERIAL_NAME[value as MaterialClass] ?? value;
+    if (PANEL_KEYS.has(key) && typeof value === 'string') return mappedName(value);
     if (typeof value !== 'object') return value;
     if (isRanges(value)) return value.map(rangeText).join('; ');
     if (Array.isArray(value)) return value.map(({ term }) => words(term)).join(', ');

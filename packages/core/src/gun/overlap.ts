@@ -85,8 +85,9 @@ function stepOf({ fanWidthMm, overlapPercent, stepMm, overlapMm }: OverlapInput)
     : fanWidthMm - overlapMm!;
 }
 
-function spraySecondsOf(
-  { areaM2, heightMm, gunSpeedMPerS }: OverlapInput,
+/** Seconds of the trigger over a face, by its passes where its height is told. */
+export function spraySecondsOf(
+  { areaM2, heightMm, gunSpeedMPerS }: Pick<OverlapInput, 'areaM2' | 'heightMm' | 'gunSpeedMPerS'>,
   stepMm: number,
   passes?: number,
 ): number | undefined {

@@ -164,6 +164,11 @@ export const VERDICT_LEVEL = {
   'card-first': 'caution',
   'no-film-to-cut': 'caution',
   'stage-covers-nothing': 'caution',
+  'panel-outlasts-open-time': 'caution',
+  'pass-outlasts-open-time': 'caution',
+  'many-sided': 'caution',
+  'fan-end-assumed': 'caution',
+  'panel-without-place': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {

@@ -1,0 +1,231 @@
+/**
+ * Is there an order in which no edge waits longer than W? Labels over sets of places, layer by
+ * layer: of two that end alike, the one whose open edges are all as young or younger stays. A label
+ * is dropped when what is left cannot be met in time even one after the other, earliest due first.
+ *
+ *   place k starts by D_k = min over laid i of (s_i + R_ik),  R = max(0, W − min c) over chains
+ *
+ * Source  wikum-1994: one machine with generalised precedence; floyd-1962: shortest chains;
+ *         jackson-1955: earliest due date first
+ */
+import { maskOf, type Job, type Order } from './orders.ts';
+
+export type Budget = { labels: number };
+export type Answer = { order: Order } | 'none' | 'unknown';
+
+type Label = {
+  done: number;
+  order: number[];
+  starts: Float64Array;
+  /** By place: the latest start that all laid before it bear. */
+  dues: Float64Array;
+  /** By place: its variant, or −1. */
+  chosen: Int8Array;
+  now: number;
+  /** Seconds to spare at what is due next. */
+  spare: number;
+};
+
+const SLACK = 1e-9;
+
+/** How long after one place another may start, over chains of neighbours, halves turned as best. */
+function chains({ places, meets, variants }: Job, mostSeconds: number): Float64Array[] {
+  const n = places.length;
+  const within = Array.from({ length: n }, () => new Float64Array(n).fill(Infinity));
+  meets.forEach((list, index) => {
+    const after = variants[index]!.place;
+    for (const { place, apartSeconds } of list) {
+      const rest = Math.max(0, mostSeconds - apartSeconds);
+      const known = within[place]![after]!;
+      within[place]![after] = known === Infinity ? rest : Math.max(known, rest);
+    }
+  });
+  for (let k = 0; k < n; k += 1)
+    for (let i = 0; i < n; i += 1)
+      for (let j = 0; j < n; j += 1)
+        within[i]![j] = Math.min(within[i]![j]!, within[i]![k]! + within[k]![j]!);
+  return within;
+}
+
+/** Looks for an order of these places within W; `width` labels a layer, or all. */
+export function orderWithin(
+  job: Job,
+  members: number,
+  mostSeconds: number,
+  budget: Budget,
+  width = Infinity,
+): Answer {
+  const search = new Search(job, members, mostSeconds);
+  let layer: Label[] = [search.first()];
+  let isWhole = true;
+  for (let depth = 0; depth < search.size; depth += 1) {
+    const next = new Layer(search);
+    for (const label of layer)
+      for (const grown of search.grow(label)) {
+        if (budget.labels <= 0) return 'unknown';
+        if (next.add(grown)) budget.labels -= 1;
+      }
+    layer = next.all();
+    if (layer.length > width) {
+      layer = layer.sort((a, b) => b.spare - a.spare || a.now - b.now).slice(0, width);
+      isWhole = false;
+    }
+    if (layer.length === 0) return isWhole ? 'none' : 'unknown';
+  }
+  return { order: layer.sort((a, b) => a.now - b.now)[0]!.order };
+}
+
+class Search {
+  readonly job: Job;
+  readonly size: number;
+  private readonly mostSeconds: number;
+  private readonly within: Float64Array[];
+  private readonly members: number[];
+  private readonly neighbours: number[];
+  private readonly faces: number[];
+  private readonly takes: number[];
+  private readonly memberBits: number;
+
+  constructor(job: Job, members: number, mostSeconds: number) {
+    this.job = job;
+    this.mostSeconds = mostSeconds;
+    this.within = chains(job, mostSeconds);
+    this.memberBits = members;
+    this.members = job.places.map((_, i) => i).filter((i) => members & (1 << i));
+    this.size = this.members.length;
+    this.neighbours = job.places.map((_, i) =>
+      job.edges.reduce((bits, { a, b }) => {
+        const other = a === i ? b : b === i ? a : -1;
+        return other >= 0 ? bits | ((1 << other) & members) : bits;
+      }, 0),
+    );
+    this.faces = job.places.map(({ variants }) =>
+      Math.min(...variants.map((index) => job.variants[index]!.totalSeconds)),
+    );
+    // The least that a place takes: the nearest way to it, and its face.
+    this.takes = this.faces.map((seconds, k) => {
+      const ways = this.members.filter((i) => i !== k).map((i) => job.moves[i]![k]!.seconds);
+      return seconds + (ways.length > 0 ? Math.min(...ways) : 0);
+    });
+  }
+
+  first(): Label {
+    const n = this.job.places.length;
+    const [starts, dues] = [new Float64Array(n), new Float64Array(n).fill(Infinity)];
+    const chosen = new Int8Array(n).fill(-1);
+    return { done: 0, order: [], starts, dues, chosen, now: 0, spare: Infinity };
+  }
+
+  /** Bits of what is on and still waits for a neighbour. */
+  openOf(done: number): number {
+    let open = 0;
+    for (const i of this.members)
+      if (done & (1 << i) && this.neighbours[i]! & ~done) open |= 1 << i;
+    return open;
+  }
+
+  *grow(label: Label): Generator<Label> {
+    const { job } = this;
+    const last = label.order.at(-1);
+    for (const place of this.members) {
+      if (label.done & (1 << place)) continue;
+      if (job.before[place]! & this.memberBits & ~label.done) continue;
+      const { partner, variants } = job.places[place]!;
+      const move = last === undefined ? 0 : job.moves[job.variants[last]!.place]![place]!.seconds;
+      for (const index of variants) {
+        const { isOut, totalSeconds } = job.variants[index]!;
+        if (isOut && (partner === undefined || !(label.done & (1 << partner)))) continue;
+        const start = label.now + move;
+        if (!this.isMet(label, index, start)) continue;
+        const grown = this.laidOn(label, index, start, totalSeconds);
+        if (grown.spare >= -SLACK) yield grown;
+      }
+    }
+  }
+
+  private laidOn(label: Label, index: number, start: number, totalSeconds: number): Label {
+    const { place } = this.job.variants[index]!;
+    const [starts, dues, chosen] = [label.starts.slice(), label.dues.slice(), label.chosen.slice()];
+    starts[place] = start;
+    chosen[place] = index;
+    const row = this.within[place]!;
+    for (const k of this.members) dues[k] = Math.min(dues[k]!, start + row[k]!);
+    const done = label.done | (1 << place);
+    const now = start + totalSeconds;
+    const spare = this.spareOf(done, dues, now);
+    return { done, order: [...label.order, index], starts, dues, chosen, now, spare };
+  }
+
+  private isMet({ chosen, starts }: Label, index: number, start: number): boolean {
+    for (const { variant, place, apartSeconds } of this.job.meets[index]!)
+      if (
+        chosen[place] === variant &&
+        start - starts[place]! + apartSeconds > this.mostSeconds + SLACK
+      )
+        return false;
+    return true;
+  }
+
+  /** What is left in a row, earliest due date first: seconds to spare at the tightest. */
+  private spareOf(done: number, dues: Float64Array, now: number): number {
+    const left: number[] = [];
+    const byOf = (k: number): number => dues[k]! + this.faces[k]!;
+    for (const k of this.members) {
+      if (done & (1 << k)) continue;
+      let at = left.length;
+      while (at > 0 && byOf(left[at - 1]!) > byOf(k)) at -= 1;
+      left.splice(at, 0, k);
+    }
+    let clock = now;
+    let spare = Infinity;
+    for (const k of left) {
+      clock += this.takes[k]!;
+      spare = Math.min(spare, byOf(k) - clock);
+    }
+    return spare;
+  }
+}
+
+/** The labels of one layer, none of them worse than another that ends alike. */
+class Layer {
+  private readonly groups = new Map<string, Label[]>();
+  private readonly search: Search;
+
+  constructor(search: Search) {
+    this.search = search;
+  }
+
+  add(label: Label): boolean {
+    const open = this.search.openOf(label.done);
+    const places: number[] = [];
+    let key = `${label.done} ${label.order.at(-1)}`;
+    for (let i = 0; open >> i !== 0; i += 1) {
+      if (!(open & (1 << i))) continue;
+      places.push(i);
+      key += ` ${label.chosen[i]}`;
+    }
+    const isNoOlder = (one: Label, other: Label): boolean => {
+      for (const i of places)
+        if (one.now - one.starts[i]! > other.now - other.starts[i]! + SLACK) return false;
+      return true;
+    };
+    const group = this.groups.get(key);
+    if (!group) this.groups.set(key, [label]);
+    else {
+      for (const other of group) if (isNoOlder(other, label)) return false;
+      this.groups.set(key, [...group.filter((other) => !isNoOlder(label, other)), label]);
+    }
+    return true;
+  }
+
+  all(): Label[] {
+    return [...this.groups.values()].flat();
+  }
+}
+
+/** All places of a job. */
+export const allOf = (job: Job): number =>
+  maskOf(
+    job,
+    job.places.map(({ variants }) => variants[0]!),
+  );
