@@ -23,6 +23,7 @@ export const coat = (
   seen: [],
   note: '',
   panelsSprayed: [],
+  halvesSprayed: [],
   ...changes,
 });
 export const sheet = {

@@ -1,4 +1,5 @@
 /** A coat of a ticket: planned, taken, sprayed, flashed, looked at; what each tap brings. */
+import { HALVES } from '@orthochrom/core/route/routeInput.ts';
 import { Basis, PartKind } from '../shapes/trade.ts';
 import { z } from 'zod';
 import {
@@ -65,6 +66,8 @@ export type PanelDone = {
   highestInletKPa?: number;
 };
 
+export type HalfDone = { panelId: string; half: (typeof HALVES)[number]; sprayedAt: string };
+
 /** The plan frozen when the painter takes it; the answers are the server's own. */
 export type TakenPlan = {
   at: string;
@@ -98,6 +101,7 @@ export type Coat = {
   lowestInletKPa?: number;
   highestInletKPa?: number;
   panelsSprayed: PanelDone[];
+  halvesSprayed: HalfDone[];
 };
 
 /**
@@ -129,7 +133,14 @@ export const SprayStart = z.strictObject({
   unchangedSinceGate: z.literal(true),
   whyOldMix: z.string().min(1).max(200).optional(),
 });
-export const PanelSprayed = z.strictObject({ panelId: Id, painterId: Id });
+export const PanelSprayed = z.strictObject({
+  panelId: Id,
+  painterId: Id,
+  /** Of a panel sprayed from both sides of the car; it is on when both are. */
+  half: z.enum(HALVES).optional(),
+});
+/** Touched by mistake. */
+export const PanelTakenBack = z.strictObject({ panelId: Id, painterId: Id });
 /**
  * Lowest and highest as the painter read them; left out, the gauge's own. `stoppedBecause`: a stop
  * came up, and what is on stays on; panels neither tapped nor named in `panelsOn` were not sprayed.

@@ -1,4 +1,5 @@
 /** The shop as it was set up: painters, rooms, guns, cups. */
+import { CAR_ENDS } from '@orthochrom/core/route/routeInput.ts';
 import {
   AirMovement,
   Airflow,
@@ -73,6 +74,8 @@ const roomShape = {
   filtered: z.boolean().optional(),
   /** Lamps on both sides: what is wrong on an upright panel is seen there. */
   sideLight: z.boolean().optional(),
+  /** Which end of a car stands at the fan of the door. */
+  carEndAtFan: z.enum(CAR_ENDS).optional(),
   /** Outlets, heaters, lamps that can light vapour: asked about at the gate. */
   ignitionSources: listOf(name()).optional(),
   note: text(),

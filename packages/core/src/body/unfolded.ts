@@ -19,11 +19,12 @@ export type Unfolded = {
 };
 
 /** Drawing units in a metre. */
-const UNITS = 100;
+export const UNITS = 100;
 const GAP_M = 0.15;
-const MARGIN = 10;
+/** Round the drawing. */
+export const MARGIN = 10;
 
-type Corner = [u: number, v: number];
+export type Corner = [u: number, v: number];
 const between = ([from, to]: readonly [number, number], share: number): number =>
   from + share * (to - from);
 
@@ -49,11 +50,25 @@ function placed(map: BodyMap, panel: BodyPanel, sideM: number): (corner: Corner)
   return ([u, v]) => [lengthM + GAP_M + behindM + top - between(heightsM, v), (u - 0.5) * wideM];
 }
 
+const sideHighM = ({ panels }: BodyMap): number =>
+  Math.max(
+    0,
+    ...panels.filter(({ side }) => side !== 'middle').map(({ heightsM }) => heightsM[1]),
+  );
+
+/** A point of a panel's face on the drawing, by its share along and up; none for a strange name. */
+export function pointOn(body: Body, id: string, corner: Corner): Point | undefined {
+  const map = bodyMap(body);
+  const panel = map.panels.find((one) => one.id === id);
+  if (!panel) return undefined;
+  const [x, y] = placed(map, panel, sideHighM(map))(corner);
+  return [x * UNITS, y * UNITS];
+}
+
 /** Every panel as corners on one plane, mirrors last. [body-1] */
 export function unfolded(body: Body): Unfolded {
   const map = bodyMap(body);
-  const uprights = map.panels.filter(({ side }) => side !== 'middle');
-  const sideM = Math.max(0, ...uprights.map(({ heightsM }) => heightsM[1]));
+  const sideM = sideHighM(map);
   const drawn = map.panels.map((panel): Drawn => {
     const at = placed(map, panel, sideM);
     const corners = map.outlines[panel.outline]!.map((corner): Point => {

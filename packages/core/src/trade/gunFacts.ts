@@ -45,6 +45,8 @@ export type GunFacts = {
   dropWindowShare: number;
   /** Draws lines rather than lays passes: a narrow fan and a lost wet edge are its nature. */
   isSmall: boolean;
+  /** What its cup takes, as they are sold with it. */
+  cupMl: number;
   /** Needle travel, turns from closed, where nobody counted it. */
   fullFluidTurns: number;
   /** Tips seen on such guns; another is asked about, not refused. */

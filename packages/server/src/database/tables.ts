@@ -33,7 +33,7 @@ import {
   TimerTable,
 } from '../ticket/ticketTables.ts';
 import { UsageTable } from '../ticket/usageTable.ts';
-import { CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
+import { CoatHalfTable, CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
 export const tables = [
@@ -55,6 +55,7 @@ export const tables = [
   StagePanelTable,
   MixTable,
   CoatTable,
+  CoatHalfTable,
   CoatPanelTable,
   GateAnswerTable,
   TimerTable,

@@ -101,6 +101,7 @@ const NO_ROOM_WORD = {
   filtered: null,
   sideLight: null,
   ignitionSources: null,
+  carEndAtFan: null,
 } satisfies Partial<RoomRow>;
 
 export const changeRoom = (

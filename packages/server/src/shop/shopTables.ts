@@ -69,6 +69,7 @@ export const RoomTable = new EntitySchema<RoomRow>({
     ...booleans('heated'),
     ...optionalDoubles('airSpeedMPerS', 'capLimitKPa'),
     ...optionalBooleans('wetsFloor', 'filtered', 'sideLight'),
+    ...optionalTexts('carEndAtFan'),
     siliconeLastOn: { type: 'date', name: 'silicone_last_on', nullable: true },
     ...structures('regionRules'),
     ...optionalStructures('ignitionSources'),

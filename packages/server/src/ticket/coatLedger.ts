@@ -1,12 +1,7 @@
 /** A coat as it is sprayed and looked at. Each step is its own write with its own version. */
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
 import { stopsIn } from '@orthochrom/contract/plan/standing.ts';
-import type {
-  Overrides,
-  PanelSprayed,
-  SprayEnd,
-  SprayStart,
-} from '@orthochrom/contract/shop/coat.ts';
+import type { Overrides, SprayEnd, SprayStart } from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
@@ -15,17 +10,14 @@ import type { StandInProbe } from '../air/probe.ts';
 import { flowingOf } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { type Ledger } from '../event/ledger.ts';
-
 import { BadInput, OutOfTurn } from '../http/faults.ts';
-import { notedAt } from '../http/requestIdentity.ts';
-import { shopIdOf } from '../shop/shopId.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';
 import { mustHavePassedGate, mustStandFree, standingNow } from './judge.ts';
 import { coatRow, planContextOf } from './planReader.ts';
-import { ticketById } from './ticketReader.ts';
 import { MixTable, TimerTable, type MixRow, type TimerRow } from './ticketTables.ts';
 import { CoatPanelTable, type CoatRow } from './coatTables.ts';
+import { mayGoOn, spellColumns, stageOf, whileSpraying } from './whileSpraying.ts';
 
 const MINUTE_MS = 60_000;
 
@@ -85,60 +77,6 @@ function oldMixOf(
     );
   return { recommended, chosen, why };
 }
-
-/** The time that a tap was noted at, and not before the trigger was pulled. */
-const whileSpraying = ({ startedAt }: CoatRow): Date =>
-  new Date(Math.max(notedAt().getTime(), startedAt?.getTime() ?? 0));
-
-const spellColumns = (spell: { lowestKPa: number; highestKPa: number } | undefined) => ({
-  lowestInletKPa: spell?.lowestKPa ?? null,
-  highestInletKPa: spell?.highestKPa ?? null,
-});
-
-const stageOf = async (manager: EntityManager, { ticketId, stageId }: CoatRow) =>
-  (await ticketById(manager, ticketId)).stages.find(({ id }) => id === stageId)!;
-
-/** Flash runs per panel from its own time; a second tap leaves the first time standing. */
-export const panelSprayed = (
-  ledger: Ledger,
-  { probe, gauge }: { probe: StandInProbe; gauge: StandInGauge },
-  coatId: string,
-  { panelId, painterId }: z.infer<typeof PanelSprayed>,
-): Promise<void> =>
-  ledger.write(async (manager, trace) => {
-    const coat = await coatRow(manager, coatId);
-    mustBe(coat, 'spraying');
-    const { panelIds } = await stageOf(manager, coat);
-    if (!panelIds.includes(panelId))
-      throw BadInput.at(['panelId'], 'not-one-of', 'This panel is not of this stage.');
-    const isTold = await manager.existsBy(CoatPanelTable, { coatId, panelId });
-    if (!isTold) await mayGoOn(manager, probe, 'panel', coat, painterId);
-    await flowingOf(manager, gauge, coat);
-    const result = await manager
-      .createQueryBuilder()
-      .insert()
-      .into(CoatPanelTable)
-      .values({
-        coatId,
-        panelId,
-        sprayedAt: whileSpraying(coat),
-        ...spellColumns(gauge.takePanel(coatId)),
-      })
-      .orIgnore()
-      .returning('panel_id')
-      .execute();
-    if ((result.raw as unknown[]).length > 0) {
-      await keepCoatAir(manager, probe, coatId, coat.roomId!);
-      await trace({
-        shopId: await shopIdOf(manager),
-        painterId,
-        aggregateType: 'ticket',
-        aggregateId: coat.ticketId,
-        kind: 'panel-sprayed',
-        patch: { coatId, panelId },
-      });
-    }
-  });
 
 /**
  * The coat is on: panels not tapped get this moment, and the flash timer starts from the last of
@@ -203,22 +141,6 @@ export const endSpraying = (
     await keepCoatAir(manager, probe, coatId, coat.roomId!);
     await startFlash(manager, probe, coat, painterId, endedAt);
   });
-
-/**
- * The same judge as before the trigger was pulled: a room, an air or a layer below may have changed
- * since.
- */
-async function mayGoOn(
-  manager: EntityManager,
-  probe: StandInProbe,
-  tap: 'panel' | 'on',
-  coat: CoatRow,
-  painterId: string,
-): Promise<void> {
-  const context = await planContextOf(manager, probe, coat, { painterId });
-  mustHavePassedGate(context);
-  mustStandFree(tap, coat, context);
-}
 
 /**
  * Broken off: what is on stays on, and why, with the stops of that moment beside it. Nothing more

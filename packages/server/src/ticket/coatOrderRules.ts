@@ -5,7 +5,8 @@ import { IsNull, type EntityManager } from 'typeorm';
 import { changeVersioned, type Trace } from '../event/ledger.ts';
 import { OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
-import { coatOf, ticketById } from './ticketReader.ts';
+import { coatOf, NOTHING_ON } from './coatReader.ts';
+import { ticketById } from './ticketReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
 
 type CoatEdit = {
@@ -28,7 +29,7 @@ export async function changeCoat(
     version,
     changes,
     mine,
-    showTheirs: (row) => coatOf(row, []),
+    showTheirs: (row) => coatOf(row, NOTHING_ON),
   });
   await trace({
     shopId: await shopIdOf(manager),

@@ -111,3 +111,19 @@ export const CoatPanelTable = new EntitySchema<CoatPanelRow>({
     refersTo('coat_panel', 'panelId', 'Panel'),
   ],
 });
+
+/** Half of a panel that is sprayed from both sides of the car. */
+export type CoatHalfRow = { coatId: string; panelId: string; half: string; sprayedAt: Date };
+const halfKey = (name: string, type: 'uuid' | 'text') =>
+  ({ type, name, primary: true, primaryKeyConstraintName: 'coat_half_pkey' }) as const;
+export const CoatHalfTable = new EntitySchema<CoatHalfRow>({
+  name: 'CoatHalf',
+  tableName: 'coat_half',
+  columns: {
+    coatId: halfKey('coat_id', 'uuid'),
+    panelId: halfKey('panel_id', 'uuid'),
+    half: halfKey('half', 'text'),
+    ...instants('sprayedAt'),
+  },
+  foreignKeys: [refersTo('coat_half', 'coatId', 'Coat'), refersTo('coat_half', 'panelId', 'Panel')],
+});

@@ -6,9 +6,9 @@ import { In, type EntityManager } from 'typeorm';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
 import { findings } from '../finding/findingReader.ts';
-import { coatOf } from './ticketReader.ts';
 import { StageTable, TicketTable } from './ticketTables.ts';
-import { CoatPanelTable, CoatTable, type CoatRow } from './coatTables.ts';
+import { coatOf, sprayedOn } from './coatReader.ts';
+import { CoatTable, type CoatRow } from './coatTables.ts';
 
 const MOST_ROWS = 500;
 
@@ -56,13 +56,16 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
   if (coats.length === 0) return [];
   const idsOf = (pick: (coat: CoatRow) => string | null) =>
     In([...new Set(coats.map(pick).filter((id) => id !== null))]);
-  const [tickets, stages, guns, painters, rooms, panels] = await Promise.all([
+  const [tickets, stages, guns, painters, rooms, sprayed] = await Promise.all([
     manager.findBy(TicketTable, { id: idsOf((c) => c.ticketId) }),
     manager.findBy(StageTable, { id: idsOf((c) => c.stageId) }),
     manager.findBy(GunTable, { id: idsOf((c) => c.gunId) }),
     manager.findBy(PainterTable, { id: idsOf((c) => c.painterId) }),
     manager.findBy(RoomTable, { id: idsOf((c) => c.roomId) }),
-    manager.findBy(CoatPanelTable, { coatId: In(coats.map(({ id }) => id)) }),
+    sprayedOn(
+      manager,
+      coats.map(({ id }) => id),
+    ),
   ]);
   const sheets = await sheetVersions(manager, [
     ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
@@ -76,7 +79,7 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
     const figure = (name: 'airC' | 'rhPercent' | 'panelC' | 'materialC') =>
       row[name] === null ? {} : { [name]: row[name] };
     return {
-      coat: coatOf(row, panels),
+      coat: coatOf(row, sprayed),
       ticketNumber: ticket.number,
       vehicle: ticket.vehicle,
       stage: stage.kind,

@@ -8,7 +8,7 @@ import type {
   TicketWhole,
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
-import type { Coat, PanelDone } from '@orthochrom/contract/shop/coat.ts';
+import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
@@ -35,7 +35,8 @@ import {
   type TicketRow,
   type TimerRow,
 } from './ticketTables.ts';
-import { CoatPanelTable, CoatTable, type CoatPanelRow, type CoatRow } from './coatTables.ts';
+import { coatOf, NOTHING_ON, sprayedOn } from './coatReader.ts';
+import { CoatTable } from './coatTables.ts';
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
@@ -66,36 +67,6 @@ const ticketOf = (
       .map((stage) => stageOf(stage, links)),
   }) as Ticket;
 };
-
-export function coatOf(row: CoatRow, panels: CoatPanelRow[]): Coat {
-  const {
-    createdAt: _c,
-    updatedAt: _u,
-    archivedAt: _a,
-    inletKPaDone: _i,
-    fluidTurnsDone: _f,
-    distanceMmDone: _d,
-    overlapPercentDone: _o,
-    wetUmDone: _w,
-    airC: _air,
-    rhPercent: _rh,
-    panelC: _p,
-    materialC: _m,
-    ...coat
-  } = row;
-  return present({
-    ...coat,
-    startedAt: iso(row.startedAt),
-    endedAt: iso(row.endedAt),
-    panelsSprayed: panels
-      .filter(({ coatId }) => coatId === row.id)
-      .map(
-        ({ coatId: _, sprayedAt, ...panel }) =>
-          present({ ...panel, sprayedAt: sprayedAt.toISOString() }) as PanelDone,
-      )
-      .sort((a, b) => a.sprayedAt.localeCompare(b.sprayedAt)),
-  }) as Coat;
-}
 
 export const mixOf = ({
   createdAt: _c,
@@ -177,7 +148,7 @@ export async function allTickets(manager: EntityManager): Promise<{
   ]);
   return {
     tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
-    coats: coats.map((coat) => coatOf({ ...coat, planned: null }, [])),
+    coats: coats.map((coat) => coatOf({ ...coat, planned: null }, NOTHING_ON)),
     timers: timers.map(timerOf),
     sheets: sheets.map(({ id, sheet }) => ({ id, name: sheet.name })),
     serverNow: new Date().toISOString(),
@@ -238,10 +209,10 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     manager,
     ticket.stages.map(({ sheetVersionId }) => sheetVersionId),
   );
-  const sprayed =
-    coats.length === 0
-      ? []
-      : await manager.find(CoatPanelTable, { where: { coatId: In(coats.map((coat) => coat.id)) } });
+  const sprayed = await sprayedOn(
+    manager,
+    coats.map((coat) => coat.id),
+  );
   return {
     ticket,
     coats: coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),

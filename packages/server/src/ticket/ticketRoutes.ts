@@ -9,6 +9,7 @@ import {
   Look,
   OverridePlan,
   PanelSprayed,
+  PanelTakenBack,
   SprayEnd,
   SprayStart,
   TakePlan,
@@ -25,7 +26,8 @@ import type { StandInGauge } from '../compressedAir/gauge.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
-import { endSpraying, panelSprayed, startSpraying } from './coatLedger.ts';
+import { endSpraying, startSpraying } from './coatLedger.ts';
+import { panelSprayed, panelTakenBack } from './panelLedger.ts';
 import { lookAt } from './lookLedger.ts';
 import { readWetFilm } from './combLedger.ts';
 import { answerGate } from './gateKeeper.ts';
@@ -107,6 +109,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   });
   routes.post('/coats/:id/panels', async (req, res) => {
     await panelSprayed(ledger, { probe, gauge }, idOf(req), bodyOf(PanelSprayed, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/panels-back', async (req, res) => {
+    await panelTakenBack(ledger, idOf(req), bodyOf(PanelTakenBack, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-end', async (req, res) => {

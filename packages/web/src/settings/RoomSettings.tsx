@@ -157,6 +157,23 @@ export function RoomSettings({ room }: { room: Room }) {
         />
       </div>
       <AirflowPlan value={draft.airflow} onPick={(airflow) => setDraft({ ...draft, airflow })} />
+      {draft.airflow === 'fanAtDoor' && (
+        <Select
+          label="At the fan stands"
+          description="turned round, the order of panels turns"
+          placeholder="not said"
+          clearable
+          value={draft.carEndAtFan ?? null}
+          data={[
+            { value: 'front', label: 'the nose of the car' },
+            { value: 'rear', label: 'its tail' },
+          ]}
+          onChange={(end) => {
+            const { carEndAtFan: _, ...rest } = draft;
+            setDraft(end ? { ...rest, carEndAtFan: end as 'front' | 'rear' } : rest);
+          }}
+        />
+      )}
       <NamedList
         label="Can light vapour: outlet, heater, lamp, charger"
         description="asked about at every gate in this room"

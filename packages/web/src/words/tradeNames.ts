@@ -1,6 +1,5 @@
 /** The words a painter reads for the contract's names. */
 import type {
-  Airflow,
   Basis,
   Chemistry,
   FinishTarget,
@@ -91,20 +90,6 @@ export const SPRAY_WORDS: Record<Stage, string> = {
   clear: 'Wet enough to flow, the same on every panel; look along the light for a closed film.',
   singleStage: 'The first coat sets the texture; gloss comes with the last.',
 };
-/**
- * Where to begin, by the way the room's air goes: fog should drift over what is still to come, not
- * over what is wet.
- */
-export const AIRFLOW_WORDS: Record<Airflow, string> = {
-  rearToFront:
-    'The air goes from the rear to the front: begin at the rear, so that the fog drifts over what is still to come.',
-  frontToRear:
-    'The air goes from the front to the rear: begin at the front, so that the fog drifts over what is still to come.',
-  downdraft: 'The air goes down: what lies flat and high first, then the sides.',
-  fanAtDoor: 'The air goes to the fan at the door: begin at the far end, and work towards the fan.',
-  still: 'No air carries the fog away: smaller sections, and wait until it has settled.',
-};
-
 export const UNFILTERED_WORDS =
   'What comes in here is not filtered: let the dust settle before the fan runs, and tack once more.';
 export const NO_SIDE_LIGHT_WORDS =

@@ -19,6 +19,7 @@ export const airbrush: GunFacts = {
   transferFraction: 0.6,
   dropWindowShare: 0.6,
   isSmall: true,
+  cupMl: 7,
   fullFluidTurns: 2,
   usualNozzlesMm: [0.2, 1],
   distanceMm: 80,

@@ -19,6 +19,7 @@ export const conventional: GunFacts = {
   transferFraction: 0.35,
   dropWindowShare: 1,
   isSmall: false,
+  cupMl: 600,
   fullFluidTurns: 4,
   usualNozzlesMm: [1, 3.5],
   distanceMm: 200,

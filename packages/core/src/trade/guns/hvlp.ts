@@ -25,6 +25,7 @@ export const hvlp: GunFacts = {
   transferFraction: 0.68,
   dropWindowShare: 1,
   isSmall: false,
+  cupMl: 600,
   fullFluidTurns: 4,
   usualNozzlesMm: [1, 3.5],
   distanceMm: 150,

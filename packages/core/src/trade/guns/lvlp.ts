@@ -19,6 +19,7 @@ export const lvlp: GunFacts = {
   transferFraction: 0.7,
   dropWindowShare: 1,
   isSmall: false,
+  cupMl: 600,
   fullFluidTurns: 4,
   usualNozzlesMm: [1, 3.5],
   distanceMm: 115,

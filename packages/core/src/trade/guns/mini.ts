@@ -19,6 +19,7 @@ export const mini: GunFacts = {
   transferFraction: 0.65,
   dropWindowShare: 0.9,
   isSmall: false,
+  cupMl: 125,
   fullFluidTurns: 4,
   usualNozzlesMm: [0.5, 1.5],
   distanceMm: 110,

@@ -19,6 +19,7 @@ export const siphon: GunFacts = {
   transferFraction: 0.4,
   dropWindowShare: 1,
   isSmall: false,
+  cupMl: 1000,
   fullFluidTurns: 4,
   usualNozzlesMm: [1, 3.5],
   distanceMm: 200,

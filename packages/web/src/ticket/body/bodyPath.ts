@@ -1,5 +1,5 @@
 /** Corners into a path with rounded ones: a panel's edge is never sharp. */
-import type { Point } from '@orthochrom/core/body/unfolded.ts';
+import type { Drawn, Point } from '@orthochrom/core/body/unfolded.ts';
 
 /** A nose up where the screen is upright: the whole drawing turned by a quarter. */
 export const turned = ([x, y]: Point): Point => [y, x];
@@ -30,5 +30,53 @@ export function touchBox(corners: readonly Point[], least: number) {
   };
   const [left, right] = grown(Math.min(...xs), Math.max(...xs));
   const [top, bottom] = grown(Math.min(...ys), Math.max(...ys));
+  return { x: left, y: top, width: right - left, height: bottom - top };
+}
+
+const TOWARDS: Record<string, Point> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** The nearest panel the way an arrow key points, as drawn; nothing for another key. */
+export function neighbourTowards(
+  key: string,
+  from: Drawn,
+  panels: readonly Drawn[],
+  turn: (point: Point) => Point,
+): Drawn | undefined {
+  const way = TOWARDS[key];
+  if (!way) return undefined;
+  const [x, y] = turn(from.middle);
+  const apart = panels
+    .filter(({ id }) => id !== from.id)
+    .map((panel) => {
+      const [toX, toY] = turn(panel.middle);
+      const [alongX, alongY] = [toX - x, toY - y];
+      const ahead = alongX * way[0] + alongY * way[1];
+      // What lies aside counts twice: an arrow goes on straight where it can.
+      return { panel, ahead, far: ahead + 2 * Math.abs(alongX * way[1] - alongY * way[0]) };
+    })
+    .filter(({ ahead }) => ahead > 1);
+  return apart.sort((a, b) => a.far - b.far)[0]?.panel;
+}
+
+/** Round a panel stand the painter, and the way to it. */
+const BESIDE = 42;
+/** Less of a car than this is not known for one. */
+const LEAST = 260;
+
+/** The part of the drawing that holds these panels, with room to stand beside them. */
+export function boxAround(panels: readonly Drawn[], names: readonly string[]) {
+  const points = panels.filter(({ id }) => names.includes(id)).flatMap(({ corners }) => corners);
+  const all = points.length > 0 ? points : panels.flatMap(({ corners }) => corners);
+  const span = (axis: 0 | 1): [number, number] => {
+    const [from, to] = [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))];
+    const missing = Math.max(0, LEAST - (to - from)) / 2;
+    return [from - missing - BESIDE, to + missing + BESIDE];
+  };
+  const [[left, right], [top, bottom]] = [span(0), span(1)];
   return { x: left, y: top, width: right - left, height: bottom - top };
 }

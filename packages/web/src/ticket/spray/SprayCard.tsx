@@ -14,7 +14,6 @@ import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { passSeconds } from '../gun/gunSettings.ts';
 import {
-  AIRFLOW_WORDS,
   FADE_WORDS,
   capital,
   NO_SIDE_LIGHT_WORDS,
@@ -24,7 +23,9 @@ import {
 } from '../../words/tradeNames.ts';
 import { coatSaid, kindSaid } from '../coatOwn.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { PanelOrder } from './PanelOrder.tsx';
 import { Spraying } from './Spraying.tsx';
+import { useRoute } from './useRoute.ts';
 import { useStanding } from '../standing.ts';
 
 type SprayCardProps = CardProps & {
@@ -62,6 +63,7 @@ function ReadyToSpray(props: SprayCardProps) {
   const now = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
   const own = context.mist ? undefined : coatPlanned(context);
+  const { route } = useRoute(props);
   const isOld = mix?.potLifeEndsAt !== undefined && Date.parse(mix.potLifeEndsAt) < nowMs;
   const start = () =>
     write(async () =>
@@ -81,16 +83,18 @@ function ReadyToSpray(props: SprayCardProps) {
       ways={{
         word: 'How to lay it',
         content: (
-          <p>
-            <strong>
-              {capital(own ? coatSaid(own, format) : WETNESS_NAME[plan.setup.wetness])}.
-            </strong>{' '}
-            {SPRAY_WORDS[stage.kind]} {own?.panels.some(({ move }) => move) && `${FADE_WORDS} `}
-            Trigger to air at the turns.
-            {stage.panelIds.length > 1 && ` ${AIRFLOW_WORDS[context.room.airflow]}`}
-            {context.room.sideLight === false && ` ${NO_SIDE_LIGHT_WORDS}`}
-            {context.room.filtered === false && ` ${UNFILTERED_WORDS}`}
-          </p>
+          <>
+            <p>
+              <strong>
+                {capital(own ? coatSaid(own, format) : WETNESS_NAME[plan.setup.wetness])}.
+              </strong>{' '}
+              {SPRAY_WORDS[stage.kind]} {own?.panels.some(({ move }) => move) && `${FADE_WORDS} `}
+              Trigger to air at the turns.
+              {context.room.sideLight === false && ` ${NO_SIDE_LIGHT_WORDS}`}
+              {context.room.filtered === false && ` ${UNFILTERED_WORDS}`}
+            </p>
+            {route && <PanelOrder route={route} />}
+          </>
         ),
       }}
       said={

@@ -1,31 +1,29 @@
 /**
- * While paint goes on: panel by panel; a stop that comes up shuts both taps and says what to do
- * with what is wet.
+ * While paint goes on: round the car panel by panel; a stop that comes up shuts both taps and says
+ * what to do with what is wet.
  */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button } from '@mantine/core';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
-import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { IconCheck } from '@tabler/icons-react';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { useState } from 'react';
-import { noteDown, useWaiting } from '../../api/outbox.ts';
+import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { BreakOff } from './BreakOff.tsx';
 import type { CardProps } from '../cardProps.ts';
-import { passSeconds } from '../gun/gunSettings.ts';
 import { reachSaid } from '../coatOwn.ts';
-import { countdownText } from '../countdown.ts';
-import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
-import { FlowingGauge } from './FlowingGauge.tsx';
-import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import styles from './SprayCard.module.css';
 import { useStanding } from '../standing.ts';
+import { PanelOrder } from './PanelOrder.tsx';
+import { stepSaid } from './routeWords.ts';
+import { RoundTheCar } from './RoundTheCar.tsx';
+import { useRoute, type RoutePanel } from './useRoute.ts';
 
 /** What to do with the wet panel comes before why. */
 const isAboutPanel = ({ code }: { code: string }): boolean => code === 'wet-panel-stopped';
@@ -33,23 +31,18 @@ const isAboutPanel = ({ code }: { code: string }): boolean => code === 'wet-pane
 type SprayingProps = CardProps & { gatePassed: boolean; askGate: () => void };
 
 export function Spraying(props: SprayingProps) {
-  const { whole, coat, stage, context, plan, painter, keep, gatePassed, askGate } = props;
+  const { whole, coat, context, plan, painter, keep, gatePassed, askGate } = props;
   const [lowest, setLowest] = useState<number>();
   const [highest, setHighest] = useState<number>();
   const isSwapped = lowest !== undefined && highest !== undefined && lowest > highest;
   const [busy, write] = useWrite();
-  const now = useNowMs();
+  const nowMs = useNowMs();
   const standing = useStanding('panel', props);
   const isStopped = standing.isStopped || !gatePassed;
-  const setup = plan.setup.own ?? plan.setup;
   const format = formatFor(painter.units);
-  const seconds = passSeconds(setup, plan.inputs.setup.panelLengthM);
-  const panels = whole.ticket.panels.filter(({ id }) => stage.panelIds.includes(id));
-  const noted = useWaiting<{ panelId: string }>(ADDRESS.coat(coat.id, 'panels'));
-  const isNoted = (panelId: string) => noted.some(({ said }) => said.panelId === panelId);
-  const isDone = (panelId: string) =>
-    coat.panelsSprayed.some((sprayed) => sprayed.panelId === panelId);
-  const next = panels.find(({ id }) => !isDone(id) && !isNoted(id));
+  const progress = useRoute(props);
+  const { panels, next, isDone, isNoted } = progress;
+  const left = panels.filter(({ key }) => !isDone(key) && !isNoted(key));
   const post = (what: string, path: string, body: object) =>
     write(async () =>
       keep(
@@ -64,18 +57,45 @@ export function Spraying(props: SprayingProps) {
     ...(highest === undefined ? {} : { highestInletKPa: highest }),
   };
   const own = coatPlanned(context);
-  const fadeOf = (panel: Panel): string => {
-    const name = panelSaid(whole.ticket.panels, panel);
-    const reach = own && reachSaid(own, name, format);
-    return reach ? `, ${reach}` : '';
+  const said = ({ panel, key }: RoutePanel): string => {
+    if (isDone(key)) return `${panelName(panel.name)}, done`;
+    if (isNoted(key)) return `${panelName(panel.name)}, noted here`;
+    const reach = own && reachSaid(own, panelSaid(whole.ticket.panels, panel), format);
+    return `${panelName(panel.name)}${reach ? `, ${reach}` : ''}`;
   };
+  /** The next half of it that is not on, where it is sprayed in two. */
+  const halfOf = (key: string) =>
+    progress.route?.order.find((step) => step.panel === key && !progress.isStepDone(step))?.side;
+  const touch = ({ panel, key }: RoutePanel) => {
+    if (busy || isStopped) return;
+    const half = halfOf(key);
+    void post(`${panelName(panel.name)} done`, 'panels', {
+      panelId: panel.id,
+      ...(half ? { half } : {}),
+    });
+  };
+  const nextPanel = next && panels.find(({ key }) => key === next.panel);
+  const isOn = (
+    <Button
+      loading={busy}
+      variant={left.length > 1 ? 'default' : 'filled'}
+      {...(left.length > 1 ? { size: 'lg' } : {})}
+      disabled={isSwapped || isStopped}
+      onClick={() => void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })}
+    >
+      The coat is on
+    </Button>
+  );
   return (
     <StepFrame
       ways={{
-        word: 'My own gauge',
+        word: 'Order, gauge',
         content: (
           <>
-            {' '}
+            {progress.route && (
+              <PanelOrder route={progress.route} isStepDone={progress.isStepDone} />
+            )}
+            <h3>My own gauge</h3>
             <div className="grid2">
               <FigureInput
                 label="Lowest at the gun, trigger pulled"
@@ -95,16 +115,15 @@ export function Spraying(props: SprayingProps) {
         ),
       }}
       action={
-        <Button
-          loading={busy}
-          disabled={isSwapped || isStopped}
-          onClick={() =>
-            void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })
-          }
-        >
-          The coat is on
-        </Button>
+        left.length > 1 && nextPanel ? (
+          <Button loading={busy} disabled={isStopped} onClick={() => touch(nextPanel)}>
+            Done: {stepSaid(next)}
+          </Button>
+        ) : (
+          isOn
+        )
       }
+      other={left.length > 1 && nextPanel && isOn}
     >
       {isStopped && (
         <>
@@ -123,7 +142,7 @@ export function Spraying(props: SprayingProps) {
             hideGo
           />
           <BreakOff
-            panels={panels.filter(({ id }) => !isDone(id))}
+            panels={panels.filter(({ key }) => !isDone(key)).map(({ panel }) => panel)}
             hasAny={coat.panelsSprayed.length > 0}
             busy={busy}
             onKeep={(stoppedBecause, panelsOn) =>
@@ -137,45 +156,22 @@ export function Spraying(props: SprayingProps) {
           />
         </>
       )}
-      <FigureTiles label="This coat">
-        <FigureTile
-          name="spraying"
-          isLead
-          label="Spraying for"
-          figure={{ text: countdownText(now - Date.parse(coat.startedAt ?? '')), unit: '' }}
-          note="Touch each panel as it is done: its flash runs from then."
-        />
-        <FlowingGauge
-          coatId={coat.id}
-          setInletKPa={setup.inletKPa}
-          bandKPa={plan.setup.inletBandKPa}
-          units={painter.units}
-        />
-        <FigureTile
-          name="pass"
-          label="Hand, one pass"
-          figure={{ text: seconds.toFixed(1), unit: 's' }}
-          note={`step ${format.joined(format.length(setup.stepMm))}`}
-        />
-        <FigureTile name="distance" label="Distance" figure={format.length(setup.distanceMm)} />
-      </FigureTiles>
-      <div className={styles['panels']}>
-        {panels.map((panel) => (
-          <Button
-            key={panel.id}
-            variant={isDone(panel.id) ? 'light' : 'default'}
-            {...(panel.id === next?.id ? { 'aria-current': 'step' as const } : {})}
-            disabled={busy || isStopped || isDone(panel.id) || isNoted(panel.id)}
-            onClick={() =>
-              void post(`${panelName(panel.name)} done`, 'panels', { panelId: panel.id })
-            }
-            leftSection={isDone(panel.id) ? <IconCheck size={20} aria-hidden="true" /> : undefined}
-          >
-            {panelName(panel.name)}
-            {isDone(panel.id) ? ', done' : isNoted(panel.id) ? ', noted here' : fadeOf(panel)}
-          </Button>
-        ))}
-      </div>
+      <RoundTheCar
+        body={whole.ticket.bodyKind}
+        coat={coat}
+        setup={plan.setup.own ?? plan.setup}
+        inletBandKPa={plan.setup.inletBandKPa}
+        panelLengthM={plan.inputs.setup.panelLengthM}
+        painter={painter}
+        progress={progress}
+        nowMs={nowMs}
+        said={said}
+        isHeld={busy || isStopped}
+        onTouch={touch}
+        onTakeBack={({ panel }) =>
+          void post(`${panelName(panel.name)} is not on`, 'panels-back', { panelId: panel.id })
+        }
+      />
     </StepFrame>
   );
 }
