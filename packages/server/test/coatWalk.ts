@@ -107,10 +107,15 @@ export class CoatWalk {
         this.whole.mixes.findLast(({ stageId }) => stageId === this.coat(i).stageId)?.id ?? newId(),
       unchangedSinceGate: true,
     });
-  panel = (i = 0, nth = 0) =>
+  private panelId = (i: number, nth: number): string =>
+    this.whole.ticket.stages[this.stageOf(i)]!.panelIds[nth]!;
+  panel = (i = 0, nth = 0, half?: 'left' | 'right') =>
     this.tap(`/coats/${this.coat(i).id}/panels`, {
-      panelId: this.whole.ticket.stages[this.stageOf(i)]!.panelIds[nth],
+      panelId: this.panelId(i, nth),
+      ...(half ? { half } : {}),
     });
+  panelBack = (i = 0, nth = 0) =>
+    this.tap(`/coats/${this.coat(i).id}/panels-back`, { panelId: this.panelId(i, nth) });
   on = (i = 0, more: object = {}) =>
     this.tap(`/coats/${this.coat(i).id}/spray-end`, { version: this.coat(i).version, ...more });
   flash = async (i = 0): Promise<Answered> => {

@@ -80,28 +80,33 @@ export type StillOpen = {
   closesAtMs: number;
 };
 
-/**
- * The edges of what is on that still wait for their neighbour, the one that closes first in front.
- * @param doneAtMs when each panel was touched as done, by its key
- */
+/** When what is on was touched as done, by key: whole panels, and first halves by themselves. */
+export type DoneAt = {
+  panelsMs: ReadonlyMap<string, number>;
+  halvesMs: ReadonlyMap<string, number>;
+};
+
+/** The edges of what is on that still wait for a neighbour; the first to close in front. */
 export function stillOpen(
   { order, wetEdges }: Pick<RouteOn, 'order' | 'wetEdges'>,
-  doneAtMs: ReadonlyMap<string, number>,
+  { panelsMs, halvesMs }: DoneAt,
 ): StillOpen[] {
-  const firstOf = (key: string) => order.find(({ panel }) => panel === key);
-  const lastOf = (key: string) => order.findLast(({ panel }) => panel === key);
+  const stepsOf = (key: string) => order.filter(({ panel }) => panel === key);
   return wetEdges
     .flatMap(({ between: [a, b], ageSeconds, limitSeconds, at }): StillOpen[] => {
-      if (at === 'middle' || doneAtMs.has(a) === doneAtMs.has(b)) return [];
-      const [of, panel] = doneAtMs.has(a) ? [a, b] : [b, a];
-      const [on, next] = [lastOf(of)!, firstOf(panel)!];
+      const doneMs = at === 'middle' ? halvesMs : panelsMs;
+      const [of, panel] = doneMs.has(a) ? [a, b] : [b, a];
+      const isWaiting = doneMs.has(of) && (at === 'middle' || !doneMs.has(panel));
+      if (!isWaiting) return [];
+      const on = at === 'middle' ? stepsOf(of)[0]! : stepsOf(of).at(-1)!;
+      const next = at === 'middle' ? stepsOf(of)[1]! : stepsOf(panel)[0]!;
       // As it was planned the neighbour is begun so long after this one ended.
       const plannedSeconds = next.startSeconds - on.endSeconds;
       const spareSeconds =
         plannedSeconds >= 0
           ? limitSeconds - ageSeconds + plannedSeconds
           : limitSeconds - (next.endSeconds - next.startSeconds);
-      return [{ panel, of, closesAtMs: doneAtMs.get(of)! + spareSeconds * 1000 }];
+      return [{ panel, of, closesAtMs: doneMs.get(of)! + spareSeconds * 1000 }];
     })
     .sort((one, other) => one.closesAtMs - other.closesAtMs);
 }

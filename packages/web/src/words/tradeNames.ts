@@ -1,10 +1,5 @@
 /** The words a painter reads for the contract's names. */
-import type {
-  Basis,
-  Chemistry,
-  FinishTarget,
-  Stage,
-} from '@orthochrom/core/trade/vocabulary.ts';
+import type { Basis, Chemistry, FinishTarget, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import type { Exposure } from '@orthochrom/core/prep/exposure.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';

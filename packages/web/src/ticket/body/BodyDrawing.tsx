@@ -4,15 +4,19 @@ import type { Body } from '@orthochrom/core/body/bodyMap.ts';
 import { unfolded, type Drawn, type Point } from '@orthochrom/core/body/unfolded.ts';
 import { useMemo, type KeyboardEvent, type ReactNode } from 'react';
 import styles from './BodyDrawing.module.css';
-import { boxAround, neighbourTowards, roundedPath, touchBox, turned } from './bodyPath.ts';
+import { boxAround, halfOf, neighbourTowards, roundedPath, touchBox, turned } from './bodyPath.ts';
 
+type HalfLook = { className: string | undefined; mark: string };
 export type PanelLook = {
   label: string;
   className?: string | undefined;
   /** Said in the panel beside its fill: shape and word, never a colour alone. */
   mark?: string | undefined;
+  /** Its two halves, where they are sprayed apart. */
+  halves?: Record<'left' | 'right', HalfLook> | undefined;
   isPressed?: boolean;
   isNext?: boolean;
+  isHeld?: boolean;
 };
 
 type BodyDrawingProps = {
@@ -22,7 +26,7 @@ type BodyDrawingProps = {
   lookOf: (id: string) => PanelLook | undefined;
   onTouch: (id: string) => void;
   /** Drawn near: what lies far from these is not on the picture. */
-  near?: readonly string[];
+  near?: { panels: readonly string[]; beside: readonly Point[] };
   className?: string | undefined;
   /** What is drawn over it, its points turned as the drawing is. */
   over?: (turn: (point: Point) => Point) => ReactNode;
@@ -37,7 +41,10 @@ export function BodyDrawing(props: BodyDrawingProps) {
   const isUpright = useMediaQuery('(max-aspect-ratio: 3/4)') ?? false;
   const { ref, width: widthPx } = useElementSize();
   const { panels, box } = useMemo(() => unfolded(body), [body]);
-  const wide = useMemo(() => (near ? boxAround(panels, near) : box), [panels, box, near]);
+  const wide = useMemo(
+    () => (near ? boxAround(panels, near.panels, near.beside) : box),
+    [panels, box, near],
+  );
   const view = isUpright ? { x: wide.y, y: wide.x, width: wide.height, height: wide.width } : wide;
   const finger = widthPx > 0 ? (FINGER_PX * view.width) / widthPx : FINGER_PX;
   const turn = isUpright ? turned : same;
@@ -86,6 +93,7 @@ export function BodyDrawing(props: BodyDrawingProps) {
               tabIndex={0}
               data-panel={panel.id}
               {...(look.isPressed === undefined ? {} : { 'aria-pressed': look.isPressed })}
+              {...(look.isHeld ? { 'aria-disabled': true } : {})}
               {...(look.isNext ? { 'aria-current': 'step' as const } : {})}
               aria-label={look.label}
               className={`${styles['panel']} ${look.className ?? ''}`}
@@ -93,7 +101,11 @@ export function BodyDrawing(props: BodyDrawingProps) {
               onKeyDown={(event) => onKey(event, panel)}
             >
               <rect {...touchBox(points, finger)} className={styles['touch']} />
-              {face}
+              {look.halves
+                ? (['left', 'right'] as const).map((side) => (
+                    <Half key={side} {...{ panel, side, turn, ...look.halves![side] }} />
+                  ))
+                : face}
               {look.mark && (
                 <text x={x} y={y} className={styles['mark']}>
                   {look.mark}
@@ -105,5 +117,25 @@ export function BodyDrawing(props: BodyDrawingProps) {
         {over?.(turn)}
       </svg>
     </div>
+  );
+}
+
+function Half({
+  panel,
+  side,
+  turn,
+  className,
+  mark,
+}: HalfLook & { panel: Drawn; side: 'left' | 'right'; turn: (point: Point) => Point }) {
+  const corners = halfOf(panel.corners, side);
+  const ys = corners.map(([, y]) => y);
+  const [x, y] = turn([panel.middle[0], (Math.min(...ys) + Math.max(...ys)) / 2]);
+  return (
+    <g className={className}>
+      <path d={roundedPath(corners.map(turn), ROUND)} className={styles['face']} />
+      <text x={x} y={y} className={styles['mark']}>
+        {mark}
+      </text>
+    </g>
   );
 }

@@ -63,20 +63,38 @@ export function neighbourTowards(
   return apart.sort((a, b) => a.far - b.far)[0]?.panel;
 }
 
-/** Round a panel stand the painter, and the way to it. */
-const BESIDE = 42;
+/** Room round what is drawn near. */
+const BESIDE = 24;
 /** Less of a car than this is not known for one. */
 const LEAST = 260;
 
-/** The part of the drawing that holds these panels, with room to stand beside them. */
-export function boxAround(panels: readonly Drawn[], names: readonly string[]) {
+/** The part of the drawing that holds these panels and points, with room beside them. */
+export function boxAround(
+  panels: readonly Drawn[],
+  names: readonly string[],
+  beside: readonly Point[] = [],
+) {
   const points = panels.filter(({ id }) => names.includes(id)).flatMap(({ corners }) => corners);
   const all = points.length > 0 ? points : panels.flatMap(({ corners }) => corners);
   const span = (axis: 0 | 1): [number, number] => {
-    const [from, to] = [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))];
+    const stood = beside.map((point) => point[axis]);
+    const from = Math.min(...all.map((point) => point[axis]), ...stood);
+    const to = Math.max(...all.map((point) => point[axis]), ...stood);
     const missing = Math.max(0, LEAST - (to - from)) / 2;
     return [from - missing - BESIDE, to + missing + BESIDE];
   };
   const [[left, right], [top, bottom]] = [span(0), span(1)];
   return { x: left, y: top, width: right - left, height: bottom - top };
+}
+
+/** One half of a panel that lies across the middle line of the car. */
+export function halfOf(corners: readonly Point[], side: 'left' | 'right'): Point[] {
+  const isIn = ([, y]: Point): boolean => (side === 'left' ? y <= 0 : y >= 0);
+  return corners.flatMap((corner, i): Point[] => {
+    const next = corners[(i + 1) % corners.length]!;
+    const kept: Point[] = isIn(corner) ? [corner] : [];
+    if (isIn(corner) === isIn(next)) return kept;
+    const share = corner[1] / (corner[1] - next[1]);
+    return [...kept, [corner[0] + share * (next[0] - corner[0]), 0]];
+  });
 }

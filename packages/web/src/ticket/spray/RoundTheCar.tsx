@@ -39,12 +39,12 @@ type RoundTheCarProps = {
 
 export function RoundTheCar(props: RoundTheCarProps) {
   const { body, progress, nowMs, said, isHeld, onTouch, onTakeBack } = props;
-  const { panels, isDone } = progress;
+  const { panels, isDone, isNoted } = progress;
   const [doubted, setDoubted] = useState<string>();
   const panelOf = (key: string) => panels.find((one) => one.key === key);
   const touch = (key: string): void => {
     const panel = panelOf(key);
-    if (!panel) return;
+    if (!panel || isNoted(key)) return;
     if (isDone(key)) setDoubted(key);
     else {
       setDoubted(undefined);
@@ -85,6 +85,7 @@ export function RoundTheCar(props: RoundTheCarProps) {
             progress={progress}
             nowMs={nowMs}
             onTouch={touch}
+            isHeld={isHeld}
             said={(key) => said(panelOf(key)!)}
           />
         </div>

@@ -20,29 +20,52 @@ type RouteMapProps = {
   nowMs?: number;
   onTouch: (key: string) => void;
   said: (key: string) => string;
+  isHeld: boolean;
 };
 
 const RING = 24;
 /** Only the edges that close first: more would hide the car. */
 const MOST_RINGS = 3;
 
-export function RouteMap({ body, progress, nowMs, onTouch, said }: RouteMapProps) {
+export function RouteMap({ body, progress, nowMs, onTouch, said, isHeld }: RouteMapProps) {
   const { panels, route, next, isDone, isNoted, isStepDone, open } = progress;
   const names = panels.map(({ key }) => key).join(' ');
-  const near = useMemo(() => names.split(' '), [names]);
+  const near = useMemo(
+    () => ({
+      panels: names.split(' '),
+      beside: (route?.order ?? [])
+        .map((step) => standOf(body, step))
+        .filter((point) => point !== undefined),
+    }),
+    [names, body, route],
+  );
   const order = route?.order ?? [];
   const numberOf = (key: string): string =>
-    order.flatMap(({ panel }, i) => (panel === key ? [String(i + 1)] : [])).join(' · ');
+    String(order.findIndex(({ panel }) => panel === key) + 1);
+  const stateOf = (isOn: boolean, isNext: boolean) =>
+    styles[isOn ? 'on' : isNext ? 'next' : 'later'];
   const lookOf = (id: string) => {
     if (!panels.some(({ key }) => key === id)) return undefined;
     const isOn = isDone(id) || isNoted(id);
     const isNext = next?.panel === id;
+    const halves = order.filter(({ panel, side }) => panel === id && side);
+    const lookOfHalf = (half: 'left' | 'right') => {
+      const step = halves.find(({ side }) => side === half)!;
+      const isHalfOn = isStepDone(step);
+      return {
+        className: stateOf(isHalfOn, step === next),
+        mark: isHalfOn ? '✓' : step === next ? '' : String(order.indexOf(step) + 1),
+      };
+    };
+    const isSplit = halves.length > 0 && !isOn;
     return {
       label: said(id),
-      className: isOn ? styles['on'] : isNext ? styles['next'] : styles['later'],
+      className: isSplit ? undefined : stateOf(isOn, isNext),
+      halves: isSplit ? { left: lookOfHalf('left'), right: lookOfHalf('right') } : undefined,
       isNext,
+      isHeld: isHeld || isNoted(id),
       // Where the arrow is, no number stands in its way.
-      ...(isOn ? { mark: '✓' } : isNext ? {} : { mark: numberOf(id) }),
+      ...(isOn ? { mark: '✓' } : isNext || isSplit ? {} : { mark: numberOf(id) }),
     };
   };
   const before = next && order.slice(0, order.indexOf(next)).findLast(isStepDone);
@@ -156,4 +179,6 @@ function Ring({
 
 /** "front fender edge" as it is said of what waits. */
 export const edgeSaid = ({ of, panel }: RouteProgress['open'][number]): string =>
-  `${panelName(of)} waits for ${panelName(panel)}`;
+  of === panel
+    ? `${panelName(of)}: its middle waits`
+    : `${panelName(of)} waits for ${panelName(panel)}`;

@@ -74,12 +74,14 @@ export function Spraying(props: SprayingProps) {
       ...(half ? { half } : {}),
     });
   };
+  // From the first moment on: no button takes another's place under a finger.
+  const isOneByOne = panels.length > 1 && left.length > 0;
   const nextPanel = next && panels.find(({ key }) => key === next.panel);
   const isOn = (
     <Button
       loading={busy}
-      variant={left.length > 1 ? 'default' : 'filled'}
-      {...(left.length > 1 ? { size: 'lg' } : {})}
+      variant={isOneByOne ? 'default' : 'filled'}
+      {...(isOneByOne ? { size: 'lg' } : {})}
       disabled={isSwapped || isStopped}
       onClick={() => void post('The coat is on', 'spray-end', { version: coat.version, ...gauge })}
     >
@@ -115,15 +117,19 @@ export function Spraying(props: SprayingProps) {
         ),
       }}
       action={
-        left.length > 1 && nextPanel ? (
-          <Button loading={busy} disabled={isStopped} onClick={() => touch(nextPanel)}>
-            Done: {stepSaid(next)}
+        isOneByOne ? (
+          <Button
+            loading={busy}
+            disabled={isStopped || !nextPanel}
+            onClick={() => nextPanel && touch(nextPanel)}
+          >
+            {next ? `Done: ${stepSaid(next)}` : 'Working out the order …'}
           </Button>
         ) : (
           isOn
         )
       }
-      other={left.length > 1 && nextPanel && isOn}
+      other={isOneByOne && isOn}
     >
       {isStopped && (
         <>

@@ -51,14 +51,20 @@ export function useRoute({ whole, coat, context, plan }: CardProps): RouteProgre
       (side !== undefined &&
         (halvesSprayed.some(({ panelId, half }) => panelId === idOf(panel) && half === side) ||
           noted.some(({ said }) => said.panelId === idOf(panel) && said.half === side)));
-    const doneAtMs = new Map(
+    const panelsMs = new Map(
       panels.flatMap(({ panel, key }) => {
         const on = panelsSprayed.find(({ panelId }) => panelId === panel.id);
         return on ? [[key, Date.parse(on.sprayedAt)] as const] : [];
       }),
     );
+    const halvesMs = new Map(
+      halvesSprayed.flatMap(({ panelId, sprayedAt }) => {
+        const half = panels.find(({ panel, key }) => panel.id === panelId && !panelsMs.has(key));
+        return half ? [[half.key, Date.parse(sprayedAt)] as const] : [];
+      }),
+    );
     const next = route?.order.find((step) => !isStepDone(step));
-    const open = route ? stillOpen(route, doneAtMs) : [];
+    const open = route ? stillOpen(route, { panelsMs, halvesMs }) : [];
     return { panels, route, next, isDone, isNoted, isStepDone, open };
   }, [context, coat, noted, route]);
 }
