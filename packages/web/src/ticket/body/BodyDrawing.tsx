@@ -39,14 +39,19 @@ const same = (point: Point): Point => point;
 export function BodyDrawing(props: BodyDrawingProps) {
   const { body, label, lookOf, onTouch, near, className, over } = props;
   const isUpright = useMediaQuery('(max-aspect-ratio: 3/4)') ?? false;
-  const { ref, width: widthPx } = useElementSize();
+  const { ref, width: widthPx, height: heightPx } = useElementSize();
   const { panels, box } = useMemo(() => unfolded(body), [body]);
   const wide = useMemo(
     () => (near ? boxAround(panels, near.panels, near.beside) : box),
     [panels, box, near],
   );
   const view = isUpright ? { x: wide.y, y: wide.x, width: wide.height, height: wide.width } : wide;
-  const finger = widthPx > 0 ? (FINGER_PX * view.width) / widthPx : FINGER_PX;
+  // The drawing keeps its shape: the tighter side says how large it comes out.
+  const unitsPerPx = Math.max(
+    view.width / (widthPx || Infinity),
+    view.height / (heightPx || Infinity),
+  );
+  const finger = FINGER_PX * (unitsPerPx || 1);
   const turn = isUpright ? turned : same;
   const touched = panels.filter(({ id }) => lookOf(id));
   const onKey = (event: KeyboardEvent<SVGGElement>, from: Drawn): void => {

@@ -137,13 +137,14 @@ function Next({ progress: { route, next, panels, isStepDone } }: { progress: Rou
       <p className={styles['name']} data-next={next.panel}>
         {stepSaid(next)}
       </p>
-      <p>{waySaid(route, next)}</p>
+      <p className={styles['way']}>
+        {waySaid(route, next)}.{after && <span className="quiet"> Then {stepSaid(after)}.</span>}
+      </p>
       {refill && (
         <p className={styles['refill']}>
           <strong>Fill the cup before it</strong>, not in it.
         </p>
       )}
-      {after && <p className="quiet">Then {stepSaid(after)}.</p>}
     </div>
   );
 }
@@ -191,6 +192,7 @@ function Figures(props: RoundTheCarProps) {
           <>
             <span>Hand, one pass</span>
             <ActionIcon
+              className={styles['beat']}
               size={48}
               variant="subtle"
               aria-pressed={isBeating}
