@@ -24,7 +24,7 @@ import type { Sheet } from '../sheet/sheet.ts';
 import { edited, Id } from './common.ts';
 import type { GateRecord } from './gateRecord.ts';
 import type { LayerFinding, LayerWork } from './layerWork.ts';
-import { type Coat } from './coat.ts';
+import { Seen, type Coat } from './coat.ts';
 import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 import type { SprayCard } from './sprayCard.ts';
@@ -106,7 +106,13 @@ function panelsKnown({ panels, stages }: TicketLike, ctx: z.RefinementCtx): void
 export const TicketCreate = z.strictObject({ id: Id, ...ticketShape }).superRefine(panelsKnown);
 export const TicketState = z.enum(['open', 'done', 'cancelled']);
 export const TicketEdit = z
-  .strictObject({ ...edited, ...ticketShape, state: TicketState })
+  .strictObject({
+    ...edited,
+    ...ticketShape,
+    state: TicketState,
+    /** Why it is closed before it was looked at again. */
+    closedBecause: z.string().min(1).max(200).optional(),
+  })
   .superRefine(panelsKnown);
 export type TicketCreate = z.infer<typeof TicketCreate>;
 export type TicketEdit = z.infer<typeof TicketEdit>;
@@ -150,6 +156,13 @@ export type Mix = {
   flowCup?: FlowCup;
 };
 
+/** Looked at again on the next day; what is seen stands with the coat. */
+export const LookedAgain = z.strictObject({
+  ...edited,
+  painterId: Id,
+  seen: listOf(Seen, 1),
+  note: text(),
+});
 export const TimerConfirm = z.strictObject({ ...edited, painterId: Id, tests: TouchTests });
 export type Timer = {
   id: string;
@@ -157,13 +170,16 @@ export type Timer = {
   ticketId: string;
   coatId?: string;
   mixId?: string;
-  kind: 'flash' | 'potLife';
+  /** `look`: the look of the next day, in the light the job is wanted for. */
+  kind: 'flash' | 'potLife' | 'look';
   startedAt: string;
   dueAt: string;
   latestAt?: string;
   test: string;
   confirmedAt?: string;
   confirmedBy?: string;
+  /** Why the ticket was closed before it was looked at again. */
+  why?: string;
 };
 
 export type SheetVersion = { id: string; sheet: Sheet };

@@ -51,10 +51,7 @@ function placed(map: BodyMap, panel: BodyPanel, sideM: number): (corner: Corner)
 }
 
 const sideHighM = ({ panels }: BodyMap): number =>
-  Math.max(
-    0,
-    ...panels.filter(({ side }) => side !== 'middle').map(({ heightsM }) => heightsM[1]),
-  );
+  Math.max(0, ...panels.filter(({ side }) => side !== 'middle').map(({ heightsM }) => heightsM[1]));
 
 /** A point of a panel's face on the drawing, by its share along and up; none for a strange name. */
 export function pointOn(body: Body, id: string, corner: Corner): Point | undefined {

@@ -11,6 +11,7 @@ import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { refuse } from './judge.ts';
+import { keepLookAgain } from './lookAgainLedger.ts';
 import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
 import { coatRow, planContextOf } from './planReader.ts';
 
@@ -43,6 +44,8 @@ export const addLayerWork = (
       at: new Date(),
     };
     await insertNew(manager, LayerWorkTable, work);
+    if (kind === 'heated')
+      await keepLookAgain(manager, await planContextOf(manager, probe, row, { painterId }), coatId);
     await trace({
       shopId: await shopIdOf(manager),
       painterId,

@@ -3,9 +3,11 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import type { Done, Look } from '@orthochrom/contract/shop/coat.ts';
 import type { z } from 'zod';
+import type { StandInProbe } from '../air/probe.ts';
 import { type Ledger } from '../event/ledger.ts';
 import { changeCoat, mustBe } from './coatOrderRules.ts';
-import { coatRow } from './planReader.ts';
+import { keepLookAgain } from './lookAgainLedger.ts';
+import { coatRow, planContextOf } from './planReader.ts';
 import { type CoatRow } from './coatTables.ts';
 
 /**
@@ -14,6 +16,7 @@ import { type CoatRow } from './coatTables.ts';
  */
 export const lookAt = (
   ledger: Ledger,
+  probe: StandInProbe,
   coatId: string,
   { version, painterId, done: given, seen, rating, note }: z.infer<typeof Look>,
 ): Promise<void> =>
@@ -41,6 +44,7 @@ export const lookAt = (
       changes,
       mine: { done: given, seen, rating, note },
     });
+    await keepLookAgain(manager, await planContextOf(manager, probe, coat, { painterId }), coatId);
   });
 
 /** What the painter says, else what an instrument read, else what was intended. */

@@ -5,6 +5,7 @@ import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { shopIdOf } from '../shop/shopId.ts';
 import { ShopTable } from '../shop/shopTables.ts';
+import { mayBeClosed } from './lookAgainLedger.ts';
 import { ticketById } from './ticketReader.ts';
 import { writeShape } from './ticketShape.ts';
 import { TicketTable, type TicketRow } from './ticketTables.ts';
@@ -51,10 +52,13 @@ async function nextTicketNumber(manager: EntityManager, shopId: string): Promise
 export const changeTicket = (
   ledger: Ledger,
   id: string,
-  { version, panels, stages, ...told }: TicketEdit,
+  { version, panels, stages, closedBecause, ...told }: TicketEdit,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const theirs = await ticketById(manager, id);
+    const { painterId } = told;
+    if (told.state === 'done' && theirs.state === 'open')
+      await mayBeClosed(manager, id, { painterId, closedBecause }, trace, await shopIdOf(manager));
     const columns = { ...NO_TICKET_WORD, ...told };
     await changeVersioned(manager, TicketTable, {
       what: 'ticket',

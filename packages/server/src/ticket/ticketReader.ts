@@ -95,7 +95,7 @@ export const timerOf = ({
   createdAt: _c,
   updatedAt: _u,
   archivedAt: _a,
-  tests: _t,
+  tests,
   ...timer
 }: TimerRow): Timer =>
   present({
@@ -104,6 +104,7 @@ export const timerOf = ({
     dueAt: iso(timer.dueAt),
     latestAt: iso(timer.latestAt),
     confirmedAt: iso(timer.confirmedAt),
+    why: (tests as { why?: string } | null)?.why ?? null,
   }) as Timer;
 
 type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };

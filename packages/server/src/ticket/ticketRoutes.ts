@@ -1,4 +1,5 @@
 import {
+  LookedAgain,
   MixCreate,
   MixFlowCup,
   TicketCreate,
@@ -28,6 +29,7 @@ import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, startSpraying } from './coatLedger.ts';
 import { panelSprayed, panelTakenBack } from './panelLedger.ts';
+import { lookedAgain } from './lookAgainLedger.ts';
 import { lookAt } from './lookLedger.ts';
 import { readWetFilm } from './combLedger.ts';
 import { answerGate } from './gateKeeper.ts';
@@ -124,12 +126,15 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/look', async (req, res) => {
-    await lookAt(ledger, idOf(req), bodyOf(Look, req));
+    await lookAt(ledger, probe, idOf(req), bodyOf(Look, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/works', async (req, res) => {
     await addLayerWork(ledger, probe, idOf(req), bodyOf(LayerWorkCreate, req));
     res.status(201).json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/timers/:id/looked', async (req, res) => {
+    res.json(await whole(await lookedAgain(ledger, idOf(req), bodyOf(LookedAgain, req))));
   });
   routes.post('/timers/:id/confirm', async (req, res) => {
     await confirmTimer(ledger, probe, idOf(req), bodyOf(TimerConfirm, req));

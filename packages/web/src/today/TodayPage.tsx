@@ -3,6 +3,7 @@ import { NotYet } from '../frame/NotYet.tsx';
 import { ADDRESS, hold } from '../api/resources.ts';
 import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { coatOrder, isOn } from '@orthochrom/contract/plan/coatOrder.ts';
+import { isLookDue, openLook } from '@orthochrom/contract/plan/lookDue.ts';
 import { Button, Select, Slider } from '@mantine/core';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
@@ -19,6 +20,7 @@ import { AirStrip } from '../frame/AirStrip.tsx';
 import { GunsWaiting } from '../guns/GunsWaiting.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { countdownText } from '../ticket/countdown.ts';
+import { whenText } from '../words/timeText.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { DayChart } from './DayChart.tsx';
 import { gradeBands } from './dayLayout.ts';
@@ -168,6 +170,7 @@ function OpenTickets() {
           timer={data!.timers.find(
             ({ ticketId, kind }) => ticketId === ticket.id && kind === 'flash',
           )}
+          look={openLook(data!.timers.filter(({ ticketId }) => ticketId === ticket.id))}
         />
       ))}
       {!data && <NotYet reads={[read]} what="the tickets" />}
@@ -184,10 +187,13 @@ function OpenTicket({
   ticket,
   coats,
   timer,
+  look,
 }: {
   ticket: Ticket;
   coats: Coat[];
   timer: Timer | undefined;
+  /** Of the next day, not yet taken. */
+  look: Timer | undefined;
 }) {
   const now = useNowMs();
   const next = [...coats].sort(coatOrder(ticket.stages)).find((coat) => !isOn(coat));
@@ -206,7 +212,11 @@ function OpenTicket({
         {ticket.number} ·{' '}
         {stage && next
           ? `${STAGE_NAME[stage.kind]}, coat ${next.ordinal} of ${stage.coats}${timer && left! > 0 ? ', flashing' : ''}`
-          : 'all coats on'}
+          : look
+            ? isLookDue(look, now)
+              ? 'look again: it is due'
+              : `look again from ${whenText(look.dueAt)}`
+            : 'all coats on'}
       </span>
     </Link>
   );

@@ -48,6 +48,8 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
   const endedMs = Date.parse(coat.endedAt);
   const said = (minute: number) => dateTimeText(endedMs + minute * MINUTE_MS);
   const { look } = after;
+  // Where its clock runs the clock is the word, not the air of this minute.
+  const clock = whole.timers.find(({ kind, coatId }) => kind === 'look' && coatId === coat.id);
   return (
     <section className="card stack" aria-label="After this coat">
       <h3>After this coat</h3>
@@ -58,7 +60,8 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
               <strong>Look again</strong>
             </td>
             <td>
-              {said(look.fromMinute)} to {said(look.toMinute)}
+              {clock ? dateTimeText(clock.dueAt) : said(look.fromMinute)} to{' '}
+              {clock?.latestAt ? dateTimeText(clock.latestAt) : said(look.toMinute)}
             </td>
             <td className="quiet">{look.lights.map((light) => LIGHT[light]).join(', ')}</td>
           </tr>

@@ -1,5 +1,6 @@
 /** Clean the gun at once, before the pot life ends. */
 import { ADDRESS } from '../../api/resources.ts';
+import { openLook } from '@orthochrom/contract/plan/lookDue.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { Button } from '@mantine/core';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
@@ -18,6 +19,7 @@ import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { AfterDates } from './AfterDates.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { LeftInCup } from './LeftInCup.tsx';
+import { LookAgain } from './LookAgain.tsx';
 import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
 import styles from './CleanCard.module.css';
@@ -75,6 +77,7 @@ export function CleanCard({
   const isGunDone = isClean && running.length === 0;
   const isAllDone = isGunDone && coat.state === 'looked' && isLastOfTicket(whole, coat);
   const after = isLastOfStage(whole, coat) && <AfterDates {...{ whole, coat, context, plan }} />;
+  const look = openLook(whole.timers);
   const ways = {
     word: 'Not before, heat',
     content: (
@@ -115,6 +118,9 @@ export function CleanCard({
         <p className="card">
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
         </p>
+        {isAllDone && look && (
+          <LookAgain timer={look} painterId={painter.id} nowMs={now} keep={keep} />
+        )}
         {isAllDone && after}
         {leftInCup}
       </StepFrame>

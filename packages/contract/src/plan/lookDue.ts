@@ -1,0 +1,19 @@
+/** The look of the next day: which coat it is of, whether it is open, and what it is for. */
+import type { Coat } from '../shop/coat.ts';
+import type { TicketWhole, Timer } from '../shop/ticket.ts';
+import { coatOrder } from './coatOrder.ts';
+
+/** The coat that lies on top of all: what is handed over is looked at on it. */
+export const topCoat = ({
+  ticket,
+  coats,
+}: Pick<TicketWhole, 'ticket' | 'coats'>): Coat | undefined =>
+  [...coats].sort(coatOrder(ticket.stages)).at(-1);
+
+/** Still to be looked at, now or later. */
+export const openLook = (timers: readonly Timer[]): Timer | undefined =>
+  timers.find(({ kind, confirmedAt }) => kind === 'look' && !confirmedAt);
+
+/** It may be looked at: before, pops and sink have not come up. */
+export const isLookDue = ({ dueAt }: Pick<Timer, 'dueAt'>, nowMs: number): boolean =>
+  Date.parse(dueAt) <= nowMs;

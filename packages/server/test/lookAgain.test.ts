@@ -1,0 +1,81 @@
+/** The look of the next day: a clock of its own, what was seen then, and the ticket it holds open. */
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { CoatWalk } from './coatWalk.ts';
+import { ShopFixture } from './shopFixture.ts';
+
+const HOUR_MS = 3_600_000;
+const LONG_MS = 120_000;
+/** A shop with a ticket of which every coat is logged. */
+async function allLaid(): Promise<{ shop: ShopFixture; walk: CoatWalk }> {
+  const shop = await ShopFixture.open();
+  const walk = await CoatWalk.begin(shop);
+  for (let i = 0; i < walk.whole.coats.length; i += 1) await walk.lay(i);
+  await walk.read();
+  return { shop, walk };
+}
+const lookOf = ({ whole }: CoatWalk) => whole.timers.find(({ kind }) => kind === 'look')!;
+async function close(shop: ShopFixture, walk: CoatWalk, more: object = {}): Promise<number> {
+  const { id, number: _n, createdAt: _c, ...ticket } = (await walk.read()).ticket;
+  const reply = await shop.put(`/tickets/${id}`, { ...ticket, state: 'done', ...more });
+  await walk.read();
+  return reply.status;
+}
+
+describe('once the last coat is logged', () => {
+  let shop: ShopFixture;
+  let walk: CoatWalk;
+  beforeAll(async () => {
+    ({ shop, walk } = await allLaid());
+  }, LONG_MS);
+  afterAll(() => shop.close());
+  const looked = async (seen: string[]): Promise<number> => {
+    const { id, version } = lookOf(walk);
+    const told = { version, painterId: walk.painterId, seen, note: '' };
+    const reply = await shop.post(`/timers/${id}/looked`, told);
+    await walk.read();
+    return reply.status;
+  };
+
+  it('one clock of a look runs, from half a day to two days after the paint', () => {
+    expect(walk.whole.timers.filter(({ kind }) => kind === 'look')).toHaveLength(1);
+    const { dueAt, latestAt, coatId } = lookOf(walk);
+    const coat = walk.whole.coats.find(({ id }) => id === coatId)!;
+    expect(coat.stageId).toBe(walk.whole.ticket.stages.at(-1)!.id);
+    expect(Date.parse(dueAt) - Date.parse(coat.endedAt!)).toBe(12 * HOUR_MS);
+    expect(Date.parse(latestAt!) - Date.parse(coat.endedAt!)).toBe(48 * HOUR_MS);
+  });
+
+  it('the ticket is not closed without a look or a word', async () => {
+    expect(await close(shop, walk)).toBe(409);
+    expect(await close(shop, walk, { closedBecause: '   ' })).toBe(409);
+    expect(walk.whole.ticket.state).toBe('open');
+  });
+
+  it('it is not looked at before the night is over', async () => {
+    expect(await looked(['nothing'])).toBe(409);
+    expect(lookOf(walk).confirmedAt).toBeUndefined();
+  });
+
+  it('what is seen then stands with the coat, and the ticket closes', async () => {
+    await shop.rows(`update timer set due_at = now() - interval '1 minute' where kind = 'look'`);
+    expect(await looked(['nothing', 'pops'])).toBe(422);
+    expect(await looked(['pops'])).toBe(200);
+    const { confirmedAt, coatId } = lookOf(walk);
+    expect(confirmedAt).toBeDefined();
+    expect(walk.whole.coats.find(({ id }) => id === coatId)!.seen).toEqual(['pops']);
+    expect(await close(shop, walk)).toBe(200);
+  });
+});
+
+it(
+  'a ticket closed before its look keeps the word why, and its clock calls nobody any more',
+  async () => {
+    const { shop, walk } = await allLaid();
+    const why = 'fetched by the customer tonight';
+    expect(await close(shop, walk, { closedBecause: why })).toBe(200);
+    expect(lookOf(walk)).toMatchObject({ why });
+    expect(lookOf(walk).confirmedAt).toBeDefined();
+    await shop.close();
+  },
+  LONG_MS,
+);
