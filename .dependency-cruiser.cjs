@@ -38,6 +38,7 @@ const ROOMS = [
   'schedule',
   'safety',
   'diagnosis',
+  'finish',
 ];
 const rooms = ROOMS.slice(0, -1).map((room, i) =>
   rule(

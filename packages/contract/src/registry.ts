@@ -9,6 +9,7 @@ import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
 import { cure } from './calculations/cure.ts';
 import { diagnose } from './calculations/diagnose.ts';
+import { finish } from './calculations/finish.ts';
 import { gate } from './calculations/gate.ts';
 import { ground } from './calculations/ground.ts';
 import { heat } from './calculations/heat.ts';
@@ -58,6 +59,7 @@ export const registry = {
   recoat,
   heat,
   cure,
+  finish,
   route,
   schedule,
   diagnose,

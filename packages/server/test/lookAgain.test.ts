@@ -1,7 +1,8 @@
-/** The look of the next day: a clock of its own, what was seen then, and the ticket it holds open. */
+/** The look of the next day: a clock of its own, what was seen then, the ticket it holds open. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { CoatWalk } from './coatWalk.ts';
-import { ShopFixture } from './shopFixture.ts';
+import { v7 as newId } from 'uuid';
+import { CoatWalk, codesOf, type Answered } from './coatWalk.ts';
+import { ShopFixture, type Fault } from './shopFixture.ts';
 
 const HOUR_MS = 3_600_000;
 const LONG_MS = 120_000;
@@ -64,6 +65,58 @@ describe('once the last coat is logged', () => {
     expect(confirmedAt).toBeDefined();
     expect(walk.whole.coats.find(({ id }) => id === coatId)!.seen).toEqual(['pops']);
     expect(await close(shop, walk)).toBe(200);
+  });
+});
+
+describe('a nib in the clear', () => {
+  let shop: ShopFixture;
+  let walk: CoatWalk;
+  beforeAll(async () => {
+    shop = await ShopFixture.open();
+    walk = await CoatWalk.begin(shop);
+    const last = walk.whole.coats.length - 1;
+    for (let i = 0; i < last; i += 1) await walk.lay(i);
+    await walk.lay(last, ['dust']);
+    await walk.read();
+  }, LONG_MS);
+  afterAll(() => shop.close());
+  const step = async (name: string, more: object = {}) => {
+    const reply = await shop.post<Fault>(`/coats/${walk.whole.coats.at(-1)!.id}/finish-steps`, {
+      id: newId(),
+      painterId: walk.painterId,
+      seen: 'nib',
+      nail: 'none',
+      measuredUm: 60,
+      step: name,
+      ...more,
+    });
+    await walk.read();
+    return reply;
+  };
+  const FIRST = 'Nib file or hard 30 mm block, only the nib';
+
+  it('is not cut before its date, however hard it looks', async () => {
+    const reply = await step(FIRST);
+    expect(reply.status).toBe(409);
+    expect(codesOf(reply as Answered)).toEqual(['no-cut-yet']);
+    expect(walk.whole.finishSteps).toEqual([]);
+  });
+
+  it('is cut a step at a time from then on, each kept with what was read after it', async () => {
+    await shop.rows(`update coat set ended_at = ended_at - interval '30 days'`);
+    expect((await step('Finish polish')).status).toBe(409);
+    expect((await step(FIRST, { nail: 'prints' })).status).toBe(409);
+    expect((await step(FIRST, { leftUm: 57 })).status).toBe(201);
+    expect(walk.whole.finishSteps).toMatchObject([{ step: FIRST, leftUm: 57, seen: 'nib' }]);
+    expect((await step(FIRST)).status).toBe(409);
+  });
+
+  it('stops where the gauge says that the next step would go through', async () => {
+    expect((await step('Soft pad', { leftUm: 45.2 })).status).toBe(201);
+    const reply = await step('Compound, foam pad');
+    expect(reply.status).toBe(409);
+    expect(codesOf(reply as Answered)).toEqual(['cut-would-go-through']);
+    expect(walk.whole.finishSteps).toHaveLength(2);
   });
 });
 

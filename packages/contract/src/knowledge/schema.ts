@@ -220,6 +220,8 @@ export const RepairsFile = z.strictObject({
               .string()
               .regex(/^P\d+$/)
               .optional(),
+            /** What it takes off, by its key under `removalUm`; nothing where it is local. */
+            removes: Id.optional(),
             condition: words,
           }),
         )

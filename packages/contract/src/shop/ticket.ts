@@ -25,6 +25,7 @@ import { edited, Id } from './common.ts';
 import type { GateRecord } from './gateRecord.ts';
 import type { LayerFinding, LayerWork } from './layerWork.ts';
 import { Seen, type Coat } from './coat.ts';
+import type { FinishStepDone } from './finishStep.ts';
 import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 import type { SprayCard } from './sprayCard.ts';
@@ -195,6 +196,7 @@ export type TicketWhole = {
   lateFinds: LateFind[];
   decisions: CustomerDecision[];
   usages: Usage[];
+  finishSteps: FinishStepDone[];
   sprayCards: SprayCard[];
   sheets: SheetVersion[];
   serverNow: string;

@@ -18,6 +18,9 @@ export const COAT_FOLLOWS: Record<string, string> = {
   'paint-for-nothing': 'Paint would be mixed for nothing.',
   'film-doubles': 'Where they meet the film doubles, and runs.',
   'order-turns': 'Turned round, fog lies on what is wet.',
+  'tears-and-sinks': 'Soft film tears and sinks back.',
+  'clear-too-thin': 'Too thin it fails in the sun; through, it is a panel to paint.',
+  'through-at-the-edge': 'It goes through there first.',
   'edge-unwatched': 'Nothing here watches its wet edges.',
 };
 
@@ -40,5 +43,8 @@ export const COAT_INSTEAD: Record<string, string> = {
   'divide-the-pass': 'Divide the pass at a crease, or take a slower grade.',
   'ease-the-trigger': 'Ease the trigger where they meet.',
   'say-the-end': 'Say which end it is.',
+  'wait-it-out': 'Wait it out; try the nail again.',
+  'new-clear': 'A new clear instead.',
+  'by-hand-last-grit': 'That strip by hand, the last grit only, the crest taped.',
   'watch-its-edges': 'Look to its edges yourself.',
 };

@@ -169,6 +169,9 @@ export const VERDICT_LEVEL = {
   'many-sided': 'caution',
   'fan-end-assumed': 'caution',
   'panel-without-place': 'caution',
+  'no-cut-yet': 'stop',
+  'cut-would-go-through': 'stop',
+  'keep-off-edges': 'caution',
 } as const satisfies Record<string, Level>;
 export type VerdictCode = keyof typeof VERDICT_LEVEL;
 export type CodeOfLevel<L extends Level> = {

@@ -33,6 +33,7 @@ import {
   TimerTable,
 } from '../ticket/ticketTables.ts';
 import { UsageTable } from '../ticket/usageTable.ts';
+import { FinishStepTable } from '../ticket/finishTable.ts';
 import { CoatHalfTable, CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
@@ -57,6 +58,7 @@ export const tables = [
   CoatTable,
   CoatHalfTable,
   CoatPanelTable,
+  FinishStepTable,
   GateAnswerTable,
   TimerTable,
   CareTable,

@@ -1,6 +1,6 @@
 /**
  * What both ways take beside what the customer decided; which end of a car stands at a fan; the
- * halves of a panel as they were sprayed.
+ * halves of a panel as they were sprayed; cutting and polishing, a step at a time.
  */
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { foreignKey } from './statements.ts';
@@ -17,6 +17,26 @@ const STATEMENTS = [
   )`,
   foreignKey('coat_half', 'coat_id', 'coatId', 'coat'),
   foreignKey('coat_half', 'panel_id', 'panelId', 'panel'),
+  `CREATE TABLE finish_step (
+    id uuid NOT NULL,
+    ticket_id uuid NOT NULL,
+    coat_id uuid NOT NULL,
+    painter_id uuid NOT NULL,
+    seen text NOT NULL,
+    nail text NOT NULL,
+    step text NOT NULL,
+    grade text,
+    like_neighbour boolean,
+    bubbles boolean,
+    measured_um double precision,
+    left_um double precision,
+    at TIMESTAMP WITH TIME ZONE NOT NULL,
+    CONSTRAINT finish_step_pkey PRIMARY KEY (id)
+  )`,
+  'CREATE INDEX finish_step_ticket ON finish_step (ticket_id)',
+  foreignKey('finish_step', 'ticket_id', 'ticketId', 'ticket'),
+  foreignKey('finish_step', 'coat_id', 'coatId', 'coat'),
+  foreignKey('finish_step', 'painter_id', 'painterId', 'painter'),
 ];
 
 export class RoundTheCar1795950000000 implements MigrationInterface {
@@ -27,7 +47,7 @@ export class RoundTheCar1795950000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query('DROP TABLE coat_half');
+    await runner.query('DROP TABLE finish_step, coat_half');
     await runner.query('ALTER TABLE room DROP COLUMN car_end_at_fan');
     await runner.query('ALTER TABLE customer_decision DROP COLUMN worth');
   }

@@ -16,6 +16,7 @@ import { present } from '../database/present.ts';
 import { FindingTable } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
+import { finishStepsOf } from './finishTable.ts';
 import { usagesOf } from './usageReader.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
 import { prepOf } from './prepReader.ts';
@@ -224,6 +225,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     found: await foundOn(manager, id),
     ...(await prepOf(manager, id)),
     usages: await usagesOf(manager, id),
+    finishSteps: await finishStepsOf(manager, id),
     sheets,
     serverNow: new Date().toISOString(),
   };

@@ -29,6 +29,8 @@ import { NotFound } from '../http/faults.ts';
 import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, startSpraying } from './coatLedger.ts';
 import { panelSprayed, panelTakenBack } from './panelLedger.ts';
+import { FinishStepCreate } from '@orthochrom/contract/shop/finishStep.ts';
+import { finishStep } from './finishLedger.ts';
 import { lookedAgain } from './lookAgainLedger.ts';
 import { lookAt } from './lookLedger.ts';
 import { readWetFilm } from './combLedger.ts';
@@ -116,6 +118,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   routes.post('/coats/:id/panels-back', async (req, res) => {
     await panelTakenBack(ledger, idOf(req), bodyOf(PanelTakenBack, req));
     res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/finish-steps', async (req, res) => {
+    await finishStep(ledger, probe, idOf(req), bodyOf(FinishStepCreate, req));
+    res.status(201).json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-end', async (req, res) => {
     await endSpraying(ledger, { probe, gauge }, idOf(req), bodyOf(SprayEnd, req));

@@ -18,6 +18,7 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { AfterDates } from './AfterDates.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
+import { FinishCard } from './FinishCard.tsx';
 import { LeftInCup } from './LeftInCup.tsx';
 import { LookAgain } from './LookAgain.tsx';
 import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
@@ -121,6 +122,7 @@ export function CleanCard({
         {isAllDone && look && (
           <LookAgain timer={look} painterId={painter.id} nowMs={now} keep={keep} />
         )}
+        {isAllDone && <FinishCard {...{ whole, coat, context, painter, keep }} nowMs={now} />}
         {isAllDone && after}
         {leftInCup}
       </StepFrame>
