@@ -104,6 +104,17 @@ export async function letDaysPass(ticketId: string, days: number): Promise<void>
   await client.end();
 }
 
+/** The night is over: what waits to be looked at is due. */
+export async function endTheNight(ticketId: string): Promise<void> {
+  const client = new pg.Client({ connectionString: databaseUrl() });
+  await client.connect();
+  await client.query(
+    `update timer set due_at = now() - interval '1 minute' where kind = 'look' and ticket_id = $1`,
+    [ticketId],
+  );
+  await client.end();
+}
+
 export async function roomOf(ticketId: string): Promise<Room> {
   const { ticket } = await read(ticketId);
   return (await call<ShopSetup>('GET', '/setup')).rooms.find(({ id }) => id === ticket.roomId)!;
