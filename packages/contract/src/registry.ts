@@ -8,6 +8,7 @@ import { compressor } from './calculations/compressor.ts';
 import { convert } from './calculations/convert.ts';
 import type { Calculation } from './calculations/define.ts';
 import { cure } from './calculations/cure.ts';
+import { day } from './calculations/day.ts';
 import { diagnose } from './calculations/diagnose.ts';
 import { finish } from './calculations/finish.ts';
 import { gate } from './calculations/gate.ts';
@@ -62,6 +63,7 @@ export const registry = {
   finish,
   route,
   schedule,
+  day,
   diagnose,
 };
 export type CalculationName = keyof typeof registry;

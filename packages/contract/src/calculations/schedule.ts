@@ -11,7 +11,8 @@ import { BlendPart, Grade, PotLife } from '../shapes/mixing.ts';
 import { explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-const ScheduleStage = z.strictObject({
+/** What a stage is to a clock: its sheet, its coats, its waits. */
+export const scheduleStageShape = {
   name: name(),
   stage: StageName,
   carrier: Carrier,
@@ -24,6 +25,17 @@ const ScheduleStage = z.strictObject({
   bake: z.boolean().optional(),
   ...optional('mixes'),
   potLife: PotLife.optional(),
+};
+const ScheduleStage = z.strictObject(scheduleStageShape);
+
+/** What the air of a mix's hour wants. */
+export const MixChoice = z.strictObject({
+  parts: z.array(BlendPart),
+  hardener: z.string().optional(),
+  reductionPercent: z.number().optional(),
+  of: z.string().optional(),
+  adjusterPercentOfPaint: z.number().optional(),
+  adjuster: z.string().optional(),
 });
 
 export const schedule = defineCalculation('schedule', {
@@ -69,16 +81,7 @@ export const schedule = defineCalculation('schedule', {
         stage: z.string(),
         startMinute: z.number(),
         airTemperatureC: z.number(),
-        choice: z
-          .strictObject({
-            parts: z.array(BlendPart),
-            hardener: z.string().optional(),
-            reductionPercent: z.number().optional(),
-            of: z.string().optional(),
-            adjusterPercentOfPaint: z.number().optional(),
-            adjuster: z.string().optional(),
-          })
-          .optional(),
+        choice: MixChoice.optional(),
       }),
     ),
     endMinute: z.number(),

@@ -21,6 +21,9 @@ export const COAT_FOLLOWS: Record<string, string> = {
   'tears-and-sinks': 'Soft film tears and sinks back.',
   'clear-too-thin': 'Too thin it fails in the sun; through, it is a panel to paint.',
   'through-at-the-edge': 'It goes through there first.',
+  'customer-waits': 'The customer waits, or fetches it soft.',
+  'wet-over-night': 'Broken off at the wrong place, a window closes over night.',
+  'lifts-or-peels': 'Over a closed coat it lifts, or peels later.',
   'edge-unwatched': 'Nothing here watches its wet edges.',
 };
 
@@ -46,5 +49,9 @@ export const COAT_INSTEAD: Record<string, string> = {
   'wait-it-out': 'Wait it out; try the nail again.',
   'new-clear': 'A new clear instead.',
   'by-hand-last-grit': 'That strip by hand, the last grit only, the crest taped.',
+  'begin-it-first': 'Begin it first, or tell them.',
+  'begin-tomorrow': 'Begin it tomorrow, or end it where its window bears the night.',
+  'sand-or-move-it': 'Move it forward, or sand before it.',
+  'second-mix': 'A second mix for the rest.',
   'watch-its-edges': 'Look to its edges yourself.',
 };

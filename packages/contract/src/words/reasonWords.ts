@@ -22,6 +22,8 @@ export const REASONS: Record<ReasonCode, string> = {
     'Old or mixed layers below: the first coat lies light, so that it does not soften them.',
   'last-lighter-from-further':
     'The last coat lies lighter and from further back: it evens the flake and hides nothing.',
+  'soonest-first':
+    'What may begin first begins first; of two, the one wanted sooner. One car to a room, one coat to a gun, two hands to a painter.',
   'air-first':
     'The air moves along the car: what lies upstream goes first, so that nothing is fogged while it is wet.',
   'shortest-wet-edge':

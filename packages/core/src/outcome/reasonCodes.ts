@@ -14,6 +14,7 @@ export const REASON_CODES = [
   'ground-lighter',
   'first-lighter-over-old',
   'last-lighter-from-further',
+  'soonest-first',
   'air-first',
   'shortest-wet-edge',
   'no-order-better',

@@ -34,7 +34,7 @@ export const airOf = ({ forecast, climate }: ScheduleInput): ((minute: number) =
  * Share of a coat's spraying that the largest panel takes: its own end is that much after its own
  * start.
  */
-function largestShare(panels: ScheduleInput['panels']): number {
+export function largestShare(panels: readonly { areaM2?: number | undefined }[]): number {
   const known = panels.map(({ areaM2 }) => areaM2).filter((area) => area !== undefined);
   const usual = known.length > 0 ? known.reduce((sum, area) => sum + area, 0) / known.length : 1;
   const areas = panels.map(({ areaM2 }) => areaM2 ?? usual);

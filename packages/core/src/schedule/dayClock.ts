@@ -1,0 +1,292 @@
+/**
+ * All open jobs on one clock: a painter has two hands, a room one car at a time, a gun one coat.
+ * What may begin first begins first; of two, the one that is wanted sooner. While one flashes,
+ * another is sprayed.
+ *
+ * Source  list scheduling by earliest start, then due date; ours
+ */
+import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
+import { heatOf, timesOf } from '../inForce/timesOf.ts';
+import { windowOf } from '../inForce/windowOf.ts';
+import { airAt } from '../air/forecast.ts';
+import type { Climate } from '../air/climate.ts';
+import type { Band } from '../outcome/spread.ts';
+import type { DayBlock, DayInput, DayJob, DayStage, DayWindow } from './dayJob.ts';
+import { largestShare } from './clock.ts';
+import { layerOf, servedAt, workedOverFrom } from './waits.ts';
+
+/** From the tin to the gun. */
+const MIX_MINUTES = 10;
+
+export type MixBegun = { job: DayJob; stage: DayStage; startMinute: number; lastMinute: number };
+export type LaidDay = {
+  blocks: DayBlock[];
+  mixes: MixBegun[];
+  windows: DayWindow[];
+  /** Stages that could not be begun before the one below had closed. */
+  closed: { job: string; stage: string; minutesSince: number; latestMinutes: number }[];
+  /** By job: when it is done; absent where the day ends before it. */
+  done: Map<string, number>;
+};
+
+type Task = {
+  kind: 'prep' | 'mix' | 'spray' | 'bake';
+  stage: DayStage;
+  minutes: number;
+  coat?: number;
+};
+type Running = {
+  job: DayJob;
+  air: (minute: number) => Climate;
+  tasks: Task[];
+  readyMinute: number;
+  coatedMinute?: number | undefined;
+  closesMinute?: number | undefined;
+};
+/** From when each is free; a room may be held by the car that stands in it. */
+type Shop = {
+  painters: Map<string, number>;
+  guns: Map<string, number>;
+  rooms: Map<string, { holder?: string; freeMinute: number }>;
+};
+
+/** Everything that is left of a job, in its order. */
+function tasksOf({ stages }: DayJob): Task[] {
+  return stages.flatMap((stage): Task[] => {
+    const coats = Math.ceil(stage.coats);
+    const on = Math.min(coats, stage.coatsOn ?? 0);
+    if (on >= coats && !stage.bake) return [];
+    const isBegun = on > 0;
+    const prep: Task[] =
+      !isBegun && (stage.prepMinutes ?? 0) > 0
+        ? [{ kind: 'prep', stage, minutes: stage.prepMinutes! }]
+        : [];
+    const left = coats - on;
+    const mix: Task[] = left > 0 ? [{ kind: 'mix', stage, minutes: MIX_MINUTES }] : [];
+    const sprays = Array.from({ length: left }, (_, i): Task => ({
+      kind: 'spray',
+      stage,
+      coat: on + i + 1,
+      minutes: stage.spraySeconds / 60,
+    }));
+    const bakes: Task[] = stage.bake ? [{ kind: 'bake', stage, minutes: 0 }] : [];
+    return [...prep, ...mix, ...sprays, ...bakes];
+  });
+}
+
+const airIn = ({ forecasts }: DayInput, room: string): ((minute: number) => Climate) => {
+  const forecast = forecasts[room];
+  if (!forecast) throw new Error(`no forecast for ${room}`);
+  return (minute) => airAt(forecast, minute);
+};
+
+/** Put off past every break that it would run into. */
+function clearOf(breaks: readonly Band[], startMinute: number, minutes: number): number {
+  let start = startMinute;
+  for (const [from, to] of [...breaks].sort(([a], [b]) => a - b))
+    if (start < to && start + minutes > from) start = to;
+  return start;
+}
+
+/** The day from this minute, job by job and hand by hand. */
+export function layOutDay(input: DayInput, startMinute: number): LaidDay {
+  const shop: Shop = { painters: new Map(), guns: new Map(), rooms: new Map() };
+  const day: LaidDay = { blocks: [], mixes: [], windows: [], closed: [], done: new Map() };
+  const running = input.jobs.map((job) => begun(input, job, startMinute));
+  for (const { job, tasks, coatedMinute } of running) {
+    if (tasks.length === 0) day.done.set(job.name, startMinute);
+    // A car with wet paint on it stays where it is.
+    else if (coatedMinute !== undefined)
+      shop.rooms.set(job.room, { holder: job.name, freeMinute: startMinute });
+  }
+  for (;;) {
+    const next = nextOf(input, shop, running, startMinute);
+    if (!next) return day;
+    runTask(day, shop, next);
+  }
+}
+
+function begun(input: DayInput, job: DayJob, startMinute: number): Running {
+  const air = airIn(input, job.room);
+  const tasks = tasksOf(job);
+  const run: Running = {
+    job,
+    air,
+    tasks,
+    readyMinute: Math.max(startMinute, job.readyMinute ?? startMinute),
+  };
+  const { coatedMinute } = job;
+  if (coatedMinute === undefined) return run;
+  const below = job.stages.findLast(({ coatsOn = 0 }) => coatsOn > 0);
+  if (!below) return run;
+  afterCoat(run, below, coatedMinute, coatedMinute);
+  run.readyMinute = Math.max(run.readyMinute, startMinute);
+  return run;
+}
+
+type Next = { run: Running; startMinute: number; minutes: number };
+
+/** What is under way goes on first: a mixed cup waits for nobody. */
+const RANK = ['spray', 'bake', 'mix', 'prep'] as const;
+/** Making ready is put down for a coat, but not begun for less than this. */
+const LEAST_PREP_MINUTES = 5;
+
+/** What can begin soonest before the day closes; of two, the one wanted sooner. */
+function nextOf(
+  { closesMinute, breaks = [] }: DayInput,
+  shop: Shop,
+  running: readonly Running[],
+  startMinute: number,
+): Next | undefined {
+  const candidates = running.flatMap((run): Next[] => {
+    const [task] = run.tasks;
+    if (!task) return [];
+    const { job } = run;
+    const room = shop.rooms.get(job.room);
+    const isHeld = room?.holder !== undefined && room.holder !== job.name;
+    if (task.kind !== 'prep' && isHeld) return [];
+    const free = Math.max(
+      run.readyMinute,
+      task.kind === 'prep' || room?.holder === job.name ? startMinute : (room?.freeMinute ?? 0),
+      task.kind === 'bake' ? startMinute : (shop.painters.get(job.painter) ?? startMinute),
+      (task.kind === 'spray' && task.stage.gun && shop.guns.get(task.stage.gun)) || startMinute,
+    );
+    if (task.kind === 'bake')
+      return free <= closesMinute ? [{ run, startMinute: free, minutes: 0 }] : [];
+    const next = task.kind === 'prep' ? prepFrom(running, run, free) : undefined;
+    const from = next?.from ?? free;
+    const minutes = Math.min(task.minutes, next ? next.until - from : Infinity);
+    const start = clearOf(breaks, from, minutes);
+    return start + minutes <= closesMinute + 1e-9 ? [{ run, startMinute: start, minutes }] : [];
+  });
+  const dueOf = ({ run }: Next): number => run.job.deadlineMinute ?? Infinity;
+  const rankOf = ({ run }: Next): number => RANK.indexOf(run.tasks[0]!.kind);
+  return candidates.sort(
+    (a, b) => a.startMinute - b.startMinute || rankOf(a) - rankOf(b) || dueOf(a) - dueOf(b),
+  )[0];
+}
+
+/** Between now and the next coat of the same painter there is room for making ready. */
+function prepFrom(
+  running: readonly Running[],
+  own: Running,
+  free: number,
+): { from: number; until: number } {
+  const coats = running
+    .filter(({ job, tasks }) => job.painter === own.job.painter && tasks[0]?.kind === 'spray')
+    .map(({ readyMinute }) => readyMinute)
+    .filter((minute) => minute >= free)
+    .sort((a, b) => a - b);
+  const [next] = coats;
+  if (next === undefined) return { from: free, until: Infinity };
+  return next - free >= LEAST_PREP_MINUTES
+    ? { from: free, until: next }
+    : { from: next, until: Infinity };
+}
+
+function runTask(day: LaidDay, shop: Shop, { run, startMinute, minutes }: Next): void {
+  const { job, tasks } = run;
+  const task = tasks.shift()!;
+  const { stage, coat, kind } = task;
+  const of = { job: job.name, room: job.room, painter: job.painter, stage: stage.name };
+  if (kind === 'bake') bake(day, run, stage, startMinute);
+  else {
+    const endMinute = startMinute + minutes;
+    // Put down for a coat, taken up again after it.
+    if (minutes < task.minutes - 1e-9) tasks.unshift({ ...task, minutes: task.minutes - minutes });
+    shop.painters.set(job.painter, endMinute);
+    run.readyMinute = endMinute;
+    day.blocks.push({
+      ...of,
+      ...(coat === undefined ? {} : { coat }),
+      ...(kind === 'spray' && stage.gun ? { gun: stage.gun } : {}),
+      kind,
+      startMinute,
+      endMinute,
+    });
+    if (kind !== 'prep') shop.rooms.set(job.room, { holder: job.name, freeMinute: endMinute });
+    if (kind === 'mix') day.mixes.push({ job, stage, startMinute, lastMinute: endMinute });
+    if (kind === 'spray') sprayed(day, shop, run, task, startMinute, endMinute);
+  }
+  if (tasks.length > 0) return;
+  day.done.set(job.name, run.readyMinute);
+  if (shop.rooms.get(job.room)?.holder === job.name)
+    shop.rooms.set(job.room, { freeMinute: run.readyMinute });
+}
+
+function sprayed(
+  day: LaidDay,
+  shop: Shop,
+  run: Running,
+  { stage, coat }: Task,
+  startMinute: number,
+  endMinute: number,
+): void {
+  const { job, coatedMinute, closesMinute } = run;
+  if (stage.gun) shop.guns.set(stage.gun, endMinute);
+  const mix = day.mixes.findLast((one) => one.job === job && one.stage === stage);
+  if (mix) mix.lastMinute = endMinute;
+  if (closesMinute !== undefined && coatedMinute !== undefined && startMinute > closesMinute + 1e-6)
+    day.closed.push({
+      job: job.name,
+      stage: stage.name,
+      minutesSince: startMinute - coatedMinute,
+      latestMinutes: closesMinute - coatedMinute,
+    });
+  afterCoat(run, stage, startMinute, endMinute);
+  const of = { job: job.name, room: job.room, painter: job.painter, stage: stage.name };
+  day.blocks.push({
+    ...of,
+    ...(coat === undefined ? {} : { coat }),
+    kind: 'flash',
+    startMinute: endMinute,
+    endMinute: run.readyMinute,
+  });
+  const isLast = run.tasks[0]?.stage !== stage;
+  if (isLast && run.closesMinute !== undefined && run.tasks.length > 0)
+    day.windows.push({
+      job: job.name,
+      stage: stage.name,
+      opensMinute: run.readyMinute,
+      closesMinute: run.closesMinute,
+    });
+}
+
+/** From the end of a coat: when the next thing may be done, and when its window closes. */
+function afterCoat(run: Running, stage: DayStage, startMinute: number, endMinute: number): void {
+  const [next] = run.tasks;
+  const then =
+    next?.stage === stage ? (next.kind === 'bake' ? 'bake' : 'coat') : next ? 'clear' : 'coat';
+  const layer = layerOf(stage);
+  const minutes = endMinute - startMinute;
+  // Each panel waits from its own end; heat takes all of them at once.
+  const ownEnd = then === 'bake' ? endMinute : startMinute + minutes * largestShare(run.job.panels);
+  const served = servedAt(layer, timesOf(layer).before[then].value, ownEnd, run.air);
+  const worked =
+    next && next.stage !== stage
+      ? workedOverFrom(stage, next.stage, endMinute, run.air(endMinute))
+      : endMinute;
+  run.readyMinute = Math.max(endMinute, served, worked);
+  run.coatedMinute = endMinute;
+  const latest = windowOf(layer, effectiveTemperatureC(run.air(endMinute)))?.value;
+  run.closesMinute = latest === undefined ? undefined : endMinute + latest;
+}
+
+function bake(day: LaidDay, run: Running, stage: DayStage, startMinute: number): void {
+  const { toC, holdMinutes, rampCPerMin } = heatOf(stage);
+  const climate = run.air(startMinute);
+  const warm =
+    Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
+  run.readyMinute = startMinute + warm + holdMinutes;
+  run.closesMinute = undefined;
+  const { name: job, room, painter } = run.job;
+  day.blocks.push({
+    job,
+    room,
+    painter,
+    stage: stage.name,
+    kind: 'bake',
+    startMinute,
+    endMinute: run.readyMinute,
+  });
+}
