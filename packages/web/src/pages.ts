@@ -4,6 +4,7 @@
  */
 export const PAGES = [
   '',
+  'day',
   'tickets',
   'tickets/new',
   'tickets/:id',

@@ -10,6 +10,7 @@ import { Shell } from './frame/Shell.tsx';
  */
 const COMPONENTS: Record<Page, () => Promise<ComponentType>> = {
   '': async () => (await import('./today/TodayPage.tsx')).TodayPage,
+  day: async () => (await import('./day/DayPage.tsx')).DayPage,
   tickets: async () => (await import('./ticket/TicketsPage.tsx')).TicketsPage,
   'tickets/new': async () => (await import('./ticket/form/NewTicketPage.tsx')).NewTicketPage,
   'tickets/:id': async () => (await import('./ticket/TicketPage.tsx')).TicketPage,

@@ -140,6 +140,7 @@ function bestStartOf(
 ): DayAnswer['bestStart'] {
   const judged = (start: number, on: LaidDay, said: readonly Verdict[]) => ({
     start,
+    coats: on.blocks.filter(({ kind }) => kind === 'spray').length,
     stops: Number(isStopped(said)),
     cautions: said.length,
     end: endOf(input, on),
@@ -151,7 +152,9 @@ function bestStartOf(
     if (start >= input.closesMinute) break;
     const other = layOutDay(input, start);
     const candidate = judged(start, other, verdictsOf(input, other, start));
+    // A day that does less has less against it: that is no better start.
     const score =
+      best.coats - candidate.coats ||
       candidate.stops - best.stops ||
       candidate.cautions - best.cautions ||
       candidate.end - best.end;

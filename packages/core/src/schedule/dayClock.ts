@@ -15,6 +15,8 @@ import type { DayBlock, DayInput, DayJob, DayStage, DayWindow } from './dayJob.t
 import { largestShare } from './clock.ts';
 import { layerOf, servedAt, workedOverFrom } from './waits.ts';
 
+/** Past this a car that waits for its next stage is rolled out of the booth. */
+const ROLLS_OUT_MINUTES = 60;
 /** From the tin to the gun. */
 const MIX_MINUTES = 10;
 
@@ -96,7 +98,7 @@ export function layOutDay(input: DayInput, startMinute: number): LaidDay {
   for (const { job, tasks, coatedMinute } of running) {
     if (tasks.length === 0) day.done.set(job.name, startMinute);
     // A car with wet paint on it stays where it is.
-    else if (coatedMinute !== undefined)
+    else if (coatedMinute !== undefined && coatedMinute > startMinute - ROLLS_OUT_MINUTES)
       shop.rooms.set(job.room, { holder: job.name, freeMinute: startMinute });
   }
   for (;;) {
@@ -207,12 +209,18 @@ function runTask(day: LaidDay, shop: Shop, { run, startMinute, minutes }: Next):
     if (kind !== 'prep') shop.rooms.set(job.room, { holder: job.name, freeMinute: endMinute });
     if (kind === 'mix') day.mixes.push({ job, stage, startMinute, lastMinute: endMinute });
     if (kind === 'spray') sprayed(day, shop, run, task, startMinute, endMinute);
+    if (kind === 'spray' && isRolledOut(run, stage, endMinute))
+      shop.rooms.set(job.room, { freeMinute: endMinute + ROLLS_OUT_MINUTES });
   }
   if (tasks.length > 0) return;
   day.done.set(job.name, run.readyMinute);
   if (shop.rooms.get(job.room)?.holder === job.name)
     shop.rooms.set(job.room, { freeMinute: run.readyMinute });
 }
+
+/** Dry to move, and long from its next stage. */
+const isRolledOut = ({ tasks, readyMinute }: Running, stage: DayStage, endMinute: number) =>
+  tasks[0] !== undefined && tasks[0].stage !== stage && readyMinute > endMinute + ROLLS_OUT_MINUTES;
 
 function sprayed(
   day: LaidDay,

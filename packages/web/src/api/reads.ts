@@ -39,6 +39,11 @@ export const useAir = () => useRead<AirState>(ADDRESS.air);
 export const useTickets = () => useMeasuredRead<TicketList>(ADDRESS.tickets);
 export const useTicket = (id: string | undefined) =>
   useMeasuredRead<TicketWhole>(id && ADDRESS.ticket(id));
+/** Several tickets at once; what makes a ticket old makes them old. */
+export const useWholes = (ids: readonly string[] | undefined) =>
+  useSWR<TicketWhole[], Error>(ids ? `${ADDRESS.tickets}?whole=${ids.join()}` : null, () =>
+    Promise.all((ids ?? []).map((id) => getJson<TicketWhole>(ADDRESS.ticket(id)))),
+  );
 export const useCoatAir = (coatId: string | undefined) =>
   useRead<CoatAirPoint[]>(coatId && ADDRESS.coat(coatId, 'air'));
 export const useFlowing = (coatId: string, options: SWRConfiguration<FlowingNow, Error>) =>

@@ -15,6 +15,7 @@ import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { getJson, postJson } from '../api/client.ts';
 import { useSetup, useTickets } from '../api/reads.ts';
+import { saveText } from '../frame/saveText.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { usePainter } from '../frame/painter.ts';
 import { overridesFrom } from './overrides.ts';
@@ -88,13 +89,7 @@ export function LabActions({ pair, shown, visit, onOpen, onReset }: LabActionsPr
     });
   const share = () => {
     const file: LabFile = { format: LAB_FORMAT, version: 1, ...pair };
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(
-      new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }),
-    );
-    link.download = 'spray-lab.json';
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveText('spray-lab.json', 'application/json', JSON.stringify(file, null, 2));
   };
   const open = async (file: File | null) => {
     if (!file) return;

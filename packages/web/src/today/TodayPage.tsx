@@ -24,6 +24,7 @@ import { whenText } from '../words/timeText.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { DayChart } from './DayChart.tsx';
 import { gradeBands } from './dayLayout.ts';
+import { minuteOfDay } from './minuteOfDay.ts';
 import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
 
@@ -43,6 +44,7 @@ export function TodayPage() {
       ),
     [sheets],
   );
+  const nowMs = useNowMs(60_000);
   const [pickedRoom, pickRoom] = useLocalStorage({
     key: 'orthochrom-room',
     defaultValue: '',
@@ -62,7 +64,7 @@ export function TodayPage() {
     }).verdicts,
   );
   const dayRoom = { sunriseMinute: day.sunriseMinute, heated: room.heated };
-  const minute = now.standIn?.minute ?? minuteOfDay(setup.shop.timeZone);
+  const minute = now.standIn?.minute ?? minuteOfDay(setup.shop.timeZone, nowMs);
   return (
     <>
       <PageHead title={`Today, ${room.name}`} line={setup.shop.name}>
@@ -81,6 +83,9 @@ export function TodayPage() {
               value={room.id}
               onChange={(id) => id && pickRoom(id)}
             />
+            <Button component={Link} to="/day" variant="default">
+              Board of the day
+            </Button>
           </div>
           <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
@@ -91,13 +96,6 @@ export function TodayPage() {
     </>
   );
 }
-
-const minuteOfDay = (timeZone: string): number => {
-  const [hour = '0', minute = '0'] = new Date()
-    .toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' })
-    .split(':');
-  return Number(hour) * 60 + Number(minute);
-};
 
 const steer = (change: object) =>
   postJson<AirState>(ADDRESS.probe, change).then((state) => hold(ADDRESS.air, state));

@@ -1,0 +1,8 @@
+/** Text that is kept on the device as a file. */
+export function saveText(name: string, type: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type }));
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(link.href);
+}
