@@ -51,6 +51,14 @@ const day = example('schedule', 'a shop that warms: each mix its own grade');
 console.log(
   `a day on the clock       ${(plans / perSecond(() => answerOrRefuse('schedule', day))).toFixed(1)} live plans`,
 );
+for (const [name, title] of [
+  ['route', 'a whole saloon, air from front to rear'],
+  ['day', 'two jobs in two rooms, one painter: while one flashes the other is sprayed'],
+] as const) {
+  const input = example(name, title);
+  const ratio = plans / perSecond(() => answerOrRefuse(name, input));
+  console.log(`${name.padEnd(24)} ${ratio.toFixed(1)} live plans`);
+}
 benchFilm(example('coat', 'two coats of clear as the trade does them') as Record<string, unknown>, {
   ...(PLAN.setup as object),
   plans: true,

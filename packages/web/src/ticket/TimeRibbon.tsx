@@ -7,7 +7,7 @@ import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts
 import { useElementSize } from '@mantine/hooks';
 import { memo, useMemo } from 'react';
 import { liveMix } from './coatSteps.ts';
-import { timeText } from '../words/timeText.ts';
+import { timeText, weekdayText } from '../words/timeText.ts';
 import { layOutRibbon, ribbonBlocks, type StageMinutes } from './ribbonLayout.ts';
 import styles from './TimeRibbon.module.css';
 
@@ -66,7 +66,7 @@ export const TimeRibbon = memo(function TimeRibbon({
         ))}
         {layout.ticks.map(({ atMs, xPx }) => (
           <text key={atMs} x={xPx} y={73} textAnchor="middle" className={styles['tick']}>
-            {timeText(atMs)}
+            {layout.isOverDays ? weekdayText(atMs) : timeText(atMs)}
           </text>
         ))}
         <line x1={layout.nowPx} x2={layout.nowPx} y1={10} y2={58} className={styles['now']} />

@@ -22,6 +22,7 @@ export type StageMinutes = (
 ) => { spray: number; flash: number };
 
 const MINUTE_MS = 60_000;
+const HALF_DAY_MINUTES = 720;
 /** Half of a clock text: nearer to the end it would be cut. */
 const TICK_ROOM_PX = 22;
 
@@ -96,6 +97,8 @@ export function layOutRibbon(
       widthPx: Math.max(2, x(block.toMs) - x(block.fromMs)),
     })),
     nowPx: x(nowMs),
+    /** Over days an hour alone says nothing. */
+    isOverDays: everyMinutes >= HALF_DAY_MINUTES,
     ticks: ticks
       .map((atMs) => ({ atMs, xPx: x(atMs) }))
       .filter(({ xPx }) => xPx > TICK_ROOM_PX && xPx < box.widthPx - TICK_ROOM_PX),

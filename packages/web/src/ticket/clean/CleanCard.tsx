@@ -115,7 +115,7 @@ export function CleanCard({
   );
   if (isGunDone)
     return (
-      <StepFrame ways={ways} said={said} action={goOn || <CloseTicket whole={whole} />}>
+      <StepFrame ways={ways} action={goOn || <CloseTicket whole={whole} />}>
         <p className="card">
           <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
         </p>
