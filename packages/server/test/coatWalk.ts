@@ -136,6 +136,8 @@ export class CoatWalk {
       rating: 'fair',
       note: '',
     });
+  heatRead = (i: number, panelId: string, seenC: number) =>
+    this.tap(`/coats/${this.coat(i).id}/heat-reads`, { id: newId(), panelId, seenC });
   work = (i: number, kind: string, more: object = {}) =>
     this.tap(`/coats/${this.coat(i).id}/works`, { id: newId(), kind, why: '', ...more });
 

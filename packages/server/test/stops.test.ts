@@ -246,6 +246,19 @@ describe('heat and polish', () => {
     expect(reply.status).toBe(201);
     expect(walk.whole.works).toMatchObject([{ kind: 'heated', coatId: walk.coat(0).id }]);
   });
+  it('is read on the metal once it is on: every reading is kept, none of a strange panel', async () => {
+    await walk.lay(0);
+    const [panelId] = walk.whole.ticket.stages[0]!.panelIds;
+    expect((await walk.heatRead(0, panelId!, 40)).status).toBe(409);
+    await shop.database.query(`update coat set ended_at = ended_at - interval '2 days'`);
+    await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true });
+    const strange = walk.whole.coats[0]!.id;
+    expect((await walk.heatRead(0, strange, 40)).status).toBe(422);
+    expect((await walk.heatRead(0, panelId!, 4000)).status).toBe(422);
+    for (const seenC of [38, 46])
+      expect((await walk.heatRead(0, panelId!, seenC)).status).toBe(201);
+    expect(walk.whole.heatReads.map(({ seenC }) => seenC)).toEqual([38, 46]);
+  });
   it('polish nothing that must come off', async () => {
     await walk.lay(0, ['fisheyes']);
     await shop.database.query(`update coat set ended_at = ended_at - interval '9 days'`);

@@ -3,7 +3,8 @@ import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { Coat } from '../shop/coat.ts';
 import type { LayerWork } from '../shop/layerWork.ts';
-import { heatOn } from './heatOn.ts';
+import type { HeatRead } from '../shop/heatRead.ts';
+import { heatOn, readsSince } from './heatOn.ts';
 import type { CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { climateFrom } from './planInputs.ts';
@@ -13,17 +14,24 @@ const MINUTE_MS = 60_000;
 
 export type After = AnswerOf<'cure'>;
 
-/** Heat that was begun on it, as it warms its panels. */
+/** What was done to the layers of a ticket, and what was read while heat was on. */
+export type DoneToIt = {
+  works: readonly Pick<LayerWork, 'kind' | 'coatId' | 'at'>[];
+  heatReads: readonly HeatRead[];
+};
+
+/** Heat that was begun on it, as it warms its panels; a reading beats the reckoning. */
 function heated(
   context: PlanContext,
-  endedMs: number,
-  works: readonly Pick<LayerWork, 'kind' | 'at'>[],
+  coat: { id: string; endedMs: number },
+  { works, heatReads }: DoneToIt,
 ): InputOf<'cure'>['bake'] {
-  const begun = works.findLast(({ kind }) => kind === 'heated');
+  const begun = works.findLast(({ kind, coatId }) => kind === 'heated' && coatId === coat.id);
   if (!begun) return undefined;
-  const { toC, holdMinutes, endMinute, openMinute } = heatOn(context);
+  const reads = readsSince(context.ticket, heatReads, coat.id, begun.at);
+  const { toC, holdMinutes, endMinute, openMinute } = heatOn(context, reads);
   if (toC === undefined || !endMinute || !openMinute) return undefined;
-  const fromMinute = Math.max(0, (Date.parse(begun.at) - endedMs) / MINUTE_MS);
+  const fromMinute = Math.max(0, (Date.parse(begun.at) - coat.endedMs) / MINUTE_MS);
   return {
     toC,
     holdMinutes: holdMinutes!,
@@ -37,7 +45,7 @@ export function afterCoat(
   context: PlanContext,
   plan: Pick<CoatPlan, 'inUse'>,
   coat: Pick<Coat, 'id' | 'endedAt'>,
-  works: readonly LayerWork[],
+  done: DoneToIt,
 ): After | undefined {
   if (!coat.endedAt) return undefined;
   const { stage, ticket, room, air } = context;
@@ -47,11 +55,7 @@ export function afterCoat(
       ({ id, finishTarget = 'factory' }) => stage.panelIds.includes(id) && finishTarget === one,
     ),
   );
-  const bake = heated(
-    context,
-    Date.parse(coat.endedAt),
-    works.filter(({ coatId }) => coatId === coat.id),
-  );
+  const bake = heated(context, { id: coat.id, endedMs: Date.parse(coat.endedAt) }, done);
   return ask('cure', {
     layer: layerOf(context),
     climate: climateFrom(room, air),

@@ -9,25 +9,26 @@ import type { PlanContext } from './planContext.ts';
 
 const MINUTE_MS = 60_000;
 export type FinishOn = AnswerOf<'finish'>;
+type Finished = Pick<TicketWhole, 'works' | 'heatReads' | 'finishSteps'>;
 
 /** Undefined on a coat that is never cut: what is under a clear is not polished. */
 export function finishInput(
   context: PlanContext,
-  { works, finishSteps }: Pick<TicketWhole, 'works' | 'finishSteps'>,
+  whole: Finished,
   coat: Pick<Coat, 'id' | 'endedAt'>,
   told: FinishTold,
   nowMs: number,
 ): InputOf<'finish'> | undefined {
   const { stage, ticket, coatPlan } = context;
   if ((stage.kind !== 'clear' && stage.kind !== 'singleStage') || !coat.endedAt) return undefined;
-  const polish = afterCoat(context, planCoat(context), coat, works)?.polishMinute;
+  const polish = afterCoat(context, planCoat(context), coat, whole)?.polishMinute;
   if (!polish) return undefined;
   const { seen, grade, measuredUm, nail, likeNeighbour, bubbles } = told;
   const targets = ticket.panels
     .filter(({ id }) => stage.panelIds.includes(id))
     .map(({ finishTarget = 'factory' }) => finishTarget);
   const target = targets.includes('show') ? 'show' : (targets[0] ?? 'factory');
-  const done = finishSteps
+  const done = whole.finishSteps
     .filter((step) => step.coatId === coat.id && step.seen === seen)
     .map(({ step, leftUm }) => ({ step, ...(leftUm === undefined ? {} : { leftUm }) }));
   return {
@@ -56,7 +57,7 @@ const filmOf = (measuredUm: number | undefined, estimatedUm: number | undefined)
 /** The ladder as it stands now. */
 export function finishOn(
   context: PlanContext,
-  whole: Pick<TicketWhole, 'works' | 'finishSteps'>,
+  whole: Finished,
   coat: Pick<Coat, 'id' | 'endedAt'>,
   told: FinishTold,
   nowMs: number,

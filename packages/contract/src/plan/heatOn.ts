@@ -3,6 +3,7 @@
  * then.
  */
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import type { HeatRead } from '../shop/heatRead.ts';
 import { panelSaid } from './layersFound.ts';
 import type { PlanContext } from './planContext.ts';
 import { climateFrom } from './planInputs.ts';
@@ -45,3 +46,30 @@ export function heatInput(
 export const heatOn = (context: Asked, reads: readonly PanelRead[] = []): HeatOn =>
   ask('heat', heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads));
 const LONG_DRY = 100_000;
+
+/** The last reading of each panel since the heat came on. */
+export function readsSince(
+  { panels }: Pick<PlanContext['ticket'], 'panels'>,
+  reads: readonly HeatRead[],
+  coatId: string,
+  onAt: string,
+): PanelRead[] {
+  const onMs = Date.parse(onAt);
+  return panels.flatMap((panel) => {
+    const last = reads.findLast(
+      (read) => read.coatId === coatId && read.panelId === panel.id && Date.parse(read.at) >= onMs,
+    );
+    if (!last) return [];
+    const minutes = (Date.parse(last.at) - onMs) / MINUTE_MS;
+    return [
+      {
+        panel: panelSaid(panels, panel),
+        seenC: last.seenC,
+        seenMinute: Math.max(LEAST_MINUTES, minutes),
+      },
+    ];
+  });
+}
+const MINUTE_MS = 60_000;
+/** A panel read at once has hardly begun to warm. */
+const LEAST_MINUTES = 0.5;

@@ -26,6 +26,7 @@ import type { GateRecord } from './gateRecord.ts';
 import type { LayerFinding, LayerWork } from './layerWork.ts';
 import { Seen, type Coat } from './coat.ts';
 import type { FinishStepDone } from './finishStep.ts';
+import type { HeatRead } from './heatRead.ts';
 import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 import type { SprayCard } from './sprayCard.ts';
@@ -197,6 +198,7 @@ export type TicketWhole = {
   decisions: CustomerDecision[];
   usages: Usage[];
   finishSteps: FinishStepDone[];
+  heatReads: HeatRead[];
   sprayCards: SprayCard[];
   sheets: SheetVersion[];
   serverNow: string;

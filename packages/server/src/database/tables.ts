@@ -34,6 +34,7 @@ import {
 } from '../ticket/ticketTables.ts';
 import { UsageTable } from '../ticket/usageTable.ts';
 import { FinishStepTable } from '../ticket/finishTable.ts';
+import { HeatReadTable } from '../ticket/heatTable.ts';
 import { CoatHalfTable, CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
@@ -59,6 +60,7 @@ export const tables = [
   CoatHalfTable,
   CoatPanelTable,
   FinishStepTable,
+  HeatReadTable,
   GateAnswerTable,
   TimerTable,
   CareTable,

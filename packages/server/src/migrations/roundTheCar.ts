@@ -1,6 +1,7 @@
 /**
  * What both ways take beside what the customer decided; which end of a car stands at a fan; the
- * halves of a panel as they were sprayed; cutting and polishing, a step at a time.
+ * halves of a panel as they were sprayed; cutting and polishing, a step at a time; what was read on a
+ * panel under heat.
  */
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 import { foreignKey } from './statements.ts';
@@ -33,6 +34,21 @@ const STATEMENTS = [
     at TIMESTAMP WITH TIME ZONE NOT NULL,
     CONSTRAINT finish_step_pkey PRIMARY KEY (id)
   )`,
+  `CREATE TABLE heat_read (
+    id uuid NOT NULL,
+    ticket_id uuid NOT NULL,
+    coat_id uuid NOT NULL,
+    panel_id uuid NOT NULL,
+    painter_id uuid NOT NULL,
+    seen_c double precision NOT NULL,
+    at TIMESTAMP WITH TIME ZONE NOT NULL,
+    CONSTRAINT heat_read_pkey PRIMARY KEY (id)
+  )`,
+  'CREATE INDEX heat_read_ticket ON heat_read (ticket_id)',
+  foreignKey('heat_read', 'ticket_id', 'ticketId', 'ticket'),
+  foreignKey('heat_read', 'coat_id', 'coatId', 'coat'),
+  foreignKey('heat_read', 'panel_id', 'panelId', 'panel'),
+  foreignKey('heat_read', 'painter_id', 'painterId', 'painter'),
   'CREATE INDEX finish_step_ticket ON finish_step (ticket_id)',
   foreignKey('finish_step', 'ticket_id', 'ticketId', 'ticket'),
   foreignKey('finish_step', 'coat_id', 'coatId', 'coat'),
@@ -47,7 +63,7 @@ export class RoundTheCar1795950000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    await runner.query('DROP TABLE finish_step, coat_half');
+    await runner.query('DROP TABLE heat_read, finish_step, coat_half');
     await runner.query('ALTER TABLE room DROP COLUMN car_end_at_fan');
     await runner.query('ALTER TABLE customer_decision DROP COLUMN worth');
   }

@@ -25,7 +25,7 @@ export async function keepLookAgain(
   const { whole } = context;
   const coat = topCoat(whole);
   if (coat?.id !== coatId || !coat.endedAt) return;
-  const after = afterCoat(context, planCoat(context), coat, whole.works);
+  const after = afterCoat(context, planCoat(context), coat, whole);
   if (!after) return;
   const endedMs = Date.parse(coat.endedAt);
   const at = (minute: number): Date => new Date(endedMs + minute * MINUTE_MS);

@@ -17,6 +17,7 @@ import { FindingTable } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { finishStepsOf } from './finishTable.ts';
+import { heatReadsOf } from './heatTable.ts';
 import { usagesOf } from './usageReader.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
 import { prepOf } from './prepReader.ts';
@@ -226,6 +227,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     ...(await prepOf(manager, id)),
     usages: await usagesOf(manager, id),
     finishSteps: await finishStepsOf(manager, id),
+    heatReads: await heatReadsOf(manager, id),
     sheets,
     serverNow: new Date().toISOString(),
   };

@@ -30,6 +30,8 @@ import { bodyOf, idOf, parsed } from '../http/request.ts';
 import { endSpraying, startSpraying } from './coatLedger.ts';
 import { panelSprayed, panelTakenBack } from './panelLedger.ts';
 import { FinishStepCreate } from '@orthochrom/contract/shop/finishStep.ts';
+import { HeatReadCreate } from '@orthochrom/contract/shop/heatRead.ts';
+import { readOnPanel } from './heatLedger.ts';
 import { finishStep } from './finishLedger.ts';
 import { lookedAgain } from './lookAgainLedger.ts';
 import { lookAt } from './lookLedger.ts';
@@ -118,6 +120,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   routes.post('/coats/:id/panels-back', async (req, res) => {
     await panelTakenBack(ledger, idOf(req), bodyOf(PanelTakenBack, req));
     res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/heat-reads', async (req, res) => {
+    await readOnPanel(ledger, probe, idOf(req), bodyOf(HeatReadCreate, req));
+    res.status(201).json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/finish-steps', async (req, res) => {
     await finishStep(ledger, probe, idOf(req), bodyOf(FinishStepCreate, req));

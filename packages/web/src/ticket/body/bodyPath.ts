@@ -65,8 +65,9 @@ export function neighbourTowards(
 
 /** Room round what is drawn near. */
 const BESIDE = 24;
-/** Less of a car than this is not known for one. */
+/** Less of a car than this is not known for one; a part is a picture by itself. */
 const LEAST = 260;
+const LEAST_OF_WHOLE = 1.3;
 
 /** The part of the drawing that holds these panels and points, with room beside them. */
 export function boxAround(
@@ -76,11 +77,13 @@ export function boxAround(
 ) {
   const points = panels.filter(({ id }) => names.includes(id)).flatMap(({ corners }) => corners);
   const all = points.length > 0 ? points : panels.flatMap(({ corners }) => corners);
+  const whole = panels.flatMap(({ corners }) => corners.map(([x]) => x));
+  const least = Math.min(LEAST, LEAST_OF_WHOLE * (Math.max(...whole) - Math.min(...whole)));
   const span = (axis: 0 | 1): [number, number] => {
     const stood = beside.map((point) => point[axis]);
     const from = Math.min(...all.map((point) => point[axis]), ...stood);
     const to = Math.max(...all.map((point) => point[axis]), ...stood);
-    const missing = Math.max(0, LEAST - (to - from)) / 2;
+    const missing = Math.max(0, least - (to - from)) / 2;
     return [from - missing - BESIDE, to + missing + BESIDE];
   };
   const [[left, right], [top, bottom]] = [span(0), span(1)];

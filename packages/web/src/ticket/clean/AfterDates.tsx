@@ -43,7 +43,7 @@ const MINUTE_MS = 60_000;
 type AfterDatesProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'plan'>;
 
 export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
-  const after = afterCoat(context, plan, coat, whole.works);
+  const after = afterCoat(context, plan, coat, whole);
   if (!after || !coat.endedAt) return null;
   const endedMs = Date.parse(coat.endedAt);
   const said = (minute: number) => dateTimeText(endedMs + minute * MINUTE_MS);

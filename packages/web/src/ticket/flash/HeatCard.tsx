@@ -38,7 +38,8 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   const heated = whole.works.findLast(
     ({ coatId, kind }) => coatId === coat.id && kind === 'heated',
   );
-  if (heated) return <HeatRuns {...{ context, painter }} at={heated.at} nowMs={nowMs} />;
+  if (heated)
+    return <HeatRuns {...{ whole, coat, context, painter, keep }} at={heated.at} nowMs={nowMs} />;
   const minutesSince = Math.max(0, (nowMs - Date.parse(coat.endedAt ?? '')) / 60_000);
   const isOpen = heatGate(context, minutesSince, answers).asks.length > 0;
   const standing = standingForWork('heated', whole, coat, context, nowMs, answers).filter(

@@ -2,11 +2,16 @@
  * Heat that is on: when the slowest panel has it, from when it is held, when the doors open. A
  * reading on the panel beats what is reckoned.
  */
-import { Select } from '@mantine/core';
-import { heatOn, type PanelRead } from '@orthochrom/contract/plan/heatOn.ts';
+import { Button, Select } from '@mantine/core';
+import { heatOn, readsSince } from '@orthochrom/contract/plan/heatOn.ts';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
+import { v7 as newId } from 'uuid';
+import { noteDown } from '../../api/outbox.ts';
+import { ADDRESS } from '../../api/resources.ts';
+import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { timeText } from '../../words/timeText.ts';
@@ -15,29 +20,42 @@ import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 
 const MINUTE_MS = 60_000;
 
-type HeatRunsProps = Pick<CardProps, 'context' | 'painter'> & { at: string; nowMs: number };
+type HeatRunsProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & {
+  at: string;
+  nowMs: number;
+};
 
-export function HeatRuns({ context, painter, at, nowMs }: HeatRunsProps) {
-  const [reads, setReads] = useState<PanelRead[]>([]);
+export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: HeatRunsProps) {
   const [picked, pick] = useState<string>();
+  const [seenC, setSeenC] = useState<number>();
+  const [busy, write] = useWrite();
   const format = formatFor(painter.units);
+  const reads = readsSince(context.ticket, whole.heatReads, coat.id, at);
   const answer = heatOn(context, reads);
   const { toC, holdMinutes, holdFromMinute, endMinute, openMinute, slowest } = answer;
   const fromMs = Date.parse(at);
   const clock = (minute: number) => timeText(new Date(fromMs + minute * MINUTE_MS).toISOString());
   const left = (minute: number) => Math.max(0, minute - (nowMs - fromMs) / MINUTE_MS);
   const { panels } = context.ticket;
-  const names = panels
-    .filter(({ id }) => context.stage.panelIds.includes(id))
-    .map((one) => panelSaid(panels, one));
-  const panel = picked ?? slowest ?? names[0] ?? '';
-  const read = (seenC: number | undefined) =>
-    setReads([
-      ...reads.filter((one) => one.panel !== panel),
-      ...(seenC === undefined
-        ? []
-        : [{ panel, seenC, seenMinute: Math.max(0.5, (nowMs - fromMs) / MINUTE_MS) }]),
-    ]);
+  const heated = panels.filter(({ id }) => context.stage.panelIds.includes(id));
+  const names = heated.map((one) => panelSaid(panels, one));
+  const name = picked ?? slowest ?? names[0] ?? '';
+  const panel = heated.find((one) => panelSaid(panels, one) === name);
+  const last = reads.find((read) => read.panel === name);
+  const keepRead = () =>
+    panel &&
+    seenC !== undefined &&
+    write(async () => {
+      keep(
+        await noteDown<TicketWhole>(`${name} read`, 'POST', ADDRESS.coat(coat.id, 'heat-reads'), {
+          id: newId(),
+          painterId: painter.id,
+          panelId: panel.id,
+          seenC,
+        }),
+      );
+      setSeenC(undefined);
+    });
   return (
     <section className="card stack" aria-label="Heat">
       <p>
@@ -74,18 +92,35 @@ export function HeatRuns({ context, painter, at, nowMs }: HeatRunsProps) {
       <div className="grid2">
         <Select
           label="Read on"
-          value={panel}
+          value={name}
           data={names}
-          onChange={(name) => name && pick(name)}
+          onChange={(other) => {
+            if (!other) return;
+            pick(other);
+            setSeenC(undefined);
+          }}
         />
         <FigureInput
-          key={panel}
+          key={`${name} ${last?.seenMinute ?? ''}`}
           label="The panel reads now"
-          description="on the metal, not in the air"
+          description={
+            last
+              ? `last ${format.joined(format.temperature(last.seenC))} at ${clock(last.seenMinute)}`
+              : 'on the metal, not in the air'
+          }
           kind="temperature"
           field="seenC"
-          onChange={(entered) => read(entered?.canonical)}
+          onChange={(entered) => setSeenC(entered?.canonical)}
         />
+        <Button
+          size="lg"
+          loading={busy}
+          disabled={seenC === undefined}
+          style={{ alignSelf: 'end' }}
+          onClick={() => void keepRead()}
+        >
+          Keep this reading
+        </Button>
       </div>
       <VerdictList verdicts={answer.verdicts} hideGo />
     </section>

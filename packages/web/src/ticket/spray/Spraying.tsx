@@ -9,6 +9,7 @@ import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
+import { bodyPanel } from '@orthochrom/core/body/bodyMap.ts';
 import { useState } from 'react';
 import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
@@ -75,7 +76,10 @@ export function Spraying(props: SprayingProps) {
     });
   };
   // From the first moment on: no button takes another's place under a finger.
-  const isOneByOne = panels.length > 1 && left.length > 0;
+  const isInParts =
+    panels.length > 1 ||
+    panels.some(({ key }) => bodyPanel(whole.ticket.bodyKind, key)?.halves === true);
+  const isOneByOne = isInParts && left.length > 0;
   const nextPanel = next && panels.find(({ key }) => key === next.panel);
   const isOn = (
     <Button
