@@ -114,7 +114,8 @@ export function dayInput(
 ): InputOf<'day'> {
   const jobs = wholes
     .filter(({ coats }) => coats.some((coat) => !isOn(coat) && coat.state !== 'sprayed'))
-    .flatMap((whole) => jobOf(whole, shop, times) ?? []);
+    .flatMap((whole) => jobOf(whole, shop, times) ?? [])
+    .sort((a, b) => (a.deadlineMinute ?? Infinity) - (b.deadlineMinute ?? Infinity) || 0);
   const used = shop.rooms.filter(({ name }) => jobs.some(({ room }) => room === name));
   const dayIn = (room: Room) => days.find(({ roomId }) => roomId === room.id) ?? days[0]!;
   const grades = latest.flatMap(({ sheet }) =>

@@ -3,6 +3,7 @@ import { Button, Checkbox, Select } from '@mantine/core';
 import { useElementSize, useLocalStorage } from '@mantine/hooks';
 import { dayInput } from '@orthochrom/contract/plan/dayBoard.ts';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
+import { LONGEST_LIST } from '@orthochrom/contract/quantity/fields.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import { IconCalendarDown } from '@tabler/icons-react';
 import { useMemo } from 'react';
@@ -84,7 +85,11 @@ export function DayPage() {
         : undefined,
     [air, setup, sheets, wholes, nowMs, startMinute, shift, closes, hasBreak],
   );
-  const { answer, isStale } = useHeavy('day', input);
+  const asked = useMemo(
+    () => input && { ...input, jobs: input.jobs.slice(0, LONGEST_LIST) },
+    [input],
+  );
+  const { answer, error, isStale } = useHeavy('day', asked);
   if (!input)
     return (
       <NotYet reads={[airRead, setupRead, sheetsRead, ticketsRead, wholesRead]} what="the day" />
@@ -131,6 +136,13 @@ export function DayPage() {
           />
         </div>
         {input.jobs.length === 0 && <p className="card">No open ticket has a coat left to lay.</p>}
+        {input.jobs.length > LONGEST_LIST && (
+          <p className="card" role="status">
+            {input.jobs.length - LONGEST_LIST} more jobs are not on the board: those wanted soonest
+            are.
+          </p>
+        )}
+        {error && <p role="alert">The day could not be laid out: {error}</p>}
         <div ref={ref} className={styles['board']} aria-busy={isStale}>
           {answer && input.jobs.length > 0 && (
             <BoardPicture

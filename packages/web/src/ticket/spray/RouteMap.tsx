@@ -40,8 +40,9 @@ export function RouteMap({ body, progress, nowMs, onTouch, said, isHeld }: Route
     [names, body, route],
   );
   const order = route?.order ?? [];
+  /** Nothing before the order is known. */
   const numberOf = (key: string): string =>
-    String(order.findIndex(({ panel }) => panel === key) + 1);
+    String(order.findIndex(({ panel }) => panel === key) + 1 || '');
   const stateOf = (isOn: boolean, isNext: boolean) =>
     styles[isOn ? 'on' : isNext ? 'next' : 'later'];
   const lookOf = (id: string) => {
