@@ -42,6 +42,18 @@ export function heatInput(
   };
 }
 
+/** A lamp that is on at this distance: where it belongs, by the hottest reading on a panel. */
+export const lampOn = (
+  context: Asked,
+  distanceMm: number,
+  reads: readonly PanelRead[] = [],
+): HeatOn =>
+  ask('heat', {
+    ...heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads),
+    method: 'lamp',
+    lamp: { distanceMm },
+  });
+
 /** Once it is on: flash and vapour were answered before it was begun. */
 export const heatOn = (context: Asked, reads: readonly PanelRead[] = []): HeatOn =>
   ask('heat', heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads));

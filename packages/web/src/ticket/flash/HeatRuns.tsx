@@ -2,7 +2,7 @@
  * Heat that is on: when the slowest panel has it, from when it is held, when the doors open. A
  * reading on the panel beats what is reckoned.
  */
-import { Button, Select } from '@mantine/core';
+import { Button, SegmentedControl, Select } from '@mantine/core';
 import { heatOn, readsSince } from '@orthochrom/contract/plan/heatOn.ts';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
@@ -17,6 +17,7 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { timeText } from '../../words/timeText.ts';
 import type { CardProps } from '../cardProps.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
+import { LampRuns } from './LampRuns.tsx';
 
 const MINUTE_MS = 60_000;
 
@@ -28,6 +29,7 @@ type HeatRunsProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 
 export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: HeatRunsProps) {
   const [picked, pick] = useState<string>();
   const [seenC, setSeenC] = useState<number>();
+  const [by, setBy] = useState<'booth' | 'lamp'>('booth');
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
   const reads = readsSince(context.ticket, whole.heatReads, coat.id, at);
@@ -62,7 +64,17 @@ export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: Hea
         Heat was begun at {timeText(at)}
         {toC === undefined ? '.' : `: ${format.joined(format.temperature(toC))} on the panel.`}
       </p>
-      {holdFromMinute && endMinute && openMinute && (
+      <SegmentedControl
+        aria-label="Heat by"
+        data={[
+          { value: 'booth', label: 'booth, warm air' },
+          { value: 'lamp', label: 'lamp' },
+        ]}
+        value={by}
+        onChange={(value) => setBy(value as typeof by)}
+      />
+      {by === 'lamp' && <LampRuns {...{ context, painter, reads }} />}
+      {by === 'booth' && holdFromMinute && endMinute && openMinute && (
         <FigureTiles label="Heat as it runs">
           <FigureTile
             name="warming"
@@ -122,7 +134,7 @@ export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: Hea
           Keep this reading
         </Button>
       </div>
-      <VerdictList verdicts={answer.verdicts} hideGo />
+      {by === 'booth' && <VerdictList verdicts={answer.verdicts} hideGo />}
     </section>
   );
 }
