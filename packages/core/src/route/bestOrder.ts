@@ -95,17 +95,22 @@ export function bestOrder(
   return { ...least, found };
 }
 
+/** Strides of a narrow search: wide ones first, while they find. */
+const STRIDES = [8, 1] as const;
+
 /** Good orders quickly, nothing proved: a narrow search, for as long as it finds. */
 function narrowed(job: Job, members: number, start: Found): Found {
   let best = start;
-  for (;;) {
-    const { worstSeconds } = best.laid;
-    if (worstSeconds <= TO_SECONDS) return best;
-    const aim = worstSeconds - finer(worstSeconds);
-    const answer = orderWithin(job, members, aim, { labels: Infinity }, BEAM_WIDTH);
-    if (typeof answer === 'string') return best;
-    best = foundAs(job, answer.order);
-  }
+  for (const stride of STRIDES)
+    for (;;) {
+      const { worstSeconds } = best.laid;
+      const aim = worstSeconds - stride * finer(worstSeconds);
+      if (aim <= 0) break;
+      const answer = orderWithin(job, members, aim, { labels: Infinity }, BEAM_WIDTH);
+      if (typeof answer === 'string') break;
+      best = foundAs(job, answer.order);
+    }
+  return best;
 }
 
 function proved(

@@ -15,7 +15,9 @@ export type Answer = { order: Order } | 'none' | 'unknown';
 
 type Label = {
   done: number;
-  order: number[];
+  /** The variant laid last, and what was laid before it. */
+  last: number;
+  before: Label | undefined;
   starts: Float64Array;
   /** By place: the latest start that all laid before it bear. */
   dues: Float64Array;
@@ -72,7 +74,14 @@ export function orderWithin(
     }
     if (layer.length === 0) return isWhole ? 'none' : 'unknown';
   }
-  return { order: layer.sort((a, b) => a.now - b.now)[0]!.order };
+  return { order: orderOf(layer.sort((a, b) => a.now - b.now)[0]!) };
+}
+
+/** From the first place to the last. */
+function orderOf(label: Label): number[] {
+  const order: number[] = [];
+  for (let at: Label | undefined = label; at && at.last >= 0; at = at.before) order.push(at.last);
+  return order.reverse();
 }
 
 class Search {
@@ -85,12 +94,17 @@ class Search {
   private readonly faces: number[];
   private readonly takes: number[];
   private readonly memberBits: number;
+  /** Written over by every label that is tried. */
+  private readonly duesThen: Float64Array;
+  private readonly sorted: Int8Array;
 
   constructor(job: Job, members: number, mostSeconds: number) {
     this.job = job;
     this.mostSeconds = mostSeconds;
     this.within = chains(job, mostSeconds);
     this.memberBits = members;
+    this.duesThen = new Float64Array(job.places.length).fill(Infinity);
+    this.sorted = new Int8Array(job.places.length);
     this.members = job.places.map((_, i) => i).filter((i) => members & (1 << i));
     this.size = this.members.length;
     this.neighbours = job.places.map((_, i) =>
@@ -113,7 +127,8 @@ class Search {
     const n = this.job.places.length;
     const [starts, dues] = [new Float64Array(n), new Float64Array(n).fill(Infinity)];
     const chosen = new Int8Array(n).fill(-1);
-    return { done: 0, order: [], starts, dues, chosen, now: 0, spare: Infinity };
+    const label = { done: 0, last: -1, before: undefined, starts, dues, chosen };
+    return { ...label, now: 0, spare: Infinity };
   }
 
   /** Bits of what is on and still waits for a neighbour. */
@@ -126,34 +141,46 @@ class Search {
 
   *grow(label: Label): Generator<Label> {
     const { job } = this;
-    const last = label.order.at(-1);
+    const { last } = label;
     for (const place of this.members) {
       if (label.done & (1 << place)) continue;
       if (job.before[place]! & this.memberBits & ~label.done) continue;
       const { partner, variants } = job.places[place]!;
-      const move = last === undefined ? 0 : job.moves[job.variants[last]!.place]![place]!.seconds;
+      const move = last < 0 ? 0 : job.moves[job.variants[last]!.place]![place]!.seconds;
       for (const index of variants) {
         const { isOut, totalSeconds } = job.variants[index]!;
         if (isOut && (partner === undefined || !(label.done & (1 << partner)))) continue;
         const start = label.now + move;
         if (!this.isMet(label, index, start)) continue;
         const grown = this.laidOn(label, index, start, totalSeconds);
-        if (grown.spare >= -SLACK) yield grown;
+        if (grown) yield grown;
       }
     }
   }
 
-  private laidOn(label: Label, index: number, start: number, totalSeconds: number): Label {
+  /** Undefined where what is left could not be met in time: nothing is made for it. */
+  private laidOn(
+    label: Label,
+    index: number,
+    start: number,
+    totalSeconds: number,
+  ): Label | undefined {
     const { place } = this.job.variants[index]!;
-    const [starts, dues, chosen] = [label.starts.slice(), label.dues.slice(), label.chosen.slice()];
-    starts[place] = start;
-    chosen[place] = index;
     const row = this.within[place]!;
-    for (const k of this.members) dues[k] = Math.min(dues[k]!, start + row[k]!);
+    const { dues: before } = label;
+    for (const k of this.members) this.duesThen[k] = Math.min(before[k]!, start + row[k]!);
     const done = label.done | (1 << place);
     const now = start + totalSeconds;
-    const spare = this.spareOf(done, dues, now);
-    return { done, order: [...label.order, index], starts, dues, chosen, now, spare };
+    const spare = this.spareOf(done, this.duesThen, now);
+    if (spare < -SLACK) return undefined;
+    const [starts, dues, chosen] = [
+      label.starts.slice(),
+      this.duesThen.slice(),
+      label.chosen.slice(),
+    ];
+    starts[place] = start;
+    chosen[place] = index;
+    return { done, last: index, before: label, starts, dues, chosen, now, spare };
   }
 
   private isMet({ chosen, starts }: Label, index: number, start: number): boolean {
@@ -168,19 +195,26 @@ class Search {
 
   /** What is left in a row, earliest due date first: seconds to spare at the tightest. */
   private spareOf(done: number, dues: Float64Array, now: number): number {
-    const left: number[] = [];
-    const byOf = (k: number): number => dues[k]! + this.faces[k]!;
+    const { sorted, faces, takes } = this;
+    let n = 0;
     for (const k of this.members) {
       if (done & (1 << k)) continue;
-      let at = left.length;
-      while (at > 0 && byOf(left[at - 1]!) > byOf(k)) at -= 1;
-      left.splice(at, 0, k);
+      const by = dues[k]! + faces[k]!;
+      let at = n;
+      for (; at > 0; at -= 1) {
+        const before = sorted[at - 1]!;
+        if (dues[before]! + faces[before]! <= by) break;
+        sorted[at] = before;
+      }
+      sorted[at] = k;
+      n += 1;
     }
     let clock = now;
     let spare = Infinity;
-    for (const k of left) {
-      clock += this.takes[k]!;
-      spare = Math.min(spare, byOf(k) - clock);
+    for (let at = 0; at < n; at += 1) {
+      const k = sorted[at]!;
+      clock += takes[k]!;
+      spare = Math.min(spare, dues[k]! + faces[k]! - clock);
     }
     return spare;
   }
@@ -198,7 +232,7 @@ class Layer {
   add(label: Label): boolean {
     const open = this.search.openOf(label.done);
     const places: number[] = [];
-    let key = `${label.done} ${label.order.at(-1)}`;
+    let key = `${label.done} ${label.last}`;
     for (let i = 0; open >> i !== 0; i += 1) {
       if (!(open & (1 << i))) continue;
       places.push(i);
