@@ -8,27 +8,11 @@
  * Source  wikum-1994: one machine with generalised precedence; floyd-1962: shortest chains;
  *         jackson-1955: earliest due date first
  */
+import { Layer, orderOf, SLACK, type Label } from './labels.ts';
 import { maskOf, type Job, type Order } from './orders.ts';
 
 export type Budget = { labels: number };
 export type Answer = { order: Order } | 'none' | 'unknown';
-
-type Label = {
-  done: number;
-  /** The variant laid last, and what was laid before it. */
-  last: number;
-  before: Label | undefined;
-  starts: Float64Array;
-  /** By place: the latest start that all laid before it bear. */
-  dues: Float64Array;
-  /** By place: its variant, or −1. */
-  chosen: Int8Array;
-  now: number;
-  /** Seconds to spare at what is due next. */
-  spare: number;
-};
-
-const SLACK = 1e-9;
 
 /** How long after one place another may start, over chains of neighbours, halves turned as best. */
 function chains({ places, meets, variants }: Job, mostSeconds: number): Float64Array[] {
@@ -61,7 +45,7 @@ export function orderWithin(
   let layer: Label[] = [search.first()];
   let isWhole = true;
   for (let depth = 0; depth < search.size; depth += 1) {
-    const next = new Layer(search);
+    const next = new Layer((done) => search.openOf(done));
     for (const label of layer)
       for (const grown of search.grow(label)) {
         if (budget.labels <= 0) return 'unknown';
@@ -75,13 +59,6 @@ export function orderWithin(
     if (layer.length === 0) return isWhole ? 'none' : 'unknown';
   }
   return { order: orderOf(layer.sort((a, b) => a.now - b.now)[0]!) };
-}
-
-/** From the first place to the last. */
-function orderOf(label: Label): number[] {
-  const order: number[] = [];
-  for (let at: Label | undefined = label; at && at.last >= 0; at = at.before) order.push(at.last);
-  return order.reverse();
 }
 
 class Search {
@@ -217,43 +194,6 @@ class Search {
       spare = Math.min(spare, dues[k]! + faces[k]! - clock);
     }
     return spare;
-  }
-}
-
-/** The labels of one layer, none of them worse than another that ends alike. */
-class Layer {
-  private readonly groups = new Map<string, Label[]>();
-  private readonly search: Search;
-
-  constructor(search: Search) {
-    this.search = search;
-  }
-
-  add(label: Label): boolean {
-    const open = this.search.openOf(label.done);
-    const places: number[] = [];
-    let key = `${label.done} ${label.last}`;
-    for (let i = 0; open >> i !== 0; i += 1) {
-      if (!(open & (1 << i))) continue;
-      places.push(i);
-      key += ` ${label.chosen[i]}`;
-    }
-    const isNoOlder = (one: Label, other: Label): boolean => {
-      for (const i of places)
-        if (one.now - one.starts[i]! > other.now - other.starts[i]! + SLACK) return false;
-      return true;
-    };
-    const group = this.groups.get(key);
-    if (!group) this.groups.set(key, [label]);
-    else {
-      for (const other of group) if (isNoOlder(other, label)) return false;
-      this.groups.set(key, [...group.filter((other) => !isNoOlder(label, other)), label]);
-    }
-    return true;
-  }
-
-  all(): Label[] {
-    return [...this.groups.values()].flat();
   }
 }
 
