@@ -10,16 +10,13 @@ import { heatOf, timesOf } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import { airAt } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
-import type { Band } from '../outcome/spread.ts';
 import type { DayBlock, DayInput, DayJob, DayStage, DayWindow } from './dayJob.ts';
 import { largestShare } from './clock.ts';
+import { nextOf, tasksOf, type Next, type Running, type Shop, type Task } from './dayTasks.ts';
 import { layerOf, servedAt, workedOverFrom } from './waits.ts';
 
 /** Past this a car that waits for its next stage is rolled out of the booth. */
 const ROLLS_OUT_MINUTES = 60;
-/** From the tin to the gun. */
-const MIX_MINUTES = 10;
-
 export type MixBegun = { job: DayJob; stage: DayStage; startMinute: number; lastMinute: number };
 export type LaidDay = {
   blocks: DayBlock[];
@@ -31,64 +28,11 @@ export type LaidDay = {
   done: Map<string, number>;
 };
 
-type Task = {
-  kind: 'prep' | 'mix' | 'spray' | 'bake';
-  stage: DayStage;
-  minutes: number;
-  coat?: number;
-};
-type Running = {
-  job: DayJob;
-  air: (minute: number) => Climate;
-  tasks: Task[];
-  readyMinute: number;
-  coatedMinute?: number | undefined;
-  closesMinute?: number | undefined;
-};
-/** From when each is free; a room may be held by the car that stands in it. */
-type Shop = {
-  painters: Map<string, number>;
-  guns: Map<string, number>;
-  rooms: Map<string, { holder?: string; freeMinute: number }>;
-};
-
-/** Everything that is left of a job, in its order. */
-function tasksOf({ stages }: DayJob): Task[] {
-  return stages.flatMap((stage): Task[] => {
-    const coats = Math.ceil(stage.coats);
-    const on = Math.min(coats, stage.coatsOn ?? 0);
-    if (on >= coats && !stage.bake) return [];
-    const isBegun = on > 0;
-    const prep: Task[] =
-      !isBegun && (stage.prepMinutes ?? 0) > 0
-        ? [{ kind: 'prep', stage, minutes: stage.prepMinutes! }]
-        : [];
-    const left = coats - on;
-    const mix: Task[] = left > 0 ? [{ kind: 'mix', stage, minutes: MIX_MINUTES }] : [];
-    const sprays = Array.from({ length: left }, (_, i): Task => ({
-      kind: 'spray',
-      stage,
-      coat: on + i + 1,
-      minutes: stage.spraySeconds / 60,
-    }));
-    const bakes: Task[] = stage.bake ? [{ kind: 'bake', stage, minutes: 0 }] : [];
-    return [...prep, ...mix, ...sprays, ...bakes];
-  });
-}
-
 const airIn = ({ forecasts }: DayInput, room: string): ((minute: number) => Climate) => {
   const forecast = forecasts[room];
   if (!forecast) throw new Error(`no forecast for ${room}`);
   return (minute) => airAt(forecast, minute);
 };
-
-/** Put off past every break that it would run into. */
-function clearOf(breaks: readonly Band[], startMinute: number, minutes: number): number {
-  let start = startMinute;
-  for (const [from, to] of [...breaks].sort(([a], [b]) => a - b))
-    if (start < to && start + minutes > from) start = to;
-  return start;
-}
 
 /** The day from this minute, job by job and hand by hand. */
 export function layOutDay(input: DayInput, startMinute: number): LaidDay {
@@ -124,66 +68,6 @@ function begun(input: DayInput, job: DayJob, startMinute: number): Running {
   afterCoat(run, below, coatedMinute, coatedMinute);
   run.readyMinute = Math.max(run.readyMinute, startMinute);
   return run;
-}
-
-type Next = { run: Running; startMinute: number; minutes: number };
-
-/** What is under way goes on first: a mixed cup waits for nobody. */
-const RANK = ['spray', 'bake', 'mix', 'prep'] as const;
-/** Making ready is put down for a coat, but not begun for less than this. */
-const LEAST_PREP_MINUTES = 5;
-
-/** What can begin soonest before the day closes; of two, the one wanted sooner. */
-function nextOf(
-  { closesMinute, breaks = [] }: DayInput,
-  shop: Shop,
-  running: readonly Running[],
-  startMinute: number,
-): Next | undefined {
-  const candidates = running.flatMap((run): Next[] => {
-    const [task] = run.tasks;
-    if (!task) return [];
-    const { job } = run;
-    const room = shop.rooms.get(job.room);
-    const isHeld = room?.holder !== undefined && room.holder !== job.name;
-    if (task.kind !== 'prep' && isHeld) return [];
-    const free = Math.max(
-      run.readyMinute,
-      task.kind === 'prep' || room?.holder === job.name ? startMinute : (room?.freeMinute ?? 0),
-      task.kind === 'bake' ? startMinute : (shop.painters.get(job.painter) ?? startMinute),
-      (task.kind === 'spray' && task.stage.gun && shop.guns.get(task.stage.gun)) || startMinute,
-    );
-    if (task.kind === 'bake')
-      return free <= closesMinute ? [{ run, startMinute: free, minutes: 0 }] : [];
-    const next = task.kind === 'prep' ? prepFrom(running, run, free) : undefined;
-    const from = next?.from ?? free;
-    const minutes = Math.min(task.minutes, next ? next.until - from : Infinity);
-    const start = clearOf(breaks, from, minutes);
-    return start + minutes <= closesMinute + 1e-9 ? [{ run, startMinute: start, minutes }] : [];
-  });
-  const dueOf = ({ run }: Next): number => run.job.deadlineMinute ?? Infinity;
-  const rankOf = ({ run }: Next): number => RANK.indexOf(run.tasks[0]!.kind);
-  return candidates.sort(
-    (a, b) => a.startMinute - b.startMinute || rankOf(a) - rankOf(b) || dueOf(a) - dueOf(b),
-  )[0];
-}
-
-/** Between now and the next coat of the same painter there is room for making ready. */
-function prepFrom(
-  running: readonly Running[],
-  own: Running,
-  free: number,
-): { from: number; until: number } {
-  const coats = running
-    .filter(({ job, tasks }) => job.painter === own.job.painter && tasks[0]?.kind === 'spray')
-    .map(({ readyMinute }) => readyMinute)
-    .filter((minute) => minute >= free)
-    .sort((a, b) => a - b);
-  const [next] = coats;
-  if (next === undefined) return { from: free, until: Infinity };
-  return next - free >= LEAST_PREP_MINUTES
-    ? { from: free, until: next }
-    : { from: next, until: Infinity };
 }
 
 function runTask(day: LaidDay, shop: Shop, { run, startMinute, minutes }: Next): void {
