@@ -130,4 +130,11 @@ test('looked at again on the next day, a nib is cut with the film counted, then 
   await expect(cut.getByText(/could leave/)).toBeVisible();
   await press(page, 'All coats logged: close the ticket');
   await expect(page.getByRole('heading', { name: 'Tickets' })).toBeVisible();
+
+  // All of it stands in the record.
+  await page.goto('/records?text=next%20day&stage=clear');
+  await page.getByRole('row').filter({ hasText: 'Dust' }).getByRole('link').first().click();
+  const found = page.getByRole('region', { name: 'What was found' });
+  await expect(found.getByText(/^Looked at again/)).toBeVisible();
+  await expect(found.getByText(/Soft pad: 45 µm left/)).toBeVisible();
 });

@@ -1,4 +1,4 @@
-/** Heat on a ticket: what was read on the metal beats the reckoning; a lamp moves by its reading. */
+/** Heat on a ticket: a reading on the metal beats the reckoning; a lamp moves by its reading. */
 import { describe, expect, it } from 'vitest';
 import { heatOn, lampOn, readsSince } from '../src/plan/heatOn.ts';
 import type { HeatRead } from '../src/shop/heatRead.ts';

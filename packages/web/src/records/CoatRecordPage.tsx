@@ -27,6 +27,7 @@ import {
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK } from './recordWords.ts';
+import { DoneAfter } from './DoneAfter.tsx';
 import { MadeReady } from './MadeReady.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
 import { whenText } from '../words/timeText.ts';
@@ -128,6 +129,7 @@ export function CoatRecordPage() {
               {why ? `: ${why}` : ''} <span className="quiet">{whenText(at)}</span>
             </p>
           ))}
+          {whole && <DoneAfter whole={whole} coatId={coat.id} units={painter.units} />}
           <div className="row">
             <Button component={Link} to={benchOf(coat, coat.seen)} variant="default">
               What is wrong? Find the cause

@@ -197,10 +197,11 @@ function OpenTicket({
   const next = [...coats].sort(coatOrder(ticket.stages)).find((coat) => !isOn(coat));
   const stage = ticket.stages.find(({ id }) => id === next?.stageId);
   const left = timer && Date.parse(timer.dueAt) - now;
+  const isDue = look !== undefined && isLookDue(look, now);
   return (
     <Link
       to={`/tickets/${ticket.id}`}
-      className={`card ${styles['ticket']} ${timer ? styles['running'] : ''}`}
+      className={`card ${styles['ticket']} ${timer || isDue ? styles['running'] : ''}`}
     >
       <span className={styles['vehicle']}>{ticket.vehicle}</span>
       {left !== undefined && (
@@ -211,7 +212,7 @@ function OpenTicket({
         {stage && next
           ? `${STAGE_NAME[stage.kind]}, coat ${next.ordinal} of ${stage.coats}${timer && left! > 0 ? ', flashing' : ''}`
           : look
-            ? isLookDue(look, now)
+            ? isDue
               ? 'look again: it is due'
               : `look again from ${whenText(look.dueAt)}`
             : 'all coats on'}
