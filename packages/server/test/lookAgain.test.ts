@@ -121,6 +121,28 @@ describe('a nib in the clear', () => {
 });
 
 it(
+  'a coat more over it is what is looked at, and one clock runs',
+  async () => {
+    const { shop, walk } = await allLaid();
+    const first = lookOf(walk);
+    const { id, number: _n, createdAt: _c, ...ticket } = walk.whole.ticket;
+    const stages = ticket.stages.map((stage, i, all) =>
+      i === all.length - 1 ? { ...stage, coats: stage.coats + 1 } : stage,
+    );
+    expect((await shop.put(`/tickets/${id}`, { ...ticket, stages })).status).toBe(200);
+    await walk.read();
+    await walk.lay(walk.whole.coats.length - 1);
+    await walk.read();
+    const looks = walk.whole.timers.filter(({ kind }) => kind === 'look');
+    expect(looks).toHaveLength(1);
+    expect(looks[0]!.coatId).toBe(walk.whole.coats.at(-1)!.id);
+    expect(looks[0]!.coatId).not.toBe(first.coatId);
+    await shop.close();
+  },
+  LONG_MS,
+);
+
+it(
   'a ticket closed before its look keeps the word why, and its clock calls nobody any more',
   async () => {
     const { shop, walk } = await allLaid();

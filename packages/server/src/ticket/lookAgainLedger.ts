@@ -34,6 +34,9 @@ export async function keepLookAgain(
   if (begun?.confirmedAt) return;
   if (begun) await manager.update(TimerTable, { id: begun.id }, times);
   else {
+    // A coat more went over it: what lies on top is looked at, not what is under it.
+    const under = { ticketId: whole.ticket.id, kind: 'look', confirmedAt: IsNull() };
+    await manager.update(TimerTable, under, { archivedAt: new Date() });
     const row: Partial<TimerRow> = {
       id: newId(),
       ticketId: whole.ticket.id,
@@ -100,6 +103,7 @@ export async function mayBeClosed(
     ticketId,
     kind: 'look',
     confirmedAt: IsNull(),
+    archivedAt: IsNull(),
   });
   if (!open) return;
   const why = told.closedBecause?.trim();
