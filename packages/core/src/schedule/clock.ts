@@ -173,11 +173,15 @@ const mixesBegunAt = (coat: number, coats: number, mixes: number): number[] =>
     .filter((mix) => Math.floor((mix * coats) / mixes) + 1 === coat)
     .map((mix) => mix + 1);
 
-function bakeFrom(laid: Laid, stage: ScheduleStage, from: number, climate: Climate): number {
+/** Warming in this air, and holding. */
+export function bakeMinutes(stage: ScheduleStage, climate: Climate): number {
   const { toC, holdMinutes, rampCPerMin } = heatOf(stage);
-  const warmMinutes =
-    Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
-  const endMinute = from + warmMinutes + holdMinutes;
+  const fromC = climate.panelTemperatureC ?? climate.airTemperatureC;
+  return Math.max(0, toC - fromC) / rampCPerMin + holdMinutes;
+}
+
+function bakeFrom(laid: Laid, stage: ScheduleStage, from: number, climate: Climate): number {
+  const endMinute = from + bakeMinutes(stage, climate);
   laid.steps.push({
     stage: stage.name,
     startMinute: from,

@@ -6,7 +6,7 @@ import { airAt } from '../air/forecast.ts';
 import { airVerdictsOf, dawnVerdicts } from '../inForce/airVerdictsOf.ts';
 import { potLifeMinutes, USABLE_POT_LIFE_SHARE } from '../mix/potLife.ts';
 import { because, caution, isStopped, stop, type Verdict } from '../outcome/verdicts.ts';
-import { reducerOf } from '../reducer/reducer.ts';
+import { gradeByHour } from './gradeByHour.ts';
 import { layOutDay, type LaidDay, type MixBegun } from './dayClock.ts';
 import type { DayAnswer, DayDone, DayInput, DayMix } from './dayJob.ts';
 
@@ -58,19 +58,12 @@ function doneOf(
 /** The grade that the air of its hour wants, and how long it is good. */
 function mixOf(input: DayInput, { job, stage, startMinute }: MixBegun): DayMix {
   const climate = airAt(input.forecasts[job.room]!, startMinute);
-  const wantsGrade = stage.carrier === 'solvent' && (input.grades?.length ?? 0) > 0;
-  const choice = wantsGrade
-    ? reducerOf({
-        ...climate,
-        airMovement: climate.airMovement ?? 'downdraft',
-        jobSize: job.jobSize ?? 'panel',
-        carrier: stage.carrier,
-        stage: stage.stage,
-        ...(stage.finish && stage.stage !== 'clear' ? { finish: stage.finish } : {}),
-        grades: input.grades!,
-        ...(stage.limits ? { limits: stage.limits } : {}),
-      }).choice
-    : undefined;
+  const { choice } =
+    gradeByHour(stage, climate, {
+      grades: input.grades,
+      finish: stage.finish,
+      jobSize: job.jobSize,
+    }) ?? {};
   return {
     job: job.name,
     stage: stage.name,

@@ -6,12 +6,12 @@
  * Source  list scheduling by earliest start, then due date; ours
  */
 import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
-import { heatOf, timesOf } from '../inForce/timesOf.ts';
+import { timesOf } from '../inForce/timesOf.ts';
 import { windowOf } from '../inForce/windowOf.ts';
 import { airAt } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
 import type { DayBlock, DayInput, DayJob, DayStage, DayWindow } from './dayJob.ts';
-import { largestShare } from './clock.ts';
+import { bakeMinutes, largestShare } from './clock.ts';
 import { nextOf, tasksOf, type Next, type Running, type Shop, type Task } from './dayTasks.ts';
 import { layerOf, servedAt, workedOverFrom } from './waits.ts';
 
@@ -165,11 +165,7 @@ function afterCoat(run: Running, stage: DayStage, startMinute: number, endMinute
 }
 
 function bake(day: LaidDay, run: Running, stage: DayStage, startMinute: number): void {
-  const { toC, holdMinutes, rampCPerMin } = heatOf(stage);
-  const climate = run.air(startMinute);
-  const warm =
-    Math.max(0, toC - (climate.panelTemperatureC ?? climate.airTemperatureC)) / rampCPerMin;
-  run.readyMinute = startMinute + warm + holdMinutes;
+  run.readyMinute = startMinute + bakeMinutes(stage, run.air(startMinute));
   run.closesMinute = undefined;
   const { name: job, room, painter } = run.job;
   day.blocks.push({

@@ -14,7 +14,7 @@ import {
   type Verdict,
 } from '../outcome/verdicts.ts';
 import type { ReducerChoice } from '../reducer/asked.ts';
-import { reducerOf } from '../reducer/reducer.ts';
+import { gradeByHour } from './gradeByHour.ts';
 import type { ScheduleInput, ScheduleStep } from './job.ts';
 import { airOf, layOut, type Laid, type RecoatWindow } from './clock.ts';
 import { USABLE_POT_LIFE_SHARE } from '../mix/potLife.ts';
@@ -66,19 +66,7 @@ function mixesOf(input: ScheduleInput, { mixes }: Laid): Mixed[] {
   const air = airOf(input);
   return mixes.map(({ stage, startMinute }) => {
     const climate = air(startMinute);
-    const wantsGrade = stage.carrier === 'solvent' && (input.grades?.length ?? 0) > 0;
-    const answer = wantsGrade
-      ? reducerOf({
-          ...climate,
-          airMovement: climate.airMovement ?? 'downdraft',
-          jobSize: input.jobSize ?? 'panel',
-          carrier: stage.carrier,
-          stage: stage.stage,
-          ...(input.finish && stage.stage !== 'clear' ? { finish: input.finish } : {}),
-          grades: input.grades!,
-          ...(stage.limits ? { limits: stage.limits } : {}),
-        })
-      : undefined;
+    const answer = gradeByHour(stage, climate, input);
     return {
       stage: stage.name,
       startMinute,
