@@ -13,7 +13,8 @@ import { passCount, spraySecondsOf } from '../gun/overlap.ts';
 import type { Band } from '../outcome/spread.ts';
 import type { Half, RouteInput, STANDS } from './routeInput.ts';
 
-const TURN_SECONDS = 0.4;
+/** At the end of a pass, trigger let go. */
+export const TURN_SECONDS = 0.4;
 const REACHED_M = 1;
 /** A mirror rides just before the door it hangs on. */
 const RIDES_M2 = 0.2;

@@ -1,4 +1,6 @@
 /** Two tones, over and over, until somebody touches the screen. */
+import { sound } from './tone.ts';
+
 const EVERY_MS = 4000;
 const TONES_HZ = [880, 660];
 const TONE_S = 0.28;
@@ -7,15 +9,9 @@ const TONE_S = 0.28;
 export function soundAlarm(): () => void {
   const audio = new AudioContext();
   const once = () => {
-    TONES_HZ.forEach((hz, i) => {
-      const [tone, gain] = [audio.createOscillator(), audio.createGain()];
-      const from = audio.currentTime + i * TONE_S;
-      tone.frequency.value = hz;
-      gain.gain.setValueAtTime(0.4, from);
-      gain.gain.exponentialRampToValueAtTime(0.001, from + TONE_S);
-      tone.connect(gain).connect(audio.destination);
-      tone.start(from);
-      tone.stop(from + TONE_S);
+    TONES_HZ.forEach((pitch, i) => {
+      const fromS = audio.currentTime + i * TONE_S;
+      sound(audio, { pitch, loud: 0.4, fromS, lastsS: TONE_S });
     });
   };
   once();

@@ -1,26 +1,18 @@
 /** A short tick at the start of every pass; silent where no seconds are given. */
+import { TURN_SECONDS } from '@orthochrom/core/route/places.ts';
 import { useEffect } from 'react';
+import { sound } from '../../frame/tone.ts';
 
 /** Cycles a second. */
 const TICK_PITCH = 1250;
 const TICK_S = 0.05;
-/** The turn at the end of a pass, trigger let go. */
-const TURN_SECONDS = 0.4;
 
 export function usePassBeat(passSeconds: number | undefined): void {
   useEffect(() => {
     if (passSeconds === undefined) return;
     const audio = new AudioContext();
-    const tick = () => {
-      const [tone, gain] = [audio.createOscillator(), audio.createGain()];
-      const from = audio.currentTime;
-      tone.frequency.value = TICK_PITCH;
-      gain.gain.setValueAtTime(0.35, from);
-      gain.gain.exponentialRampToValueAtTime(0.001, from + TICK_S);
-      tone.connect(gain).connect(audio.destination);
-      tone.start(from);
-      tone.stop(from + TICK_S);
-    };
+    const tick = () =>
+      sound(audio, { pitch: TICK_PITCH, loud: 0.35, fromS: audio.currentTime, lastsS: TICK_S });
     tick();
     const timer = setInterval(tick, 1000 * (passSeconds + TURN_SECONDS));
     return () => {
