@@ -11,6 +11,7 @@ import { z } from 'zod';
 import {
   band,
   contradiction,
+  eachOnce,
   listOf,
   moreThanZero,
   name,
@@ -80,10 +81,7 @@ export const coatPlan = defineCalculation('coatPlan', {
     })
     .superRefine(({ panels }, ctx) => {
       const names = panels.map((panel) => panel.name);
-      names.forEach((own, i) => {
-        if (names.indexOf(own) < i)
-          ctx.addIssue(contradiction(['panels', i, 'name'], `${own} stands there twice`));
-      });
+      eachOnce(names, ctx, (at) => ['panels', at, 'name']);
     }),
   answer: z.strictObject({
     least: z.number(),

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import {
   band,
   contradiction,
+  eachOnce,
   listOf,
   moreThanZero,
   name,
@@ -58,9 +59,9 @@ export const day = defineCalculation('day', {
             `the day closes at ${closesMinute}, before it begins at ${startMinute}`,
           ),
         );
-      jobs.forEach(({ name: own, room }, i) => {
-        if (jobs.findIndex((other) => other.name === own) < i)
-          ctx.addIssue(contradiction(['jobs', i, 'name'], `${own} stands there twice`));
+      const names = jobs.map((job) => job.name);
+      eachOnce(names, ctx, (at) => ['jobs', at, 'name']);
+      jobs.forEach(({ room }) => {
         if (!forecasts[room])
           ctx.addIssue(needsField(['forecasts', room], `the air of ${room} over this day`));
       });

@@ -1,7 +1,7 @@
 import { groundOf } from '@orthochrom/core/ground/ground.ts';
 import { GROUND_TEXTURES, type GroundInput } from '@orthochrom/core/ground/groundInput.ts';
 import { z } from 'zod';
-import { contradiction, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
+import { eachOnce, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
 import { RecipePart } from '../shapes/mixing.ts';
 import { Finish } from '../shapes/trade.ts';
 import { explained, Spread } from '../shapes/verdicts.ts';
@@ -51,10 +51,7 @@ export const ground = defineCalculation('ground', {
     })
     .superRefine(({ grounds }, ctx) => {
       const names = grounds.map((one) => one.name);
-      names.forEach((own, i) => {
-        if (names.indexOf(own) < i)
-          ctx.addIssue(contradiction(['grounds', i, 'name'], `${own} stands there twice`));
-      });
+      eachOnce(names, ctx, (at) => ['grounds', at, 'name']);
     }),
   answer: z.strictObject({
     ranked: z.array(

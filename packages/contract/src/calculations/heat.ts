@@ -2,7 +2,7 @@ import { heatOnCoat, HEAT_METHODS } from '@orthochrom/core/heat/heat.ts';
 import { BUILDS } from '@orthochrom/core/heat/panelHeat.ts';
 import { z } from 'zod';
 import {
-  contradiction,
+  eachOnce,
   listOf,
   moreThanZero,
   name,
@@ -46,10 +46,7 @@ export const heat = defineCalculation('heat', {
     })
     .superRefine(({ panels }, ctx) => {
       const names = panels.map((panel) => panel.name);
-      names.forEach((own, i) => {
-        if (names.indexOf(own) < i)
-          ctx.addIssue(contradiction(['panels', i, 'name'], `${own} stands there twice`));
-      });
+      eachOnce(names, ctx, (at) => ['panels', at, 'name']);
     }),
   answer: z.strictObject({
     waitMinutes: Spread,

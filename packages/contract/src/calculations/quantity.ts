@@ -4,6 +4,7 @@ import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { z } from 'zod';
 import {
   contradiction,
+  eachOnce,
   listOf,
   moreThanZero,
   name,
@@ -112,10 +113,7 @@ export const quantity = defineCalculation('quantity', {
       if (input.laps && !input.cup)
         ctx.addIssue(needsField(['cup'], 'cups that end with a panel want a cup'));
       const named = input.panels.map((panel) => panel.name);
-      named.forEach((own, i) => {
-        if (named.indexOf(own) < i)
-          ctx.addIssue(contradiction(['panels', i, 'name'], `${own} stands there twice`));
-      });
+      eachOnce(named, ctx, (at) => ['panels', at, 'name']);
     }),
   answer: z.strictObject({
     readyMl: Spread,

@@ -5,6 +5,7 @@ import { AIRFLOWS } from '@orthochrom/core/trade/vocabulary.ts';
 import { z } from 'zod';
 import {
   contradiction,
+  eachOnce,
   listOf,
   moreThanZero,
   name,
@@ -40,10 +41,7 @@ export const route = defineCalculation('route', {
     })
     .superRefine((input, ctx) => {
       const { panels, areasM2 = {}, airflow, doorAt, coats = 1, flashMinutes } = input;
-      panels.forEach((panel, i) => {
-        if (panels.indexOf(panel) < i)
-          ctx.addIssue(contradiction(['panels', i], `${panel} stands there twice`));
-      });
+      eachOnce(panels, ctx, (at) => ['panels', at]);
       for (const panel of Object.keys(areasM2))
         if (!panels.includes(panel))
           ctx.addIssue(contradiction(['areasM2', panel], `${panel} is not among the panels`));

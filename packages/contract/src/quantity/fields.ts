@@ -74,3 +74,15 @@ export const exactlyOneOf =
         ),
       );
   };
+
+/** Things of a list are told apart by their names: each but once. */
+export function eachOnce(
+  names: readonly string[],
+  ctx: Pick<z.RefinementCtx, 'addIssue'>,
+  pathOf: (at: number) => (string | number)[],
+): void {
+  names.forEach((own, at) => {
+    if (names.indexOf(own) < at)
+      ctx.addIssue(contradiction(pathOf(at), `${own} stands there twice`));
+  });
+}
