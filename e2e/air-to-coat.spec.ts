@@ -10,6 +10,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
   toPlace,
+  pullTrigger,
 } from './shop.ts';
 
 test.describe.configure({ mode: 'serial' });
@@ -82,10 +83,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('button', { name: 'Use mine' }).click();
   await expect(page.locator('[data-setting="inletKPa"]')).toContainText('long hose today');
   await expectAccessible(page);
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-
-  // Spray, panel by panel.
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await pullTrigger(page);
   await page.getByRole('button', { name: 'left front door', exact: true }).click();
   await expect(page.getByRole('button', { name: 'left front door, done' })).toBeVisible();
   await page.getByRole('button', { name: 'The coat is on' }).click();
@@ -157,8 +155,7 @@ test('the next coat takes silver on a slower grade and needs no second mix for i
       await page.getByRole('button', { name: 'As listed' }).click();
       await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
     }
-    await page.getByRole('button', { name: /Pattern even/ }).click();
-    await page.getByRole('button', { name: 'Start spraying' }).click();
+    await pullTrigger(page);
     await page.getByRole('button', { name: 'The coat is on' }).click();
     await expect(page.getByRole('timer')).toBeVisible();
     await letMinutesPass(30);

@@ -13,6 +13,7 @@ import {
   steerProbe,
   tooSmallToTouch,
   TEN_O_CLOCK,
+  toPoured,
   toSpraying,
 } from './shop.ts';
 
@@ -104,6 +105,26 @@ async function expectReadable(
   expect(lead, where).toHaveLength(1);
   for (const mm of await capsMm('[data-figure]')) expect(mm, where).toBeGreaterThanOrEqual(8.9);
 }
+
+test('a clear asks for a test panel: whole on one screen, and the turns found there are set', async ({
+  page,
+}) => {
+  const id = await ownTicket('Plover estate, test panel', 'clear');
+  await page.goto(`/tickets/${id}`);
+  await toPoured(page);
+  await page.getByRole('button', { name: /Pattern even: on to the test panel/ }).click();
+  await expectWhole(page, 'test panel', { isAloft: true });
+  await page.getByRole('button', { name: 'None today' }).click();
+  await expect(page.getByRole('button', { name: 'Go on without one' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Spray one' }).click();
+  await page.getByRole('button', { name: 'A quarter turn in' }).click();
+  await page.getByRole('button', { name: /^Test panel good/ }).click();
+  await expect(page.getByRole('button', { name: 'Start spraying' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Gun', exact: true }).click();
+  await expect(page.locator('[data-setting="fluidTurnsOut"]')).toContainText(
+    'found on the test panel',
+  );
+});
 
 test('every step of a coat is whole on one screen, by day and in the booth', async ({ page }) => {
   const id = await ownTicket('Plover estate, one screen', 'sealer');

@@ -11,6 +11,7 @@ import {
   ownTicket,
   steerProbe,
   TEN_O_CLOCK,
+  toPoured,
 } from './shop.ts';
 import { layCoat, letDaysPass, roomOf, setRoom } from './walk.ts';
 
@@ -18,13 +19,6 @@ test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 test.afterEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
 const verdict = (page: Page, code: string) => page.locator(`[data-code="${code}"]`).first();
-const toPoured = async (page: Page) => {
-  await answerGate(page);
-  await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
-  await page.getByRole('button', { name: /Take this plan/ }).click();
-  await page.getByRole('button', { name: 'As listed' }).click();
-  await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
-};
 
 test('a room changed in Settings closes the gate of a coat that was already poured, on every screen', async ({
   page,

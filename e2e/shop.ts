@@ -39,14 +39,34 @@ export async function endFlashIn(ticketId: string, seconds: number): Promise<voi
   await client.end();
 }
 
-/** From a gate that has passed to the trigger. */
-export async function toSpraying(page: Page): Promise<void> {
+/** From the gun, over a test panel where one is asked for, to spraying. */
+export async function pullTrigger(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Pattern even/ }).click();
+  const panel = page.getByRole('button', { name: /^Test panel good/ });
+  const start = page.getByRole('button', { name: 'Start spraying' });
+  await expect(panel.or(start)).toBeVisible();
+  if (await panel.isVisible()) await panel.click();
+  await start.click();
+}
+
+/** From a gate that has passed to a cup that stands. */
+async function pour(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: /Take this plan/ }).click();
   await page.getByRole('button', { name: 'As listed' }).click();
   await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+}
+
+/** From the gate to a cup that stands. */
+export async function toPoured(page: Page): Promise<void> {
+  await answerGate(page);
+  await pour(page);
+}
+
+/** From a gate that has passed to the trigger. */
+export async function toSpraying(page: Page): Promise<void> {
+  await pour(page);
+  await pullTrigger(page);
   await expect(page.getByText('Spraying for')).toBeVisible();
 }
 

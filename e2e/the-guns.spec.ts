@@ -13,6 +13,7 @@ import {
   pick,
   steerProbe,
   TEN_O_CLOCK,
+  pullTrigger,
 } from './shop.ts';
 import { makeReady } from './walk.ts';
 import { ADDRESS } from './shopServer.ts';
@@ -121,8 +122,7 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   );
   await page.getByRole('button', { name: 'Set it so, and shoot again' }).click();
   await expect(fan).toContainText('looked heavy in the middle');
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await pullTrigger(page);
   await expect(page.locator('[data-setting="flowing"]')).toContainText(
     'At the gun, stand-in gauge',
   );
@@ -234,8 +234,7 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
   await page.getByRole('button', { name: /Take this plan/ }).click();
   await page.getByRole('button', { name: 'As listed' }).click();
   await page.getByRole('button', { name: /^Mixed/ }).click();
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await pullTrigger(page);
   await steerGauge({ secondsPerSecond: 60 });
   await expect(page.getByText(/The pressure is sinking/)).toBeVisible({ timeout: 20_000 });
   await page.getByRole('button', { name: 'The coat is on' }).click();

@@ -59,6 +59,7 @@ export async function layCoat(ticketId: string, nth: number, seen: string[]): Pr
     batchNo: 1,
     poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
   });
+  await versioned('test-panel');
   await versioned('spray-start', { mixId: whole.mixes.at(-1)!.id, unchangedSinceGate: true });
   await versioned('spray-end');
   await letMinutesPass(120);

@@ -13,6 +13,7 @@ import {
   pick,
   steerProbe,
   TEN_O_CLOCK,
+  pullTrigger,
 } from './shop.ts';
 
 test.afterAll(async () => {
@@ -92,8 +93,7 @@ test('a high-solids clear waits by its own law, on card and clock alike', async 
   const clock = page.getByRole('region', { name: 'What to expect' }).locator('[data-clock]');
   await expect(clock).toBeVisible();
   const minutes = Number(/(\d+)\s*min/.exec((await clock.textContent())!)![1]);
-  await page.getByRole('button', { name: /Pattern even/ }).click();
-  await page.getByRole('button', { name: 'Start spraying' }).click();
+  await pullTrigger(page);
   await page.getByRole('button', { name: 'The coat is on' }).click();
   const left = /^(\d+):(\d\d)$/.exec((await page.getByRole('timer').textContent())!)!;
   expect(Math.abs(Number(left[1]) + Number(left[2]) / 60 - minutes)).toBeLessThan(1);

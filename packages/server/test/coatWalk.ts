@@ -100,7 +100,14 @@ export class CoatWalk {
       poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
     });
   };
-  spray = (i = 0) =>
+  test = (i = 0, said: object = {}) =>
+    this.tap(`/coats/${this.coat(i).id}/test-panel`, { version: this.coat(i).version, ...said });
+  /** With the test panel before it, where the plan is taken. */
+  spray = async (i = 0) => {
+    if (this.coat(i).state === 'taken' && !this.coat(i).testPanel) await this.test(i);
+    return this.trigger(i);
+  };
+  trigger = (i = 0) =>
     this.tap(`/coats/${this.coat(i).id}/spray-start`, {
       version: this.coat(i).version,
       mixId:

@@ -3,6 +3,7 @@
  * fault not settled, a clock put back.
  */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
+import { TAPS, type Tap } from '@orthochrom/contract/plan/standing.ts';
 import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
@@ -24,12 +25,11 @@ afterAll(async () => {
   for (const fixture of opened) await fixture.close();
 });
 
-type Tap = 'take' | 'pour' | 'spray' | 'panel' | 'on';
-const TAPS: Tap[] = ['take', 'pour', 'spray', 'panel', 'on'];
 /** The ticket as it is just before this tap of its first coat. */
 async function before(tap: Tap): Promise<void> {
   await walk.gate();
-  for (const step of TAPS.slice(0, Math.min(TAPS.indexOf(tap), 3))) await walk[step]();
+  for (const step of TAPS.slice(0, Math.min(TAPS.indexOf(tap), TAPS.indexOf('panel'))))
+    await walk[step]();
 }
 const codes = ({ body }: Answered): string[] => body.error.verdicts!.map(({ code }) => code);
 async function expectNothingMoved(work: () => Promise<Answered>, code: string): Promise<Answered> {

@@ -25,11 +25,13 @@ import { planCoat, stopsOf, type CoatPlan } from './planCoat.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './recoatInputs.ts';
 import { shrinkingBelow } from './shrinking.ts';
+import { testPanelStanding } from './testPanel.ts';
 
 /** Taps that put paint on, in their order, and work on a layer that is on. */
-export const TAPS = ['take', 'pour', 'spray', 'panel', 'on'] as const;
+export const TAPS = ['take', 'pour', 'test', 'spray', 'panel', 'on'] as const;
 export type Tap = (typeof TAPS)[number];
-export type OnTicket = Laid & OnPrep & { sheets: readonly SheetVersion[] };
+export type OnTicket = Laid &
+  OnPrep & { sheets: readonly SheetVersion[]; newProducts: readonly string[] };
 
 const MINUTE_MS = 60_000;
 
@@ -40,7 +42,7 @@ const MINUTE_MS = 60_000;
 export function standingFor(
   tap: Tap,
   whole: OnTicket,
-  coat: Pick<Coat, 'id' | 'stageId' | 'ordinal' | 'startedAt'>,
+  coat: Coat,
   context: PlanContext,
   nowMs: number,
   plan: CoatPlan = planCoat(context),
@@ -55,6 +57,7 @@ export function standingFor(
     ...faultsBelow(whole, coat),
     ...(isRunning ? [] : shrinkingBelow(whole, coat, nowMs)),
     ...layersStanding(whole, coat),
+    ...(tap === 'spray' ? testPanelStanding(context, whole, coat) : []),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];
   return isRunning && standing.some(({ level }) => level === 'stop')

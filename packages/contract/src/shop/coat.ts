@@ -66,6 +66,17 @@ export type PanelDone = {
   highestInletKPa?: number;
 };
 
+/** Sprayed before the car, or left out with a word why; it holds for this gun and this tip. */
+export type TestPanel = {
+  at: string;
+  painterId: string;
+  gunId: string;
+  nozzleMm?: number;
+  /** Where the needle stood when the film lay wet. */
+  fluidTurnsOut?: number;
+  skippedBecause?: string;
+};
+
 export type HalfDone = { panelId: string; half: (typeof HALVES)[number]; sprayedAt: string };
 
 /** The plan frozen when the painter takes it; the answers are the server's own. */
@@ -102,6 +113,7 @@ export type Coat = {
   highestInletKPa?: number;
   panelsSprayed: PanelDone[];
   halvesSprayed: HalfDone[];
+  testPanel?: TestPanel;
 };
 
 /**
@@ -126,6 +138,20 @@ export const TakePlan = z.strictObject({
 });
 export type PlanWishes = Pick<z.infer<typeof TakePlan>, keyof typeof planWishes>;
 export const OverridePlan = z.strictObject({ ...edited, painterId: Id, overrides: Overrides });
+/** Good on the test panel, with the turns that were found there; or left out, and why. */
+export const TestPanelDone = z
+  .strictObject({
+    ...edited,
+    painterId: Id,
+    ...optional('fluidTurnsOut'),
+    skippedBecause: z.string().min(1).max(200).optional(),
+  })
+  .superRefine(({ fluidTurnsOut, skippedBecause }, ctx) => {
+    if (fluidTurnsOut !== undefined && skippedBecause !== undefined)
+      ctx.addIssue(
+        contradiction(['skippedBecause'], 'left out, it found no turns: one of the two'),
+      );
+  });
 export const SprayStart = z.strictObject({
   ...edited,
   painterId: Id,

@@ -201,5 +201,7 @@ export type TicketWhole = {
   heatReads: HeatRead[];
   sprayCards: SprayCard[];
   sheets: SheetVersion[];
+  /** Of the products on it, by sheet: those nobody sprayed in this shop yet. */
+  newProducts: string[];
   serverNow: string;
 };

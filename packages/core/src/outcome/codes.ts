@@ -79,6 +79,8 @@ export const VERDICT_LEVEL = {
   'still-wet': 'stop',
   'window-over': 'stop',
   'fault-unsettled': 'stop',
+  'test-panel-wanted': 'stop',
+  'test-panel-left-out': 'caution',
   'fault-left-below': 'caution',
   'wet-panel-stopped': 'caution',
   'blower-too-hard': 'stop',

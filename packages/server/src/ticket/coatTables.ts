@@ -24,7 +24,9 @@ import {
  * own.
  */
 export type CoatRow = EditedRow &
-  Nullable<Omit<Coat, 'id' | 'version' | 'panelsSprayed' | 'startedAt' | 'endedAt'>> & {
+  Nullable<
+    Omit<Coat, 'id' | 'version' | 'panelsSprayed' | 'halvesSprayed' | 'startedAt' | 'endedAt'>
+  > & {
     startedAt: Date | null;
     endedAt: Date | null;
     inletKPaDone: number | null;
@@ -45,7 +47,7 @@ export const CoatTable = new EntitySchema<CoatRow>({
     ...ids('ticketId', 'stageId'),
     ...integers('ordinal'),
     ...texts('state', 'note'),
-    ...optionalStructures('planned'),
+    ...optionalStructures('planned', 'testPanel'),
     ...structures('overrides', 'done', 'seen'),
     ...optionalTexts('rating'),
     ...optionalIds('gunId', 'mixId', 'painterId', 'roomId'),

@@ -8,6 +8,7 @@ import type {
   TicketWhole,
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
+import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
@@ -191,6 +192,25 @@ async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerF
   }));
 }
 
+/** Of these products, those of which no coat was ever laid in this shop. */
+async function newProductsOf(
+  manager: EntityManager,
+  sheets: readonly SheetVersion[],
+): Promise<string[]> {
+  const asked = [...new Set(sheets.map(({ sheet }) => sheet.id))];
+  const laid: { code: string }[] = await manager.query(
+    `select code from product
+     where code = any($1::text[]) and exists (
+       select 1 from sheet_version
+       join stage on stage.sheet_version_id = sheet_version.id
+       join coat on coat.stage_id = stage.id
+       where sheet_version.product_id = product.id and coat.ended_at is not null
+     )`,
+    [asked],
+  );
+  return asked.filter((id) => !laid.some(({ code }) => code === id));
+}
+
 /** One ticket with everything that was planned and done on it. */
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
   const ticket = await ticketById(manager, id);
@@ -229,6 +249,7 @@ export async function wholeTicket(manager: EntityManager, id: string): Promise<T
     finishSteps: await finishStepsOf(manager, id),
     heatReads: await heatReadsOf(manager, id),
     sheets,
+    newProducts: await newProductsOf(manager, sheets),
     serverNow: new Date().toISOString(),
   };
 }

@@ -13,6 +13,7 @@ import {
   PanelTakenBack,
   SprayEnd,
   SprayStart,
+  TestPanelDone,
   TakePlan,
   WetFilmRead,
 } from '@orthochrom/contract/shop/coat.ts';
@@ -39,6 +40,7 @@ import { readWetFilm } from './combLedger.ts';
 import { answerGate } from './gateKeeper.ts';
 import { addLayerWork } from './layerWorkLedger.ts';
 import { addMix, noteFlowCup } from './mixLedger.ts';
+import { keepTestPanel } from './testPanelLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
 import { answerPrep, findLate } from './prepLedger.ts';
@@ -107,6 +109,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   });
   routes.post('/coats/:id/overrides', async (req, res) => {
     await overrideSettings(ledger, probe, idOf(req), bodyOf(OverridePlan, req));
+    res.json(await ticketOfCoat(idOf(req)));
+  });
+  routes.post('/coats/:id/test-panel', async (req, res) => {
+    await keepTestPanel(ledger, probe, idOf(req), bodyOf(TestPanelDone, req));
     res.json(await ticketOfCoat(idOf(req)));
   });
   routes.post('/coats/:id/spray-start', async (req, res) => {

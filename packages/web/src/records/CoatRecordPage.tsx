@@ -26,7 +26,7 @@ import {
 } from '@orthochrom/contract/plan/takenPlan.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
-import { RATING_MARK } from './recordWords.ts';
+import { RATING_MARK, testPanelSaid } from './recordWords.ts';
 import { DoneAfter } from './DoneAfter.tsx';
 import { MadeReady } from './MadeReady.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
@@ -117,6 +117,11 @@ export function CoatRecordPage() {
               <span className="quiet">{confirmed ? 'confirmed' : 'not confirmed yet'}</span>
             </p>
           ))}
+          {coat.testPanel && (
+            <p>
+              <strong>Test panel:</strong> {testPanelSaid(coat.testPanel)}
+            </p>
+          )}
           {coat.overrides.stop && (
             <p>
               <strong>Broken off:</strong> {coat.overrides.stop.why}{' '}

@@ -207,6 +207,7 @@ export const OpenTicket = memo(function OpenTicket({
             )}
             {shown === 'spray' && (
               <SprayCard
+                keepHere={keep}
                 {...shared}
                 mix={mix ?? newestMix(whole.mixes, stage.id)}
                 gatePassed={gatePassed}

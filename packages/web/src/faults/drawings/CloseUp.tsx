@@ -1,4 +1,4 @@
-/** A fault seen close, under the lamp, as bad as the slider says. */
+/** A fault seen close, under the lamp, as bad as the slider says where it is not told. */
 import { closeUpOf } from '@orthochrom/core/look/closeUp.ts';
 import { useCallback } from 'react';
 import { LampPicture } from '../../lamp/LampPicture.tsx';
@@ -9,8 +9,9 @@ import { useSeverity } from './severity.ts';
 
 const SEED = 5;
 
-export function CloseUp({ shown }: { shown: Shown }) {
-  const [severity] = useSeverity();
+export function CloseUp({ shown, severity: told }: { shown: Shown; severity?: number }) {
+  const [kept] = useSeverity();
+  const severity = told ?? kept;
   const litOf = useCallback(() => {
     const { closeUp, colour, cellMm, steepness } = shown;
     const place = { columns: WIDTH, rows: HEIGHT, cellMm, seed: SEED };

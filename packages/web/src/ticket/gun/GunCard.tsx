@@ -34,7 +34,8 @@ import { GunSettings } from './GunSettings.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import { useExpected } from './useExpected.ts';
 import { WallCard } from './WallCard.tsx';
-import { TestPanelSteps } from './TestPanelSteps.tsx';
+import { CreepUpSteps } from '../spray/CreepUp.tsx';
+import { wantsTestPanel } from '@orthochrom/contract/plan/testPanel.ts';
 import { useOverrides } from './useOverrides.ts';
 
 type GunCardProps = CardProps & {
@@ -131,7 +132,12 @@ function OpenGunCard({
         setup={setup}
         {...(use ? { onUse: use } : {})}
       />
-      <TestPanelSteps />
+      <details className="card">
+        <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
+          Find it on a test panel, step by step
+        </summary>
+        <CreepUpSteps />
+      </details>
       {isByEar && (
         <ByEarCard
           context={context}
@@ -169,7 +175,9 @@ function OpenGunCard({
         <Button onClick={onSpray} disabled={coat.state !== 'taken'}>
           {coat.state === 'planned'
             ? 'Take the plan on the mix card first'
-            : 'Pattern even, test panel good: spray'}
+            : wantsTestPanel(context, whole, coat)
+              ? 'Pattern even: on to the test panel'
+              : 'Pattern even: spray'}
         </Button>
       }
     >

@@ -1,6 +1,7 @@
 /** Spraying: the judge once more at the trigger, then panel by panel until the coat is on. */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, TextInput } from '@mantine/core';
+import { wantsTestPanel } from '@orthochrom/contract/plan/testPanel.ts';
 import { coatPlanned } from '@orthochrom/contract/plan/planContext.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, minutesText, turnsText } from '@orthochrom/contract/words/format.ts';
@@ -25,6 +26,7 @@ import { coatSaid, kindSaid } from '../coatOwn.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
 import { PanelOrder } from './PanelOrder.tsx';
 import { Spraying } from './Spraying.tsx';
+import { TestPanelCard } from './TestPanelCard.tsx';
 import { useRoute } from './useRoute.ts';
 import { useStanding } from '../standing.ts';
 
@@ -32,10 +34,12 @@ type SprayCardProps = CardProps & {
   mix: Mix | undefined;
   gatePassed: boolean;
   askGate: () => void;
+  /** Kept without leaving this step. */
+  keepHere: (whole: TicketWhole) => void;
 };
 
 export function SprayCard(props: SprayCardProps) {
-  const { coat, gatePassed, askGate } = props;
+  const { whole, coat, context, gatePassed, askGate, keepHere } = props;
   if (coat.state === 'spraying') return <Spraying {...props} />;
   if (!gatePassed)
     return (
@@ -46,7 +50,12 @@ export function SprayCard(props: SprayCardProps) {
         </div>
       </div>
     );
-  if (coat.state === 'taken') return <ReadyToSpray {...props} />;
+  if (coat.state === 'taken')
+    return wantsTestPanel(context, whole, coat) ? (
+      <TestPanelCard {...props} keep={keepHere} />
+    ) : (
+      <ReadyToSpray {...props} />
+    );
   return (
     <p className="card">
       {coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}

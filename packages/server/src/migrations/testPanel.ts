@@ -1,0 +1,20 @@
+/** The test panel before the car is kept with its coat; what was laid of a product is found. */
+import type { MigrationInterface, QueryRunner } from 'typeorm';
+
+const STATEMENTS = [
+  'ALTER TABLE coat ADD COLUMN test_panel jsonb',
+  'CREATE INDEX stage_sheet_version ON stage (sheet_version_id)',
+];
+
+export class TestPanel1796000000000 implements MigrationInterface {
+  name = 'TestPanel1796000000000';
+
+  async up(runner: QueryRunner): Promise<void> {
+    for (const statement of STATEMENTS) await runner.query(statement);
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DROP INDEX stage_sheet_version');
+    await runner.query('ALTER TABLE coat DROP COLUMN test_panel');
+  }
+}
