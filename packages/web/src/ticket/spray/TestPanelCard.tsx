@@ -95,7 +95,7 @@ export function TestPanelCard(props: CardProps) {
             isLead
             label={
               <>
-                <span>Needle out, planned {turnsText(now.fluidTurnsOut)}</span>
+                <span>Needle, turns out; planned {turnsText(now.fluidTurnsOut)}</span>
                 <span className="row">
                   <ActionIcon
                     size={48}
@@ -117,7 +117,7 @@ export function TestPanelCard(props: CardProps) {
                 </span>
               </>
             }
-            figure={{ text: turnsText(turns), unit: 'turns' }}
+            figure={{ text: turnsText(turns), unit: '' }}
           />
           <FigureTile name="inlet" label="At the gun" figure={format.pressure(now.inletKPa)} />
           <FigureTile name="distance" label="Distance" figure={format.length(now.distanceMm)} />
