@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { heatOnCoat, type HeatInput, type HeatedPanel } from '../src/heat/heat.ts';
+import { heatOnCoat } from '../src/heat/heat.ts';
+import type { HeatInput, HeatedPanel } from '../src/heat/heatInput.ts';
+import { WARM_AIR } from '../src/heat/warmBooth.ts';
 import { BUILDS, hasItAfter, lagMinutes, panelAfter } from '../src/heat/panelHeat.ts';
 import { heatTransferWPerM2K } from '../src/evaporation/heatTransfer.ts';
+import { recoatTime } from '../src/film/recoatTimes.ts';
 import { SUBSTRATES } from '../src/trade/vocabulary.ts';
 
 const panel: fc.Arbitrary<HeatedPanel> = fc.record(
@@ -109,5 +112,58 @@ describe('a panel that warms', () => {
         },
       ),
     );
+  });
+});
+
+describe('a warm booth between coats of waterborne', () => {
+  const base: HeatInput = {
+    method: 'warmBooth',
+    layer: { stage: 'base', carrier: 'waterborne', activated: false },
+    climate: { airTemperatureC: 20, relativeHumidityPercent: 60, airSpeedMPerS: 0.3 },
+    minutesSince: 1,
+    panels: [{ name: 'door', substrate: 'metal' }],
+  };
+  const air = fc.record({
+    airTemperatureC: fc.double({ min: 15, max: 28, noNaN: true }),
+    relativeHumidityPercent: fc.double({ min: 25, max: 85, noNaN: true }),
+    airSpeedMPerS: fc.double({ min: 0.1, max: 0.5, noNaN: true }),
+  });
+  it('dries no later than the room does, and no sooner than its floor', () => {
+    fc.assert(
+      fc.property(air, fc.double({ min: 0, max: 30, noNaN: true }), (climate, minutesSince) => {
+        const input = { ...base, climate, minutesSince };
+        const { endMinute, openMinute } = heatOnCoat(input);
+        const room = recoatTime('coat', base.layer, { climate });
+        const left = Math.max(0, room.earliestMinutes.value - minutesSince);
+        // Worked out in quarter minutes.
+        expect(endMinute!.value).toBeLessThanOrEqual(left + 0.5);
+        expect(minutesSince + endMinute!.value).toBeGreaterThanOrEqual(
+          Math.min(room.floorMinutes, minutesSince) - 1e-9,
+        );
+        expect(openMinute!.value).toBeGreaterThanOrEqual(endMinute!.value);
+      }),
+    );
+  });
+  it('warmer is never later to dry; over the most it is held there and told', () => {
+    fc.assert(
+      fc.property(air, fc.double({ min: 30, max: 39, noNaN: true }), (climate, warmC) => {
+        const dry = (asked: number) => heatOnCoat({ ...base, climate, warm: { warmC: asked } });
+        const [low, high] = [dry(warmC), dry(warmC + 1)];
+        expect(high.endMinute!.value).toBeLessThanOrEqual(low.endMinute!.value + 1e-9);
+        const over = dry(WARM_AIR.mostC + 5);
+        expect(over.airC).toBe(WARM_AIR.mostC);
+        expect(over.verdicts).toContainEqual(expect.objectContaining({ code: 'booth-warm-over' }));
+      }),
+    );
+  });
+  it('has no place on solvent paint, or where hardener is in it', () => {
+    for (const layer of [
+      { ...base.layer, carrier: 'solvent' as const },
+      { ...base.layer, activated: true },
+    ]) {
+      const { verdicts, openMinute } = heatOnCoat({ ...base, layer });
+      expect(verdicts[0]).toMatchObject({ code: 'warm-air-not-here', level: 'stop' });
+      expect(openMinute).toBeUndefined();
+    }
   });
 });

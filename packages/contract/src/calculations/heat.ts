@@ -1,5 +1,7 @@
-import { heatOnCoat, HEAT_METHODS } from '@orthochrom/core/heat/heat.ts';
+import { heatOnCoat } from '@orthochrom/core/heat/heat.ts';
+import { HEAT_METHODS } from '@orthochrom/core/heat/heatInput.ts';
 import { BUILDS } from '@orthochrom/core/heat/panelHeat.ts';
+import { NEXT_STEPS } from '@orthochrom/core/trade/vocabulary.ts';
 import { z } from 'zod';
 import {
   eachOnce,
@@ -43,6 +45,9 @@ export const heat = defineCalculation('heat', {
       extractionCleared: z.boolean().optional(),
       panels: listOf(HeatedPanel, 1),
       lamp: z.strictObject(wanted('distanceMm')).optional(),
+      warm: z
+        .strictObject({ ...optional('warmC', 'maxPanelC'), next: z.enum(NEXT_STEPS).optional() })
+        .optional(),
     })
     .superRefine(({ panels }, ctx) => {
       const names = panels.map((panel) => panel.name);

@@ -6,6 +6,7 @@ import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { HeatRead } from '../shop/heatRead.ts';
 import { panelSaid } from './layersFound.ts';
 import type { PlanContext } from './planContext.ts';
+import { planCoat } from './planCoat.ts';
 import { climateFrom } from './planInputs.ts';
 import { layerOf } from './recoatInputs.ts';
 
@@ -58,6 +59,37 @@ export const lampOn = (
 export const heatOn = (context: Asked, reads: readonly PanelRead[] = []): HeatOn =>
   ask('heat', heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads));
 const LONG_DRY = 100_000;
+
+/** A booth that can warm its air, over waterborne without hardener that still flashes. */
+export const takesWarmAir = ({
+  room,
+  sheet,
+  stage,
+}: Pick<Asked, 'room' | 'sheet' | 'stage'>): boolean =>
+  room.place === 'booth' &&
+  room.heated &&
+  !layerOf({ sheet, stage }).activated &&
+  sheet.carrier === 'waterborne';
+
+/** Warm, moving air now, so many minutes after the coat: when it is dry in it, and cool again. */
+export function warmAirOn(
+  context: PlanContext,
+  { minutesSince, warmC }: { minutesSince: number; warmC?: number | undefined },
+): HeatOn {
+  const { wetFilmUm, reducer, next, limits } = planCoat(context).inputs.recoat;
+  const { extractionCleared: _, ...input } = heatInput(context, { minutesSince, cleared: false });
+  return ask('heat', {
+    ...input,
+    method: 'warmBooth',
+    ...(wetFilmUm === undefined ? {} : { wetFilmUm }),
+    ...(reducer ? { reducer } : {}),
+    warm: {
+      next,
+      ...(warmC === undefined ? {} : { warmC }),
+      ...(limits?.maxPanelC === undefined ? {} : { maxPanelC: limits.maxPanelC }),
+    },
+  });
+}
 
 /** The last reading of each panel since the heat came on. */
 export function readsSince(

@@ -10,6 +10,7 @@ import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { askGate, type GateAnswersGiven } from './gateProduct.ts';
 import { coatsUnder, layerSaid, namesOf, unsettledOf, type Laid } from './layersUnder.ts';
+import { warmAirOn } from './heatOn.ts';
 import type { PlanContext } from './planContext.ts';
 import { recoatInput } from './recoatInputs.ts';
 
@@ -38,6 +39,7 @@ export function standingForWork(
   return [
     ...timeStops(kind, context, minutesSince),
     ...(kind === 'heated' ? heatGate(context, minutesSince, answers).verdicts : []),
+    ...(kind === 'warmed' ? warmAirOn(context, { minutesSince }).verdicts : []),
     ...(kind === 'polished' ? polishStops(whole, coat) : []),
   ];
 }

@@ -12,7 +12,7 @@ const rows = (names: string, row: Range): [string, Range][] =>
   names.split(' ').map((name) => [name, row]);
 
 const BY_NAME = new Map<string, Range>([
-  ...rows('airTemperatureC outdoorTemperatureC', range(-30, 60, '°C')),
+  ...rows('airTemperatureC outdoorTemperatureC warmC', range(-30, 60, '°C')),
   ...rows('panelTemperatureC minPanelC maxPanelC', range(-30, 90, '°C')),
   ...rows(
     'materialTemperatureC temperatureC minMaterialC measuredAtC wantedAtC atC minC maxC',

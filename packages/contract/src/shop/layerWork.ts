@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { gateAnswersShape } from '../calculations/gate.ts';
-import { listOf } from '../quantity/fields.ts';
+import { listOf, optional } from '../quantity/fields.ts';
 import { Id } from './common.ts';
 
 export const WorkKind = z.enum([
@@ -13,6 +13,7 @@ export const WorkKind = z.enum([
   'flattened',
   'recoated',
   'left',
+  'warmed',
   'heated',
   'polished',
 ]);
@@ -29,6 +30,8 @@ export const LayerWorkCreate = z
     kind: WorkKind,
     settles: listOf(z.string().min(1).max(60)).optional(),
     why: z.string().max(200),
+    /** Of the air that was warmed, between two coats. */
+    ...optional('warmC'),
     ...gateAnswersShape,
   })
   .superRefine(({ kind, why }, ctx) => {
@@ -49,6 +52,7 @@ export type LayerWork = {
   kind: WorkKind;
   settles: string[];
   why: string;
+  warmC?: number;
   at: string;
 };
 

@@ -223,6 +223,8 @@ export const INSTEAD: Record<string, string> = {
   'lift-off-and-keep':
     'Spray no further panel: lift off at the next edge, gun down, extraction on, and keep here what is on.',
   'back-and-down': 'Further back, less air, at an angle.',
+  'let-room-dry': 'Let it flash in the room as it is.',
+  'warm-air-moving': 'Warm air to {maxC}, and moving.',
   'let-extraction-dry': 'Let the extraction move the air, and wait.',
   'dry-with-grit':
     'Dry, with the grit its sheet names (P500 to P600 is usual); mild solvent cleaner only.',

@@ -6,62 +6,21 @@
  * of
  *         thumb. The sheet's bake first
  */
-import type { Climate } from '../air/climate.ts';
 import { heatTransferWPerM2K } from '../evaporation/heatTransfer.ts';
 import { recoatTime } from '../film/recoatTimes.ts';
 import { cureFactor } from '../inForce/cure.ts';
-import type { Layer } from '../inForce/timesOf.ts';
 import { mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
-import { because, caution, stop, type Explained, type Verdict } from '../outcome/verdicts.ts';
-import type { Substrate } from '../trade/vocabulary.ts';
+import { because, caution, stop, type Verdict } from '../outcome/verdicts.ts';
+import type { HeatAnswer, HeatedPanel, HeatInput } from './heatInput.ts';
 import {
   hasItAfter,
   lagMinutes,
   lagOfReading,
   panelAfter,
   usualBuild,
-  type Build,
   type Oven,
 } from './panelHeat.ts';
-
-export const HEAT_METHODS = ['booth', 'lamp'] as const;
-export type HeatedPanel = {
-  name: string;
-  substrate: Substrate;
-  build?: Build | undefined;
-  limitC?: number | undefined;
-  seenC?: number | undefined;
-  /** Minutes after the heat came on. */
-  seenMinute?: number | undefined;
-};
-export type HeatInput = {
-  method: (typeof HEAT_METHODS)[number];
-  layer: Layer;
-  climate: Climate;
-  minutesSince: number;
-  wetFilmUm?: number | undefined;
-  reducer?: { stepsSlower: number } | undefined;
-  extractionCleared?: boolean | undefined;
-  panels: HeatedPanel[];
-  maxBakeC?: number | undefined;
-  vehicleLimitC?: number | undefined;
-  rampCPerMin?: number | undefined;
-  airSpeedMPerS?: number | undefined;
-  lamp?: { distanceMm: number } | undefined;
-};
-export type HeatAnswer = Explained & {
-  waitMinutes: Spread;
-  toC?: number;
-  airC?: number;
-  holdMinutes?: number;
-  /** Minutes from the heat on. */
-  holdFromMinute?: Spread;
-  endMinute?: Spread;
-  openMinute?: Spread;
-  panels?: { name: string; limitC: number; hasItMinute: Spread; peakC: number }[];
-  slowest?: string;
-  lampMm?: number;
-};
+import { warmBooth } from './warmBooth.ts';
 
 const USUAL = { bakeC: 60, holdMinutes: 30, rampCPerMin: 5, ovenMPerS: 0.4 } as const;
 const METAL_C = 70;
@@ -88,6 +47,7 @@ function limitOf(input: HeatInput, { substrate, limitC }: HeatedPanel): number {
 
 /** How warm, how long and from when; nothing but the wait while a stop stands. */
 export function heatOnCoat(input: HeatInput): HeatAnswer {
+  if (input.method === 'warmBooth') return warmBooth(input);
   const { layer, climate, minutesSince, wetFilmUm, reducer } = input;
   const wait = recoatTime('bake', layer, {
     climate,

@@ -85,6 +85,8 @@ export const VERDICT_LEVEL = {
   'wet-panel-stopped': 'caution',
   'blower-too-hard': 'stop',
   'blower-on-activated': 'stop',
+  'warm-air-not-here': 'stop',
+  'booth-warm-over': 'caution',
   'water-on-sealer': 'stop',
   'no-sheet': 'caution',
   'risk-high': 'caution',

@@ -5,6 +5,9 @@ import { standingForWork } from '@orthochrom/contract/plan/layerWork.ts';
 import type { LayerWorkCreate } from '@orthochrom/contract/shop/layerWork.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
+import { takesWarmAir, warmAirOn } from '@orthochrom/contract/plan/heatOn.ts';
+import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
+import { IsNull, type EntityManager } from 'typeorm';
 import type { StandInProbe } from '../air/probe.ts';
 import { type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
@@ -14,6 +17,9 @@ import { refuse } from './judge.ts';
 import { keepLookAgain } from './lookAgainLedger.ts';
 import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
 import { coatRow, planContextOf } from './planReader.ts';
+import { TimerTable } from './ticketTables.ts';
+
+const MINUTE_MS = 60_000;
 
 export const addLayerWork = (
   ledger: Ledger,
@@ -23,12 +29,17 @@ export const addLayerWork = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const { id, painterId, kind, settles = [], why, ...answers } = given;
+    const { warmC } = answers;
     const row = await coatRow(manager, coatId);
     const context = await planContextOf(manager, probe, row, { painterId });
     const { whole } = context;
     const coat = whole.coats.find((one) => one.id === coatId);
     if (!coat) throw new OutOfTurn('The stage of this coat is no longer on the ticket.');
     mustBeOn(coat, kind);
+    if (kind === 'warmed' && !takesWarmAir(context))
+      throw new OutOfTurn(
+        `${context.room.name} does not warm its air, or this paint is not for it: let it flash as it is.`,
+      );
     mustKnow(whole, coat, settles);
     if (kind === 'recoated') mustBeCovered(whole, coat);
     refuse(standingForWork(kind, whole, coat, context, Date.now(), answers), context);
@@ -44,6 +55,7 @@ export const addLayerWork = (
       at: new Date(),
     };
     await insertNew(manager, LayerWorkTable, work);
+    if (kind === 'warmed') await moveFlash(manager, context, coat, work.at, warmC);
     if (kind === 'heated')
       await keepLookAgain(manager, await planContextOf(manager, probe, row, { painterId }), coatId);
     await trace({
@@ -56,8 +68,30 @@ export const addLayerWork = (
     });
   });
 
+/** The clock of a coat in warm air ends when the panel is dry and cool again. */
+async function moveFlash(
+  manager: EntityManager,
+  context: PlanContext,
+  { id: coatId, endedAt }: Coat,
+  on: Date,
+  warmC: number | undefined,
+): Promise<void> {
+  const minutesSince = (on.getTime() - Date.parse(endedAt!)) / MINUTE_MS;
+  const { openMinute } = warmAirOn(context, { minutesSince, warmC });
+  await manager
+    .createQueryBuilder()
+    .update(TimerTable)
+    .set({ dueAt: new Date(on.getTime() + openMinute!.value * MINUTE_MS) })
+    .where({ coatId, kind: 'flash', confirmedAt: IsNull() })
+    .execute();
+}
+
 /** @throws OutOfTurn while the coat is not on and touch-dry */
 function mustBeOn(coat: Coat, kind: LayerWorkCreate['kind']): void {
+  if (kind === 'warmed') {
+    if (coat.state === 'sprayed') return;
+    throw new OutOfTurn(`This coat is ${coat.state}: warm air is for one that still flashes.`);
+  }
   if (!isOn(coat))
     throw new OutOfTurn(
       `This coat is ${coat.state}: it is ${WORK_WORD[kind]} once it has passed its touch test.`,
@@ -69,6 +103,7 @@ const WORK_WORD: Record<LayerWorkCreate['kind'], string> = {
   flattened: 'flattened',
   recoated: 'coated again',
   left: 'judged',
+  warmed: 'warmed',
   heated: 'heated',
   polished: 'polished',
 };

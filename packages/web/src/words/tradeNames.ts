@@ -27,6 +27,7 @@ export const WORK_NAME: Record<WorkKind, string> = {
   flattened: 'Flattened',
   recoated: 'Coated again',
   left: 'Left as it is',
+  warmed: 'Warm air on',
   heated: 'Heat begun',
   polished: 'Polished',
 };

@@ -21,7 +21,8 @@ import { HeatCard } from './HeatCard.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { CombReading } from './CombReading.tsx';
-import { type Touch, PanelTimes, TouchChoice, Blower } from './FlashTests.tsx';
+import { type Touch, PanelTimes, TouchChoice } from './FlashTests.tsx';
+import { DryingWays } from './DryingWays.tsx';
 import { weekdayTimeText } from '../../words/timeText.ts';
 
 /** While the fog is there; after that the run-on is done and nothing more is said. */
@@ -91,7 +92,12 @@ export function FlashCard({
             {isConfirmed && isLastOfStage(whole, coat) && (
               <HeatCard {...{ whole, coat, context, painter, keep, gate }} />
             )}
-            {!isConfirmed && <Blower context={context} plan={plan} minutesSince={minutesSince} />}
+            {!isConfirmed && (
+              <DryingWays
+                {...{ whole, coat, context, plan, painter, keep, minutesSince }}
+                nowMs={now}
+              />
+            )}
             {coat.state === 'sprayed' && <CombReading {...{ coat, painter, keep }} />}
           </>
         ),

@@ -1,11 +1,7 @@
 /** What is touched and looked at when the minutes are over, and the panels' own times. */
-import { Checkbox, SegmentedControl } from '@mantine/core';
+import { SegmentedControl } from '@mantine/core';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
-import { useState } from 'react';
-import { FigureInput } from '../../units/FigureInput.tsx';
-import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
 import type { CardProps } from '../cardProps.ts';
 
 export type Touch = NonNullable<NonNullable<InputOf<'recoat'>['tests']>['touch']>;
@@ -55,57 +51,5 @@ export function TouchChoice({
         ]}
       />
     </div>
-  );
-}
-
-/** A hand-held blower has limits, and no place on a base with hardener in it. */
-export function Blower({
-  context,
-  plan,
-  minutesSince,
-}: Pick<CardProps, 'context' | 'plan'> & { minutesSince: number }) {
-  const [inletKPa, setInletKPa] = useState<number>();
-  const [distanceMm, setDistanceMm] = useState<number>();
-  const [angled, setAngled] = useState(true);
-  if (context.sheet.carrier !== 'waterborne' && !context.sheet.blowerOk) return null;
-  const verdicts =
-    inletKPa === undefined || distanceMm === undefined
-      ? []
-      : ask('recoat', {
-          ...plan.inputs.recoat,
-          minutesSince,
-          blower: { inletKPa, distanceMm, angled },
-        }).verdicts.filter(({ code }) => code.startsWith('blower'));
-  return (
-    <details className="card">
-      <summary style={{ cursor: 'pointer', fontWeight: 600, minHeight: 32 }}>
-        Blowing it dry?
-      </summary>
-      <p style={{ margin: '0.4rem 0' }}>
-        From a metre away or more, at most 2 bar, across the panel and never straight at it.
-      </p>
-      <div className="grid2">
-        <FigureInput
-          label="Blower pressure"
-          kind="pressure"
-          field="inletKPa"
-          onChange={(entered) => setInletKPa(entered?.canonical)}
-        />
-        <FigureInput
-          label="From how far"
-          kind="length"
-          field="distanceMm"
-          onChange={(entered) => setDistanceMm(entered?.canonical)}
-        />
-      </div>
-      <Checkbox
-        my="sm"
-        size="md"
-        label="At an angle, across the panel"
-        checked={angled}
-        onChange={(event) => setAngled(event.currentTarget.checked)}
-      />
-      <VerdictList verdicts={verdicts} />
-    </details>
   );
 }
