@@ -3,7 +3,7 @@ import { ask } from '@orthochrom/contract/registry.ts';
 import { describe, expect, it } from 'vitest';
 import { boardOf, instantOf } from '../src/day/boardLayout.ts';
 import { calendarEvents, calendarText } from '../src/day/calendar.ts';
-import { minuteOfDay } from '../src/today/minuteOfDay.ts';
+import { minuteOfDay } from '@orthochrom/contract/plan/shopHours.ts';
 
 const FORECAST = [
   { minute: 420, airTemperatureC: 20, relativeHumidityPercent: 50, panelTemperatureC: 20 },

@@ -1,4 +1,4 @@
-import { BLOCK_KINDS } from '@orthochrom/core/schedule/dayJob.ts';
+import { AFTER_KINDS, BLOCK_KINDS } from '@orthochrom/core/schedule/dayJob.ts';
 import { dayOf } from '@orthochrom/core/schedule/day.ts';
 import { z } from 'zod';
 import {
@@ -36,6 +36,13 @@ const DayJob = z.strictObject({
   coatedMinute: z.number().min(-20_000).max(2880).optional(),
   ...optional('readyMinute', 'deadlineMinute'),
   jobSize: JobSize.optional(),
+  after: listOf(
+    z.strictObject({
+      kind: z.enum(AFTER_KINDS),
+      minutes: moreThanZero('prepMinutes'),
+      fromMinute: z.number().min(-20_000).max(2880),
+    }),
+  ).optional(),
 });
 const timed = { startMinute: z.number(), endMinute: z.number() };
 

@@ -5,7 +5,8 @@ import type { Painter, Room, StoredGun } from '../shop/setup.ts';
 import type { SheetVersion, StagePlan, TicketWhole } from '../shop/ticket.ts';
 import { LAYER_WORDS } from '../words/faultWords.ts';
 import { isOn } from './coatOrder.ts';
-import { sprayMinutes } from './planCoat.ts';
+import { openLook, topCoat } from './lookDue.ts';
+import { sprayMinutes } from './panels.ts';
 import { recipeOf } from './planContext.ts';
 import { openBefore, prepList } from './prepList.ts';
 import { layerOf } from './recoatInputs.ts';
@@ -20,12 +21,13 @@ export type DayShop = {
 /** Minutes of the shop's day. */
 export type DayTimes = {
   nowMs: number;
-  /** The minute that it is now, where the board begins. */
+  /** The minute that it is now, and the one at which the board begins. */
+  nowMinute: number;
   startMinute: number;
   closesMinute: number;
   breaks: [number, number][];
-  /** Today in the shop, as a date. */
-  today: string;
+  /** The day of the board in the shop, as a date. */
+  date: string;
 };
 
 const MINUTE_MS = 60_000;
@@ -48,6 +50,34 @@ function prepMinutesOf(
   const list = prepList(whole, where);
   return list ? PREP_STEP_MINUTES * openBefore(whole, list, stage.id).length : 0;
 }
+
+/** Nothing of it is left to spray. */
+const isAllOn = ({ coats }: Pick<TicketWhole, 'coats'>): boolean =>
+  coats.length > 0 && coats.every((coat) => isOn(coat) || coat.state === 'sprayed');
+
+/** Along it in every light; a nib or two, and polishing: a practice, not a measurement. */
+const LOOK_MINUTES = 10;
+const FINISH_MINUTES = 45;
+
+/** What is still to be done by hand once all is on: the look of the next day, and what it found. */
+function afterTasks(
+  whole: TicketWhole,
+  { nowMs, nowMinute, closesMinute }: DayTimes,
+): NonNullable<Job['after']> {
+  const minuteOf = (at: string): number => nowMinute + (Date.parse(at) - nowMs) / MINUTE_MS;
+  const look = openLook(whole.timers);
+  if (look) {
+    const fromMinute = Math.max(nowMinute, minuteOf(look.dueAt));
+    return fromMinute < closesMinute ? [{ kind: 'look', minutes: LOOK_MINUTES, fromMinute }] : [];
+  }
+  const top = topCoat(whole);
+  const isCut = whole.works.some(({ coatId, kind }) => coatId === top?.id && kind === 'polished');
+  const isWanted = top?.seen.some((seen) => CUT_BACK.has(seen)) ?? false;
+  return isWanted && !isCut
+    ? [{ kind: 'finish', minutes: FINISH_MINUTES, fromMinute: nowMinute }]
+    : [];
+}
+const CUT_BACK: ReadonlySet<string> = new Set(['dust', 'run', 'peel']);
 
 /** Undefined where its room, its painter or a sheet of it is missing. */
 function jobOf(whole: TicketWhole, shop: DayShop, times: DayTimes): Job | undefined {
@@ -80,7 +110,7 @@ function jobOf(whole: TicketWhole, shop: DayShop, times: DayTimes): Job | undefi
   });
   if (!stages.every((stage) => stage !== undefined)) return undefined;
   const lastMs = Math.max(...coats.map(({ endedAt }) => (endedAt ? Date.parse(endedAt) : 0)));
-  const coatedMinute = times.startMinute - (times.nowMs - lastMs) / MINUTE_MS;
+  const coatedMinute = times.nowMinute - (times.nowMs - lastMs) / MINUTE_MS;
   return {
     name: `${ticket.number} ${ticket.vehicle}`.slice(0, LONGEST_NAME),
     room: room.name,
@@ -90,6 +120,7 @@ function jobOf(whole: TicketWhole, shop: DayShop, times: DayTimes): Job | undefi
     jobSize: ticket.jobSize,
     ...(lastMs > 0 ? { coatedMinute: Math.max(coatedMinute, LONG_AGO_MINUTE) } : {}),
     ...deadlineOf(ticket.dueOn, times),
+    ...(isAllOn(whole) ? { after: afterTasks(whole, times) } : {}),
   };
 }
 /** Paint of last week waits for nothing any more. */
@@ -98,13 +129,13 @@ const LONG_AGO_MINUTE = -20_000;
 /** Wanted today: by closing; wanted before: it is late as it is. */
 function deadlineOf(
   dueOn: string | undefined,
-  { today, startMinute, closesMinute }: DayTimes,
+  { date, startMinute, closesMinute }: DayTimes,
 ): { deadlineMinute?: number } {
-  if (!dueOn || dueOn > today) return {};
-  return { deadlineMinute: dueOn === today ? closesMinute : startMinute };
+  if (!dueOn || dueOn > date) return {};
+  return { deadlineMinute: dueOn === date ? closesMinute : startMinute };
 }
 
-/** What the day is asked; tickets with nothing left to spray are not on it. */
+/** What the day is asked; tickets with nothing left to do on it are not on it. */
 export function dayInput(
   wholes: readonly TicketWhole[],
   shop: DayShop,
@@ -113,8 +144,8 @@ export function dayInput(
   times: DayTimes,
 ): InputOf<'day'> {
   const jobs = wholes
-    .filter(({ coats }) => coats.some((coat) => !isOn(coat) && coat.state !== 'sprayed'))
     .flatMap((whole) => jobOf(whole, shop, times) ?? [])
+    .filter(({ after }) => after === undefined || after.length > 0)
     .sort((a, b) => (a.deadlineMinute ?? Infinity) - (b.deadlineMinute ?? Infinity) || 0);
   const used = shop.rooms.filter(({ name }) => jobs.some(({ room }) => room === name));
   const dayIn = (room: Room) => days.find(({ roomId }) => roomId === room.id) ?? days[0]!;

@@ -3,6 +3,7 @@
  * clock, and about what is still so.
  */
 import { solventOf } from './gateProduct.ts';
+import { dateIn } from './shopHours.ts';
 import type { Room } from '../shop/setup.ts';
 import type { GateAbout, GateRecord } from '../shop/gateRecord.ts';
 import type { StagePlan } from '../shop/ticket.ts';
@@ -18,9 +19,6 @@ export const GATE_VERSION = 2;
 
 /** A clock put back must not make an answer of tomorrow count: so far apart two clocks may be. */
 const CLOCK_ERROR_MS = 60_000;
-
-const dayOf = (at: number, timeZone: string): string =>
-  new Date(at).toLocaleDateString('en-CA', { timeZone });
 
 /** The newest answer that counts, passed or not; a later answer takes an earlier one's place. */
 export function gateToday<G extends Answered>(
@@ -42,7 +40,7 @@ export function gateToday<G extends Answered>(
       undefined,
     );
   return newest &&
-    dayOf(Date.parse(newest.answeredAt), of.timeZone) === dayOf(of.nowMs, of.timeZone)
+    dateIn(of.timeZone, Date.parse(newest.answeredAt)) === dateIn(of.timeZone, of.nowMs)
     ? newest
     : undefined;
 }

@@ -2,6 +2,8 @@
  * The panels of a stage as the plan sees them: which one stands for it, how it lies, how long a
  * round of the gun takes.
  */
+import { shareOf } from '@orthochrom/core/amount/share.ts';
+import { coatSeconds } from '@orthochrom/core/route/coatTime.ts';
 import { panelLapSeconds } from '@orthochrom/core/coat/lap.ts';
 import type { PlanContext } from './planContext.ts';
 
@@ -44,4 +46,23 @@ export function lapSecondsOf(
       );
     });
   return laps.length > 0 ? Math.max(...laps) : undefined;
+}
+
+/** As most hands go, where no set-up is at hand yet. */
+const USUAL_HAND = { gunSpeedMPerS: 0.5, stepMm: 60 } as const;
+
+/** About how long one coat of this stage takes to spray, by the hand of its set-up. */
+export function sprayMinutes(
+  { ticket, stage }: Pick<PlanContext, 'ticket' | 'stage'>,
+  { gunSpeedMPerS, stepMm }: { gunSpeedMPerS: number; stepMm: number } = USUAL_HAND,
+): number {
+  const hand = gunSpeedMPerS > 0 && stepMm > 0 ? { gunSpeedMPerS, stepMm } : USUAL_HAND;
+  const panels = ticket.panels
+    .filter(({ id }) => stage.panelIds.includes(id))
+    .map((panel) => ({
+      areaM2: panel.areaM2 * shareOf(panel, stage.kind),
+      heightM: panel.areaM2 / lengthOf(panel.areaM2),
+    }))
+    .filter(({ areaM2 }) => areaM2 > 0);
+  return coatSeconds(panels, hand) / 60;
 }

@@ -5,7 +5,8 @@
 import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
-import { recipeOf, stageAreaM2, type PlanContext } from './planContext.ts';
+import { sprayMinutes } from './panels.ts';
+import { recipeOf, type PlanContext } from './planContext.ts';
 import { lapCupsMl, readyMlFor } from './amounts.ts';
 import { gradeInUse, type GradeInUse } from './gradeInUse.ts';
 import { howMuchInput } from './howMuch.ts';
@@ -36,16 +37,14 @@ export type CoatPlan = {
   recoat: AnswerOf<'recoat'>;
 };
 
-/** Spraying takes about this long a square metre and coat, guns at rest included. */
-const SPRAY_MINUTES_PER_M2 = 3;
-
-/** About how long one coat of this stage takes to spray. */
-export const sprayMinutes = (of: Pick<PlanContext, 'ticket' | 'stage'>): number =>
-  stageAreaM2(of) * SPRAY_MINUTES_PER_M2;
-
 /** All coats that are left, with the waits between them. */
-const allCoatsMinutes = (context: PlanContext, flashMinutes: number): number =>
-  context.coatsLeft * sprayMinutes(context) + (context.coatsLeft - 1) * flashMinutes;
+const allCoatsMinutes = (
+  context: PlanContext,
+  setup: CoatPlan['setup'],
+  flashMinutes: number,
+): number =>
+  context.coatsLeft * sprayMinutes(context, setup.own ?? setup) +
+  (context.coatsLeft - 1) * flashMinutes;
 
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
@@ -77,7 +76,7 @@ export function planCoat(context: PlanContext): CoatPlan {
       // What is mixed cup by cup waits no longer than its own cup takes.
       sprayMinutes: cupsMl
         ? Math.max(...quantity.batches!.map(({ minutes = 0 }) => minutes))
-        : allCoatsMinutes(context, recoat.earliestMinutes.value),
+        : allCoatsMinutes(context, setup, recoat.earliestMinutes.value),
       inUse,
     });
   return {

@@ -173,6 +173,26 @@ export const CupCreate = z.strictObject({ id: Id, ...cupShape }).superRefine(cup
 export const CupEdit = z.strictObject({ ...edited, ...cupShape }).superRefine(cupHolds);
 export type StoredCup = z.infer<typeof StoredCup>;
 
+const DayMinute = z.int().min(0).max(1440);
+/** When the shop works, in minutes of its day. */
+export const ShopHours = z
+  .strictObject({
+    opensMinute: DayMinute,
+    closesMinute: DayMinute,
+    breaks: listOf(z.tuple([DayMinute, DayMinute])),
+  })
+  .superRefine(({ opensMinute, closesMinute, breaks }, ctx) => {
+    if (closesMinute <= opensMinute)
+      ctx.addIssue(contradiction(['closesMinute'], 'it closes before it opens'));
+    breaks.forEach(([from, to], i) => {
+      if (to <= from || from < opensMinute || to > closesMinute)
+        ctx.addIssue(
+          contradiction(['breaks', i], 'a break lies within the hours, and ends after it begins'),
+        );
+    });
+  });
+export type ShopHours = z.infer<typeof ShopHours>;
+
 const shopShape = {
   name: name(),
   timeZone: z.string().refine(isTimeZone, 'this is no time zone, such as Europe/London'),
@@ -181,6 +201,7 @@ const shopShape = {
     .regex(/^[A-Z0-9]{1,8}$/i, 'one to eight letters or digits before a ticket’s number'),
   /** As it is written beside a price. */
   currency: z.string().max(8).optional(),
+  hours: ShopHours.optional(),
 };
 export const Shop = z.strictObject({ ...stored, ...shopShape });
 export const ShopEdit = z.strictObject({ ...edited, ...shopShape });

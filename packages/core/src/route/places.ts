@@ -48,15 +48,15 @@ export type Place = {
 };
 export type Places = { places: Place[]; variants: Variant[]; lengthM: number; widthM: number };
 
-type Hand = Pick<RouteInput, 'gunSpeedMPerS' | 'stepMm' | 'carrier' | 'areasM2'>;
+export type Hand = Pick<RouteInput, 'gunSpeedMPerS' | 'stepMm' | 'carrier' | 'areasM2'>;
 
 /** Middle of a band. */
 export const middle = ([from, to]: Band): number => (from + to) / 2;
 
 /** Seconds of a face and of its rim. [route-1] */
-function faceOf(
+export function faceOf(
   { heightM, areaM2, isHalf }: { heightM: number; areaM2: number; isHalf: boolean },
-  { gunSpeedMPerS, stepMm }: Hand,
+  { gunSpeedMPerS, stepMm }: Pick<Hand, 'gunSpeedMPerS' | 'stepMm'>,
 ): { faceSeconds: number; rimSeconds: number; passSeconds: number } {
   const heightMm = heightM * 1000;
   const passes = passCount(heightMm, stepMm);

@@ -12,7 +12,15 @@ import { airAt } from '../air/forecast.ts';
 import type { Climate } from '../air/climate.ts';
 import type { DayBlock, DayInput, DayJob, DayStage, DayWindow } from './dayJob.ts';
 import { bakeMinutes, largestShare } from './clock.ts';
-import { nextOf, tasksOf, type Next, type Running, type Shop, type Task } from './dayTasks.ts';
+import {
+  nextOf,
+  takesBooth,
+  tasksOf,
+  type Next,
+  type Running,
+  type Shop,
+  type Task,
+} from './dayTasks.ts';
 import { layerOf, servedAt, workedOverFrom } from './waits.ts';
 
 /** Past this a car that waits for its next stage is rolled out of the booth. */
@@ -90,7 +98,7 @@ function runTask(day: LaidDay, shop: Shop, { run, startMinute, minutes }: Next):
       startMinute,
       endMinute,
     });
-    if (kind !== 'prep') shop.rooms.set(job.room, { holder: job.name, freeMinute: endMinute });
+    if (takesBooth(kind)) shop.rooms.set(job.room, { holder: job.name, freeMinute: endMinute });
     if (kind === 'mix') day.mixes.push({ job, stage, startMinute, lastMinute: endMinute });
     if (kind === 'spray') sprayed(day, shop, run, task, startMinute, endMinute);
     if (kind === 'spray' && isRolledOut(run, stage, endMinute))

@@ -7,6 +7,7 @@ import type { Grade } from '../reducer/grade.ts';
 import type { Finish, JobSize } from '../trade/vocabulary.ts';
 import type { ScheduleStage } from './job.ts';
 
+export const AFTER_KINDS = ['look', 'finish'] as const;
 export type DayStage = ScheduleStage & {
   gun?: string | undefined;
   /** One coat over all its panels. */
@@ -27,6 +28,8 @@ export type DayJob = {
   readyMinute?: number | undefined;
   deadlineMinute?: number | undefined;
   jobSize?: JobSize | undefined;
+  /** Once all is on: looked at, cut and polished; by a hand, in no booth. */
+  after?: { kind: (typeof AFTER_KINDS)[number]; minutes: number; fromMinute: number }[] | undefined;
 };
 export type DayInput = {
   jobs: DayJob[];
@@ -42,7 +45,7 @@ export type DayInput = {
   heatedRooms?: string[] | undefined;
 };
 
-export const BLOCK_KINDS = ['prep', 'mix', 'spray', 'flash', 'bake'] as const;
+export const BLOCK_KINDS = ['prep', 'mix', 'spray', 'flash', 'bake', ...AFTER_KINDS] as const;
 export type DayBlock = {
   job: string;
   room: string;

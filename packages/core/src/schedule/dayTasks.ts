@@ -6,16 +6,18 @@
  */
 import type { Climate } from '../air/climate.ts';
 import type { Band } from '../outcome/spread.ts';
-import type { DayInput, DayJob, DayStage } from './dayJob.ts';
+import type { DayBlock, DayInput, DayJob, DayStage } from './dayJob.ts';
 
 /** From the tin to the gun. */
 const MIX_MINUTES = 10;
 
 export type Task = {
-  kind: 'prep' | 'mix' | 'spray' | 'bake';
+  kind: Exclude<DayBlock['kind'], 'flash'>;
   stage: DayStage;
   minutes: number;
   coat?: number;
+  /** Not before: a film that is too soft, a night that is not over. */
+  fromMinute?: number;
 };
 export type Running = {
   job: DayJob;
@@ -33,8 +35,9 @@ export type Shop = {
 };
 
 /** Everything that is left of a job, in its order. */
-export function tasksOf({ stages }: DayJob): Task[] {
-  return stages.flatMap((stage): Task[] => {
+export function tasksOf({ stages, after = [] }: DayJob): Task[] {
+  const last = stages.at(-1)!;
+  const coats = stages.flatMap((stage): Task[] => {
     const coats = Math.ceil(stage.coats);
     const on = Math.min(coats, stage.coatsOn ?? 0);
     if (on >= coats && !stage.bake) return [];
@@ -54,6 +57,7 @@ export function tasksOf({ stages }: DayJob): Task[] {
     const bakes: Task[] = stage.bake ? [{ kind: 'bake', stage, minutes: 0 }] : [];
     return [...prep, ...mix, ...sprays, ...bakes];
   });
+  return [...coats, ...after.map((task): Task => ({ ...task, stage: last }))];
 }
 
 /** Put off past every break that it would run into. */
@@ -67,7 +71,10 @@ function clearOf(breaks: readonly Band[], startMinute: number, minutes: number):
 export type Next = { run: Running; startMinute: number; minutes: number };
 
 /** What is under way goes on first: a mixed cup waits for nobody. */
-const RANK = ['spray', 'bake', 'mix', 'prep'] as const;
+const RANK = ['spray', 'bake', 'mix', 'finish', 'look', 'prep'] as const;
+/** Done beside the booth, by whoever has a hand free. */
+export const takesBooth = (kind: Task['kind']): boolean =>
+  kind === 'mix' || kind === 'spray' || kind === 'bake';
 /** Making ready is put down for a coat, but not begun for less than this. */
 const LEAST_PREP_MINUTES = 5;
 
@@ -84,10 +91,12 @@ export function nextOf(
     const { job } = run;
     const room = shop.rooms.get(job.room);
     const isHeld = room?.holder !== undefined && room.holder !== job.name;
-    if (task.kind !== 'prep' && isHeld) return [];
+    const isBeside = !takesBooth(task.kind);
+    if (!isBeside && isHeld) return [];
     const free = Math.max(
       run.readyMinute,
-      task.kind === 'prep' || room?.holder === job.name ? startMinute : (room?.freeMinute ?? 0),
+      isBeside || room?.holder === job.name ? startMinute : (room?.freeMinute ?? 0),
+      task.fromMinute ?? startMinute,
       task.kind === 'bake' ? startMinute : (shop.painters.get(job.painter) ?? startMinute),
       (task.kind === 'spray' && task.stage.gun && shop.guns.get(task.stage.gun)) || startMinute,
     );

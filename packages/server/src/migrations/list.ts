@@ -6,7 +6,7 @@ import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 import { NothingLost1795530000000 } from './nothingLost.ts';
 import { RoundTheCar1795950000000 } from './roundTheCar.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
-import { TestPanel1796000000000 } from './testPanel.ts';
+import { TestPanelAndHours1796000000000 } from './testPanelAndHours.ts';
 import { TakenIn1795620000000 } from './takenIn.ts';
 import { WhatStandsOnIt1795560000000 } from './whatStandsOnIt.ts';
 
@@ -20,5 +20,5 @@ export const migrations = [
   TakenIn1795620000000,
   CardsAndPrices1795910000000,
   RoundTheCar1795950000000,
-  TestPanel1796000000000,
+  TestPanelAndHours1796000000000,
 ];

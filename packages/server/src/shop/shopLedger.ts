@@ -33,7 +33,7 @@ export const changeShop = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    const changes = { currency: null, ...told } as ShopRow;
+    const changes = { currency: null, hours: null, ...told } as ShopRow;
     await changeVersioned(manager, ShopTable, {
       what: 'shop',
       id: shopId,

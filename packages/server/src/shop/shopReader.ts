@@ -114,8 +114,16 @@ const airLineOf = ({
   ...(compressorId ? { compressorId } : {}),
 });
 
-export const shopOf = ({ id, version, name, timeZone, ticketPrefix, currency }: ShopRow): Shop =>
-  present({ id, version, name, timeZone, ticketPrefix, currency }) as Shop;
+export const shopOf = ({
+  id,
+  version,
+  name,
+  timeZone,
+  ticketPrefix,
+  currency,
+  hours,
+}: ShopRow): Shop =>
+  present({ id, version, name, timeZone, ticketPrefix, currency, hours }) as Shop;
 
 export const pricesOf = ({ id, version, productId, prices }: ProductPricesRow): ProductPrices => ({
   id,

@@ -35,6 +35,7 @@ export const ShopTable = new EntitySchema<ShopRow>({
     ...key('shop'),
     ...texts('name', 'timeZone', 'ticketPrefix'),
     ...optionalTexts('currency'),
+    ...optionalStructures('hours'),
     ...integers('nextTicketNo'),
     ...edited,
   },

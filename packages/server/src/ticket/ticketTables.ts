@@ -89,6 +89,7 @@ export const StageTable = new EntitySchema<StageRow>({
     ...optionalStructures('tint'),
     archivedAt: edited.archivedAt,
   },
+  indices: [{ name: 'stage_sheet_version', columns: ['sheetVersionId'] }],
   foreignKeys: [
     refersTo('stage', 'ticketId', 'Ticket'),
     refersTo('stage', 'sheetVersionId', 'SheetVersion'),

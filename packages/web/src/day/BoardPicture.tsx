@@ -13,13 +13,23 @@ type BoardPictureProps = {
   breaks: readonly (readonly [number, number])[];
   widthPx: number;
   clock: (minute: number) => string;
+  /** What may be done from when, on the row of its job. */
+  marks: readonly { job: string; said: string; minute: number }[];
 };
 
 const LEFT_PX = 14;
 const RIGHT_PX = 24;
 const BLOCK_PX = 32;
 const CHAR_PX = 7.4;
-const KIND_WORD = { prep: 'ready', mix: 'mix', spray: '', flash: 'flash', bake: 'heat' } as const;
+const KIND_WORD = {
+  prep: 'ready',
+  mix: 'mix',
+  spray: '',
+  flash: 'flash',
+  bake: 'heat',
+  look: 'look',
+  finish: 'cut, polish',
+} as const;
 
 type Block = DayAnswer['blocks'][number];
 /** The class of a stage in the ribbon's colours, by the word it is called. */
@@ -36,7 +46,8 @@ const textOf = ({ kind, stage, coat, painter }: Block): string =>
     : KIND_WORD[kind];
 
 export function BoardPicture(props: BoardPictureProps) {
-  const { answer, roomOf, hrefOf, startMinute, closesMinute, breaks, widthPx, clock } = props;
+  const { answer, roomOf, hrefOf, startMinute, closesMinute, breaks, widthPx, clock, marks } =
+    props;
   const box = { leftPx: LEFT_PX, widthPx, rightPx: RIGHT_PX };
   const { rows, x, heightPx, hours } = boardOf(answer, roomOf, startMinute, box);
   const [, toMinute] = x.domain() as [number, number];
@@ -108,6 +119,14 @@ export function BoardPicture(props: BoardPictureProps) {
                       .filter(({ job }) => job === row.job)
                       .map((block) => (
                         <Bar key={`${block.kind} ${block.startMinute}`} block={block} x={x} />
+                      ))}
+                    {marks
+                      .filter(({ job, minute }) => job === row.job && minute <= toMinute)
+                      .map(({ said, minute }) => (
+                        <g key={said} transform={`translate(${x(minute)} 0)`}>
+                          <path d="M0 44 V4 H12 L8 9 L12 14 H0" className={styles['mark']} />
+                          <title>{said}</title>
+                        </g>
                       ))}
                     {answer.windows
                       .filter(({ job, closesMinute: at }) => job === row.job && at <= toMinute)

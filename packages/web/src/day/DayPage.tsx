@@ -1,6 +1,7 @@
 /** The day's board: every open job over the clock, what is late, what closes, which grade when. */
-import { Button, Checkbox, Select } from '@mantine/core';
-import { useElementSize, useLocalStorage } from '@mantine/hooks';
+import { Button } from '@mantine/core';
+import { useElementSize } from '@mantine/hooks';
+import { dayMarks } from '@orthochrom/contract/plan/dayMarks.ts';
 import { dayInput } from '@orthochrom/contract/plan/dayBoard.ts';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import { LONGEST_LIST } from '@orthochrom/contract/quantity/fields.ts';
@@ -12,7 +13,10 @@ import { useNowMs } from '../api/serverClock.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { useHeavy } from '../heavy/heavy.ts';
-import { minuteOfDay } from '../today/minuteOfDay.ts';
+import { boardDay, dateIn, hoursOf } from '@orthochrom/contract/plan/shopHours.ts';
+import { Link } from 'react-router';
+import { AFTER_NAME } from '../words/afterWords.ts';
+import { NotBefore } from './NotBefore.tsx';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { timeText } from '../words/timeText.ts';
 import { BoardPicture } from './BoardPicture.tsx';
@@ -21,9 +25,6 @@ import { calendarEvents, calendarText } from './calendar.ts';
 import { saveText } from '../frame/saveText.ts';
 import styles from './DayPage.module.css';
 
-const HOUR = 60;
-const CLOSES = [16, 17, 18, 19, 20, 22];
-const NOON: [number, number] = [12 * HOUR + 30, 13 * HOUR];
 const EVERY_MS = 60_000;
 /** Names of jobs beside the clock. */
 const LABELS_PX = 232;
@@ -52,8 +53,6 @@ export function DayPage() {
   const open = ticketsRead.data?.tickets.filter(({ state }) => state === 'open') ?? [];
   const wholesRead = useWholes(ticketsRead.data && open.map(({ id }) => id));
   const nowMs = useNowMs(EVERY_MS);
-  const [closes, setCloses] = useLocalStorage({ key: 'orthochrom-closes', defaultValue: '18' });
-  const [hasBreak, setBreak] = useLocalStorage({ key: 'orthochrom-noon', defaultValue: true });
   const { ref, width } = useElementSize();
   const [air, setup, sheets, wholes] = [
     airRead.data,
@@ -61,53 +60,71 @@ export function DayPage() {
     sheetsRead.data,
     wholesRead.data,
   ];
-  const timeZone = setup?.shop.timeZone;
-  const startMinute = timeZone ? minuteOfDay(timeZone, nowMs) : 0;
+  const onBoard = useMemo(() => setup && boardDay(nowMs, setup.shop), [setup, nowMs]);
+  const nowMinute = onBoard?.nowMinute ?? 0;
   // A stand-in plays another hour of its day: its air is moved to the shop's own clock.
   const standIn = air?.rooms.find(({ standIn: played }) => played)?.standIn;
-  const shift = standIn ? startMinute - Math.floor(standIn.minute) : 0;
+  const shift = standIn ? nowMinute - Math.floor(standIn.minute) : 0;
   const input = useMemo(
     () =>
-      air && setup && sheets && wholes
+      air && setup && sheets && wholes && onBoard
         ? dayInput(
             wholes,
             setup,
             air.days.map((day) => moved(day, shift)),
             sheets,
             {
+              ...onBoard,
               nowMs,
-              startMinute,
-              closesMinute: Number(closes) * HOUR,
-              breaks: hasBreak ? [NOON] : [],
-              today: new Date(nowMs).toLocaleDateString('en-CA', { timeZone: setup.shop.timeZone }),
+              date: dateIn(
+                setup.shop.timeZone,
+                instantOf(onBoard.startMinute, { minute: nowMinute, ms: nowMs }),
+              ),
             },
           )
         : undefined,
-    [air, setup, sheets, wholes, nowMs, startMinute, shift, closes, hasBreak],
+    [air, setup, sheets, wholes, nowMs, nowMinute, shift, onBoard],
   );
   const asked = useMemo(
     () => input && { ...input, jobs: input.jobs.slice(0, LONGEST_LIST) },
     [input],
   );
   const { answer, error, isStale } = useHeavy('day', asked);
-  if (!input)
+  const marks = useMemo(
+    () =>
+      air && setup && sheets && wholes
+        ? dayMarks(
+            wholes,
+            {
+              setup,
+              latest: sheets,
+              airIn: (roomId) => air.rooms.find((room) => room.roomId === roomId),
+            },
+            nowMs,
+          )
+        : [],
+    [air, setup, sheets, wholes, nowMs],
+  );
+  if (!input || !onBoard || !setup)
     return (
       <NotYet reads={[airRead, setupRead, sheetsRead, ticketsRead, wholesRead]} what="the day" />
     );
-  const now = { minute: startMinute, ms: nowMs };
+  const { startMinute, isTomorrow } = onBoard;
+  const now = { minute: nowMinute, ms: nowMs };
   const instant = (minute: number): number => instantOf(minute, now);
   const clock = (minute: number): string => timeText(instant(minute));
+  const hours = hoursOf(setup.shop);
   const roomOf = (job: string): string => input.jobs.find(({ name }) => name === job)?.room ?? '';
   const hrefOf = (job: string): string =>
     `/tickets/${open.find(({ number }) => job.startsWith(`${number} `))?.id ?? ''}`;
   const save = () =>
     answer &&
-    saveText('shop-day.ics', 'text/calendar', calendarText(calendarEvents(answer, instant)));
+    saveText('shop-day.ics', 'text/calendar', calendarText(calendarEvents(answer, instant, marks)));
   return (
     <>
       <PageHead
         title="The day"
-        line={`From ${clock(startMinute)}, ${input.jobs.length} jobs with coats to lay`}
+        line={`${isTomorrow ? 'Closed now: the next day, from' : 'From'} ${clock(startMinute)}, ${input.jobs.length} ${input.jobs.length === 1 ? 'job' : 'jobs'} on it`}
       >
         <Button
           variant="default"
@@ -119,23 +136,15 @@ export function DayPage() {
         </Button>
       </PageHead>
       <div className="page stack">
-        <div className="row">
-          <Select
-            label="Closes at"
-            w={140}
-            data={CLOSES.map((hour) => ({ value: String(hour), label: `${hour}:00` }))}
-            value={closes}
-            onChange={(hour) => hour && setCloses(hour)}
-          />
-          <Checkbox
-            size="md"
-            label="Half an hour’s break at noon"
-            checked={hasBreak}
-            onChange={(event) => setBreak(event.currentTarget.checked)}
-            style={{ alignSelf: 'end', paddingBottom: 12 }}
-          />
-        </div>
-        {input.jobs.length === 0 && <p className="card">No open ticket has a coat left to lay.</p>}
+        <p className="quiet">
+          Open {clock(hours.opensMinute)} to {clock(hours.closesMinute)}
+          {hours.breaks
+            .map(([from, to]) => `, break ${clock(from)} to ${clock(to)}`)
+            .join('')}. <Link to="/settings">Change the hours</Link>
+        </p>
+        {input.jobs.length === 0 && (
+          <p className="card">No open ticket has anything to do on it.</p>
+        )}
         {input.jobs.length > LONGEST_LIST && (
           <p className="card" role="status">
             {input.jobs.length - LONGEST_LIST} more jobs are not on the board: those wanted soonest
@@ -154,6 +163,11 @@ export function DayPage() {
               closesMinute={input.closesMinute}
               widthPx={Math.max(640, width - LABELS_PX)}
               clock={clock}
+              marks={marks.map(({ job, what, atMs }) => ({
+                job,
+                said: `${AFTER_NAME[what]} from ${timeText(atMs)}`,
+                minute: nowMinute + (atMs - nowMs) / 60_000,
+              }))}
             />
           )}
         </div>
@@ -196,6 +210,7 @@ export function DayPage() {
             </section>
           </div>
         )}
+        <NotBefore marks={marks} />
       </div>
     </>
   );

@@ -1,5 +1,7 @@
 /** The day as a calendar file: what is mixed, sprayed and heated, and what closes when. */
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import type { DayMark } from '@orthochrom/contract/plan/dayMarks.ts';
+import { AFTER_NAME } from '../words/afterWords.ts';
 import type { DayAnswer } from './boardLayout.ts';
 
 const KIND: Record<string, string> = {
@@ -7,6 +9,8 @@ const KIND: Record<string, string> = {
   mix: 'mix',
   spray: 'spray',
   bake: 'heat',
+  look: 'look again at',
+  finish: 'cut and polish',
 };
 const utc = (ms: number): DateArray => {
   const at = new Date(ms);
@@ -20,10 +24,11 @@ const utc = (ms: number): DateArray => {
 };
 const inUtc = { startInputType: 'utc', startOutputType: 'utc' } as const;
 
-/** Every block that wants a hand or an oven, and every window with its end. */
+/** Every block that wants a hand or an oven, every window's end, and what may follow from when. */
 export function calendarEvents(
   { blocks, windows }: Pick<DayAnswer, 'blocks' | 'windows'>,
   instant: (minute: number) => number,
+  marks: readonly DayMark[] = [],
 ): EventAttributes[] {
   const worked = blocks
     .filter(({ kind }) => kind !== 'flash')
@@ -43,7 +48,13 @@ export function calendarEvents(
     start: utc(instant(closesMinute)),
     duration: { minutes: 5 },
   }));
-  return [...worked, ...closing];
+  const from = marks.map(({ job, what, atMs }) => ({
+    ...inUtc,
+    title: `${job}: ${AFTER_NAME[what].toLowerCase()} from now on`,
+    start: utc(atMs),
+    duration: { minutes: 5 },
+  }));
+  return [...worked, ...closing, ...from];
 }
 
 /**

@@ -1,7 +1,9 @@
 /** The shop itself: its name, its clock, what stands before a ticket's number, its money. */
 import { Button, Select, TextInput } from '@mantine/core';
+import { hoursOf } from '@orthochrom/contract/plan/shopHours.ts';
 import type { Shop } from '@orthochrom/contract/shop/setup.ts';
 import { ADDRESS } from '../api/resources.ts';
+import { HoursFields } from './HoursFields.tsx';
 import { useKept } from './useKept.ts';
 
 const ZONES = Intl.supportedValuesOf('timeZone');
@@ -49,6 +51,7 @@ export function ShopSettings({ shop }: { shop: Shop }) {
           }}
         />
       </div>
+      <HoursFields hours={hoursOf(draft)} onChange={(hours) => setDraft({ ...draft, hours })} />
       <div className="row">
         <Button loading={busy} disabled={!isChanged} onClick={() => void save()}>
           Save the shop

@@ -1,4 +1,5 @@
-import { sprayMinutes, type CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
+import { sprayMinutes } from '@orthochrom/contract/plan/panels.ts';
+import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { gunSheetOf } from '@orthochrom/contract/plan/planInputs.ts';
 import { recoatInput } from '@orthochrom/contract/plan/recoatInputs.ts';
@@ -132,7 +133,13 @@ function useStageMinutes(
           return ask('recoat', recoatInput(of, now)).earliestMinutes.value;
         };
         const minutes = {
-          spray: Math.max(2, sprayMinutes({ ticket: whole.ticket, stage })),
+          spray: Math.max(
+            2,
+            sprayMinutes(
+              { ticket: whole.ticket, stage },
+              stage.id === context.stage.id ? (plan.setup.own ?? plan.setup) : undefined,
+            ),
+          ),
           between: flashOf(2),
           last: flashOf(1),
         };

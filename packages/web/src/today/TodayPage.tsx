@@ -24,7 +24,7 @@ import { whenText } from '../words/timeText.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { DayChart } from './DayChart.tsx';
 import { gradeBands } from './dayLayout.ts';
-import { minuteOfDay } from './minuteOfDay.ts';
+import { minuteOfDay } from '@orthochrom/contract/plan/shopHours.ts';
 import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
 

@@ -2,21 +2,13 @@
  * When it may be taped, polished, washed, waxed and handed over; when to look again, and what for.
  */
 import { afterCoat } from '@orthochrom/contract/plan/after.ts';
-import type { CureDate } from '@orthochrom/core/cure/cure.ts';
+import { CURE_DATES } from '@orthochrom/core/cure/cure.ts';
 import type { Light, LookedFor } from '@orthochrom/core/cure/lookAgain.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { AFTER_NAME } from '../../words/afterWords.ts';
 import { dateTimeText } from '../../words/timeText.ts';
 
-const DATE_WORD: [CureDate, string][] = [
-  ['tapeMinute', 'Tape'],
-  ['sandMinute', 'Sand, cut'],
-  ['polishMinute', 'Polish'],
-  ['handOverMinute', 'Keys'],
-  ['handWashMinute', 'Wash by hand'],
-  ['machineWashMinute', 'Machine wash'],
-  ['waxMinute', 'Wax'],
-];
 const LIGHT: Record<Light, string> = { booth: 'booth light', side: 'side light', sun: 'sun' };
 const LOOKED_FOR: Record<LookedFor, string> = {
   pinholes: 'pinholes',
@@ -65,13 +57,13 @@ export function AfterDates({ whole, coat, context, plan }: AfterDatesProps) {
             </td>
             <td className="quiet">{look.lights.map((light) => LIGHT[light]).join(', ')}</td>
           </tr>
-          {DATE_WORD.flatMap(([name, word]) => {
+          {CURE_DATES.flatMap((name) => {
             const date = after[name];
             return date
               ? [
                   <tr key={name} data-after={name}>
                     <td>
-                      <strong>{word}</strong>
+                      <strong>{AFTER_NAME[name]}</strong>
                     </td>
                     <td>not before {said(date.value)}</td>
                     <td className="quiet">sure from {said(date.high)}</td>

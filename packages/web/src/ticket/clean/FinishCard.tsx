@@ -16,6 +16,7 @@ import { useWrite } from '../../api/useWrite.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
+import { EdgesToKeepOff } from './EdgesToKeepOff.tsx';
 import { seenToCut, VERDICT_WORD } from './finishWords.ts';
 
 type FinishCardProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & {
@@ -144,6 +145,9 @@ function Ladder(props: FinishCardProps & { seen: FinishTold['seen'] }) {
             Done: {next.step.split(/[,:]/)[0]}
           </Button>
         </div>
+      )}
+      {(answer.steps.length > 0 || before.length > 0) && (
+        <EdgesToKeepOff ticket={whole.ticket} stage={context.stage} keepOffMm={answer.keepOffMm} />
       )}
       <p className="quiet">
         {`Keep ${answer.keepOffMm} mm off edges and creases; that strip by hand, the last grit only.`}
