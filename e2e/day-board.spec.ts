@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { expectAccessible, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
-import { layCoat } from './walk.ts';
+import { layCoat, openLong } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
@@ -10,9 +10,10 @@ test('the day is laid out over all jobs, moves with a coat, and goes into a cale
   page,
 }) => {
   const id = await ownTicket('Plover estate, on the board', 'base', { coats: 2 });
+  await openLong('Europe/London');
   await page.goto('/');
   await page.getByRole('link', { name: 'Board of the day' }).click();
-  const row = page.getByRole('link', { name: /Plover estate, on the board/ });
+  const row = page.getByRole('link', { name: /Plover estate, on the board/ }).first();
   await expect(row).toBeVisible();
   await expect(row).toHaveAttribute('href', `/tickets/${id}`);
   await expect(page.getByRole('img', { name: /Plover estate, on the board/ })).toBeVisible();
@@ -24,9 +25,13 @@ test('the day is laid out over all jobs, moves with a coat, and goes into a cale
   expect(text).toContain('BEGIN:VCALENDAR');
   expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(5);
 
-  // What is on is not laid again: the job goes when its last coat is.
+  // What is on is not laid again: the job is mixed for no more when its last coat is.
   await layCoat(id, 0, ['nothing']);
   await expect(row).toBeVisible();
   await layCoat(id, 1, ['nothing']);
-  await expect(row).toHaveCount(0);
+  const mixes = page.getByRole('region', { name: 'Mixes of the day' });
+  await expect(mixes.getByText(/Plover estate, on the board/)).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Not before' })).toContainText(
+    'Plover estate, on the board',
+  );
 });

@@ -4,8 +4,10 @@
  */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
+import { minuteOfDay } from '@orthochrom/contract/plan/shopHours.ts';
 import { prepList } from '@orthochrom/contract/plan/prepList.ts';
-import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Panel, SheetVersion, Ticket, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { bodyMap, type Body } from '@orthochrom/core/body/bodyMap.ts';
 import { passesOf, type PrepKind } from '@orthochrom/core/prep/stepKinds.ts';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
@@ -116,6 +118,16 @@ export async function endTheNight(ticketId: string): Promise<void> {
   await client.end();
 }
 
+/** Half a day and more lies before the board, whatever the hour is. */
+export async function openLong(timeZone: string): Promise<void> {
+  const client = new pg.Client({ connectionString: databaseUrl() });
+  await client.connect();
+  const isMorning = minuteOfDay(timeZone, Date.now()) < 720;
+  const hours = { opensMinute: 0, closesMinute: isMorning ? 1440 : 720, breaks: [] };
+  await client.query('update shop set hours = $1', [hours]);
+  await client.end();
+}
+
 export async function roomOf(ticketId: string): Promise<Room> {
   const { ticket } = await read(ticketId);
   return (await call<ShopSetup>('GET', '/setup')).rooms.find(({ id }) => id === ticket.roomId)!;
@@ -136,6 +148,61 @@ export async function tellPanels(ticketId: string, told: Partial<Panel>): Promis
   const { id, number: _n, createdAt: _c, ...edit } = ticket;
   const panels = edit.panels.map((panel) => ({ ...panel, ...told }));
   await call('PUT', `/tickets/${id}`, { ...edit, panels });
+}
+
+/** Tells something of one panel, by its key. */
+export async function tellPanel(
+  ticketId: string,
+  name: string,
+  told: Partial<Panel>,
+): Promise<void> {
+  const { ticket } = await read(ticketId);
+  const { id, number: _n, createdAt: _c, ...edit } = ticket;
+  const panels = edit.panels.map((panel) => (panel.name === name ? { ...panel, ...told } : panel));
+  expect(
+    panels.some((panel) => panel.name === name),
+    name,
+  ).toBe(true);
+  await call('PUT', `/tickets/${id}`, { ...edit, panels });
+}
+
+/** Every panel of a body, in one colour. */
+export async function wholeBody(vehicle: string, bodyKind: Body): Promise<string> {
+  const { tickets } = await call<{ tickets: Ticket[] }>('GET', '/tickets');
+  const like = tickets.find((ticket) => ticket.vehicle.startsWith('Linnet hatchback, left side'))!;
+  const sheets = await call<SheetVersion[]>('GET', '/sheets');
+  const version = sheets.find(({ sheet }) => sheet.kind === 'singleStage')!;
+  const { version: _v, number: _n, state: _s, createdAt: _c, ...ticket } = like;
+  const panels = bodyMap(bodyKind).panels.map(({ id: name, areaM2, orientation, substrate }) => ({
+    id: newId(),
+    name,
+    areaM2,
+    orientation,
+    substrate: substrate ?? ('metal' as const),
+    scope: 'full' as const,
+  }));
+  const own = {
+    ...ticket,
+    id: newId(),
+    vehicle,
+    bodyKind,
+    jobSize: 'overall',
+    panels,
+    stages: [
+      {
+        id: newId(),
+        kind: 'singleStage',
+        sheetVersionId: version.id,
+        recipeName: version.sheet.recipes![0]!.name,
+        colourName: '',
+        coats: 2,
+        part: 'largePanel',
+        panelIds: panels.map(({ id }) => id),
+      },
+    ],
+  };
+  await call('POST', '/tickets', own);
+  return own.id;
 }
 
 /** The list of the ticket that is shown, answered as it should be. */

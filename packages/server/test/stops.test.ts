@@ -242,9 +242,11 @@ describe('heat and polish', () => {
     expect(
       codes(await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true })),
     ).toContain('extraction-off');
-    const reply = await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true });
-    expect(reply.status).toBe(201);
-    expect(walk.whole.works).toMatchObject([{ kind: 'heated', coatId: walk.coat(0).id }]);
+    const told = { ...IN_ORDER, vapourCleared: true, vehicleLimitC: 50 };
+    expect((await walk.work(0, 'heated', { ...told, vehicleLimitC: 500 })).status).toBe(422);
+    expect((await walk.work(0, 'heated', told)).status).toBe(201);
+    const kept = { kind: 'heated', coatId: walk.coat(0).id, vehicleLimitC: 50 };
+    expect(walk.whole.works).toMatchObject([kept]);
   });
   it('is read on the metal once it is on: every reading is kept, none of a strange panel', async () => {
     await walk.lay(0);

@@ -16,7 +16,7 @@ export type After = AnswerOf<'cure'>;
 
 /** What was done to the layers of a ticket, and what was read while heat was on. */
 export type DoneToIt = {
-  works: readonly Pick<LayerWork, 'kind' | 'coatId' | 'at'>[];
+  works: readonly Pick<LayerWork, 'kind' | 'coatId' | 'at' | 'vehicleLimitC'>[];
   heatReads: readonly HeatRead[];
 };
 
@@ -29,7 +29,7 @@ function heated(
   const begun = works.findLast(({ kind, coatId }) => kind === 'heated' && coatId === coat.id);
   if (!begun) return undefined;
   const reads = readsSince(context.ticket, heatReads, coat.id, begun.at);
-  const { toC, holdMinutes, endMinute, openMinute } = heatOn(context, reads);
+  const { toC, holdMinutes, endMinute, openMinute } = heatOn(context, reads, begun);
   if (toC === undefined || !endMinute || !openMinute) return undefined;
   const fromMinute = Math.max(0, (Date.parse(begun.at) - coat.endedMs) / MINUTE_MS);
   return {

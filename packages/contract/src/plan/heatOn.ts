@@ -5,6 +5,7 @@
 import { ask, type AnswerOf, type InputOf } from '../registry.ts';
 import type { HeatRead } from '../shop/heatRead.ts';
 import { panelSaid } from './layersFound.ts';
+import type { Panel } from '../shop/ticket.ts';
 import type { PlanContext } from './planContext.ts';
 import { planCoat } from './planCoat.ts';
 import { climateFrom } from './planInputs.ts';
@@ -36,28 +37,46 @@ export function heatInput(
       return {
         name,
         substrate: panel.substrate,
-        ...(isFilled && panel.substrate === 'metal' ? { build: 'filled' as const } : {}),
+        ...buildOf(panel, isFilled),
         ...(read ? { seenC: read.seenC, seenMinute: read.seenMinute } : {}),
       };
     }),
   };
 }
 
+/** As it was told; filler on metal makes it heavier. */
+const buildOf = (
+  { build, substrate }: Pick<Panel, 'build' | 'substrate'>,
+  isFilled: boolean,
+): { build?: NonNullable<Panel['build']> } => {
+  if (build) return { build };
+  return isFilled && substrate === 'metal' ? { build: 'filled' } : {};
+};
+
 /** A lamp that is on at this distance: where it belongs, by the hottest reading on a panel. */
 export const lampOn = (
   context: Asked,
   distanceMm: number,
   reads: readonly PanelRead[] = [],
+  { vehicleLimitC }: { vehicleLimitC?: number | undefined } = {},
 ): HeatOn =>
   ask('heat', {
     ...heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads),
     method: 'lamp',
+    ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
     lamp: { distanceMm },
   });
 
 /** Once it is on: flash and vapour were answered before it was begun. */
-export const heatOn = (context: Asked, reads: readonly PanelRead[] = []): HeatOn =>
-  ask('heat', heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads));
+export const heatOn = (
+  context: Asked,
+  reads: readonly PanelRead[] = [],
+  { vehicleLimitC }: { vehicleLimitC?: number | undefined } = {},
+): HeatOn =>
+  ask('heat', {
+    ...heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads),
+    ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
+  });
 const LONG_DRY = 100_000;
 
 /** A booth that can warm its air, over waterborne without hardener that still flashes. */

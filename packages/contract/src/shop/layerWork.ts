@@ -32,6 +32,8 @@ export const LayerWorkCreate = z
     why: z.string().max(200),
     /** Of the air that was warmed, between two coats. */
     ...optional('warmC'),
+    /** What battery and trim of the car bear, where heat is begun. */
+    ...optional('vehicleLimitC'),
     ...gateAnswersShape,
   })
   .superRefine(({ kind, why }, ctx) => {
@@ -53,6 +55,7 @@ export type LayerWork = {
   settles: string[];
   why: string;
   warmC?: number;
+  vehicleLimitC?: number;
   at: string;
 };
 

@@ -3,6 +3,7 @@
  * coat by coat.
  */
 import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
+import { BUILDS } from '@orthochrom/core/heat/panelHeat.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FoundLayer } from '../shapes/layers.ts';
 import {
@@ -45,6 +46,8 @@ export const Panel = z.strictObject({
   /** Painted over more than once already. */
   manyLayers: z.boolean().optional(),
   ...optional('spotM2', 'heightM', 'lengthM'),
+  /** How heavy it is: what lags in an oven. Without a word, as its stuff usually is. */
+  build: z.enum(BUILDS).optional(),
   /** Without a word: as from the factory. */
   finishTarget: FinishTarget.optional(),
 });

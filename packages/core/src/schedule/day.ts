@@ -83,12 +83,14 @@ function verdictsOf(input: DayInput, laid: LaidDay, startMinute: number): Verdic
   const { jobs, forecasts, sunriseMinute, heatedRooms = [] } = input;
   const late = jobs.flatMap((job): Verdict[] => {
     const endMinute = laid.done.get(job.name);
-    if (endMinute === undefined) return [caution('job-not-today', { job: job.name })];
+    if (endMinute === undefined) return [];
     const { deadlineMinute } = job;
     return deadlineMinute !== undefined && endMinute > deadlineMinute + 1e-9
       ? [caution('job-late', { job: job.name, lateMinutes: endMinute - deadlineMinute })]
       : [];
   });
+  const open = jobs.filter(({ name }) => !laid.done.has(name)).map(({ name }) => name);
+  const notToday = open.length > 0 ? [caution('job-not-today', { jobs: open.join('; ') })] : [];
   const closed = laid.closed.map(({ job, stage, minutesSince, latestMinutes }) =>
     stop('window-closes-first', { job, stage, minutesSince, latestMinutes }),
   );
@@ -120,7 +122,7 @@ function verdictsOf(input: DayInput, laid: LaidDay, startMinute: number): Verdic
   const byCode = [...dawn, ...air].filter(
     ({ code }, i, all) => all.findIndex((other) => other.code === code) === i,
   );
-  return [...closed, ...byCode, ...late, ...mixed].sort(
+  return [...closed, ...byCode, ...late, ...notToday, ...mixed].sort(
     (a, b) => Number(b.level === 'stop') - Number(a.level === 'stop'),
   );
 }

@@ -28,8 +28,7 @@ export const addLayerWork = (
   given: LayerWorkCreate,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    const { id, painterId, kind, settles = [], why, ...answers } = given;
-    const { warmC } = answers;
+    const { id, painterId, kind, settles = [], why, warmC, vehicleLimitC, ...answers } = given;
     const row = await coatRow(manager, coatId);
     const context = await planContextOf(manager, probe, row, { painterId });
     const { whole } = context;
@@ -51,7 +50,11 @@ export const addLayerWork = (
       kind,
       why: why.trim(),
       settles,
-      answers,
+      answers: {
+        ...answers,
+        ...(warmC === undefined ? {} : { warmC }),
+        ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
+      },
       at: new Date(),
     };
     await insertNew(manager, LayerWorkTable, work);

@@ -169,9 +169,10 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
 /** What was done to the layers of a ticket, the newest last. */
 async function worksOf(manager: EntityManager, ticketId: string): Promise<LayerWork[]> {
   const rows = await manager.find(LayerWorkTable, { where: { ticketId }, order: { at: 'ASC' } });
-  return rows.map(({ ticketId: _t, answers: { warmC }, at, ...work }) => ({
+  return rows.map(({ ticketId: _t, answers: { warmC, vehicleLimitC }, at, ...work }) => ({
     ...work,
     ...(typeof warmC === 'number' ? { warmC } : {}),
+    ...(typeof vehicleLimitC === 'number' ? { vehicleLimitC } : {}),
     at: at.toISOString(),
   }));
 }

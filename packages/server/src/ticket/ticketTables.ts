@@ -65,7 +65,7 @@ export const PanelTable = new EntitySchema<PanelRow>({
     ...optionalStructures('found'),
     ...optionalBooleans('foreign', 'manyLayers'),
     ...optionalDoubles('spotM2', 'heightM', 'lengthM'),
-    ...optionalTexts('finishTarget'),
+    ...optionalTexts('finishTarget', 'build'),
     archivedAt: edited.archivedAt,
   },
   foreignKeys: [refersTo('panel', 'ticketId', 'Ticket')],

@@ -1,5 +1,6 @@
 /** The words a painter reads for the contract's names. */
 import type { Basis, Chemistry, FinishTarget, Stage } from '@orthochrom/core/trade/vocabulary.ts';
+import type { Build } from '@orthochrom/core/heat/panelHeat.ts';
 import type { Exposure } from '@orthochrom/core/prep/exposure.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';
@@ -20,6 +21,15 @@ export const STATE_NAME: Record<CoatState, string> = {
   sprayed: 'flashing',
   flashed: 'touch-dry',
   looked: 'logged',
+};
+/** How heavy a panel is: what lags in an oven. */
+export const BUILD_NAME: Record<Build, string> = {
+  sheetMetal: 'sheet metal',
+  plastic: 'plastic skin',
+  composite: 'laminate',
+  filled: 'filled sheet',
+  heavyMetal: 'thick metal, frame',
+  casting: 'casting',
 };
 export const WORK_NAME: Record<WorkKind, string> = {
   sandedDry: 'Sanded dry',

@@ -52,6 +52,8 @@ export function DryingWays(props: DryingProps) {
     <div className="card stack" role="group" aria-label="How it is dried">
       <strong>How it is dried</strong>
       <SegmentedControl
+        orientation="vertical"
+        fullWidth
         aria-label="How it is dried"
         value={way}
         onChange={(next) => setWay(next as Way)}

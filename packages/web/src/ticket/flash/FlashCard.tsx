@@ -85,7 +85,7 @@ export function FlashCard({
   return (
     <StepFrame
       ways={{
-        word: 'Not before, comb',
+        word: 'Drying, comb',
         content: (
           <>
             <EarliestTimes {...{ whole, coat, context, plan, painter, keep }} nowMs={now} />

@@ -16,6 +16,7 @@ import { useWrite } from '../../api/useWrite.ts';
 import type { GateAnswersGiven } from '@orthochrom/contract/plan/gateProduct.ts';
 import { answersAgain } from '../../safety/answers.ts';
 import { Choice, Question, YesNo } from '../../safety/Choice.tsx';
+import { FigureInput } from '../../units/FigureInput.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { HeatRuns } from './HeatRuns.tsx';
 import type { CardProps } from '../cardProps.ts';
@@ -29,6 +30,7 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   const [busy, write] = useWrite();
   const [extraction, setExtraction] = useState<GateAnswersGiven['extraction']>();
   const [vapourCleared, setCleared] = useState<boolean>();
+  const [vehicleLimitC, setVehicleLimit] = useState<number>();
   const { extraction: _, ...people } = answersAgain(gate?.answers);
   const answers = {
     ...people,
@@ -38,8 +40,7 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
   const heated = whole.works.findLast(
     ({ coatId, kind }) => coatId === coat.id && kind === 'heated',
   );
-  if (heated)
-    return <HeatRuns {...{ whole, coat, context, painter, keep }} at={heated.at} nowMs={nowMs} />;
+  if (heated) return <HeatRuns {...{ whole, coat, context, painter, keep, heated, nowMs }} />;
   const minutesSince = Math.max(0, (nowMs - Date.parse(coat.endedAt ?? '')) / 60_000);
   const isOpen = heatGate(context, minutesSince, answers).asks.length > 0;
   const standing = standingForWork('heated', whole, coat, context, nowMs, answers).filter(
@@ -54,6 +55,7 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
           kind: 'heated',
           why: '',
           ...answers,
+          ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
         }),
       ),
     );
@@ -78,6 +80,12 @@ export function HeatCard({ whole, coat, context, painter, keep, gate }: HeatCard
         <Question label="Fog and smell out of the room?">
           <YesNo label="Vapour out" value={vapourCleared} onChange={setCleared} />
         </Question>
+        <FigureInput
+          label="Battery, trim: what the car bears, if its maker says"
+          kind="temperature"
+          field="vehicleLimitC"
+          onChange={(entered) => setVehicleLimit(entered?.canonical)}
+        />
         <VerdictList verdicts={standing} hideGo />
         <div>
           <Button

@@ -6,6 +6,7 @@ import { Button, SegmentedControl, Select } from '@mantine/core';
 import { heatOn, readsSince } from '@orthochrom/contract/plan/heatOn.ts';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
+import type { LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -22,18 +23,27 @@ import { LampRuns } from './LampRuns.tsx';
 const MINUTE_MS = 60_000;
 
 type HeatRunsProps = Pick<CardProps, 'whole' | 'coat' | 'context' | 'painter' | 'keep'> & {
-  at: string;
+  heated: LayerWork;
   nowMs: number;
 };
 
-export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: HeatRunsProps) {
+export function HeatRuns({
+  whole,
+  coat,
+  context,
+  painter,
+  keep,
+  heated: work,
+  nowMs,
+}: HeatRunsProps) {
+  const { at } = work;
   const [picked, pick] = useState<string>();
   const [seenC, setSeenC] = useState<number>();
   const [by, setBy] = useState<'booth' | 'lamp'>('booth');
   const [busy, write] = useWrite();
   const format = formatFor(painter.units);
   const reads = readsSince(context.ticket, whole.heatReads, coat.id, at);
-  const answer = heatOn(context, reads);
+  const answer = heatOn(context, reads, work);
   const { toC, holdMinutes, holdFromMinute, endMinute, openMinute, slowest } = answer;
   const fromMs = Date.parse(at);
   const clock = (minute: number) => timeText(new Date(fromMs + minute * MINUTE_MS).toISOString());
@@ -73,7 +83,7 @@ export function HeatRuns({ whole, coat, context, painter, keep, at, nowMs }: Hea
         value={by}
         onChange={(value) => setBy(value as typeof by)}
       />
-      {by === 'lamp' && <LampRuns {...{ context, painter, reads }} />}
+      {by === 'lamp' && <LampRuns {...{ context, painter, reads }} heated={work} />}
       {by === 'booth' && holdFromMinute && endMinute && openMinute && (
         <FigureTiles label="Heat as it runs">
           <FigureTile

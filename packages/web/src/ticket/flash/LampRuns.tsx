@@ -1,5 +1,6 @@
 /** Heat by a lamp: how far it belongs from the panel, by what was read on it; never left alone. */
 import { lampOn, type PanelRead } from '@orthochrom/contract/plan/heatOn.ts';
+import type { LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { useState } from 'react';
 import { FigureInput } from '../../units/FigureInput.tsx';
@@ -7,15 +8,18 @@ import { VerdictList } from '../../verdict/Verdicts.tsx';
 import type { CardProps } from '../cardProps.ts';
 import { FigureTile, FigureTiles } from '../step/FigureTile.tsx';
 
-type LampRunsProps = Pick<CardProps, 'context' | 'painter'> & { reads: readonly PanelRead[] };
+type LampRunsProps = Pick<CardProps, 'context' | 'painter'> & {
+  reads: readonly PanelRead[];
+  heated: LayerWork;
+};
 
 /** Where it begins, read before it is moved. */
 const START_MM = 800;
 
-export function LampRuns({ context, painter, reads }: LampRunsProps) {
+export function LampRuns({ context, painter, reads, heated }: LampRunsProps) {
   const [distanceMm, setDistance] = useState(START_MM);
   const { length, temperature, joined } = formatFor(painter.units);
-  const { lampMm, toC, holdMinutes, verdicts } = lampOn(context, distanceMm, reads);
+  const { lampMm, toC, holdMinutes, verdicts } = lampOn(context, distanceMm, reads, heated);
   return (
     <>
       <FigureTiles label="Lamp">

@@ -5,11 +5,12 @@ import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { neighboursOf, type Body } from '@orthochrom/core/body/bodyMap.ts';
 import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
+import { BUILDS, usualBuild } from '@orthochrom/core/heat/panelHeat.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
 import { FigureInput } from '../../units/FigureInput.tsx';
 import { FoundOnPanel, type LayersAnswer } from '../found/FoundOnPanel.tsx';
 import { SCOPE_NAME } from '../found/foundWords.ts';
-import { FINISH_TARGET_NAME } from '../../words/tradeNames.ts';
+import { BUILD_NAME, FINISH_TARGET_NAME } from '../../words/tradeNames.ts';
 import styles from './PanelPicker.module.css';
 
 type PanelCardProps = {
@@ -130,6 +131,12 @@ export function PanelCard({
           onChange={(substrate) =>
             substrate && change({ substrate: substrate as Panel['substrate'] })
           }
+        />
+        <Select
+          label="Built as"
+          value={panel.build ?? usualBuild(panel.substrate)}
+          data={BUILDS.map((value) => ({ value, label: BUILD_NAME[value] }))}
+          onChange={(build) => build && change({ build: build as (typeof BUILDS)[number] })}
         />
         {panel.scope !== 'leave' && (
           <Select
