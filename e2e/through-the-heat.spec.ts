@@ -5,7 +5,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { bodyMap } from '@orthochrom/core/body/bodyMap.ts';
 import {
-  answerGate,
   choose,
   expectAccessible,
   openDrawer,

@@ -1,4 +1,4 @@
-/** What may not be done before when, of every job whose last coat is on: tape, polish, keys, wax. */
+/** What may not be done before when, of every job whose last coat is on: tape, polish, keys. */
 import { CURE_DATES, type CureDate } from '@orthochrom/core/cure/cure.ts';
 import type { AirNow } from '../shop/air.ts';
 import type { TicketWhole } from '../shop/ticket.ts';

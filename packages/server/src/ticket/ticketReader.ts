@@ -8,7 +8,6 @@ import type {
   TicketWhole,
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
-import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
@@ -19,6 +18,7 @@ import { NotFound } from '../http/faults.ts';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { finishStepsOf } from './finishTable.ts';
 import { heatReadsOf } from './heatTable.ts';
+import { newProductsOf } from './newProducts.ts';
 import { usagesOf } from './usageReader.ts';
 import { LayerWorkTable } from './layerWorkTable.ts';
 import { prepOf } from './prepReader.ts';
@@ -192,25 +192,6 @@ async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerF
     fault: confirmedFault ?? result.faults[0]?.id ?? '',
     seenAt: seenAt.toISOString(),
   }));
-}
-
-/** Of these products, those of which no coat was ever laid in this shop. */
-async function newProductsOf(
-  manager: EntityManager,
-  sheets: readonly SheetVersion[],
-): Promise<string[]> {
-  const asked = [...new Set(sheets.map(({ sheet }) => sheet.id))];
-  const laid: { code: string }[] = await manager.query(
-    `select code from product
-     where code = any($1::text[]) and exists (
-       select 1 from sheet_version
-       join stage on stage.sheet_version_id = sheet_version.id
-       join coat on coat.stage_id = stage.id
-       where sheet_version.product_id = product.id and coat.ended_at is not null
-     )`,
-    [asked],
-  );
-  return asked.filter((id) => !laid.some(({ code }) => code === id));
 }
 
 /** One ticket with everything that was planned and done on it. */

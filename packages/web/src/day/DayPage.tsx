@@ -1,9 +1,6 @@
 /** The day's board: every open job over the clock, what is late, what closes, which grade when. */
 import { Button } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
-import { dayMarks } from '@orthochrom/contract/plan/dayMarks.ts';
-import { dayInput } from '@orthochrom/contract/plan/dayBoard.ts';
-import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import { LONGEST_LIST } from '@orthochrom/contract/quantity/fields.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
 import { IconCalendarDown } from '@tabler/icons-react';
@@ -13,7 +10,6 @@ import { useNowMs } from '../api/serverClock.ts';
 import { NotYet } from '../frame/NotYet.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { useHeavy } from '../heavy/heavy.ts';
-import { boardDay, dateIn, hoursOf } from '@orthochrom/contract/plan/shopHours.ts';
 import { Link } from 'react-router';
 import { AFTER_NAME } from '../words/afterWords.ts';
 import { NotBefore } from './NotBefore.tsx';
@@ -23,6 +19,7 @@ import { BoardPicture } from './BoardPicture.tsx';
 import { instantOf } from './boardLayout.ts';
 import { calendarEvents, calendarText } from './calendar.ts';
 import { saveText } from '../frame/saveText.ts';
+import { dayAt } from './dayAt.ts';
 import styles from './DayPage.module.css';
 
 const EVERY_MS = 60_000;
@@ -33,15 +30,6 @@ const BETTER = {
   lessAgainst: 'less speaks against it then',
   soonerOut: 'all of it is done sooner',
 } as const;
-
-/** A day's air so many minutes later, none of it before midnight. */
-const moved = (day: DayAhead, minutes: number): DayAhead => ({
-  ...day,
-  sunriseMinute: Math.max(0, day.sunriseMinute + minutes),
-  forecast: day.forecast
-    .map((point) => ({ ...point, minute: point.minute + minutes }))
-    .filter(({ minute }) => minute >= 0),
-});
 
 export function DayPage() {
   const [airRead, setupRead, sheetsRead, ticketsRead] = [
@@ -60,60 +48,21 @@ export function DayPage() {
     sheetsRead.data,
     wholesRead.data,
   ];
-  const onBoard = useMemo(() => setup && boardDay(nowMs, setup.shop), [setup, nowMs]);
-  const nowMinute = onBoard?.nowMinute ?? 0;
-  // A stand-in plays another hour of its day: its air is moved to the shop's own clock.
-  const standIn = air?.rooms.find(({ standIn: played }) => played)?.standIn;
-  const shift = standIn ? nowMinute - Math.floor(standIn.minute) : 0;
-  const input = useMemo(
+  const day = useMemo(
     () =>
-      air && setup && sheets && wholes && onBoard
-        ? dayInput(
-            wholes,
-            setup,
-            air.days.map((day) => moved(day, shift)),
-            sheets,
-            {
-              ...onBoard,
-              nowMs,
-              date: dateIn(
-                setup.shop.timeZone,
-                instantOf(onBoard.startMinute, { minute: nowMinute, ms: nowMs }),
-              ),
-            },
-          )
-        : undefined,
-    [air, setup, sheets, wholes, nowMs, nowMinute, shift, onBoard],
-  );
-  const asked = useMemo(
-    () => input && { ...input, jobs: input.jobs.slice(0, LONGEST_LIST) },
-    [input],
-  );
-  const { answer, error, isStale } = useHeavy('day', asked);
-  const marks = useMemo(
-    () =>
-      air && setup && sheets && wholes
-        ? dayMarks(
-            wholes,
-            {
-              setup,
-              latest: sheets,
-              airIn: (roomId) => air.rooms.find((room) => room.roomId === roomId),
-            },
-            nowMs,
-          )
-        : [],
+      air && setup && sheets && wholes ? dayAt({ air, setup, sheets, wholes }, nowMs) : undefined,
     [air, setup, sheets, wholes, nowMs],
   );
-  if (!input || !onBoard || !setup)
+  const { answer, error, isStale } = useHeavy('day', day?.asked);
+  if (!day)
     return (
       <NotYet reads={[airRead, setupRead, sheetsRead, ticketsRead, wholesRead]} what="the day" />
     );
-  const { startMinute, isTomorrow } = onBoard;
-  const now = { minute: nowMinute, ms: nowMs };
+  const { board, input, marks, hours } = day;
+  const { startMinute, isTomorrow } = board;
+  const now = { minute: board.nowMinute, ms: nowMs };
   const instant = (minute: number): number => instantOf(minute, now);
   const clock = (minute: number): string => timeText(instant(minute));
-  const hours = hoursOf(setup.shop);
   const roomOf = (job: string): string => input.jobs.find(({ name }) => name === job)?.room ?? '';
   const hrefOf = (job: string): string =>
     `/tickets/${open.find(({ number }) => job.startsWith(`${number} `))?.id ?? ''}`;
@@ -166,7 +115,7 @@ export function DayPage() {
               marks={marks.map(({ job, what, atMs }) => ({
                 job,
                 said: `${AFTER_NAME[what]} from ${timeText(atMs)}`,
-                minute: nowMinute + (atMs - nowMs) / 60_000,
+                minute: board.nowMinute + (atMs - nowMs) / 60_000,
               }))}
             />
           )}
