@@ -1,6 +1,7 @@
 /** The open tickets as one day asks after them. */
 import { describe, expect, it } from 'vitest';
 import { dayInput, type DayTimes } from '../src/plan/dayBoard.ts';
+import { phasesOf } from '../src/plan/phases.ts';
 import { sprayMinutes } from '../src/plan/panels.ts';
 import { ask } from '../src/registry.ts';
 import type { DayAhead } from '../src/shop/air.ts';
@@ -68,6 +69,16 @@ const jobsOf = (one: TicketWhole, changed: Partial<DayTimes> = {}) =>
   dayInput([one], { rooms: [room], painters: [painter], guns }, DAYS, [], { ...times, ...changed })
     .jobs;
 const look = (dueAt: string): Timer => ({ kind: 'look', dueAt, coatId: 'c2' }) as unknown as Timer;
+
+it('how far a ticket is: nothing made ready, one coat of two, a look that is open', () => {
+  const timers = [look('2026-03-02T11:00:00Z')];
+  const phases = phasesOf(whole([on(1), coat(2, { seen: ['dust'] })], { timers }), undefined);
+  expect(phases).toEqual([
+    { phase: 'prepare', done: 0, of: 0 },
+    { phase: 'paint', done: 1, of: 2 },
+    { phase: 'finish', done: 0, of: 2 },
+  ]);
+});
 
 describe('a job on the board', () => {
   it('takes as long as its coats by the hand that sprays them, and none that is on', () => {

@@ -5,7 +5,7 @@ import type { Painter, Room, StoredGun } from '../shop/setup.ts';
 import type { SheetVersion, StagePlan, TicketWhole } from '../shop/ticket.ts';
 import { LAYER_WORDS } from '../words/faultWords.ts';
 import { isOn } from './coatOrder.ts';
-import { openLook, topCoat } from './lookDue.ts';
+import { openLook, wantsCut } from './lookDue.ts';
 import { sprayMinutes } from './panels.ts';
 import { recipeOf } from './planContext.ts';
 import { openBefore, prepList } from './prepList.ts';
@@ -70,14 +70,10 @@ function afterTasks(
     const fromMinute = Math.max(nowMinute, minuteOf(look.dueAt));
     return fromMinute < closesMinute ? [{ kind: 'look', minutes: LOOK_MINUTES, fromMinute }] : [];
   }
-  const top = topCoat(whole);
-  const isCut = whole.works.some(({ coatId, kind }) => coatId === top?.id && kind === 'polished');
-  const isWanted = top?.seen.some((seen) => CUT_BACK.has(seen)) ?? false;
-  return isWanted && !isCut
+  return wantsCut(whole) === 'open'
     ? [{ kind: 'finish', minutes: FINISH_MINUTES, fromMinute: nowMinute }]
     : [];
 }
-const CUT_BACK: ReadonlySet<string> = new Set(['dust', 'run', 'peel']);
 
 /** Undefined where its room, its painter or a sheet of it is missing. */
 function jobOf(whole: TicketWhole, shop: DayShop, times: DayTimes): Job | undefined {

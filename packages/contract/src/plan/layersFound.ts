@@ -30,9 +30,12 @@ export function stageSaid(stages: readonly StagePlan[], stage: StagePlan): strin
 
 /** A panel as it is said; of two that are said alike the second says so. */
 export function panelSaid(panels: readonly Panel[], panel: Panel): string {
-  const alike = panels.filter(({ name }) => panelName(name) === panelName(panel.name));
+  const alike = panels.filter(
+    ({ name, face }) => panelName(name) === panelName(panel.name) && face === panel.face,
+  );
   const at = alike.indexOf(panel);
-  return at > 0 ? `${panelName(panel.name)} ${at + 1}` : panelName(panel.name);
+  const said = at > 0 ? `${panelName(panel.name)} ${at + 1}` : panelName(panel.name);
+  return panel.face ? `${said}, ${panel.face}` : said;
 }
 
 /** A sheet that prints one grit, or two, over what it is laid on. */

@@ -17,3 +17,15 @@ export const openLook = (timers: readonly Timer[]): Timer | undefined =>
 /** It may be looked at: before, pops and sink have not come up. */
 export const isLookDue = ({ dueAt }: Pick<Timer, 'dueAt'>, nowMs: number): boolean =>
   Date.parse(dueAt) <= nowMs;
+
+const CUT_BACK: ReadonlySet<string> = new Set(['dust', 'run', 'peel']);
+
+/** What was seen on top is cut and polished: still to be done, or done; undefined where nothing is. */
+export function wantsCut(
+  whole: Pick<TicketWhole, 'ticket' | 'coats' | 'works'>,
+): 'open' | 'done' | undefined {
+  const top = topCoat(whole);
+  if (!top?.seen.some((seen) => CUT_BACK.has(seen))) return undefined;
+  const isCut = whole.works.some(({ coatId, kind }) => coatId === top.id && kind === 'polished');
+  return isCut ? 'done' : 'open';
+}

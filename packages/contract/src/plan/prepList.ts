@@ -80,7 +80,7 @@ export const isPrepHeld = ({
 }: Pick<OnPrep, 'ticket' | 'prepAnswers' | 'lateFinds'>): boolean =>
   prepAnswers.length > 0 || lateFinds.length > 0 || ticket.panels.some(({ found }) => found);
 
-const isOpen = ({ state }: Pick<PrepStep, 'state'>): boolean =>
+export const isOpen = ({ state }: Pick<PrepStep, 'state'>): boolean =>
   state !== 'done' && state !== 'skipped';
 
 /** The steps that stand before the first coat of a stage, and are not done. */

@@ -9,6 +9,7 @@ import { ask, type InputOf } from '../registry.ts';
 import type { SheetVersion } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
+import { insideUnder, secondSession } from './faces.ts';
 import { gateProduct } from './gateProduct.ts';
 import { layersStanding } from './layersFound.ts';
 import {
@@ -55,7 +56,13 @@ export function standingFor(
     ...solventStop(plan, context),
     ...windowStop(whole, coat, context, atMs),
     ...faultsBelow(whole, coat),
-    ...(isRunning ? [] : shrinkingBelow(whole, coat, nowMs)),
+    ...(isRunning
+      ? []
+      : [
+          ...shrinkingBelow(whole, coat, nowMs),
+          ...tapeStop(whole, coat, context, nowMs),
+          ...secondSession(whole, coat),
+        ]),
     ...layersStanding(whole, coat),
     ...(tap === 'spray' ? testPanelStanding(context, whole, coat) : []),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
@@ -135,6 +142,22 @@ function recoatOver(
     { ...rest, stage, sheet, over: context.sheet, coatsLeft, isLastStage: false },
     { minutesSince: Math.max(0, minutesSince) },
   );
+}
+
+/** A hidden face bears tape and a hook before its part is turned. */
+function tapeStop(
+  whole: OnTicket,
+  coat: Coat,
+  context: PlanContext,
+  nowMs: number,
+): WordedVerdict[] {
+  const inside = insideUnder(whole, coat);
+  if (!inside?.endedAt) return [];
+  const minutesSince = (nowMs - Date.parse(inside.endedAt)) / MINUTE_MS;
+  const asked = recoatOver(whole, inside, coat, context, minutesSince);
+  if (!asked) return [];
+  const { verdicts } = ask('recoat', { ...asked, next: 'tape' });
+  return verdicts.filter(({ code }) => code === 'too-early');
 }
 
 function faultsBelow(whole: OnTicket, coat: Pick<Coat, 'stageId' | 'ordinal'>): WordedVerdict[] {

@@ -32,6 +32,9 @@ import type { Usage } from './usage.ts';
 import type { CustomerDecision, LateFind, PrepAnswer } from './prep.ts';
 import type { SprayCard } from './sprayCard.ts';
 
+/** A part off the car has two: what is hidden once it hangs is sprayed first. */
+export const FACES = ['inside', 'outside'] as const;
+
 export const Panel = z.strictObject({
   id: Id,
   name: name(),
@@ -48,6 +51,7 @@ export const Panel = z.strictObject({
   ...optional('spotM2', 'heightM', 'lengthM'),
   /** How heavy it is: what lags in an oven. Without a word, as its stuff usually is. */
   build: z.enum(BUILDS).optional(),
+  face: z.enum(FACES).optional(),
   /** Without a word: as from the factory. */
   finishTarget: FinishTarget.optional(),
 });
@@ -74,6 +78,8 @@ export const StagePlan = z.strictObject({
   coats: z.int().min(1).max(12),
   gunId: Id.optional(),
   part: PartKind,
+  /** Of the first session, over hidden faces alone. */
+  face: z.literal('inside').optional(),
   panelIds: z.array(Id).min(1).max(64),
 });
 export type StagePlan = z.infer<typeof StagePlan>;

@@ -85,6 +85,8 @@ export const FOLLOWS: Record<string, string> = {
   'boils-under-skin': 'The skin closes over solvent that boils: popping.',
   'clock-is-not-film': 'The clock does not know the film: matt is not dry, and the edges are last.',
   'no-key': 'The next coat finds no key and lets go in sheets.',
+  'hung-points-bare':
+    'Where it hung or was clamped nothing lies, and there it rusts or peels first.',
   'car-is-the-test': 'The car is the test then, and what shows is sanded off it.',
   'shows-through': 'What lies below shows through, or breaks through, all that goes over it.',
   'half-the-air':
@@ -215,6 +217,8 @@ export const INSTEAD: Record<string, string> = {
   'touch-face-and-edges': 'Touch the face and the edges first.',
   'wait-move-air': 'Wait, move air across it, and try again.',
   'sand-and-note': 'Sand it, note it here, then go on.',
+  'turn-and-touch-in':
+    'Turn it, hang it by a hidden face, and touch in the old hang and clamp points.',
   'same-mix-same-ground':
     'The same mix, gun and hand on clean sanded ground, or say in a word why not.',
   'least-seen-first': 'Begin where it is seen least, and stop when it is wrong.',

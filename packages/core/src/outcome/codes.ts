@@ -81,6 +81,7 @@ export const VERDICT_LEVEL = {
   'fault-unsettled': 'stop',
   'test-panel-wanted': 'stop',
   'test-panel-left-out': 'caution',
+  'second-session': 'caution',
   'fault-left-below': 'caution',
   'wet-panel-stopped': 'caution',
   'blower-too-hard': 'stop',

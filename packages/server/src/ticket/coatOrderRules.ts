@@ -1,7 +1,7 @@
 /** What every step of a coat shares: it has its turn, its version and its trace. */
 import { blockingCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import type { CoatState } from '@orthochrom/contract/shop/coat.ts';
-import { IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { changeVersioned, type Trace } from '../event/ledger.ts';
 import { OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -50,7 +50,9 @@ export function mustBe(coat: CoatRow, ...states: CoatState[]): void {
 /** Earlier coats of the stage, and earlier stages, come first. */
 export async function mustBeNext(manager: EntityManager, coat: CoatRow): Promise<void> {
   const ticket = await ticketById(manager, coat.ticketId);
-  const coats = await manager.findBy(CoatTable, { ticketId: coat.ticketId, archivedAt: IsNull() });
+  // A stage that was taken off the ticket takes its coats with it.
+  const stageId = In(ticket.stages.map(({ id }) => id));
+  const coats = await manager.findBy(CoatTable, { stageId, archivedAt: IsNull() });
   if (blockingCoat(ticket.stages, coats, coat))
     throw new OutOfTurn('The coat before this one has not passed its touch test yet.');
 }

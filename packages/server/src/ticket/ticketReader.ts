@@ -144,7 +144,7 @@ export async function allTickets(manager: EntityManager): Promise<{
     order: { dueAt: 'ASC' },
   });
   const coats = await manager.find(CoatTable, {
-    where: { ticketId: In(ids), archivedAt: IsNull() },
+    where: { stageId: In(stages.map(({ id }) => id)), archivedAt: IsNull() },
     order: { ordinal: 'ASC' },
   });
   const sheets = await sheetVersions(manager, [

@@ -28,6 +28,8 @@ const NO_PANEL_WORD = {
   heightM: null,
   lengthM: null,
   finishTarget: null,
+  build: null,
+  face: null,
 } satisfies Partial<PanelRow>;
 const NO_STAGE_WORD = {
   finish: null,
@@ -35,6 +37,7 @@ const NO_STAGE_WORD = {
   gunId: null,
   variant: null,
   tint: null,
+  face: null,
 } satisfies Partial<StageRow>;
 
 /**

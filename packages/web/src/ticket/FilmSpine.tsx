@@ -5,6 +5,8 @@ import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { usePainter } from '../frame/painter.ts';
+import type { Phase } from '@orthochrom/contract/plan/phases.ts';
+import { Phases } from './Phases.tsx';
 import { FilmStack } from './FilmStack.tsx';
 import styles from './FilmSpine.module.css';
 import { stackLayers } from './stackLayout.ts';
@@ -12,10 +14,11 @@ import { stackLayers } from './stackLayout.ts';
 type FilmSpineProps = {
   whole: TicketWhole;
   selectedId: string;
+  phases: readonly Phase[];
   onSelect: (coatId: string) => void;
 };
 
-export function FilmSpine({ whole, selectedId, onSelect }: FilmSpineProps) {
+export function FilmSpine({ whole, selectedId, phases, onSelect }: FilmSpineProps) {
   const [isOpen, setOpen] = useState(false);
   const { film, joined } = formatFor(usePainter().painter.units);
   const { ticket, coats } = whole;
@@ -54,6 +57,7 @@ export function FilmSpine({ whole, selectedId, onSelect }: FilmSpineProps) {
         <span className={styles['substrate']}>{panel.substrate}</span>
       </button>
       <Drawer opened={isOpen} onClose={() => setOpen(false)} title="Film stack" size={400}>
+        <Phases phases={phases} />
         <FilmStack
           whole={whole}
           selectedId={selectedId}

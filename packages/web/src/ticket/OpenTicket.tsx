@@ -1,6 +1,7 @@
 /** The heart: the film stack as spine, the one next thing large, the clock below. */
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import { gateAbout, gateStateOf, gateToday } from '@orthochrom/contract/plan/gateToday.ts';
+import { phasesOf } from '@orthochrom/contract/plan/phases.ts';
 import { isPrepHeld, openBefore, prepList } from '@orthochrom/contract/plan/prepList.ts';
 import { prepWhere } from '@orthochrom/contract/plan/standing.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
@@ -149,7 +150,12 @@ export const OpenTicket = memo(function OpenTicket({
         <AirStrip air={air} level={worstLevel(plan.climate.verdicts)} room={room.name} />
       </PageHead>
       <div className={styles['columns']}>
-        <FilmSpine whole={whole} selectedId={coat.id} onSelect={selectCoat} />
+        <FilmSpine
+          whole={whole}
+          selectedId={coat.id}
+          phases={phasesOf(whole, prep)}
+          onSelect={selectCoat}
+        />
         <section className={styles['centre']} aria-label="Stage card">
           <StepTabs
             current={step}

@@ -3,7 +3,7 @@ import { Button, Checkbox, Select } from '@mantine/core';
 import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { Panel } from '@orthochrom/contract/shop/ticket.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import { neighboursOf, type Body } from '@orthochrom/core/body/bodyMap.ts';
+import { bodyPanel, neighboursOf, type Body } from '@orthochrom/core/body/bodyMap.ts';
 import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
 import { BUILDS, usualBuild } from '@orthochrom/core/heat/panelHeat.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
@@ -21,6 +21,8 @@ type PanelCardProps = {
   onChange: (panel: Panel) => void;
   /** Takes a panel beside it in, to fade the colour into. */
   onBlend: (name: string) => void;
+  /** A part off the car: its hidden face in a session of its own, before. */
+  onBothFaces: (isBoth: boolean) => void;
   onOff: () => void;
 };
 
@@ -31,6 +33,7 @@ export function PanelCard({
   answer,
   onChange,
   onBlend,
+  onBothFaces,
   onOff,
 }: PanelCardProps) {
   const name = panelSaid(panels, panel);
@@ -96,6 +99,14 @@ export function PanelCard({
             />
           </div>
         </>
+      )}
+      {panel.scope !== 'leave' && !bodyPanel(body, panel.name) && (
+        <Checkbox
+          size="lg"
+          label="Off the car: the inside first, then turned for the outside"
+          checked={panel.face !== undefined}
+          onChange={(event) => onBothFaces(event.currentTarget.checked)}
+        />
       )}
       <div className={styles['measures']}>
         <FigureInput

@@ -8,7 +8,7 @@ import { type LayersAnswer } from '../found/FoundOnPanel.tsx';
 import { HISTORY_NAME, SCOPE_NAME } from '../found/foundWords.ts';
 import { PanelCard } from './PanelCard.tsx';
 import styles from './PanelPicker.module.css';
-import { newPanel } from './ticketDraft.ts';
+import { newPanel, withFaces } from './ticketDraft.ts';
 
 type PanelPickerProps = {
   body: TicketCreate['bodyKind'];
@@ -70,6 +70,11 @@ export function PanelPicker({ body, panels, answer, onChange, error }: PanelPick
           answer={answer}
           onChange={(panel) => onChange(panels.map((one) => (one.id === panel.id ? panel : one)))}
           onBlend={(name) => onChange([...panels, { ...newPanel(name, body), scope: 'blend' }])}
+          onBothFaces={(isBoth) => {
+            const next = withFaces(panels, selected, isBoth);
+            onChange(next);
+            select(next.find(({ name }) => name === selected.name)?.id);
+          }}
           onOff={() => onChange(panels.filter(({ id }) => id !== selected.id))}
         />
       ) : (

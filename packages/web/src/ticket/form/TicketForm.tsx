@@ -7,7 +7,12 @@ import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { useMemo } from 'react';
 import { PanelPicker } from './PanelPicker.tsx';
 import { StagePicker } from './StagePicker.tsx';
-import { withPanelsInStages, type DraftFault, type TicketDraft } from './ticketDraft.ts';
+import {
+  listedStages,
+  withPanelsInStages,
+  type DraftFault,
+  type TicketDraft,
+} from './ticketDraft.ts';
 
 const SIZES = [
   { value: 'spot', label: 'Spot' },
@@ -96,10 +101,12 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
         error={faultAt('panels')}
       />
       <StagePicker
-        draft={draft}
+        draft={{ ...draft, stages: listedStages(draft) }}
         setup={setup}
         sheets={sheets}
-        onChange={(stages) => change({ stages })}
+        onChange={(stages) =>
+          change({ stages: [...draft.stages.filter(({ face }) => face), ...stages] })
+        }
         error={faultAt('stages')}
       />
       <Textarea

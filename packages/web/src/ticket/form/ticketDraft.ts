@@ -4,6 +4,7 @@
  */
 import { bodyPanel } from '@orthochrom/core/body/bodyMap.ts';
 import { getsStage, isMelted } from '@orthochrom/core/layers/foundLayer.ts';
+import { isOfFace } from '@orthochrom/contract/plan/faces.ts';
 import { isBlendOnly } from '@orthochrom/contract/plan/planContext.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import {
@@ -83,17 +84,61 @@ export const withPanelsInStages = (
   sheets: readonly SheetVersion[],
 ): TicketDraft => ({
   ...draft,
-  stages: draft.stages.map((stage) => {
+  stages: withSessions(draft).map((stage) => {
     const sheet = sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet;
     const isBlend = sheet !== undefined && isBlendOnly(sheet, stage);
     return {
       ...stage,
       panelIds: draft.panels
-        .filter(({ scope }) => getsStage(scope, stage.kind) && (!isBlend || isMelted(scope)))
+        .filter(
+          (panel) =>
+            isOfFace(stage, panel) &&
+            getsStage(panel.scope, stage.kind) &&
+            (!isBlend || isMelted(panel.scope)),
+        )
         .map(({ id }) => id),
     };
   }),
 });
+
+/** What the painter lists; the first session over hidden faces is made from it. */
+export const listedStages = ({ stages }: Pick<TicketDraft, 'stages'>): StagePlan[] =>
+  stages.filter(({ face }) => face === undefined);
+
+/** Hidden faces get the same stages before all others; those that were there keep their coats. */
+function withSessions({ panels, stages }: TicketDraft): StagePlan[] {
+  const listed = listedStages({ stages });
+  if (!panels.some(({ face }) => face === 'inside')) return listed;
+  const insides = stages.filter(({ face }) => face === 'inside');
+  const first = listed.map((stage, i) => {
+    const nth = listed.slice(0, i).filter(({ kind }) => kind === stage.kind).length;
+    const known = insides.filter(({ kind }) => kind === stage.kind)[nth];
+    return {
+      ...stage,
+      id: known?.id ?? newId(),
+      coats: known?.coats ?? stage.coats,
+      face: 'inside' as const,
+    };
+  });
+  return [...first, ...listed];
+}
+
+/** A part off the car with both its faces, or with one again. */
+export function withFaces(panels: readonly Panel[], panel: Panel, isBoth: boolean): Panel[] {
+  const { face: _, ...one } = panel;
+  const others = panels.filter(
+    ({ id, name, face }) => id === panel.id || name !== panel.name || !face,
+  );
+  return others.flatMap((other): Panel[] => {
+    if (other.id !== panel.id) return [other];
+    return isBoth
+      ? [
+          { ...one, id: newId(), face: 'inside' },
+          { ...one, face: 'outside' },
+        ]
+      : [one];
+  });
+}
 
 export type DraftFault = { path: string; message: string };
 
