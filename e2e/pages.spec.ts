@@ -17,7 +17,7 @@ const setup = () => get<{ guns: Named[]; airLines: Named[]; compressors: Named[]
 /** What an :id is under each beginning of a path, from the shop as it is. */
 const ID_UNDER: Record<string, () => Promise<string>> = {
   tickets: async () => (await get<{ tickets: Named[] }>('/tickets')).tickets[0]!.id,
-  records: async () => (await get<{ coat: Named }[]>('/records'))[0]!.coat.id,
+  records: async () => (await get<{ rows: { coat: Named }[] }>('/records')).rows[0]!.coat.id,
   sheets: async () => (await get<{ sheet: Named }[]>('/sheets'))[0]!.sheet.id,
   guns: async () => (await setup()).guns[0]!.id,
   air: async () => (await setup()).airLines[0]!.id,

@@ -179,8 +179,10 @@ describe('the first coat of a ticket', () => {
     expect(coat().done['wetFilmUm']).toEqual({ value: 38, source: 'changed' });
     expect(coat().done['inletKPa']).toEqual({ value: 150, source: 'confirmed' });
     const found = (
-      await shop.get<{ coat: Coat; airC: number }[]>('/records?text=lay%20down&stage=sealer')
-    ).body;
+      await shop.get<{ rows: { coat: Coat; airC: number }[] }>(
+        '/records?text=lay%20down&stage=sealer',
+      )
+    ).body.rows;
     expect(found.map((row) => row.coat.id)).toEqual([coat().id]);
     expect(found[0]!.airC).toBeCloseTo(22, 0);
     const csv = (await shop.get<string>('/records.csv?text=lay%20down')).body;

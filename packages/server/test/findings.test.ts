@@ -8,7 +8,7 @@ import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import type { Finding, FindingsFile, PlanChange } from '@orthochrom/contract/shop/finding.ts';
-import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import sharp from 'sharp';
 import { v7 as newId } from 'uuid';
@@ -248,12 +248,12 @@ describe('a confirmed cause', () => {
   });
   it('is what records are found by', async () => {
     const { body } = await confirm(await found(), 'purge_short');
-    const rows = (await shop.get<RecordRow[]>('/records?fault=POP&cause=purge_short')).body;
+    const rows = (await shop.get<RecordPage>('/records?fault=POP&cause=purge_short')).body.rows;
     expect(rows.map(({ coat }) => coat.id)).toEqual([lastClear().id]);
     expect(rows[0]!.found.find(({ findingId }) => findingId === body.id)).toMatchObject({
       confirmed: true,
     });
-    expect((await shop.get<RecordRow[]>('/records?fault=CRACK')).body).toEqual([]);
+    expect((await shop.get<RecordPage>('/records?fault=CRACK')).body.rows).toEqual([]);
   });
   it('of a fault nobody knows is refused', async () => {
     const finding = await found();

@@ -14,6 +14,8 @@ export const RecordQuery = z.strictObject({
   fault: z.string().max(40).optional(),
   cause: z.string().max(40).optional(),
   maxAirC: z.coerce.number().min(-30).max(60).optional(),
+  /** The coat that the page before ended with. */
+  after: Id.optional(),
 });
 export type RecordQuery = z.infer<typeof RecordQuery>;
 
@@ -36,4 +38,12 @@ export type RecordRow = {
   panelC?: number;
   materialC?: number;
   found: FoundOnCoat[];
+};
+
+/** Some of what fits, newest first. `count` of all of it stands with the first page. */
+export type RecordPage = {
+  rows: RecordRow[];
+  count?: number | undefined;
+  /** Ask on after this coat; absent at the end. */
+  next?: string | undefined;
 };

@@ -14,7 +14,7 @@ import { dueOf } from '@orthochrom/core/gun/care.ts';
 import { In, type EntityManager } from 'typeorm';
 import { NotFound } from '../http/faults.ts';
 import { GunTable, NozzleSetTable, type GunRow } from '../shop/shopTables.ts';
-import { records } from '../ticket/records.ts';
+import { allRecords } from '../ticket/records.ts';
 import { CareTable, type CareRow } from './careTable.ts';
 import { TestTable } from './testTable.ts';
 import { testOf } from './testReader.ts';
@@ -81,7 +81,7 @@ export async function gunStory(manager: EntityManager, gunId: string): Promise<G
     order: { takenAt: 'ASC' },
   });
   const rounds = await manager.find(CareTable, { where: { gunId }, order: { doneAt: 'DESC' } });
-  const coats = await records(manager, { gunId });
+  const coats = await newestCoats(manager, gunId);
   return {
     care: (await careNow(manager)).find((care) => care.gunId === (gun as GunRow).id)!,
     tests: tests.map(testOf),
@@ -89,6 +89,17 @@ export async function gunStory(manager: EntityManager, gunId: string): Promise<G
     cards: setupCards(coats),
     flowing: coats.flatMap(flowingOf).reverse(),
   };
+}
+
+/** What a gun does tells itself in so many coats; older ones are in the records. */
+const MOST_COATS = 500;
+async function newestCoats(manager: EntityManager, gunId: string): Promise<RecordRow[]> {
+  const coats: RecordRow[] = [];
+  for await (const rows of allRecords(manager, { gunId })) {
+    coats.push(...rows);
+    if (coats.length >= MOST_COATS) break;
+  }
+  return coats;
 }
 
 const roundOf = ({ shopId: _s, ticketId, coatId, doneAt, ...round }: CareRow): StoredCare => ({

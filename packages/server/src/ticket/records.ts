@@ -1,46 +1,59 @@
 /** Every coat sprayed, found by what it was and how it went. */
-import type { FoundOnCoat, RecordQuery, RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type {
+  FoundOnCoat,
+  RecordPage,
+  RecordQuery,
+  RecordRow,
+} from '@orthochrom/contract/shop/record.ts';
 import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import Papa from 'papaparse';
-import { In, type EntityManager } from 'typeorm';
+import { In, type EntityManager, type FindOptionsSelect } from 'typeorm';
 import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
 import { findings } from '../finding/findingReader.ts';
 import { StageTable, TicketTable } from './ticketTables.ts';
 import { coatOf, sprayedOn } from './coatReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
+import { countFound, PAGE_ROWS, pageFound } from './recordFinder.ts';
 
-const MOST_ROWS = 500;
+/** One page of what fits, and how many there are; from the page on that a coat ends. */
+export async function records(
+  manager: EntityManager,
+  { after, ...asked }: RecordQuery,
+): Promise<RecordPage> {
+  const ids = await pageFound(manager, asked, after);
+  const rows = await described(manager, await coatsOf(manager, ids));
+  return {
+    rows,
+    count: after ? undefined : await countFound(manager, asked),
+    next: ids.length === PAGE_ROWS ? ids.at(-1) : undefined,
+  };
+}
 
-export async function records(manager: EntityManager, query: RecordQuery): Promise<RecordRow[]> {
-  const found = manager
-    .createQueryBuilder(CoatTable, 'c')
-    .where('c.endedAt IS NOT NULL and c.archivedAt IS NULL')
-    .orderBy('c.endedAt', 'DESC')
-    .take(MOST_ROWS);
-  if (query.gunId) found.andWhere('c.gunId = :gunId', query);
-  if (query.painterId) found.andWhere('c.painterId = :painterId', query);
-  if (query.rating) found.andWhere('c.rating = :rating', query);
-  if (query.minAirC !== undefined) found.andWhere('c.airC >= :minAirC', query);
-  if (query.maxAirC !== undefined) found.andWhere('c.airC <= :maxAirC', query);
-  const rows = await described(manager, await found.getMany());
-  const words = query.text?.toLowerCase();
-  return rows.filter(
-    (row) =>
-      (!query.stage || row.stage === query.stage) &&
-      (!query.fault || row.found.some(({ fault }) => fault === query.fault)) &&
-      (!query.cause || row.found.some(({ cause }) => cause === query.cause)) &&
-      (!words ||
-        [
-          row.vehicle,
-          row.ticketNumber,
-          row.colourName,
-          row.product,
-          row.coat.note,
-          row.gun,
-          row.painter,
-        ].some((value) => value.toLowerCase().includes(words))),
-  );
+/** Page by page, all of it. */
+export async function* allRecords(
+  manager: EntityManager,
+  { after: from, ...asked }: RecordQuery,
+): AsyncGenerator<RecordRow[]> {
+  let after = from;
+  do {
+    const { rows, next } = await records(manager, { ...asked, ...(after ? { after } : {}) });
+    yield rows;
+    after = next;
+  } while (after);
+}
+
+/** In the order that was asked for; the plan that was taken is not in a list. */
+async function coatsOf(manager: EntityManager, ids: readonly string[]): Promise<CoatRow[]> {
+  if (ids.length === 0) return [];
+  const select = Object.keys(CoatTable.options.columns).filter((name) => name !== 'planned');
+  const rows = await manager.find(CoatTable, {
+    where: { id: In([...ids]) },
+    select: Object.fromEntries(select.map((name) => [name, true])) as FindOptionsSelect<CoatRow>,
+  });
+  return rows
+    .map((row) => ({ ...row, planned: null }))
+    .sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
 }
 
 /** One coat whole. */
@@ -110,7 +123,7 @@ const foundOf = ({ id, confirmed, result }: Finding): FoundOnCoat => ({
  * One line a coat, canonical units in the headings; text that a spreadsheet could take for a
  * formula is escaped.
  */
-export const recordsCsv = (rows: RecordRow[]): string =>
+export const recordsCsv = (rows: readonly RecordRow[], isHeaded: boolean): string =>
   Papa.unparse(
     rows.map(({ coat, ...row }) => ({
       ended_at: coat.endedAt,
@@ -141,5 +154,5 @@ export const recordsCsv = (rows: RecordRow[]): string =>
       cause: row.found.map(({ cause }) => cause).join(' '),
       note: coat.note,
     })),
-    { escapeFormulae: true },
+    { escapeFormulae: true, header: isHeaded },
   );

@@ -44,7 +44,7 @@ import { keepTestPanel } from './testPanelLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
 import { answerPrep, findLate } from './prepLedger.ts';
-import { recordOf, records, recordsCsv } from './records.ts';
+import { allRecords, recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
 import { allTickets, wholeTicket } from './ticketReader.ts';
 import { confirmTimer } from './timerLedger.ts';
@@ -164,10 +164,15 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     res.json(await records(ledger.manager, parsed(RecordQuery, req.query)));
   });
   routes.get('/records.csv', async (req, res) => {
-    res
-      .attachment('orthochrom-records.csv')
-      .type('text/csv')
-      .send(recordsCsv(await records(ledger.manager, parsed(RecordQuery, req.query))));
+    const query = parsed(RecordQuery, req.query);
+    res.attachment('orthochrom-records.csv').type('text/csv');
+    let isFirst = true;
+    for await (const rows of allRecords(ledger.manager, query)) {
+      if (rows.length > 0 && !isFirst) res.write('\r\n');
+      if (rows.length > 0) res.write(recordsCsv(rows, isFirst));
+      isFirst = false;
+    }
+    res.end();
   });
   routes.get('/records/:id', async (req, res) => {
     const record = await recordOf(ledger.manager, idOf(req));

@@ -5,7 +5,7 @@
 import type { AirNow, CoatAirPoint, DayAhead, FlowingNow } from '@orthochrom/contract/shop/air.ts';
 import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
-import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { RecordPage, RecordRow } from '@orthochrom/contract/shop/record.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
@@ -48,9 +48,9 @@ export const useCoatAir = (coatId: string | undefined) =>
   useRead<CoatAirPoint[]>(coatId && ADDRESS.coat(coatId, 'air'));
 export const useFlowing = (coatId: string, options: SWRConfiguration<FlowingNow, Error>) =>
   useRead<FlowingNow>(ADDRESS.coat(coatId, 'flowing'), options);
-/** The rows of the last question stay until those of the next are there. */
+/** The newest page; the rows of the last question stay until those of the next are there. */
 export const useRecords = (query: Record<string, string>) =>
-  useRead<RecordRow[]>(ADDRESS.records(query), { keepPreviousData: true });
+  useRead<RecordPage>(ADDRESS.records(query), { keepPreviousData: true });
 export const useRecord = (coatId: string) => useRead<RecordRow>(ADDRESS.record(coatId));
 export const useFindings = () => useRead<Finding[]>(ADDRESS.findings);
 export const useFindingsOfCoat = (coatId: string) =>

@@ -1,6 +1,6 @@
 /** Every coat sprayed, found by what it was and how it went. */
 import { NotYet } from '../frame/NotYet.tsx';
-import { useRecords, useSetup } from '../api/reads.ts';
+import { useSetup } from '../api/reads.ts';
 import { ADDRESS } from '../api/resources.ts';
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { Button, Select, TextInput } from '@mantine/core';
@@ -14,9 +14,15 @@ import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
 import { RATING_MARK } from './recordWords.ts';
+import { useRecordPages, type RecordPages } from './useRecordPages.ts';
 import { whenText } from '../words/timeText.ts';
 
 const EVERY = { value: '', label: 'any' };
+/** "100 of 3 214 coats": never a part of them as if it were all. */
+const countSaid = ({ rows, count }: RecordPages): string =>
+  rows.length < count
+    ? `${rows.length} of ${count.toLocaleString('en')} coats`
+    : `${count} ${count === 1 ? 'coat' : 'coats'}`;
 
 export function RecordsPage() {
   const [query, setQuery] = useSearchParams();
@@ -26,8 +32,8 @@ export function RecordsPage() {
   const navigate = useNavigate();
   const [asked] = useDebouncedValue(query.toString(), 250);
   const question = Object.fromEntries(new URLSearchParams(asked));
-  const read = useRecords(question);
-  const { data } = read;
+  const { read, found, busy, more } = useRecordPages(question);
+  const data = found?.rows;
   const set = (key: string, value: string | null) => {
     const next = new URLSearchParams(query);
     if (value) next.set(key, value);
@@ -47,7 +53,7 @@ export function RecordsPage() {
   const { causes: causeList } = theKnowledge().files.causes;
   return (
     <>
-      <PageHead title="Records" line={data ? `${data.length} coats` : ''}>
+      <PageHead title="Records" line={found ? countSaid(found) : ''}>
         <Button component="a" href={ADDRESS.recordsCsv(question)} variant="default">
           As CSV
         </Button>
@@ -161,6 +167,11 @@ export function RecordsPage() {
             </tbody>
           </table>
           {data?.length === 0 && <p style={{ padding: '1rem' }}>No coat fits.</p>}
+          {found?.next && (
+            <Button size="lg" m="sm" variant="default" loading={busy} onClick={more}>
+              Older coats
+            </Button>
+          )}
         </div>
       </div>
     </>

@@ -1,0 +1,64 @@
+/** Years of coats: all of them found, page by page, each once; words in the database's hands. */
+import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { PAGE_ROWS } from '../src/ticket/recordFinder.ts';
+import { ShopFixture, type Fault } from './shopFixture.ts';
+
+let shop: ShopFixture;
+const TIMES = 260;
+beforeAll(async () => {
+  shop = await ShopFixture.open();
+  // One old coat so many times over, two at each instant; words of it stand nowhere else.
+  await shop.rows(
+    `insert into coat (id, ticket_id, stage_id, ordinal, state, overrides, done, seen, note,
+       gun_id, painter_id, room_id, rating, started_at, ended_at, air_c)
+     select gen_random_uuid(), ticket_id, stage_id, 1000 + n, state, overrides, done, seen,
+       case when n % 2 = 0 then 'mooring 50% off' else 'mooring_50x off' end,
+       gun_id, painter_id, room_id, rating, started_at,
+       date '2016-01-01' + (n / 2) * interval '1 day', air_c
+     from (select * from coat where ended_at is not null order by ended_at limit 1) as one,
+       generate_series(1, $1) as n`,
+    [TIMES],
+  );
+});
+afterAll(() => shop.close());
+
+const page = async (query: string) => (await shop.get<RecordPage>(`/records?${query}`)).body;
+async function all(query: string): Promise<string[]> {
+  const ids: string[] = [];
+  for (let after: string | undefined; ;) {
+    const { rows, next } = await page(after ? `${query}&after=${after}` : query);
+    ids.push(...rows.map(({ coat }) => coat.id));
+    if (!next) return ids;
+    after = next;
+  }
+}
+
+describe('years of coats', () => {
+  it('come page by page, each once, the newest first, with how many there are', async () => {
+    const first = await page('text=mooring');
+    expect(first.rows).toHaveLength(PAGE_ROWS);
+    expect(first.count).toBe(TIMES);
+    const ids = await all('text=mooring');
+    expect(ids).toHaveLength(TIMES);
+    expect(new Set(ids).size).toBe(TIMES);
+    const ended = first.rows.map(({ coat }) => coat.endedAt!);
+    expect([...ended].sort((a, b) => b.localeCompare(a))).toEqual(ended);
+    expect((await page(`text=mooring&after=${first.next}`)).count).toBeUndefined();
+  });
+  it('words stand for themselves: a per cent sign is no wildcard, an underscore neither', async () => {
+    expect((await page('text=50%25%20off')).count).toBe(TIMES / 2);
+    expect((await page('text=g_50')).count).toBe(TIMES / 2);
+    expect((await page('text=g%5C50')).count).toBe(0);
+  });
+  it('a list carries no plan; the file carries every coat under one head', async () => {
+    for (const { coat } of (await page('text=mooring')).rows) expect(coat.planned).toBeUndefined();
+    const csv = (await shop.get<string>('/records.csv?text=mooring')).body;
+    const lines = csv.split('\r\n');
+    expect(lines).toHaveLength(TIMES + 1);
+    expect(lines.filter((line) => line.startsWith('ended_at'))).toHaveLength(1);
+  });
+  it('a page after nobody knows what is refused', async () => {
+    expect((await shop.get<Fault>('/records?after=last')).status).toBe(422);
+  });
+});
