@@ -99,10 +99,12 @@ async function expectReadable(
       .locator(`[data-work] ${selector}`)
       .evaluateAll((all) => all.map((one) => parseFloat(getComputedStyle(one).fontSize)))
       .then((sizes) => sizes.map((px) => (px * CAP) / pixelsPerMm(size)));
-  const lead = await capsMm('[data-lead][data-figure], [data-lead] [data-figure]');
+  const LEAD = '[data-lead][data-figure], [data-lead] [data-figure]';
+  // What leads is drawn once the step knows its size; only then there is something to read.
+  if (isAloft) await expect.poll(() => capsMm(LEAD), { message: where }).toHaveLength(1);
+  const lead = await capsMm(LEAD);
   for (const mm of lead) expect(mm, where).toBeGreaterThanOrEqual(24.9);
   if (!isAloft) return;
-  expect(lead, where).toHaveLength(1);
   for (const mm of await capsMm('[data-figure]')) expect(mm, where).toBeGreaterThanOrEqual(8.9);
 }
 
@@ -143,7 +145,7 @@ test('every step of a coat is whole on one screen, by day and in the booth', asy
   await page.getByRole('button', { name: 'As listed' }).click();
   await expectWhole(page, 'pour');
   await page.getByRole('button', { name: 'Mixed: the pot life runs' }).click();
-  await expect(page.getByText(/^Flash/).first()).toBeVisible();
+  await expect(page.locator('[data-setting="inletKPa"]')).toBeVisible();
   await expectWhole(page, 'gun', { isAloft: true });
   await page.getByRole('button', { name: /Pattern even/ }).click();
   await expectWhole(page, 'ready', { isAloft: true });
