@@ -1,3 +1,4 @@
+import type { EntitySchema } from 'typeorm';
 import { ReadingTable } from '../air/readingTable.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
 import { EventTable } from '../event/eventTable.ts';
@@ -35,6 +36,7 @@ import {
 import { UsageTable } from '../ticket/usageTable.ts';
 import { FinishStepTable } from '../ticket/finishTable.ts';
 import { HeatReadTable } from '../ticket/heatTable.ts';
+import { indexReferences } from './referenceIndexes.ts';
 import { CoatHalfTable, CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
 /** Every table, in an order in which none refers to a later one. */
@@ -78,3 +80,4 @@ export const tables = [
   EventTable,
   RequestTable,
 ];
+for (const table of tables) indexReferences(table as EntitySchema);

@@ -4,6 +4,7 @@ import { FaultBench1795470000000 } from './faultBench.ts';
 import { FirstPath1795400000000 } from './firstPath.ts';
 import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 import { NothingLost1795530000000 } from './nothingLost.ts';
+import { ReferenceIndexes1796000100000 } from './referenceIndexes.ts';
 import { RoundTheCar1795950000000 } from './roundTheCar.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
 import { TestPanelAndHours1796000000000 } from './testPanelAndHours.ts';
@@ -21,4 +22,5 @@ export const migrations = [
   CardsAndPrices1795910000000,
   RoundTheCar1795950000000,
   TestPanelAndHours1796000000000,
+  ReferenceIndexes1796000100000,
 ];
