@@ -1,6 +1,7 @@
 /** Years of coats: all of them found, page by page, each once; words in the database's hands. */
 import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { PAGE_TICKETS, type TicketList } from '../src/ticket/ticketList.ts';
 import { PAGE_ROWS } from '../src/ticket/recordFinder.ts';
 import { ShopFixture, type Fault } from './shopFixture.ts';
 
@@ -60,5 +61,37 @@ describe('years of coats', () => {
   });
   it('a page after nobody knows what is refused', async () => {
     expect((await shop.get<Fault>('/records?after=last')).status).toBe(422);
+  });
+});
+
+describe('years of tickets', () => {
+  const DONE = 120;
+  beforeAll(() =>
+    shop.rows(
+      `insert into ticket (id, shop_id, room_id, painter_id, number, vehicle, body_kind, job_size,
+         note, state, created_at)
+       select gen_random_uuid(), shop_id, room_id, painter_id, 'OLD-' || n, 'old job', body_kind,
+         job_size, '', 'done', date '2016-01-01' + (n / 2) * interval '1 day'
+       from (select * from ticket limit 1) as one, generate_series(1, $1) as n`,
+      [DONE],
+    ),
+  );
+  it('are listed with all that are open first, then those that are done, each once', async () => {
+    const read = async (query: string) => (await shop.get<TicketList>(`/tickets${query}`)).body;
+    const first = await read('');
+    const isOpen = ({ state }: { state: string }) => state === 'open';
+    const open = await shop.rows(`select id from ticket where state = 'open'`);
+    expect(first.tickets.filter(isOpen)).toHaveLength(open.length);
+    const seen = first.tickets.filter((ticket) => !isOpen(ticket)).map(({ id }) => id);
+    expect(seen).toHaveLength(PAGE_TICKETS);
+    for (let { next } = first; next;) {
+      const page = await read(`?after=${next}`);
+      expect(page.tickets.some(isOpen)).toBe(false);
+      seen.push(...page.tickets.map(({ id }) => id));
+      next = page.next;
+    }
+    expect(new Set(seen).size).toBe(seen.length);
+    const closed = await shop.rows(`select id from ticket where state <> 'open'`);
+    expect(seen).toHaveLength(closed.length);
   });
 });

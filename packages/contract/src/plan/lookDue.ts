@@ -20,7 +20,7 @@ export const isLookDue = ({ dueAt }: Pick<Timer, 'dueAt'>, nowMs: number): boole
 
 const CUT_BACK: ReadonlySet<string> = new Set(['dust', 'run', 'peel']);
 
-/** What was seen on top is cut and polished: still to be done, or done; undefined where nothing is. */
+/** Whether what was seen on top is to be cut and polished, or was; undefined where nothing is. */
 export function wantsCut(
   whole: Pick<TicketWhole, 'ticket' | 'coats' | 'works'>,
 ): 'open' | 'done' | undefined {

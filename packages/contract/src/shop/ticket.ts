@@ -214,3 +214,7 @@ export type TicketWhole = {
   newProducts: string[];
   serverNow: string;
 };
+
+/** Done tickets behind this one. */
+export const TicketQuery = z.strictObject({ after: Id.optional() });
+export type TicketQuery = z.infer<typeof TicketQuery>;

@@ -1,4 +1,4 @@
-/** An index for every reference, so that what belongs together is found by it, not by reading all. */
+/** An index for every reference: what belongs together is found by it, not by reading all. */
 import type { EntitySchema } from 'typeorm';
 
 /** Of a shop there is one: an index on it would find everything. */

@@ -1,4 +1,4 @@
-/** Which coats a question to the records means: asked of the database, all of them, page by page. */
+/** Which coats a question to the records means: asked of the database, all of them, in pages. */
 import type { RecordQuery } from '@orthochrom/contract/shop/record.ts';
 import type { EntityManager, SelectQueryBuilder } from 'typeorm';
 import { FindingTable } from '../finding/findingTables.ts';

@@ -8,7 +8,6 @@ import type {
   TicketWhole,
   Timer,
 } from '@orthochrom/contract/shop/ticket.ts';
-import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
@@ -38,7 +37,7 @@ import {
   type TicketRow,
   type TimerRow,
 } from './ticketTables.ts';
-import { coatOf, NOTHING_ON, sprayedOn } from './coatReader.ts';
+import { coatOf, sprayedOn } from './coatReader.ts';
 import { CoatTable } from './coatTables.ts';
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
@@ -54,7 +53,7 @@ const stageOf = (
     panelIds: panels.filter(({ stageId }) => stageId === stage.id).map(({ panelId }) => panelId),
   }) as StagePlan;
 
-const ticketOf = (
+export const ticketOf = (
   row: TicketRow,
   panels: PanelRow[],
   stages: StageRow[],
@@ -110,9 +109,9 @@ export const timerOf = ({
     why: (tests as { why?: string } | null)?.why ?? null,
   }) as Timer;
 
-type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
+export type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
 
-async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Parts> {
+export async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Parts> {
   const where = { ticketId: In(ticketIds), archivedAt: IsNull() };
   const panels = await manager.find(PanelTable, { where, order: { ordinal: 'ASC' } });
   const stages = await manager.find(StageTable, { where, order: { ordinal: 'ASC' } });
@@ -121,42 +120,6 @@ async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Par
       ? []
       : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
   return { panels, stages, links };
-}
-
-/** All tickets, newest first, with the timers that still run. */
-export async function allTickets(manager: EntityManager): Promise<{
-  tickets: Ticket[];
-  coats: Coat[];
-  timers: Timer[];
-  sheets: { id: string; name: string }[];
-  serverNow: string;
-}> {
-  const rows = await manager.find(TicketTable, {
-    where: { archivedAt: IsNull() },
-    order: { createdAt: 'DESC', id: 'DESC' },
-  });
-  if (rows.length === 0)
-    return { tickets: [], coats: [], timers: [], sheets: [], serverNow: new Date().toISOString() };
-  const ids = rows.map(({ id }) => id);
-  const { panels, stages, links } = await partsOf(manager, ids);
-  const timers = await manager.find(TimerTable, {
-    where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() },
-    order: { dueAt: 'ASC' },
-  });
-  const coats = await manager.find(CoatTable, {
-    where: { stageId: In(stages.map(({ id }) => id)), archivedAt: IsNull() },
-    order: { ordinal: 'ASC' },
-  });
-  const sheets = await sheetVersions(manager, [
-    ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
-  ]);
-  return {
-    tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
-    coats: coats.map((coat) => coatOf({ ...coat, planned: null }, NOTHING_ON)),
-    timers: timers.map(timerOf),
-    sheets: sheets.map(({ id, sheet }) => ({ id, name: sheet.name })),
-    serverNow: new Date().toISOString(),
-  };
 }
 
 export async function ticketById(manager: EntityManager, id: string): Promise<Ticket> {

@@ -4,6 +4,7 @@ import {
   MixFlowCup,
   TicketCreate,
   TicketEdit,
+  TicketQuery,
   TimerConfirm,
 } from '@orthochrom/contract/shop/ticket.ts';
 import {
@@ -46,7 +47,8 @@ import { coatRow } from './planReader.ts';
 import { answerPrep, findLate } from './prepLedger.ts';
 import { allRecords, recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
-import { allTickets, wholeTicket } from './ticketReader.ts';
+import { listedTickets } from './ticketList.ts';
+import { wholeTicket } from './ticketReader.ts';
 import { confirmTimer } from './timerLedger.ts';
 import { countUsage, keepUsage } from './usageLedger.ts';
 import { TimerTable } from './ticketTables.ts';
@@ -60,8 +62,8 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   const ticketOfCoat = async (coatId: string) =>
     whole((await coatRow(ledger.manager, coatId)).ticketId);
 
-  routes.get('/tickets', async (_req, res) => {
-    res.json(await allTickets(ledger.manager));
+  routes.get('/tickets', async (req, res) => {
+    res.json(await listedTickets(ledger.manager, parsed(TicketQuery, req.query)));
   });
   routes.post('/tickets', async (req, res) => {
     const ticket = bodyOf(TicketCreate, req);

@@ -16,7 +16,9 @@ import { ADDRESS } from './resources.ts';
 import { measured } from './serverClock.ts';
 
 export type AirState = { rooms: AirNow[]; days: DayAhead[] };
+/** Every ticket that is not done, and the newest of those that are; `next` asks on behind them. */
 export type TicketList = {
+  next?: string;
   tickets: Ticket[];
   coats: Coat[];
   timers: Timer[];

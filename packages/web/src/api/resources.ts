@@ -32,6 +32,7 @@ export const ADDRESS = {
   coat: under('coats'),
   mix: under('mixes'),
   timer: under('timers'),
+  ticketsAfter: (after: string) => asked('/api/tickets', { after }),
   records: (query: Record<string, string>) => asked('/api/records', query),
   recordsCsv: (query: Record<string, string>) => asked('/api/records.csv', query),
   record: under('records'),

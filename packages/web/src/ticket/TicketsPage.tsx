@@ -4,6 +4,8 @@ import { Button, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useSetup, useTickets } from '../api/reads.ts';
+import { ADDRESS } from '../api/resources.ts';
+import { eachOnce, usePages } from '../api/usePages.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
@@ -14,7 +16,12 @@ export function TicketsPage() {
   const { data: setup } = useSetup();
   const [shown, setShown] = useState('open');
   const navigate = useNavigate();
-  const tickets = data?.tickets.filter(({ state }) => shown === 'all' || state === shown) ?? [];
+  const { pages, next, busy, more } = usePages(data, ADDRESS.tickets, ADDRESS.ticketsAfter);
+  const tickets = eachOnce(
+    pages.flatMap((page) => page.tickets),
+    ({ id }) => id,
+  ).filter(({ state }) => shown === 'all' || state === shown);
+  const allCoats = pages.flatMap((page) => page.coats);
   const nameOf = (list: { id: string; name: string }[] | undefined, id: string) =>
     list?.find((item) => item.id === id)?.name ?? '';
   return (
@@ -51,7 +58,7 @@ export function TicketsPage() {
             </thead>
             <tbody>
               {tickets.map((ticket) => {
-                const coats = (data?.coats ?? []).filter(({ ticketId }) => ticketId === ticket.id);
+                const coats = allCoats.filter(({ ticketId }) => ticketId === ticket.id);
                 const coat = nextCoat(ticket.stages, coats);
                 const stage = ticket.stages.find(({ id }) => id === coat?.stageId);
                 return (
@@ -80,6 +87,11 @@ export function TicketsPage() {
             </tbody>
           </table>
           {data && tickets.length === 0 && <p style={{ padding: '1rem' }}>None.</p>}
+          {next !== undefined && shown !== 'open' && (
+            <Button size="lg" m="sm" variant="default" loading={busy} onClick={more}>
+              Older tickets
+            </Button>
+          )}
         </div>
       </div>
     </>
