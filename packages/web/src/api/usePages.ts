@@ -28,6 +28,13 @@ export function usePages<P extends Page>(
   return { pages, next, busy, more: () => void more() };
 }
 
-/** Rows of several pages, each once: one that came in meanwhile moves nothing twice. */
-export const eachOnce = <R>(rows: readonly R[], idOf: (row: R) => string): R[] =>
-  [...new Map([...rows].reverse().map((row) => [idOf(row), row])).values()].reverse();
+/** Rows of several pages, each once, where it stood first: one may have come in meanwhile. */
+export function eachOnce<R>(rows: readonly R[], idOf: (row: R) => string): R[] {
+  const seen = new Set<string>();
+  return rows.filter((row) => {
+    const id = idOf(row);
+    if (seen.has(id)) return false;
+    seen.add(id);
+    return true;
+  });
+}
