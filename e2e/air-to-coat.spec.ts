@@ -122,7 +122,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
 
   await toPlace(page, 'Records');
   await page.getByRole('textbox', { name: 'Words' }).fill('first of the morning');
-  await expect(page.getByText('1 coats')).toBeVisible();
+  await expect(page.getByText('1 coat', { exact: true })).toBeVisible();
   await page
     .getByRole('row', { name: /Linnet hatchback, left side/ })
     .getByRole('link')

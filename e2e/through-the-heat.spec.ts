@@ -5,6 +5,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { bodyMap } from '@orthochrom/core/body/bodyMap.ts';
 import {
+  answerGate,
   choose,
   expectAccessible,
   openDrawer,
@@ -12,7 +13,6 @@ import {
   press,
   steerProbe,
   TEN_O_CLOCK,
-  toPoured,
 } from './shop.ts';
 import { layCoat, letDaysPass, roomOf, setRoom, tellPanel, wholeBody } from './walk.ts';
 
@@ -52,13 +52,23 @@ test('silver over three panels, one a blend, while the day warms: every coat its
   await expectAccessible(page);
 });
 
-test('a whole body in one colour goes in sections from where the air comes', async ({ page }) => {
+test('a whole body in one colour is mixed cup by cup and goes from where the air comes', async ({
+  page,
+}) => {
   const ends = async (airflow: 'frontToRear' | 'rearToFront') => {
     const id = await wholeBody(`Plover estate, whole, ${airflow}`, 'saloon');
     const room = await roomOf(id);
     await setRoom({ ...room, airflow });
     await page.goto(`/tickets/${id}`);
-    await toPoured(page);
+    await answerGate(page);
+    await press(page, /^Air is right/);
+    await openDrawer(page, 'Other ways');
+    const cups = page.getByRole('region', { name: 'How much' }).locator('ol > li');
+    await expect(cups.first()).toBeVisible();
+    const batches = await cups.count();
+    await press(page, /Take this plan/);
+    await press(page, 'As listed');
+    await press(page, 'Mixed: the pot life runs');
     await press(page, /Pattern even/);
     await press(page, /^Test panel good/);
     await press(page, /start spraying/);
@@ -68,10 +78,11 @@ test('a whole body in one colour goes in sections from where the air comes', asy
     const names = await order.allInnerTexts();
     await press(page, 'The coat is on');
     await setRoom(room);
-    return { first: names[0]!, last: names.at(-1)!, count: names.length };
+    return { first: names[0]!, count: names.length, batches };
   };
   const along = await ends('frontToRear');
   const against = await ends('rearToFront');
+  expect(along.batches).toBeGreaterThanOrEqual(2);
   expect(along.count).toBeGreaterThanOrEqual(bodyMap('saloon').panels.length);
   expect(along.first).toMatch(/front|hood/);
   expect(against.first).toMatch(/rear|quarter|trunk/);
