@@ -32,9 +32,11 @@ describe('when it is open', () => {
 });
 
 describe('the day of the board', () => {
-  it('is the rest of today until the shop closes, then the next day from its opening', () => {
+  it('is the rest of today until hardly any is left, then the next day from its opening', () => {
     const noon = boardDay(at('2026-01-14T12:00:00Z'), shop);
     expect(noon).toMatchObject({ startMinute: 720, closesMinute: 1080, isTomorrow: false });
+    expect(boardDay(at('2026-01-14T17:29:00Z'), shop).isTomorrow).toBe(false);
+    expect(boardDay(at('2026-01-14T17:30:00Z'), shop).isTomorrow).toBe(true);
     const night = boardDay(at('2026-01-14T18:00:00Z'), shop);
     expect(night).toMatchObject({
       nowMinute: 1080,

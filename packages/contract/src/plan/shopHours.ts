@@ -37,7 +37,10 @@ export function whenOpen(atMs: number, shop: Pick<Shop, 'hours' | 'timeZone'>): 
   return guess - (Math.abs(off) <= 2 * HOUR ? off * MINUTE_MS : 0);
 }
 
-/** What the board lays out: the rest of today, or the next day once the shop has closed. */
+/** With less than this nothing is begun any more. */
+const LEAST_LEFT_MINUTES = 30;
+
+/** What the board lays out: the rest of today, or the next day once hardly anything is left. */
 export function boardDay(
   nowMs: number,
   shop: Pick<Shop, 'hours' | 'timeZone'>,
@@ -50,7 +53,7 @@ export function boardDay(
 } {
   const { opensMinute, closesMinute, breaks } = hoursOf(shop);
   const nowMinute = minuteOfDay(shop.timeZone, nowMs);
-  const isTomorrow = nowMinute >= closesMinute;
+  const isTomorrow = nowMinute >= closesMinute - LEAST_LEFT_MINUTES;
   const later = isTomorrow ? DAY_MINUTES : 0;
   return {
     nowMinute,

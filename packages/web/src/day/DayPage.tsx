@@ -73,7 +73,7 @@ export function DayPage() {
     <>
       <PageHead
         title="The day"
-        line={`${isTomorrow ? 'Closed now: the next day, from' : 'From'} ${clock(startMinute)}, ${input.jobs.length} ${input.jobs.length === 1 ? 'job' : 'jobs'} on it`}
+        line={`${isTomorrow ? 'The next day, from' : 'From'} ${clock(startMinute)}, ${input.jobs.length} ${input.jobs.length === 1 ? 'job' : 'jobs'} on it`}
       >
         <Button
           variant="default"

@@ -3,6 +3,7 @@
  */
 import type { TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
+import { minutesText } from '@orthochrom/contract/words/format.ts';
 import { scaleLinear } from 'd3';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 
@@ -23,8 +24,13 @@ export type StageMinutes = (
 
 const MINUTE_MS = 60_000;
 const HALF_DAY_MINUTES = 720;
+const FEW_MINUTES = 120;
 /** Half of a clock text: nearer to the end it would be cut. */
 const TICK_ROOM_PX = 22;
+
+/** Minutes as a bare figure while they are few: over hours nobody counts in them. */
+const flashSaid = (minutes: number): string =>
+  minutes < FEW_MINUTES ? String(minutes) : minutesText(minutes);
 
 /** Blocks in order: logged times where they are known, else one after the other from now. */
 export function ribbonBlocks(
@@ -63,7 +69,7 @@ export function ribbonBlocks(
       },
       {
         key: `${coat.id}f`,
-        name: `flash ${Math.max(1, Math.round((flashEndMs - endedMs) / MINUTE_MS))}`,
+        name: `flash ${flashSaid(Math.max(1, Math.round((flashEndMs - endedMs) / MINUTE_MS)))}`,
         kind: 'flash',
         stage: stage.kind,
         isDone: isDone(['flashed', 'looked']),

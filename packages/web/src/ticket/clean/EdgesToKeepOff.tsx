@@ -38,9 +38,6 @@ export function EdgesToKeepOff({ ticket, stage, keepOffMm }: EdgesToKeepOffProps
             : undefined
         }
       />
-      <figcaption className="quiet">
-        Red: {keepOffMm} mm along every edge, by hand and the last grit only.
-      </figcaption>
     </figure>
   );
 }

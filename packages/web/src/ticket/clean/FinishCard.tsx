@@ -150,7 +150,7 @@ function Ladder(props: FinishCardProps & { seen: FinishTold['seen'] }) {
         <EdgesToKeepOff ticket={whole.ticket} stage={context.stage} keepOffMm={answer.keepOffMm} />
       )}
       <p className="quiet">
-        {`Keep ${answer.keepOffMm} mm off edges and creases; that strip by hand, the last grit only.`}
+        {`Keep ${answer.keepOffMm} mm off edges, red on the car, and creases; that strip by hand, the last grit only.`}
       </p>
     </>
   );
