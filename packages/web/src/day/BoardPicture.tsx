@@ -9,6 +9,8 @@ type BoardPictureProps = {
   roomOf: (job: string) => string;
   hrefOf: (job: string) => string;
   startMinute: number;
+  /** It begins with this minute, not with another day. */
+  isNow: boolean;
   closesMinute: number;
   breaks: readonly (readonly [number, number])[];
   widthPx: number;
@@ -19,6 +21,8 @@ type BoardPictureProps = {
 
 const LEFT_PX = 14;
 const RIGHT_PX = 24;
+/** Half of a clock's text: nearer to the edge it would be cut. */
+const TICK_ROOM_PX = 20;
 const BLOCK_PX = 32;
 const CHAR_PX = 7.4;
 const KIND_WORD = {
@@ -46,8 +50,18 @@ const textOf = ({ kind, stage, coat, painter }: Block): string =>
     : KIND_WORD[kind];
 
 export function BoardPicture(props: BoardPictureProps) {
-  const { answer, roomOf, hrefOf, startMinute, closesMinute, breaks, widthPx, clock, marks } =
-    props;
+  const {
+    answer,
+    roomOf,
+    hrefOf,
+    startMinute,
+    isNow,
+    closesMinute,
+    breaks,
+    widthPx,
+    clock,
+    marks,
+  } = props;
   const box = { leftPx: LEFT_PX, widthPx, rightPx: RIGHT_PX };
   const { rows, x, heightPx, hours } = boardOf(answer, roomOf, startMinute, box);
   const [, toMinute] = x.domain() as [number, number];
@@ -89,7 +103,12 @@ export function BoardPicture(props: BoardPictureProps) {
                 y2={heightPx}
                 className={styles['hour']}
               />
-              <text x={x(minute)} y={15} textAnchor="middle" className={styles['tick']}>
+              <text
+                x={x(minute) < TICK_ROOM_PX ? 2 : x(minute)}
+                y={15}
+                textAnchor={x(minute) < TICK_ROOM_PX ? 'start' : 'middle'}
+                className={styles['tick']}
+              >
                 {clock(minute)}
               </text>
             </g>
@@ -141,7 +160,9 @@ export function BoardPicture(props: BoardPictureProps) {
                   </g>,
                 ],
           )}
-          <line x1={LEFT_PX} x2={LEFT_PX} y1={22} y2={heightPx} className={styles['now']} />
+          {isNow && (
+            <line x1={LEFT_PX} x2={LEFT_PX} y1={22} y2={heightPx} className={styles['now']} />
+          )}
         </svg>
       </div>
     </div>

@@ -108,6 +108,7 @@ export function DayPage() {
               roomOf={roomOf}
               hrefOf={hrefOf}
               startMinute={startMinute}
+              isNow={!isTomorrow}
               breaks={input.breaks ?? []}
               closesMinute={input.closesMinute}
               widthPx={Math.max(640, width - LABELS_PX)}
