@@ -160,7 +160,8 @@ export function DayPage() {
             </section>
           </div>
         )}
-        <NotBefore marks={marks} />
+        {/* After what is worked out above it: it would be pushed down. */}
+        {(answer || error) && <NotBefore marks={marks} />}
       </div>
     </>
   );
