@@ -48,6 +48,18 @@ describe('the day of the board', () => {
   });
 });
 
+it.each(['2026-03-28T20:00:00Z', '2026-10-24T20:00:00Z', '2026-06-03T20:00:00Z'])(
+  'begins at the opening on the wall, whatever the clocks do over night: %s',
+  (evening) => {
+    const { nowMinute, startMinute, closesMinute, breaks } = boardDay(at(evening), shop);
+    const wall = (minute: number) =>
+      minuteOfDay(shop.timeZone, at(evening) + (minute - nowMinute) * 60_000);
+    expect(wall(startMinute)).toBe(USUAL_HOURS.opensMinute);
+    expect(wall(closesMinute)).toBe(USUAL_HOURS.closesMinute);
+    expect(breaks.map(([from, to]) => [wall(from), wall(to)])).toEqual(USUAL_HOURS.breaks);
+  },
+);
+
 it('hours that end before they begin, or a break outside them, are refused where they stand', () => {
   const refused = (hours: object) =>
     ShopHours.safeParse({ ...USUAL_HOURS, ...hours }).error?.issues.map(({ path }) =>

@@ -54,7 +54,10 @@ export function boardDay(
   const { opensMinute, closesMinute, breaks } = hoursOf(shop);
   const nowMinute = minuteOfDay(shop.timeZone, nowMs);
   const isTomorrow = nowMinute >= closesMinute - LEAST_LEFT_MINUTES;
-  const later = isTomorrow ? DAY_MINUTES : 0;
+  // By the next opening on the wall: over a change of summer time the night is an hour off.
+  const closedMs = nowMs + Math.max(0, closesMinute - nowMinute) * MINUTE_MS;
+  const opensInMinutes = Math.round((whenOpen(closedMs, shop) - nowMs) / MINUTE_MS);
+  const later = isTomorrow ? nowMinute + opensInMinutes - opensMinute : 0;
   return {
     nowMinute,
     startMinute: isTomorrow ? later + opensMinute : nowMinute,
