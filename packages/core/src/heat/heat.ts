@@ -13,23 +13,24 @@ import { mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import { because, caution, stop, type Verdict } from '../outcome/verdicts.ts';
 import type { HeatAnswer, HeatedPanel, HeatInput } from './heatInput.ts';
 import {
+  coolsFor,
   hasItAfter,
   lagMinutes,
   lagOfReading,
+  NEARLY_C,
   panelAfter,
   usualBuild,
+  USUAL_RAMP_C_PER_MIN,
   type Oven,
 } from './panelHeat.ts';
 import { warmBooth } from './warmBooth.ts';
 
-const USUAL = { bakeC: 60, holdMinutes: 30, rampCPerMin: 5, ovenMPerS: 0.4 } as const;
+const USUAL = { bakeC: 60, holdMinutes: 30, ovenMPerS: 0.4 } as const;
 const METAL_C = 70;
 const LAMP_METAL_C = 80;
 const SOFT_C = 60;
 /** Air over the panel wanted, and what counts as having it. */
 const OVER_C = 10;
-const NEARLY_C = 2;
-const COOL_C = 30;
 const NO_BAKE_C = 40;
 const LONG_LAG_MINUTES = 10;
 /** Extraction on for so long at least before heat. */
@@ -73,11 +74,7 @@ export function heatOnCoat(input: HeatInput): HeatAnswer {
   const holdFromMinute = most(warmed.map(({ hasItMinute }) => hasItMinute));
   const endMinute = mapSpread(holdFromMinute, (minute) => minute + holdMinutes);
   const cools = Math.max(
-    ...warmed.map(({ lag }) => {
-      const peakC = panelAfter(endMinute.value, lag, oven);
-      const coolC = Math.max(COOL_C, oven.roomC + NEARLY_C);
-      return peakC <= coolC ? 0 : lag * Math.log((peakC - oven.roomC) / (coolC - oven.roomC));
-    }),
+    ...warmed.map(({ lag }) => coolsFor(panelAfter(endMinute.value, lag, oven), lag, oven)),
   );
   const slowest = warmed.reduce((a, b) => (b.hasItMinute.value > a.hasItMinute.value ? b : a));
   return {
@@ -102,7 +99,7 @@ function ovenOf({ climate, rampCPerMin }: HeatInput, airC: number): Oven {
   return {
     roomC: climate.airTemperatureC,
     airC,
-    rampCPerMin: rampCPerMin ?? USUAL.rampCPerMin,
+    rampCPerMin: rampCPerMin ?? USUAL_RAMP_C_PER_MIN,
     startC: climate.panelTemperatureC ?? climate.airTemperatureC,
   };
 }

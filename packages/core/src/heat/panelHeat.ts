@@ -65,3 +65,21 @@ export const hasItAfter = (wantC: number, lag: number, oven: Oven): number =>
 /** The lag that a reading tells. */
 export const lagOfReading = (seenC: number, minute: number, oven: Oven): number =>
   bisect((lag) => seenC - panelAfter(minute, lag, oven), 0.05, 400, 60);
+
+/** An oven's air rises so fast where nobody measured it. */
+export const USUAL_RAMP_C_PER_MIN = 5;
+/** Near enough to a temperature to count as having it. */
+export const NEARLY_C = 2;
+/** A panel that may be worked on again. */
+const COOL_C = 30;
+
+/** Minutes in the room's air until a panel is cool, or as warm as the room leaves it. */
+export function coolsFor(
+  peakC: number,
+  lag: number,
+  { roomC }: Pick<Oven, 'roomC'>,
+  mostC: number = Infinity,
+): number {
+  const coolC = Math.min(mostC, Math.max(COOL_C, roomC + NEARLY_C));
+  return peakC <= coolC || coolC <= roomC ? 0 : lag * Math.log((peakC - roomC) / (coolC - roomC));
+}

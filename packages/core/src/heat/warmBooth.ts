@@ -11,19 +11,23 @@
 import { saturationPressurePa, vapourPressurePa } from '../air/humidAir.ts';
 import { heatTransferWPerM2K } from '../evaporation/heatTransfer.ts';
 import { factorsOf, recoatTime } from '../film/recoatTimes.ts';
-import { Z_80, type Spread } from '../outcome/spread.ts';
+import { mapSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import { because, caution, stop } from '../outcome/verdicts.ts';
 import type { HeatAnswer, HeatInput } from './heatInput.ts';
-import { lagMinutes, panelAfter, usualBuild, type Oven } from './panelHeat.ts';
+import {
+  coolsFor,
+  lagMinutes,
+  panelAfter,
+  usualBuild,
+  USUAL_RAMP_C_PER_MIN,
+  type Oven,
+} from './panelHeat.ts';
 
 /** Warm air between coats, °C: what is usual and what is the most before the film closes on top. */
 export const WARM_AIR = { usualC: 38, mostC: 40 } as const;
-const RAMP_C_PER_MIN = 5;
 const STEP_MINUTES = 0.25;
 const LONGEST_MINUTES = 360;
 const DRY_LOG_SD = 0.25;
-const COOL_C = 30;
-const NEARLY_C = 2;
 
 /** How soon the next coat may follow; nothing but the reason where warm air has no place. */
 export function warmBooth(input: HeatInput): HeatAnswer {
@@ -37,7 +41,7 @@ export function warmBooth(input: HeatInput): HeatAnswer {
   const oven: Oven = {
     roomC: climate.airTemperatureC,
     airC,
-    rampCPerMin: RAMP_C_PER_MIN,
+    rampCPerMin: USUAL_RAMP_C_PER_MIN,
     startC: climate.panelTemperatureC ?? climate.airTemperatureC,
   };
   const lag = slowestLag(input);
@@ -46,21 +50,13 @@ export function warmBooth(input: HeatInput): HeatAnswer {
   const dry = (slower: number): number =>
     Math.max(dryAfter(input, { oven, lag, slower }), floorMinutes - minutesSince, 0);
   const endMinute = { value: dry(1), low: dry(1 / spread), high: dry(spread) };
-  const open = (minute: number): number => minute + coolsFor(panelAfter(minute, lag, oven));
-  const coolC = Math.min(warm.maxPanelC ?? COOL_C, Math.max(COOL_C, oven.roomC + NEARLY_C));
-  const coolsFor = (peakC: number): number =>
-    peakC <= coolC || coolC <= oven.roomC
-      ? 0
-      : lag * Math.log((peakC - oven.roomC) / (coolC - oven.roomC));
+  const open = (minute: number): number =>
+    minute + coolsFor(panelAfter(minute, lag, oven), lag, oven, warm.maxPanelC);
   return {
     waitMinutes,
     airC,
     endMinute,
-    openMinute: {
-      value: open(endMinute.value),
-      low: open(endMinute.low),
-      high: open(endMinute.high),
-    },
+    openMinute: mapSpread(endMinute, open),
     verdicts:
       wantedC > WARM_AIR.mostC ? [caution('booth-warm-over', { maxC: WARM_AIR.mostC })] : [],
     reasons,
