@@ -17,6 +17,7 @@ import { errorHandler } from './http/errorHandler.ts';
 import { NotFound } from './http/faults.ts';
 import { identify } from './http/requestIdentity.ts';
 import { sheetRoutes } from './sheet/sheetRoutes.ts';
+import { shopFileRoutes } from './shopFile/shopFileRoutes.ts';
 import { shopRoutes } from './shop/shopRoutes.ts';
 import { sprayCardRoutes } from './ticket/sprayCardRoutes.ts';
 import { ticketRoutes } from './ticket/ticketRoutes.ts';
@@ -50,6 +51,7 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
     '/api',
     calculationRoutes(options.calculator),
     shopRoutes(ledger),
+    shopFileRoutes(ledger, database),
     sheetRoutes(ledger),
     airRoutes(ledger, probe),
     gunRoutes(ledger),

@@ -1,0 +1,281 @@
+/** The whole shop in one file: out, into an empty one, out again the same; brought back and merged. */
+import path from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import type { ShopFileManifest, ShopFilePreview } from '@orthochrom/contract/shop/shopFile.ts';
+import sharp from 'sharp';
+import { v7 as newId } from 'uuid';
+import { fromBufferPromise, type Entry } from 'yauzl';
+import yazl from 'yazl';
+import { afterAll, describe, expect, it } from 'vitest';
+import { tables } from '../src/database/tables.ts';
+import { loadDemoIfEmpty } from '../src/demo/loadDemo.ts';
+import { RoundTheCar1795950000000 } from '../src/migrations/roundTheCar.ts';
+import { ALIGNED_BY } from '../src/shopFile/alignAside.ts';
+import { fileTables } from '../src/shopFile/fileTables.ts';
+import { CoatWalk } from './coatWalk.ts';
+import { ShopFixture, type Fault } from './shopFixture.ts';
+
+const opened: ShopFixture[] = [];
+const shopFrom = async (template?: 'template_demo' | 'template_empty'): Promise<ShopFixture> => {
+  const shop = await ShopFixture.open(template);
+  opened.push(shop);
+  return shop;
+};
+afterAll(async () => {
+  for (const shop of opened) await shop.close();
+});
+
+const out = (shop: ShopFixture): Promise<Buffer> => shop.bytes('/shop-file');
+const lay = (shop: ShopFixture, file: Buffer, id = newId()) =>
+  shop.send<ShopFilePreview & Fault>(`/shop-file?id=${id}`, file, 'application/zip');
+async function takeIn(shop: ShopFixture, file: Buffer, changedInBoth = 'ours') {
+  const { status, body } = await lay(shop, file);
+  expect([status, body.error]).toEqual([201, undefined]);
+  const taken = await shop.post(`/shop-file/${body.id}/take`, { changedInBoth });
+  expect(taken).toMatchObject({ status: 201 });
+  return body;
+}
+
+async function addPhoto(shop: ShopFixture): Promise<void> {
+  const [[finding], { painters }] = [
+    (await shop.get<{ id: string }[]>('/findings')).body,
+    await shop.setup(),
+  ];
+  const picture = await sharp({
+    create: { width: 40, height: 30, channels: 3, background: '#a33' },
+  })
+    .jpeg()
+    .toBuffer();
+  const query = `id=${newId()}&painterId=${painters[0]!.id}`;
+  const added = await shop.send(`/findings/${finding!.id}/photos?${query}`, picture, 'image/jpeg');
+  expect(added.status).toBe(201);
+}
+
+/** The file with its entries changed; undefined leaves one out. */
+async function rewritten(
+  file: Buffer,
+  change: (path: string, text: string) => string | undefined,
+): Promise<Buffer> {
+  const zip = await fromBufferPromise(file, { lazyEntries: true });
+  const made = new yazl.ZipFile();
+  await new Promise<void>((resolve, reject) => {
+    zip.on('entry', (entry: Entry) => {
+      void (async () => {
+        const bytes = await buffer(await zip.openReadStreamPromise(entry));
+        const isText = !entry.fileName.startsWith('pictures/');
+        const text = isText ? change(entry.fileName, bytes.toString()) : undefined;
+        if (!isText) made.addBuffer(bytes, entry.fileName);
+        else if (text !== undefined) made.addBuffer(Buffer.from(text), entry.fileName);
+        zip.readEntry();
+      })().catch(reject);
+    });
+    zip.on('end', resolve);
+    zip.readEntry();
+  });
+  made.end();
+  return buffer(made.outputStream);
+}
+const withManifest = (change: (manifest: ShopFileManifest) => object) => (file: Buffer) =>
+  rewritten(file, (path, text) =>
+    path === 'shop.json' ? JSON.stringify(change(JSON.parse(text) as ShopFileManifest)) : text,
+  );
+
+describe('a whole shop carried over', () => {
+  it('opens in an empty place as it was, pictures and microseconds too, and goes out the same', async () => {
+    const shop = await shopFrom();
+    await (await CoatWalk.begin(shop)).lay(0);
+    await addPhoto(shop);
+    const file = await out(shop);
+    const other = await shopFrom('template_empty');
+    expect((await other.get('/setup')).status).toBe(404);
+    const preview = await takeIn(other, file);
+    expect(preview).toMatchObject({ opensEmpty: true, renamed: [] });
+    expect((await out(other)).equals(file)).toBe(true);
+    expect((await other.get('/setup')).body).toEqual((await shop.get('/setup')).body);
+    expect(
+      (
+        await other.rows('select from information_schema.schemata where schema_name like $1', [
+          'aside%',
+        ])
+      ).length,
+    ).toBe(0);
+    const [photos] = await other.rows(
+      'select count(*)::int as n from photo where picture is not null',
+    );
+    expect(photos!['n']).toBeGreaterThan(0);
+  });
+
+  it('comes from before through the same migrations', async () => {
+    const shop = await shopFrom();
+    const NEW = ['test_panel', 'hours', 'face', 'build'];
+    const old = await rewritten(
+      await withManifest((manifest) => ({ ...manifest, migration: RoundTheCar1795950000000.name }))(
+        await out(shop),
+      ),
+      (path, text) => {
+        const table = /^rows\/(coat|shop|panel|stage)\.ndjson$/.exec(path);
+        if (!table) return text;
+        return text
+          .split('\n')
+          .filter(Boolean)
+          .map((line) => {
+            const row = JSON.parse(line) as Record<string, unknown>;
+            return `${JSON.stringify(Object.fromEntries(Object.entries(row).filter(([key]) => !NEW.includes(key))))}\n`;
+          })
+          .join('');
+      },
+    );
+    const other = await shopFrom('template_empty');
+    await takeIn(other, old);
+    const tickets = async (of: ShopFixture) =>
+      (await of.get<{ tickets: unknown[] }>('/tickets')).body.tickets.length;
+    expect(await tickets(other)).toBe(await tickets(shop));
+    expect((await other.setup()).shop).not.toHaveProperty('hours');
+  });
+
+  it('brought back it brings what is new, keeps what was changed here, asks where both were', async () => {
+    const shop = await shopFrom();
+    const home = await shopFrom('template_empty');
+    await takeIn(home, await out(shop));
+    const change = async (at: ShopFixture, which: number, name: string) => {
+      const { rooms } = await at.setup();
+      const { id, ...room } = rooms[which]!;
+      expect((await at.put(`/rooms/${id}`, { ...room, name })).status).toBe(200);
+    };
+    await change(shop, 0, 'Here only');
+    await change(home, 1, 'There only');
+    await change(shop, 2, 'Both, here');
+    await change(home, 2, 'Both, there');
+    const names = async () => (await shop.setup()).rooms.map(({ name }) => name);
+    const back = await out(home);
+    const preview = await takeIn(shop, back, 'theirs');
+    expect(preview.isThisShop).toBe(true);
+    expect(preview.tables.find(({ table }) => table === 'room')).toMatchObject({
+      added: 0,
+      newerHere: 1,
+      newerThere: 1,
+      changedInBoth: 1,
+      clashes: [{ ours: { name: 'Both, here' }, theirs: { name: 'Both, there' } }],
+    });
+    expect((await names()).slice(0, 3)).toEqual(['Here only', 'There only', 'Both, there']);
+    const [event] = await shop.rows(
+      `select patch from event where kind = 'file-taken-in' order by at desc limit 1`,
+    );
+    // What was overwritten is not lost.
+    expect(JSON.stringify(event!['patch'])).toContain('Both, here');
+    // Who has seen both and chosen is not asked again.
+    const again = await takeIn(shop, back);
+    expect(again.tables.find(({ table }) => table === 'room')).toMatchObject({ changedInBoth: 0 });
+  });
+
+  it('of two shops loses none: numbers, issues and coats that both gave come under others', async () => {
+    const shop = await shopFrom();
+    const other = await shopFrom('template_empty');
+    await loadDemoIfEmpty(other.database, path.join(import.meta.dirname, '../demo'));
+    const count = async (of: ShopFixture, table: string) =>
+      (await of.rows(`select count(*)::int as n from ${table}`))[0]!['n'] as number;
+    const before = await count(shop, 'ticket');
+    const forceNow = (await shop.get<{ sheet: unknown }[]>('/sheets')).body.map(
+      ({ sheet }) => sheet,
+    );
+    await other.rows(`update sheet_version set body = jsonb_set(body, '{source}', '"shopHabit"')`);
+    const file = await out(other);
+    const preview = await takeIn(shop, file);
+    expect(preview.isThisShop).toBe(false);
+    expect(preview.renamed.map(({ what }) => what)).toEqual(
+      expect.arrayContaining(['ticket', 'sheet']),
+    );
+    expect(await count(shop, 'ticket')).toBe(before + (await count(other, 'ticket')));
+    expect(await count(shop, 'shop')).toBe(1);
+    expect(
+      (await shop.get<{ sheet: unknown }[]>('/sheets')).body.map(({ sheet }) => sheet),
+    ).toEqual(forceNow);
+    // Given once more, nothing is new and nothing comes twice.
+    const again = await takeIn(shop, file);
+    expect(again.renamed).toEqual([]);
+    expect(again.tables.reduce((sum, { added }) => sum + added, 0)).toBe(0);
+    expect(await count(shop, 'ticket')).toBe(2 * before);
+  });
+});
+
+describe('what is no whole shop', () => {
+  const BROKEN: [string, (file: Buffer) => Promise<Buffer> | Buffer][] = [
+    ['no ZIP', () => Buffer.from('a shop')],
+    ['cut off', (file) => file.subarray(0, file.length - 400)],
+    ['something else', withManifest((manifest) => ({ ...manifest, format: 'other' }))],
+    ['of a later program', withManifest((manifest) => ({ ...manifest, version: 99 }))],
+    ['of a later table', withManifest((manifest) => ({ ...manifest, migration: 'Later1' }))],
+    [
+      'with a table of nobody',
+      withManifest(({ tables: own, ...rest }) => ({
+        ...rest,
+        tables: [...own, { name: 'migrations', rows: 0, pictures: 0 }],
+      })),
+    ],
+    [
+      'without its painters',
+      (file) =>
+        rewritten(file, (path, text) => (path === 'rows/painter.ndjson' ? undefined : text)),
+    ],
+    [
+      'short of a row',
+      (file) =>
+        rewritten(file, (path, text) =>
+          path === 'rows/event.ndjson' ? text.slice(text.indexOf('\n') + 1) : text,
+        ),
+    ],
+    [
+      'with a gun that refers to nothing',
+      (file) =>
+        rewritten(file, (path, text) =>
+          path === 'rows/gun.ndjson'
+            ? text.replaceAll(/"shop_id":"[^"]+"/g, `"shop_id":"${newId()}"`)
+            : text,
+        ),
+    ],
+    [
+      'with a strange column',
+      (file) =>
+        rewritten(file, (path, text) =>
+          path === 'rows/cup.ndjson' ? text.replaceAll('{"', '{"odd":1,"') : text,
+        ),
+    ],
+    [
+      'with a painter nobody could show',
+      (file) =>
+        rewritten(file, (path, text) =>
+          path === 'rows/painter.ndjson' ? text.replaceAll('"skill":"', '"skill":"x') : text,
+        ),
+    ],
+  ];
+  let shop: ShopFixture;
+  let file: Buffer;
+  it.each(BROKEN)('is refused in words and changes nothing: %s', async (_, broken) => {
+    shop ??= await shopFrom();
+    file ??= await out(shop);
+    const reply = await lay(shop, await broken(file));
+    expect(reply.status).toBe(422);
+    expect(reply.body.error).toMatchObject({ code: 'not-a-shop', path: ['file'] });
+    expect((await out(shop)).equals(file)).toBe(true);
+  });
+
+  it('a file that lies here no more is not taken', async () => {
+    const reply = await (
+      await shopFrom()
+    ).post(`/shop-file/${newId()}/take`, { changedInBoth: 'ours' });
+    expect(reply.status).toBe(404);
+  });
+});
+
+describe('drawn from the tables', () => {
+  it('every unique name that both could give is aligned', () => {
+    const names = tables.flatMap(({ options }) => (options.uniques ?? []).map(({ name }) => name));
+    expect(Object.keys(ALIGNED_BY).sort()).toEqual([...names].sort());
+  });
+  it('no kept table refers to a later one', () => {
+    const order = fileTables.map(({ name }) => name);
+    for (const { name, references } of fileTables)
+      for (const { target } of references)
+        expect(order.indexOf(target)).toBeLessThanOrEqual(order.indexOf(name));
+  });
+});
