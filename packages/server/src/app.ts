@@ -12,13 +12,15 @@ import { demoDays } from './demo/demoDays.ts';
 import { Ledger } from './event/ledger.ts';
 import { findingRoutes } from './finding/findingRoutes.ts';
 import { gunRoutes } from './gun/gunRoutes.ts';
-import { guardEdges, neverKept } from './http/edges.ts';
+import { guardEdges, neverKept, type Network } from './http/edges.ts';
 import { errorHandler } from './http/errorHandler.ts';
 import { NotFound } from './http/faults.ts';
 import { identify } from './http/requestIdentity.ts';
 import { sheetRoutes } from './sheet/sheetRoutes.ts';
 import { shopFileRoutes } from './shopFile/shopFileRoutes.ts';
 import { shopRoutes } from './shop/shopRoutes.ts';
+import { guard } from './signIn/guard.ts';
+import { signInRoutes } from './signIn/signInRoutes.ts';
 import { sprayCardRoutes } from './ticket/sprayCardRoutes.ts';
 import { ticketRoutes } from './ticket/ticketRoutes.ts';
 
@@ -27,6 +29,8 @@ export type AppOptions = {
   webFolder?: string;
   probe?: StandInProbe;
   gauge?: StandInGauge;
+  /** Where other machines than this one are answered: a PIN is asked then. */
+  network?: Network;
 };
 
 export async function createApp(database: DataSource, options: AppOptions): Promise<Express> {
@@ -35,7 +39,9 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
   const gauge = options.gauge ?? new StandInGauge();
   const app = express();
   app.disable('x-powered-by');
-  app.use(guardEdges);
+  if (options.network?.behindProxy) app.set('trust proxy', 'loopback');
+  const isAsked = options.network !== undefined;
+  app.use(guardEdges(options.network?.names ?? []));
   app.use('/api', neverKept);
   const smallJson = express.json({ limit: '1mb', strict: false, inflate: false });
   // A file of findings carries photos: its route takes more, and is the only one that does.
@@ -43,6 +49,7 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
     req.path === FINDINGS_FILE_PATH ? next() : smallJson(req, res, next),
   );
   app.use(identify);
+  app.use('/api', guard(database, isAsked));
   app.get('/api/health', async (_req, res) => {
     await database.query('select 1');
     res.json({ ok: true, now: new Date().toISOString() });
@@ -50,7 +57,8 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
   app.use(
     '/api',
     calculationRoutes(options.calculator),
-    shopRoutes(ledger),
+    signInRoutes(ledger, isAsked),
+    shopRoutes(ledger, isAsked),
     shopFileRoutes(ledger, database),
     sheetRoutes(ledger),
     airRoutes(ledger, probe),

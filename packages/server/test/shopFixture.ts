@@ -12,6 +12,7 @@ import type { DataSource } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { StandInProbe } from '../src/air/probe.ts';
 import { createApp } from '../src/app.ts';
+import type { Network } from '../src/http/edges.ts';
 import { Calculator } from '../src/calculation/calculator.ts';
 import { urlOf } from './urlOf.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
@@ -66,6 +67,7 @@ export class ShopFixture {
 
   static async open(
     template: 'template_demo' | 'template_empty' = 'template_demo',
+    network?: Network,
   ): Promise<ShopFixture> {
     const name = `t_${newId().replaceAll('-', '')}`;
     const admin = newDataSource(urlOf('postgres'));
@@ -77,7 +79,11 @@ export class ShopFixture {
     const probe = new StandInProbe(await demoDays(database.manager));
     probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
     const calculator = new Calculator(FROM_SOURCE);
-    const app = await createApp(database, { calculator, probe });
+    const app = await createApp(database, {
+      calculator,
+      probe,
+      ...(network ? { network } : {}),
+    });
     const server = await new Promise<Server>((resolve) => {
       const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
     });

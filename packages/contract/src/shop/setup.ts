@@ -26,6 +26,7 @@ import { RegionRules } from '../calculations/gate.ts';
 import { LastCleaner, TackWay } from '../calculations/prep.ts';
 import { Gun, Preferences } from '../shapes/gun.ts';
 import { edited, Id, stored } from './common.ts';
+import { Pin, ROLES } from './signIn.ts';
 import type { Usage } from './usage.ts';
 import type { AirLine, Compressor } from './compressedAir.ts';
 
@@ -49,6 +50,8 @@ const painterShape = {
   units: Units,
   way: Preferences,
   prepWay: PrepWay.optional(),
+  /** What he may change of the shop; as usual where nothing was said. */
+  role: z.enum(ROLES).optional(),
 };
 export const Painter = z.strictObject({ ...stored, ...painterShape });
 export const PainterCreate = z.strictObject({ id: Id, ...painterShape });
@@ -202,10 +205,27 @@ const shopShape = {
   /** As it is written beside a price. */
   currency: z.string().max(8).optional(),
   hours: ShopHours.optional(),
+  /** An apprentice's own word against the advice wants a lead's touch. */
+  apprenticeAsks: z.boolean().optional(),
 };
 export const Shop = z.strictObject({ ...stored, ...shopShape });
 export const ShopEdit = z.strictObject({ ...edited, ...shopShape });
 export type Shop = z.infer<typeof Shop>;
+/**
+ * A shop of one's own: with its first painter, its first room and cup, so that nothing is missing
+ * that every screen needs. The code and the PIN are asked where other machines are answered.
+ */
+export const ShopCreate = z.strictObject({
+  id: Id,
+  ...shopShape,
+  painter: z.strictObject({ id: Id, ...painterShape }),
+  room: z.strictObject({ id: Id, ...roomShape }),
+  cup: z.strictObject({ id: Id, ...cupShape }).superRefine(cupHolds),
+  lead: z
+    .strictObject({ code: z.string().min(1).max(64), pin: Pin, deviceName: name() })
+    .optional(),
+});
+export type ShopCreate = z.infer<typeof ShopCreate>;
 
 function isTimeZone(name: string): boolean {
   try {

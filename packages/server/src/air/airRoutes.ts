@@ -6,6 +6,7 @@ import type { Ledger } from '../event/ledger.ts';
 import { Stream } from '../event/stream.ts';
 import { bodyOf } from '../http/request.ts';
 import { RoomTable } from '../shop/shopTables.ts';
+import { STILL_IN, type StillIn } from '../signIn/guard.ts';
 import { addReading, airNow } from './airLedger.ts';
 import type { StandInProbe } from './probe.ts';
 
@@ -27,6 +28,8 @@ export function airRoutes(ledger: Ledger, probe: StandInProbe): Router {
     res.json({ rooms: await allAir(), days: probe.daysAhead() });
   });
   const stream = new Stream(ledger, allAir);
-  routes.get('/stream', (_req, res) => stream.open(res));
+  routes.get('/stream', (_req, res) =>
+    stream.open(res, res.locals[STILL_IN] as StillIn | undefined),
+  );
   return routes;
 }

@@ -1,6 +1,7 @@
 import type { EntitySchema } from 'typeorm';
 import { ReadingTable } from '../air/readingTable.ts';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
+import { StandInTable } from '../air/standInTable.ts';
 import { EventTable } from '../event/eventTable.ts';
 import { RequestTable } from '../event/requestTable.ts';
 import { FindingTable, PhotoTable, PlanChangeTable } from '../finding/findingTables.ts';
@@ -16,6 +17,14 @@ import {
   RoomTable,
   ShopTable,
 } from '../shop/shopTables.ts';
+import {
+  CodeTable,
+  CredentialTable,
+  DeviceTable,
+  SessionTable,
+  TouchTable,
+  TryTable,
+} from '../signIn/signInTables.ts';
 import { CoatAirTable } from '../ticket/coatAir.ts';
 import { LayerWorkTable } from '../ticket/layerWorkTable.ts';
 import {
@@ -39,6 +48,17 @@ import { HeatReadTable } from '../ticket/heatTable.ts';
 import { indexReferences } from './referenceIndexes.ts';
 import { CoatHalfTable, CoatPanelTable, CoatTable } from '../ticket/coatTables.ts';
 
+/** What belongs to this machine and its devices, not to the shop: no file carries it. */
+export const OF_THIS_MACHINE = [
+  RequestTable,
+  CredentialTable,
+  DeviceTable,
+  SessionTable,
+  TouchTable,
+  TryTable,
+  CodeTable,
+  StandInTable,
+];
 /** Every table, in an order in which none refers to a later one. */
 export const tables = [
   ShopTable,
@@ -78,6 +98,6 @@ export const tables = [
   PlanChangeTable,
   PhotoTable,
   EventTable,
-  RequestTable,
+  ...OF_THIS_MACHINE,
 ];
 for (const table of tables) indexReferences(table as EntitySchema);

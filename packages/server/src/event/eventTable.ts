@@ -21,6 +21,9 @@ export type EventRow = {
   aggregateVersion: number;
   kind: string;
   patch: unknown;
+  /** Who was signed in then, and which lead put a hand to it; null where no PIN is asked. */
+  signedInId: string | null;
+  touchedById: string | null;
 };
 export const EventTable = new EntitySchema<EventRow>({
   name: 'Event',
@@ -29,7 +32,7 @@ export const EventTable = new EntitySchema<EventRow>({
     ...key('event'),
     ...ids('shopId', 'aggregateId'),
     ...instants('at'),
-    ...optionalIds('painterId'),
+    ...optionalIds('painterId', 'signedInId', 'touchedById'),
     ...texts('aggregateType', 'kind'),
     ...integers('aggregateVersion'),
     ...structures('patch'),

@@ -6,7 +6,12 @@ import { EventEmitter } from 'node:events';
 import type { DataSource, EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { NotFound, VersionClash } from '../http/faults.ts';
-import { noteCommitted, takeIdentity } from '../http/requestIdentity.ts';
+import {
+  actingNow,
+  noteCommitted,
+  takeIdentity,
+  type RequestIdentity,
+} from '../http/requestIdentity.ts';
 import { EventTable } from './eventTable.ts';
 import { oncePerRequest } from './oncePerRequest.ts';
 
@@ -45,8 +50,22 @@ export class Ledger {
   async write<T>(
     work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
   ): Promise<T> {
+    return this.run(work, takeIdentity());
+  }
+
+  /** As `write`, of what is secret: nothing of it is kept for a request that comes again. */
+  async writeSecret<T>(
+    work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
+  ): Promise<T> {
+    return this.run(work, undefined);
+  }
+
+  private async run<T>(
+    work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
+    identity: RequestIdentity | undefined,
+  ): Promise<T> {
     const changed: Changed[] = [];
-    const identity = takeIdentity();
+    const acting = actingNow();
     const result = await this.database.transaction((manager) => {
       const traced = () =>
         work(manager, async (of: Trace) => {
@@ -54,6 +73,8 @@ export class Ledger {
             id: newId(),
             at: new Date(),
             aggregateVersion: 1,
+            signedInId: acting?.painterId ?? null,
+            touchedById: acting?.touchedById ?? null,
             ...of,
           } as never);
           changed.push({ type: of.aggregateType, id: of.aggregateId });

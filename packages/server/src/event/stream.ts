@@ -9,6 +9,14 @@ const AIR_EVERY_MS = 2000;
 /** A screen that takes nothing for so long has gone to sleep: it comes back by itself. */
 const MOST_UNREAD_BYTES = 1_000_000;
 
+/** Whoever was signed out hears no more within this. */
+const ASK_EVERY_MS = 15_000;
+
+async function closeWhenOut(res: Response, isStillIn: () => Promise<boolean>): Promise<void> {
+  // A database that is away signs nobody out.
+  if (!(await isStillIn().catch(() => true))) res.end();
+}
+
 export class Stream {
   private readonly screens = new Set<Response>();
   private readonly air: () => Promise<unknown>;
@@ -20,7 +28,7 @@ export class Stream {
   }
 
   /** Keeps a response open as a stream until its screen goes. */
-  open(res: Response): void {
+  open(res: Response, isStillIn?: () => Promise<boolean>): void {
     res.set({
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -29,7 +37,11 @@ export class Stream {
     res.flushHeaders();
     this.screens.add(res);
     this.timer ??= setInterval(() => void this.tellAir(), AIR_EVERY_MS);
-    res.on('close', () => this.close(res));
+    const asking = isStillIn && setInterval(() => void closeWhenOut(res, isStillIn), ASK_EVERY_MS);
+    res.on('close', () => {
+      clearInterval(asking);
+      this.close(res);
+    });
     void this.tellAir([res]);
   }
 

@@ -12,20 +12,36 @@ const HEADERS = {
 const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 const READS = ['GET', 'HEAD', 'OPTIONS'];
 
-/**
- * A page from elsewhere that has bent a name to this machine is not answered: there are no accounts
- * to keep it out. Nor may a page from elsewhere write here.
- */
-export const guardEdges: RequestHandler = (req, res, next) => {
-  res.set(HEADERS);
-  const host = req.headers.host ?? '';
-  if (!OWN_NAMES.test(host))
-    throw new NotFound('This server answers only under its own loopback address.');
-  const { origin } = req.headers;
-  if (!READS.includes(req.method) && origin !== undefined && origin !== `http://${host}`)
-    throw new ForeignOrigin('Only this shop’s own pages may write here.');
-  next();
+/** Where others than this machine are answered. */
+export type Network = {
+  /** The names and addresses by which the shop's own tablets call it. */
+  names: readonly string[];
+  /** A proxy of this machine stands before it and says who asked, and how. */
+  behindProxy: boolean;
 };
+
+const withoutPort = (host: string): string => host.replace(/:\d+$/, '');
+
+/**
+ * A page from elsewhere that has bent a name to this machine is not answered. Nor may a page from
+ * elsewhere write here.
+ */
+export const guardEdges =
+  (names: readonly string[]): RequestHandler =>
+  (req, res, next) => {
+    res.set(HEADERS);
+    const host = req.headers.host ?? '';
+    if (!OWN_NAMES.test(host) && !names.includes(withoutPort(host).toLowerCase()))
+      throw new NotFound('This server answers only under its own address.');
+    const { origin } = req.headers;
+    if (
+      !READS.includes(req.method) &&
+      origin !== undefined &&
+      origin !== `${req.protocol}://${host}`
+    )
+      throw new ForeignOrigin('Only this shop’s own pages may write here.');
+    next();
+  };
 
 /** What the shop knows changes: no cache between keeps it. Photos say otherwise themselves. */
 export const neverKept: RequestHandler = (_req, res, next) => {

@@ -7,9 +7,12 @@ import {
   ForeignOrigin,
   GateOpen,
   NotFound,
+  NotSignedIn,
+  NotYours,
   OutOfTurn,
   Stopped,
   TakesTooLong,
+  TooManyTries,
   VersionClash,
 } from './faults.ts';
 import { hasCommitted } from './requestIdentity.ts';
@@ -44,6 +47,9 @@ function knownFault(fault: unknown): Answer | undefined {
   if (fault instanceof OutOfTurn) return answer(409, 'out-of-turn', fault.message);
   if (fault instanceof NotFound) return answer(404, 'not-found', fault.message);
   if (fault instanceof ForeignOrigin) return answer(403, 'foreign-origin', fault.message);
+  if (fault instanceof NotSignedIn) return answer(401, 'sign-in', fault.message);
+  if (fault instanceof NotYours) return answer(403, fault.code, fault.message);
+  if (fault instanceof TooManyTries) return answer(429, 'too-many-tries', fault.message);
   if (fault instanceof TakesTooLong) return answer(422, 'takes-too-long', fault.message);
   if (fault instanceof Busy) return answer(503, 'busy', fault.message);
   return parserFault(fault);

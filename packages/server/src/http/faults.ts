@@ -52,3 +52,18 @@ export class TakesTooLong extends Error {}
 
 /** More is asked than can be answered now. */
 export class Busy extends Error {}
+
+/** Nobody is signed in, or the PIN is not right. */
+export class NotSignedIn extends Error {}
+
+/** Whoever is signed in may not do this. */
+export class NotYours extends Error {
+  readonly code: 'not-yours' | 'lead-asked';
+  constructor(message: string, code: 'not-yours' | 'lead-asked' = 'not-yours') {
+    super(message);
+    this.code = code;
+  }
+}
+
+/** Somebody guesses. */
+export class TooManyTries extends Error {}

@@ -5,6 +5,7 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { createHash } from 'node:crypto';
 import { Id } from '@orthochrom/contract/shop/common.ts';
+import type { Role } from '@orthochrom/contract/shop/signIn.ts';
 import type { Request, RequestHandler } from 'express';
 import { BadInput } from './faults.ts';
 
@@ -17,8 +18,18 @@ export type RequestIdentity = {
   given: unknown;
 };
 
+/** Who is signed in where a PIN is asked, and which lead put a hand to this request. */
+export type Acting = {
+  painterId: string;
+  role: Role;
+  sessionId: string;
+  deviceId: string;
+  touchedById?: string;
+};
+
 class Served {
   hasCommitted = false;
+  acting: Acting | undefined;
   private isTaken = false;
   private readonly req: Request;
 
@@ -73,6 +84,13 @@ export function notedAt(): Date {
 }
 const NOTED_AT_HEADER = 'noted-at';
 const LONGEST_AWAY_MS = 86_400_000;
+
+export function actAs(acting: Acting): void {
+  const store = served.getStore();
+  if (store) store.acting = acting;
+}
+/** Nobody where no PIN is asked. */
+export const actingNow = (): Acting | undefined => served.getStore()?.acting;
 
 /** From here on the request is kept, whatever fails after it. */
 export function noteCommitted(): void {

@@ -8,11 +8,13 @@ import type {
   RoomEdit,
   ShopEdit,
 } from '@orthochrom/contract/shop/setup.ts';
-import { IsNull } from 'typeorm';
+import { USUAL_ROLE, type Role } from '@orthochrom/contract/shop/signIn.ts';
+import { IsNull, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import { changeVersioned, type Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
-import { OutOfTurn } from '../http/faults.ts';
+import { NotYours, OutOfTurn } from '../http/faults.ts';
+import { actingNow } from '../http/requestIdentity.ts';
 import { TicketTable } from '../ticket/ticketTables.ts';
 import { shopIdOf } from './shopId.ts';
 import { cupOf, painterOf, roomOf, shopOf } from './shopReader.ts';
@@ -33,7 +35,7 @@ export const changeShop = (
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
     const shopId = await shopIdOf(manager);
-    const changes = { currency: null, hours: null, ...told } as ShopRow;
+    const changes = { currency: null, hours: null, apprenticeAsks: null, ...told } as ShopRow;
     await changeVersioned(manager, ShopTable, {
       what: 'shop',
       id: shopId,
@@ -72,7 +74,8 @@ export const changePainter = (
   { version, ...told }: z.infer<typeof PainterEdit>,
 ): Promise<void> =>
   ledger.write(async (manager, trace) => {
-    const changes = { prepWay: null, ...told } as PainterRow;
+    const changes = { prepWay: null, role: null, ...told } as PainterRow;
+    await holdOwn(manager, id, told.role);
     await changeVersioned(manager, PainterTable, {
       what: 'painter',
       id,
@@ -91,6 +94,20 @@ export const changePainter = (
       patch: changes,
     });
   });
+
+/**
+ * One's own ways are one's own; roles are given by a lead.
+ * @throws NotYours, and nothing is changed
+ */
+async function holdOwn(manager: EntityManager, id: string, role: Role | undefined): Promise<void> {
+  const acting = actingNow();
+  if (!acting || acting.role === 'lead') return;
+  if (acting.painterId !== id)
+    throw new NotYours('Another’s ways are changed by himself or by a lead. Nothing was changed.');
+  const { role: until } = await manager.findOneByOrFail(PainterTable, { id });
+  if ((until ?? USUAL_ROLE) !== (role ?? USUAL_ROLE))
+    throw new NotYours('A role is given by a lead. Nothing was changed.');
+}
 
 /** What is not told any more is taken back. */
 const NO_ROOM_WORD = {

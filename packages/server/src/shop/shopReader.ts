@@ -42,8 +42,17 @@ import {
   type ShopRow,
 } from './shopTables.ts';
 
-export const painterOf = ({ id, version, name, skill, units, way, prepWay }: PainterRow): Painter =>
-  present({ id, version, name, skill, units, way, prepWay }) as Painter;
+export const painterOf = ({
+  id,
+  version,
+  name,
+  skill,
+  units,
+  way,
+  prepWay,
+  role,
+}: PainterRow): Painter =>
+  present({ id, version, name, skill, units, way, prepWay, role }) as Painter;
 
 export const roomOf = ({
   shopId: _,
@@ -122,8 +131,18 @@ export const shopOf = ({
   ticketPrefix,
   currency,
   hours,
+  apprenticeAsks,
 }: ShopRow): Shop =>
-  present({ id, version, name, timeZone, ticketPrefix, currency, hours }) as Shop;
+  present({
+    id,
+    version,
+    name,
+    timeZone,
+    ticketPrefix,
+    currency,
+    hours,
+    apprenticeAsks,
+  }) as Shop;
 
 export const pricesOf = ({ id, version, productId, prices }: ProductPricesRow): ProductPrices => ({
   id,

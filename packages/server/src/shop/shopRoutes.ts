@@ -7,6 +7,7 @@ import {
   PricesEdit,
   RoomCreate,
   RoomEdit,
+  ShopCreate,
   ShopEdit,
 } from '@orthochrom/contract/shop/setup.ts';
 import { Router } from 'express';
@@ -22,6 +23,8 @@ import {
   changeRoom,
   changeShop,
 } from './shopLedger.ts';
+import { comeIn } from '../signIn/signInRoutes.ts';
+import { openShop } from './openShop.ts';
 import { keepPrices } from './priceLedger.ts';
 import { shopSetup } from './shopReader.ts';
 
@@ -29,10 +32,16 @@ import { shopSetup } from './shopReader.ts';
  * Every write is answered with the whole set-up: it is small, and the screen then holds what is on
  * disk.
  */
-export function shopRoutes(ledger: Ledger): Router {
+export function shopRoutes(ledger: Ledger, isAsked: boolean): Router {
   const routes = Router();
   routes.get('/setup', async (_req, res) => {
     res.json(await shopSetup(ledger.manager));
+  });
+  routes.post('/shop', async (req, res) => {
+    const where = { address: req.ip ?? '', what: 'open' };
+    const cameIn = await openShop(ledger, bodyOf(ShopCreate, req), isAsked, where);
+    if (cameIn) comeIn(req, res, cameIn);
+    res.status(201).json(await shopSetup(ledger.manager));
   });
   routes.put('/shop', async (req, res) => {
     await changeShop(ledger, bodyOf(ShopEdit, req));

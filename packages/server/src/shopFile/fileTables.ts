@@ -1,7 +1,6 @@
 /** What of the database a shop's file holds, drawn from the tables themselves. */
 import type { EntitySchema } from 'typeorm';
-import { tables } from '../database/tables.ts';
-import { RequestTable } from '../event/requestTable.ts';
+import { OF_THIS_MACHINE, tables } from '../database/tables.ts';
 
 export type FileTable = {
   name: string;
@@ -11,9 +10,6 @@ export type FileTable = {
   pictures: string[];
   references: { column: string; target: string }[];
 };
-
-/** What belongs to this machine and its devices, not to the shop. */
-const OF_THIS_MACHINE: readonly unknown[] = [RequestTable];
 
 const described = ({ options }: EntitySchema): FileTable => {
   const columns = Object.entries(options.columns).map(([property, column]) => ({
@@ -43,7 +39,7 @@ export const listed = (columns: readonly string[], of?: string): string =>
 
 /** In an order in which none refers to a later one. */
 export const fileTables: FileTable[] = tables
-  .filter((table) => !OF_THIS_MACHINE.includes(table))
+  .filter((table) => !(OF_THIS_MACHINE as unknown[]).includes(table))
   .map((table) => described(table as EntitySchema));
 
 /** Every column of a kept table that refers to rows of this one. */
