@@ -9,6 +9,7 @@ import { calculationRoutes } from './calculation/calculationRoutes.ts';
 import { airLineRoutes } from './compressedAir/airLineRoutes.ts';
 import { StandInGauge } from './compressedAir/gauge.ts';
 import { demoDays } from './demo/demoDays.ts';
+import type { Changes } from './event/changes.ts';
 import { Ledger } from './event/ledger.ts';
 import { findingRoutes } from './finding/findingRoutes.ts';
 import { gunRoutes } from './gun/gunRoutes.ts';
@@ -29,6 +30,8 @@ export type AppOptions = {
   webFolder?: string;
   probe?: StandInProbe;
   gauge?: StandInGauge;
+  /** Where writes of every process are heard of; nobody's stream tells of any without. */
+  changes?: Changes;
   /** Where other machines than this one are answered: a PIN is asked then. */
   network?: Network;
 };
@@ -61,7 +64,7 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
     shopRoutes(ledger, isAsked),
     shopFileRoutes(ledger, database),
     sheetRoutes(ledger),
-    airRoutes(ledger, probe),
+    airRoutes(ledger, probe, options.changes),
     gunRoutes(ledger),
     airLineRoutes(ledger, gauge),
     ticketRoutes(ledger, { probe, gauge }),

@@ -16,6 +16,7 @@ import type { Network } from '../src/http/edges.ts';
 import { Calculator } from '../src/calculation/calculator.ts';
 import { urlOf } from './urlOf.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
+import { Changes } from '../src/event/changes.ts';
 import { demoDays } from '../src/demo/demoDays.ts';
 
 export type Reply<T = unknown> = { status: number; body: T };
@@ -50,6 +51,7 @@ export class ShopFixture {
   readonly probe: StandInProbe;
   private readonly server: Server;
   private readonly calculator: Calculator;
+  private readonly changes: Changes;
   private readonly base: string;
 
   private constructor(
@@ -57,7 +59,9 @@ export class ShopFixture {
     probe: StandInProbe,
     server: Server,
     calculator: Calculator,
+    changes: Changes,
   ) {
+    this.changes = changes;
     this.calculator = calculator;
     this.database = database;
     this.probe = probe;
@@ -79,21 +83,24 @@ export class ShopFixture {
     const probe = new StandInProbe(await demoDays(database.manager));
     probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
     const calculator = new Calculator(FROM_SOURCE);
+    const changes = await Changes.listen(database);
     const app = await createApp(database, {
       calculator,
+      changes,
       probe,
       ...(network ? { network } : {}),
     });
     const server = await new Promise<Server>((resolve) => {
       const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
     });
-    return new ShopFixture(database, probe, server, calculator);
+    return new ShopFixture(database, probe, server, calculator, changes);
   }
 
   async close(): Promise<void> {
     this.server.closeAllConnections();
     await new Promise((resolve) => this.server.close(resolve));
     await this.calculator.close();
+    await this.changes.close();
     await this.database.destroy();
   }
 

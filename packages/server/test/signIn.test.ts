@@ -1,4 +1,4 @@
-/** Who may come in, as whom, and what he may then: asked as strangers, apprentices and leads would. */
+/** Who may come in, as whom, and what he may then: asked as strangers, apprentices, leads would. */
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { Pin, type WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';

@@ -2,7 +2,7 @@
 import { EventEmitter } from 'node:events';
 import type { Response } from 'express';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Ledger } from '../src/event/ledger.ts';
+import type { Changed } from '../src/event/changes.ts';
 import { Stream } from '../src/event/stream.ts';
 
 class Screen extends EventEmitter {
@@ -32,7 +32,10 @@ describe('the stream of events', () => {
     vi.useFakeTimers();
     heard.removeAllListeners();
     air.mockClear();
-    stream = new Stream({ heard } as unknown as Ledger, air);
+    stream = new Stream(
+      { on: (hear: (changed: Changed) => void) => void heard.on('changed', hear) },
+      air,
+    );
   });
   afterEach(() => vi.useRealTimers());
 

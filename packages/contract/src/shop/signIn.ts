@@ -1,4 +1,4 @@
-/** Who is at the screen: painters with a PIN, tablets a lead has trusted, and what asks for a lead. */
+/** Who is at the screen: painters with a PIN, tablets a lead trusts, and what asks for a lead. */
 import { SKIPPED } from '@orthochrom/core/prep/prepInput.ts';
 import { z } from 'zod';
 import { name } from '../quantity/fields.ts';
@@ -59,8 +59,8 @@ export type WhoIsHere = {
 export const TOUCH_HEADER = 'lead-touch';
 
 /**
- * Whether what is told goes against the advice with a painter's own word: where the shop wants it, a
- * lead is asked when an apprentice does so. A coat ended because a stop came up never is.
+ * Whether what is told goes against the advice with a painter's own word: where the shop wants it,
+ * a lead is asked when an apprentice does so. A coat ended because a stop came up never is.
  */
 export function goesAgainstAdvice(told: unknown): boolean {
   if (typeof told !== 'object' || told === null) return false;

@@ -16,10 +16,18 @@ export type ProbeReading = DayAir & {
   playing: boolean;
 };
 
+/** Which minute of the day it was when, and how quickly it goes on from there. */
+export type ProbeSteering = {
+  minute: number;
+  atMs: number;
+  minutesPerSecond: number;
+  shiftC: number;
+};
+
 export class StandInProbe {
   private readonly days: DayAhead[];
   private readonly nowMs: () => number;
-  private anchor: { minute: number; atMs: number; minutesPerSecond: number; shiftC: number };
+  private anchor: ProbeSteering;
 
   constructor(days: DayAhead[], nowMs: () => number = Date.now) {
     this.days = days;
@@ -36,6 +44,14 @@ export class StandInProbe {
     return (
       this.anchor.minute + ((this.nowMs() - this.anchor.atMs) / 1000) * this.anchor.minutesPerSecond
     );
+  }
+
+  get steering(): ProbeSteering {
+    return this.anchor;
+  }
+  /** As another process steered it. */
+  follow(steering: ProbeSteering): void {
+    this.anchor = steering;
   }
 
   steer({ minute, minutesPerSecond, shiftC }: ProbeSteer): void {

@@ -6,6 +6,7 @@ import {
   CompressorEdit,
 } from '@orthochrom/contract/shop/compressedAir.ts';
 import { Router } from 'express';
+import { keepSteering } from '../air/standIns.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { bodyOf, idOf } from '../http/request.ts';
 import { shopSetup } from '../shop/shopReader.ts';
@@ -38,8 +39,8 @@ export function airLineRoutes(ledger: Ledger, gauge: StandInGauge): Router {
   routes.get('/coats/:id/flowing', async (req, res) => {
     res.json({ flowing: (await flowingNow(ledger.manager, gauge, idOf(req))) ?? null });
   });
-  routes.post('/gauge', (req, res) => {
-    gauge.steer(bodyOf(GaugeSteer, req));
+  routes.post('/gauge', async (req, res) => {
+    await keepSteering(ledger.manager, 'gauge', gauge.steer(bodyOf(GaugeSteer, req)));
     res.json({ ok: true });
   });
   return routes;

@@ -11,7 +11,7 @@ import type { EntityManager } from 'typeorm';
 import { shopSetup } from '../shop/shopReader.ts';
 import { coatRow } from '../ticket/planReader.ts';
 import type { CoatRow } from '../ticket/coatTables.ts';
-import type { Flowing, StandInGauge, Supply } from './gauge.ts';
+import type { Flowing, Spell, StandInGauge, Supply } from './gauge.ts';
 
 /** Only the air is asked of this model: the paint does not matter. */
 const ANY_PAINT = { densityKgPerM3: 1000, viscosityPaS: 0.05 };
@@ -32,6 +32,21 @@ export async function flowingOf(
   if (coat.state !== 'spraying' || !coat.startedAt) return undefined;
   const supply = await supplyOf(manager, coat);
   return supply && gauge.read(coat.id, supply, (Date.now() - coat.startedAt.getTime()) / 1000);
+}
+
+/** Lowest and highest since the panel before, by what is kept of that: any process can say it. */
+export async function flowingSinceLastPanel(
+  manager: EntityManager,
+  gauge: StandInGauge,
+  coat: CoatRow,
+): Promise<Spell | undefined> {
+  if (!(await flowingOf(manager, gauge, coat))) return undefined;
+  const [{ at }]: [{ at: Date | null }] = await manager.query(
+    'select max(sprayed_at) as at from coat_panel where coat_id = $1',
+    [coat.id],
+  );
+  const startedMs = coat.startedAt!.getTime();
+  return gauge.spellSince(coat.id, ((at?.getTime() ?? startedMs) - startedMs) / 1000);
 }
 
 async function supplyOf(manager: EntityManager, coat: CoatRow): Promise<Supply | undefined> {

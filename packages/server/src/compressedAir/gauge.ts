@@ -25,55 +25,61 @@ const STEP_SECONDS = 0.5;
 const TREMBLE_KPA = 0.8;
 const LONGEST_SECONDS = 3 * 3600;
 
-type Spell = { lowestKPa: number; highestKPa: number };
+export type Spell = { lowestKPa: number; highestKPa: number };
 type Playing = {
   supply: Supply;
   tank?: Tank;
   seconds: number;
-  nowKPa: number;
-  coat: Spell;
-  panel: Spell;
+  /** What the needle showed while the trigger was pulled. */
+  shown: { atSeconds: number; kPa: number }[];
 };
-const untouched = (): Spell => ({ lowestKPa: Infinity, highestKPa: -Infinity });
+/** Nothing where it showed nothing. */
+const spellOf = (shown: Playing['shown']): Spell | undefined =>
+  shown.length === 0
+    ? undefined
+    : {
+        lowestKPa: Math.min(...shown.map(({ kPa }) => kPa)),
+        highestKPa: Math.max(...shown.map(({ kPa }) => kPa)),
+      };
+export type GaugeSteering = { otherDrawLPerMin: number; secondsPerSecond: number };
 
 export class StandInGauge {
   private readonly playing = new Map<string, Playing>();
   private readonly heldInlet = new Map<string, number>();
-  private otherDrawLPerMin = 0;
-  private secondsPerSecond = 1;
+  private steering: GaugeSteering = { otherDrawLPerMin: 0, secondsPerSecond: 1 };
 
-  steer({ otherDrawLPerMin, secondsPerSecond }: GaugeSteer): void {
-    this.otherDrawLPerMin = otherDrawLPerMin ?? this.otherDrawLPerMin;
-    this.secondsPerSecond = secondsPerSecond ?? this.secondsPerSecond;
+  /** @returns how it is steered now, for another process's stand-in */
+  steer(by: GaugeSteer): GaugeSteering {
+    return (this.steering = { ...this.steering, ...by });
   }
 
   /** Plays on to this many real seconds after the start of the coat. */
   read(coatId: string, supply: Supply, realSeconds: number): Flowing {
     const play = this.playing.get(coatId) ?? this.begin(coatId, supply);
-    const until = Math.min(realSeconds * this.secondsPerSecond, LONGEST_SECONDS);
+    const until = Math.min(this.playedSeconds(realSeconds), LONGEST_SECONDS);
     while (play.seconds + STEP_SECONDS <= until) this.step(coatId, play);
-    if (play.coat.lowestKPa === Infinity) note(play, supply.setInletKPa);
+    if (play.shown.length === 0) play.shown.push({ atSeconds: 0, kPa: supply.setInletKPa });
     return {
-      nowKPa: play.nowKPa,
-      ...play.coat,
+      nowKPa: play.shown.at(-1)!.kPa,
+      ...spellOf(play.shown)!,
       ...(play.tank ? { tankKPa: play.tank.tankKPa } : {}),
     };
   }
 
-  /** Lowest and highest since the panel before, and a fresh start for the next. */
-  takePanel(coatId: string): Spell | undefined {
-    const play = this.playing.get(coatId);
-    if (!play || play.panel.lowestKPa === Infinity) return undefined;
-    const { panel } = play;
-    play.panel = untouched();
-    return panel;
+  /** Lowest and highest since this many real seconds after the start of the coat, as read so far. */
+  spellSince(coatId: string, realSeconds: number): Spell | undefined {
+    const from = this.playedSeconds(realSeconds);
+    const { shown = [] } = this.playing.get(coatId) ?? {};
+    return spellOf(shown.filter(({ atSeconds }) => atSeconds >= from));
   }
 
-  /** Lowest and highest over the coat; then it is forgotten. */
-  takeCoat(coatId: string): Spell | undefined {
-    const play = this.playing.get(coatId);
+  /** The coat is on: its seconds are of no use any more. */
+  forget(coatId: string): void {
     this.playing.delete(coatId);
-    return play && play.coat.lowestKPa !== Infinity ? play.coat : undefined;
+  }
+
+  private playedSeconds(realSeconds: number): number {
+    return realSeconds * this.steering.secondsPerSecond;
   }
 
   private begin(coatId: string, supply: Supply): Playing {
@@ -82,9 +88,7 @@ export class StandInGauge {
       supply,
       ...(tank ? { tank } : {}),
       seconds: 0,
-      nowKPa: supply.setInletKPa,
-      coat: untouched(),
-      panel: untouched(),
+      shown: [],
     };
     this.playing.set(coatId, play);
     return play;
@@ -94,13 +98,14 @@ export class StandInGauge {
     const { supply, tank } = play;
     const isPulled = play.seconds % (ON_SECONDS + OFF_SECONDS) < ON_SECONDS;
     tank?.pass(
-      (isPulled ? supply.airFlowAt(supply.setInletKPa) : 0) + this.otherDrawLPerMin,
+      (isPulled ? supply.airFlowAt(supply.setInletKPa) : 0) + this.steering.otherDrawLPerMin,
       STEP_SECONDS,
     );
     play.seconds += STEP_SECONDS;
     if (!isPulled) return;
     const inletKPa = tank ? this.inletAt(coatId, supply, tank.tankKPa) : supply.setInletKPa;
-    note(play, Math.max(0, inletKPa + TREMBLE_KPA * Math.sin(play.seconds * 2.1)));
+    const kPa = Math.max(0, inletKPa + TREMBLE_KPA * Math.sin(play.seconds * 2.1));
+    play.shown.push({ atSeconds: play.seconds, kPa });
   }
 
   /**
@@ -113,13 +118,5 @@ export class StandInGauge {
     const known = this.heldInlet.get(key) ?? inletFromRest(supply.line, heldKPa, supply.airFlowAt);
     this.heldInlet.set(key, known);
     return known;
-  }
-}
-
-function note(play: Playing, nowKPa: number): void {
-  play.nowKPa = nowKPa;
-  for (const spell of [play.coat, play.panel]) {
-    spell.lowestKPa = Math.min(spell.lowestKPa, nowKPa);
-    spell.highestKPa = Math.max(spell.highestKPa, nowKPa);
   }
 }

@@ -1,8 +1,7 @@
 /**
- * Writes with a trace: one transaction holds the change and its event, and the stream hears of it
- * once it is on disk.
+ * Writes with a trace: one transaction holds the change and its event, and the streams of every
+ * process hear of it once it is on disk.
  */
-import { EventEmitter } from 'node:events';
 import type { DataSource, EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { NotFound, VersionClash } from '../http/faults.ts';
@@ -12,6 +11,7 @@ import {
   takeIdentity,
   type RequestIdentity,
 } from '../http/requestIdentity.ts';
+import { tellOf } from './changes.ts';
 import { EventTable } from './eventTable.ts';
 import { oncePerRequest } from './oncePerRequest.ts';
 
@@ -28,15 +28,11 @@ export type Trace = {
 export type Database = Pick<DataSource, 'manager'> & {
   transaction<T>(work: (manager: EntityManager) => Promise<T>): Promise<T>;
 };
-export type Changed = { type: string; id: string };
-
 export class Ledger {
   private readonly database: Database;
-  readonly heard = new EventEmitter();
 
   constructor(database: Database) {
     this.database = database;
-    this.heard.setMaxListeners(0);
   }
 
   get manager(): EntityManager {
@@ -45,7 +41,7 @@ export class Ledger {
 
   /**
    * Runs `work` in one transaction, once for a request however often that comes; what it traces is
-   * told to the listeners after the commit.
+   * told to every process with the commit.
    */
   async write<T>(
     work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
@@ -64,7 +60,6 @@ export class Ledger {
     work: (manager: EntityManager, trace: (of: Trace) => Promise<void>) => Promise<T>,
     identity: RequestIdentity | undefined,
   ): Promise<T> {
-    const changed: Changed[] = [];
     const acting = actingNow();
     const result = await this.database.transaction((manager) => {
       const traced = () =>
@@ -77,12 +72,11 @@ export class Ledger {
             touchedById: acting?.touchedById ?? null,
             ...of,
           } as never);
-          changed.push({ type: of.aggregateType, id: of.aggregateId });
+          await tellOf(manager, { type: of.aggregateType, id: of.aggregateId });
         });
       return identity ? oncePerRequest(manager, identity, traced) : traced();
     });
     noteCommitted();
-    for (const change of changed) this.heard.emit('changed', change);
     return result;
   }
 }

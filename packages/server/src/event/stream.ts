@@ -3,7 +3,7 @@
  * air is asked once for all of them, and only while somebody listens.
  */
 import type { Response } from 'express';
-import type { Changed, Ledger } from './ledger.ts';
+import type { Changes } from './changes.ts';
 
 const AIR_EVERY_MS = 2000;
 /** A screen that takes nothing for so long has gone to sleep: it comes back by itself. */
@@ -22,9 +22,9 @@ export class Stream {
   private readonly air: () => Promise<unknown>;
   private timer: NodeJS.Timeout | undefined;
 
-  constructor(ledger: Ledger, air: () => Promise<unknown>) {
+  constructor(changes: Pick<Changes, 'on'> | undefined, air: () => Promise<unknown>) {
     this.air = air;
-    ledger.heard.on('changed', (change: Changed) => this.tell('changed', change));
+    changes?.on((change) => this.tell('changed', change));
   }
 
   /** Keeps a response open as a stream until its screen goes. */

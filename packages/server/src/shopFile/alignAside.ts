@@ -1,7 +1,7 @@
 /**
  * Two shops, or one shop on two machines, may have called different things by one name: a ticket's
- * number, an issue of a sheet. Aside they are given others before anything comes in, so that nothing
- * is lost for its name.
+ * number, an issue of a sheet. Aside they are given others before anything comes in, so that
+ * nothing is lost for its name.
  */
 import type { Renamed } from '@orthochrom/contract/shop/shopFile.ts';
 import type { EntityManager } from 'typeorm';

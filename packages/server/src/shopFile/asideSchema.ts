@@ -1,6 +1,6 @@
 /**
- * A place aside, in the same database: the tables as the file knew them are built there, filled, and
- * brought up to date by the same migrations that a shop of that age would go through.
+ * A place aside, in the same database: the tables as the file knew them are built there, filled,
+ * and brought up to date by the same migrations that a shop of that age would go through.
  */
 import { migrations } from '../migrations/list.ts';
 import { DataSource, type DataSourceOptions, type EntityManager } from 'typeorm';

@@ -53,7 +53,7 @@ async function previewOf(manager: EntityManager, id: string): Promise<ShopFilePr
   };
 }
 
-/** In one transaction, compared anew: what was written here since the preview is not lost either. */
+/** In one transaction, compared anew: what was written since the preview is not lost either. */
 export const takeFileIn = (ledger: Ledger, id: string, { changedInBoth }: ShopFileTake) =>
   ledger.write(async (manager, trace) => {
     const aside = asideOf(id);

@@ -11,7 +11,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import yazl from 'yazl';
 import { z } from 'zod';
 import { migrations } from '../migrations/list.ts';
-import { fileTables, listed, quoted, type FileTable } from './fileTables.ts';
+import { fileTables, quoted, type FileTable } from './fileTables.ts';
 import { rowSchemaOf } from './rowSchemas.ts';
 
 const ROWS_AT_ONCE = 500;
@@ -113,13 +113,14 @@ async function addPictures(
       zip.addReadStreamLazy(
         FILE_PATHS.picture(name, id, column),
         { ...NO_DAY, compress: false },
-        (given) =>
+        (given) => {
           manager
             .query<{ bytes: Buffer }[]>(`select ${column} as bytes from ${name} where id = $1`, [
               id,
             ])
             .then(([row]) => given(null, Readable.from([row!.bytes])))
-            .catch((fault: unknown) => zip.emit('error', fault)),
+            .catch((fault: unknown) => zip.emit('error', fault));
+        },
       );
   }
 }

@@ -149,7 +149,8 @@ async function keepPin(manager: EntityManager, painterId: string, pin: string): 
 
 /**
  * A new PIN ends every session but the one it is given in.
- * @throws NotYours where it is another's and no lead gives it, NotSignedIn where the old one is wrong
+ * @throws NotYours where it is another's and no lead gives it, NotSignedIn where the old one is
+ *   wrong
  */
 export async function setPin(
   ledger: Ledger,

@@ -1,4 +1,4 @@
-/** Of this machine and its devices: none of it goes into a shop's file. Secrets are kept as hashes. */
+/** Of this machine and its devices: none of it goes into a shop's file. Secrets lie as hashes. */
 import { EntitySchema } from 'typeorm';
 import {
   booleans,

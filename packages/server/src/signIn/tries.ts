@@ -1,5 +1,5 @@
 /** Whoever guesses is slowed down, by the painter he guesses at and by where he sits. */
-import type { EntityManager } from 'typeorm';
+import { LessThan, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { NotSignedIn, TooManyTries } from '../http/faults.ts';
 import { isRight } from './secrets.ts';
@@ -45,8 +45,8 @@ const note = (
   });
 
 /**
- * Holds a PIN against a painter's; of a painter that is none, it is wrong like any other. Outside of
- * any transaction that may be taken back: a wrong try counts whatever follows.
+ * Holds a PIN against a painter's; of a painter that is none, it is wrong like any other. Outside
+ * of any transaction that may be taken back: a wrong try counts whatever follows.
  * @throws NotSignedIn where it is wrong, TooManyTries where it is not even looked at
  */
 export async function tryPin(
@@ -91,3 +91,8 @@ export async function tryCode(
   await note(manager, where, undefined, came);
   if (!came) throw new NotSignedIn('That is not the code of this machine, or it was used already.');
 }
+
+/** A quarter of a year is looked back on; longer, nobody asks. */
+const KEPT_FOR_MS = 90 * 86_400_000;
+export const forgetOldTries = (manager: EntityManager): Promise<unknown> =>
+  manager.delete(TryTable, { at: LessThan(new Date(Date.now() - KEPT_FOR_MS)) });

@@ -7,7 +7,7 @@ import { v7 as newId } from 'uuid';
 import type { z } from 'zod';
 import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
-import { flowingOf } from '../compressedAir/flowing.ts';
+import { flowingSinceLastPanel } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { type Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
@@ -102,9 +102,9 @@ export const endSpraying = (
       stoppedBecause && (await stopKept(manager, probe, coat, painterId, stoppedBecause));
     if (!stopped) await mayGoOn(manager, probe, 'on', coat, painterId);
     const endedAt = whileSpraying(coat);
-    await flowingOf(manager, gauge, coat);
-    const lastPanel = spellColumns(gauge.takePanel(coatId));
-    const seen = spellColumns(gauge.takeCoat(coatId));
+    const lastPanel = spellColumns(await flowingSinceLastPanel(manager, gauge, coat));
+    const seen = spellColumns(gauge.spellSince(coatId, 0));
+    gauge.forget(coatId);
     const flowing = {
       lowestInletKPa: lowestInletKPa ?? seen.lowestInletKPa,
       highestInletKPa: highestInletKPa ?? seen.highestInletKPa,

@@ -4,7 +4,7 @@ import { HALVES } from '@orthochrom/core/route/routeInput.ts';
 import type { EntityManager } from 'typeorm';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
-import { flowingOf } from '../compressedAir/flowing.ts';
+import { flowingSinceLastPanel } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
 import { type Ledger } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
@@ -31,7 +31,7 @@ export const panelSprayed = (
     await mustBeOfStage(manager, coat, panelId);
     const isTold = await manager.existsBy(CoatPanelTable, { coatId, panelId });
     if (!isTold) await mayGoOn(manager, probe, 'panel', coat, painterId);
-    await flowingOf(manager, gauge, coat);
+    const flowing = await flowingSinceLastPanel(manager, gauge, coat);
     const sprayedAt = whileSpraying(coat);
     if (half) {
       await manager
@@ -48,7 +48,7 @@ export const panelSprayed = (
       .createQueryBuilder()
       .insert()
       .into(CoatPanelTable)
-      .values({ coatId, panelId, sprayedAt, ...spellColumns(gauge.takePanel(coatId)) })
+      .values({ coatId, panelId, sprayedAt, ...spellColumns(flowing) })
       .orIgnore()
       .returning('panel_id')
       .execute();
