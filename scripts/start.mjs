@@ -2,19 +2,21 @@
  * npm start: everything from a bare machine to the shop's address. Installs what is missing, starts
  * a private PostgreSQL on loopback, builds what changed, migrates, loads the invented shop into an
  * empty database, and serves.
- *   --port N   --data FOLDER   --fresh   DATABASE_URL=… to use a database of your own
+ *   --port N   --data FOLDER   --fresh   --empty   --host [ADDRESS]
+ *   --certificate FILE --key FILE   --proxy   DATABASE_URL=… to use a database of your own
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { parseArgs } from 'node:util';
 import { buildStamp } from './buildStamp.mjs';
 import { keepDatabaseUp, keepServerUp } from './keptUp.mjs';
+import { namesFor, sayAddresses } from './onTheNetwork.mjs';
 import { ensurePackages } from './packages.mjs';
 import { Plain } from './debian.mjs';
 import { startCluster } from './postgres.mjs';
+import { startOptions } from './startOptions.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const say = (text) => console.log(text);
@@ -22,30 +24,6 @@ const say = (text) => console.log(text);
 const closing = [];
 let stopServer = async () => {};
 let isStopping = false;
-
-function options() {
-  try {
-    const { values } = parseArgs({
-      options: {
-        port: { type: 'string', default: '4300' },
-        data: { type: 'string' },
-        fresh: { type: 'boolean', default: false },
-      },
-    });
-    const port = Number(values.port);
-    if (!Number.isInteger(port) || port < 1 || port > 65535)
-      throw new Plain(`--port is ${values.port}; a whole number from 1 to 65535 is wanted.`);
-    return {
-      port,
-      data: path.resolve(values.data ?? path.join(root, '.data')),
-      fresh: values.fresh,
-    };
-  } catch (fault) {
-    throw fault instanceof Plain
-      ? fault
-      : new Plain(`${fault.message}\nThere are --port N, --data FOLDER and --fresh.`);
-  }
-}
 
 function makeDataFolder(folder) {
   try {
@@ -87,17 +65,17 @@ function isAlive(pid) {
   }
 }
 
-const portIsFree = (port) =>
+const portIsFree = (port, host) =>
   new Promise((resolve) => {
     const probe = createServer();
     probe.once('error', () => resolve(false));
-    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+    probe.listen(port, host, () => probe.close(() => resolve(true)));
   });
 
 /** A server left behind by a start that was killed ends by itself within a second or two. */
-async function portComesFree(port) {
+async function portComesFree(port, host) {
   for (let tries = 0; tries < 12; tries++) {
-    if (await portIsFree(port)) return true;
+    if (await portIsFree(port, host)) return true;
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
   return false;
@@ -128,7 +106,7 @@ function build() {
 }
 
 /** Resolves with the server once it listens; rejects when it ends before. */
-function serve(port, databaseUrl) {
+function serve({ port, data, isEmpty, network }, databaseUrl) {
   const server = spawn(
     process.execPath,
     ['--enable-source-maps', path.join(root, 'packages/server/dist/app/main.js')],
@@ -140,7 +118,9 @@ function serve(port, databaseUrl) {
         PORT: String(port),
         DATABASE_URL: databaseUrl,
         WEB_FOLDER: path.join(root, 'packages/web/dist'),
-        DEMO_FOLDER: path.join(root, 'packages/server/demo'),
+        COPIES_FOLDER: path.join(data, 'copies'),
+        ...(isEmpty ? {} : { DEMO_FOLDER: path.join(root, 'packages/server/demo') }),
+        ...(network ? environmentOf(network) : {}),
       },
       stdio: ['ignore', 'pipe', 'inherit'],
       detached: true,
@@ -155,16 +135,36 @@ function serve(port, databaseUrl) {
     clearTimeout(tooLong);
   };
   return new Promise((resolve, reject) => {
-    server.stdout.on('data', (chunk) => String(chunk).includes('listening on') && resolve(server));
+    let said = '';
+    server.stdout.on('data', (chunk) => {
+      said += chunk;
+      if (said.includes('listening on'))
+        resolve({ server, code: /code for the first lead: (\S+)/.exec(said)?.[1] });
+    });
     server.once('exit', (code) =>
       reject(new Plain(`The server ended at once (${code}); its words stand above.`)),
     );
   });
 }
 
+const environmentOf = ({ host, certificate, key, isProxied }) => ({
+  HOST: host,
+  HOST_NAMES: namesFor(host).join(','),
+  ...(certificate ? { TLS_CERTIFICATE: certificate, TLS_KEY: key } : {}),
+  ...(isProxied ? { BEHIND_PROXY: '1' } : {}),
+});
+
+/** For `npm run shop`, which works on the same database: nobody else reads it. */
+function leaveUrl(folder, url) {
+  const file = path.join(folder, 'database-url');
+  writeFileSync(file, url, { mode: 0o600 });
+  return () => rmSync(file, { force: true });
+}
+
 async function main() {
-  const { port, data, fresh } = options();
-  if (!(await portComesFree(port)))
+  const options = startOptions(root, process.argv.slice(2));
+  const { port, data, fresh, network } = options;
+  if (!(await portComesFree(port, network?.host ?? '127.0.0.1')))
     throw new Plain(
       `Port ${port} is taken. Stop what uses it, or take another: npm start -- --port ${port + 1}`,
     );
@@ -180,12 +180,22 @@ async function main() {
     databaseUrl = cluster.url('orthochrom');
     closing.push(keepDatabaseUp(cluster, say, fail));
   }
+  closing.push(leaveUrl(data, databaseUrl));
   build();
   say('Opening the shop …');
-  await keepServerUp(() => serve(port, databaseUrl), {
+  let code;
+  const open = async () => {
+    const opened = await serve(options, databaseUrl);
+    code = opened.code;
+    return opened.server;
+  };
+  await keepServerUp(open, {
     say,
     isStopping: () => isStopping,
-    onOpen: () => say(`\nOrthochrom is open:  http://127.0.0.1:${port}\nCtrl-C closes it.`),
+    onOpen: () =>
+      network
+        ? void sayAddresses(say, { ...network, port, code })
+        : say(`\nOrthochrom is open:  http://127.0.0.1:${port}\nCtrl-C closes it.`),
   });
 }
 

@@ -1,4 +1,4 @@
-/** Last night's copy: kept for two weeks, whole or not there, and a shop again when it is wanted. */
+/** Last night's copy: kept two weeks, whole or not there, and a shop again when it is wanted. */
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';

@@ -66,7 +66,7 @@ export class StandInGauge {
     };
   }
 
-  /** Lowest and highest since this many real seconds after the start of the coat, as read so far. */
+  /** Lowest and highest since this many real seconds after the coat began, as read so far. */
   spellSince(coatId: string, realSeconds: number): Spell | undefined {
     const from = this.playedSeconds(realSeconds);
     const { shown = [] } = this.playing.get(coatId) ?? {};

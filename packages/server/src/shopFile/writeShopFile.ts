@@ -11,6 +11,7 @@ import type { DataSource, EntityManager } from 'typeorm';
 import yazl from 'yazl';
 import { z } from 'zod';
 import { migrations } from '../migrations/list.ts';
+import { shopIdOf } from '../shop/shopId.ts';
 import { fileTables, quoted, type FileTable } from './fileTables.ts';
 import { rowSchemaOf } from './rowSchemas.ts';
 
@@ -21,12 +22,14 @@ const NO_DAY = { mtime: new Date(2000, 0, 1), forceDosTimestamp: true };
 /**
  * Streams the shop as it is at this moment: what is written meanwhile is not in it, and what is
  * half written neither.
+ * @throws NotFound where there is no shop yet
  */
 export async function writeShopFile(
   database: DataSource,
   into: NodeJS.WritableStream,
 ): Promise<void> {
   await database.transaction('REPEATABLE READ', async (manager) => {
+    await shopIdOf(manager);
     const zip = new yazl.ZipFile();
     const manifest = await manifestOf(manager);
     zip.addBuffer(asText(manifest), FILE_PATHS.manifest, NO_DAY);
