@@ -3,6 +3,7 @@ import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import type { ShopFileManifest, ShopFilePreview } from '@orthochrom/contract/shop/shopFile.ts';
 import sharp from 'sharp';
+import { TABLE_WORDS } from '@orthochrom/contract/words/tableWords.ts';
 import { v7 as newId } from 'uuid';
 import { fromBufferPromise, type Entry } from 'yauzl';
 import yazl from 'yazl';
@@ -294,6 +295,9 @@ describe('drawn from the tables', () => {
   it('every unique name that both could give is aligned', () => {
     const names = tables.flatMap(({ options }) => (options.uniques ?? []).map(({ name }) => name));
     expect(Object.keys(ALIGNED_BY).sort()).toEqual([...names].sort());
+  });
+  it('every kept table has a word for whoever reads what a file would change', () => {
+    expect(Object.keys(TABLE_WORDS).sort()).toEqual(fileTables.map(({ name }) => name).sort());
   });
   it('no kept table refers to a later one', () => {
     const order = fileTables.map(({ name }) => name);

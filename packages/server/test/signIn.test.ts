@@ -92,7 +92,7 @@ describe('a stranger', () => {
   it('is told no name on a device that nobody trusts, and cannot come in on it with a right PIN', async () => {
     const stranger = new Tablet(shop);
     const who = (await stranger.get<WhoIsHere>('/sign-in')).body;
-    expect(who).toEqual({ isAsked: true, wantsCode: false, painters: [] });
+    expect(who).toEqual({ isAsked: true, wantsCode: false, isEmpty: false, painters: [] });
     const tried = await stranger.post('/sign-in', { painterId: ids.painter, pin: PIN.painter });
     expect(tried.status).toBe(401);
     const { name } = setup.painters.find(({ id }) => id === ids.painter)!;

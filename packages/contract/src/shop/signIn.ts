@@ -49,6 +49,8 @@ export type WhoIsHere = {
   isAsked: boolean;
   /** No lead has a PIN yet: the code of the shop's machine is wanted. */
   wantsCode: boolean;
+  /** There is no shop here yet. */
+  isEmpty: boolean;
   device?: { id: string; name: string };
   /** Only on a device that is trusted. */
   painters: (SignedIn & { hasPin: boolean })[];

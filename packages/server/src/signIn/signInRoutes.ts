@@ -12,6 +12,7 @@ import { IsNull } from 'typeorm';
 import type { Ledger } from '../event/ledger.ts';
 import { NotSignedIn } from '../http/faults.ts';
 import { bodyOf, idOf } from '../http/request.ts';
+import { ShopTable } from '../shop/shopTables.ts';
 import { cookieOf, dropCookie, setCookie } from './cookies.ts';
 import { deviceOf, endSession, hasLeadWithPin, paintersHere, sessionOf } from './sessions.ts';
 import {
@@ -47,6 +48,7 @@ export function signInRoutes(ledger: Ledger, isAsked: boolean): Router {
     const who: WhoIsHere = {
       isAsked,
       wantsCode: isAsked && !(await hasLeadWithPin(manager)),
+      isEmpty: !(await manager.exists(ShopTable)),
       ...(device ? { device } : {}),
       painters: isKnown ? await paintersHere(manager) : [],
       ...(session ? { me: { id: session.painterId, name: session.name, role: session.role } } : {}),

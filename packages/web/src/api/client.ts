@@ -3,7 +3,9 @@
  * lost for it.
  */
 import type { ApiError } from '@orthochrom/contract/shop/common.ts';
+import { TOUCH_HEADER } from '@orthochrom/contract/shop/signIn.ts';
 import { v7 as newId } from 'uuid';
+import { askLead } from './leadTouch.ts';
 
 export class ApiFault extends Error {
   readonly status: number;
@@ -27,9 +29,13 @@ export class NoConnection extends Error {
   }
 }
 
-export type Method = 'GET' | 'POST' | 'PUT';
-/** What a write says beside its body: under which id, and when it was noted if not now. */
-export type Envelope = { key: string; notedAt?: string };
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+/** What a write says beside its body: its id, when it was noted if not now, a lead's touch. */
+export type Envelope = { key: string; notedAt?: string; touch?: string };
+
+/** Told where an answer says that nobody is signed in any more. */
+export const SIGNED_OUT = new EventTarget();
+const tellSignedOut = () => SIGNED_OUT.dispatchEvent(new Event('signed-out'));
 
 /** A server that says nothing for so long is not there. */
 const PATIENCE_MS = 30_000;
@@ -50,6 +56,7 @@ export async function send<T>(
         : { 'content-type': body instanceof Blob ? body.type : 'application/json' }),
       ...(envelope ? { 'idempotency-key': envelope.key } : {}),
       ...(envelope?.notedAt ? { 'noted-at': envelope.notedAt } : {}),
+      ...(envelope?.touch ? { [TOUCH_HEADER]: envelope.touch } : {}),
     },
     ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     signal: AbortSignal.timeout(PATIENCE_MS),
@@ -63,6 +70,7 @@ export async function send<T>(
     message: `The server answered ${response.status}.`,
     path: [],
   };
+  if (error.code === 'sign-in') tellSignedOut();
   if (AWAY.includes(error.code)) throw new NoConnection(error.message || undefined);
   throw new ApiFault(response.status, error);
 }
@@ -78,7 +86,9 @@ async function write<T>(method: Method, url: string, body: unknown): Promise<T> 
   const key = (content && unanswered.get(content)) ?? newId();
   if (content) unanswered.set(content, key);
   try {
-    const reply = await send<T>(method, url, body, { key });
+    const reply = await withLead((touch) =>
+      send<T>(method, url, body, { key, ...(touch ? { touch } : {}) }),
+    );
     if (content) unanswered.delete(content);
     return reply;
   } catch (fault) {
@@ -87,6 +97,19 @@ async function write<T>(method: Method, url: string, body: unknown): Promise<T> 
   }
 }
 
+/** Where a lead is asked for, he is; without one the refusal stands. */
+async function withLead<T>(ask: (touch?: string) => Promise<T>): Promise<T> {
+  try {
+    return await ask();
+  } catch (fault) {
+    if (!(fault instanceof ApiFault) || fault.error.code !== 'lead-asked') throw fault;
+    const touch = await askLead(fault.message);
+    if (!touch) throw fault;
+    return ask(touch);
+  }
+}
+
+export const deleteJson = (url: string): Promise<void> => send('DELETE', url);
 export const getJson = <T>(url: string): Promise<T> => send('GET', url);
 export const postJson = <T>(url: string, body: unknown): Promise<T> => write('POST', url, body);
 /** Makes the thing, or changes it over the version that is given. */

@@ -106,7 +106,8 @@ export async function sendNotes(): Promise<void> {
         hasArrived = true;
         await discardNote(key);
       } catch (fault) {
-        if (!(fault instanceof ApiFault)) break;
+        // Nobody is signed in: it waits for somebody, like for a server that is away.
+        if (!(fault instanceof ApiFault) || fault.error.code === 'sign-in') break;
         await change((now) =>
           now.map((one) => (one.key === key ? { ...one, refused: fault.error } : one)),
         );
@@ -115,6 +116,17 @@ export async function sendNotes(): Promise<void> {
   };
   if (!('locks' in navigator)) return work();
   await navigator.locks.request('orthochrom-outbox', work);
+}
+
+/** Somebody else is signed in now: what was refused for its painter's sake is tried again. */
+export async function sendNotesOfOthers(): Promise<void> {
+  await change((now) =>
+    now.map(({ refused, ...one }) => ({
+      ...one,
+      ...(refused && refused.code !== 'not-yours' ? { refused } : {}),
+    })),
+  );
+  await sendNotes();
 }
 
 export const discardNote = (key: string): Promise<void> =>

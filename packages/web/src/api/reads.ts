@@ -6,6 +6,7 @@ import type { AirNow, CoatAirPoint, DayAhead, FlowingNow } from '@orthochrom/con
 import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { RecordPage, RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { Device, WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
@@ -33,6 +34,8 @@ const useMeasuredRead = <T extends { serverNow: string }>(address: string | unde
   useSWR<T, Error>(address ?? null, (url: string) => getJson<T>(url).then(measured));
 
 export const useSetup = () => useRead<ShopSetup>(ADDRESS.setup);
+export const useWho = () => useRead<WhoIsHere>(ADDRESS.signIn);
+export const useDevices = () => useRead<Device[]>(ADDRESS.devices);
 export const useSheets = () => useRead<SheetVersion[]>(ADDRESS.sheets);
 export const useTests = () => useRead<StoredTest[]>(ADDRESS.tests);
 export const useCare = () => useRead<GunCareNow[]>(ADDRESS.care);

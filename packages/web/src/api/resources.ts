@@ -13,6 +13,18 @@ export const ADDRESS = {
   health: '/api/health',
   stream: '/api/stream',
   setup: '/api/setup',
+  signIn: '/api/sign-in',
+  trustDevice: '/api/sign-in/trust',
+  beginSignIn: '/api/sign-in/begin',
+  signOut: '/api/sign-in/out',
+  leadTouch: '/api/sign-in/touch',
+  endSessions: '/api/sessions/end-all',
+  devices: '/api/devices',
+  device: under('devices'),
+  wholeShop: '/api/shop-file',
+  wholeShopIn: (id: string) => asked('/api/shop-file', { id }),
+  wholeShopTake: (id: string) => `/api/shop-file/${id}/take`,
+  wholeShopLaid: (id: string) => `/api/shop-file/${id}`,
   sheets: '/api/sheets',
   sheetsExport: '/api/sheets/export',
   sheetsCsv: '/api/sheets/table',
@@ -63,6 +75,8 @@ export const ADDRESS = {
 /** What is kept of the server's on a screen, each under the beginning of its addresses. */
 const RESOURCES = {
   setup: ADDRESS.setup,
+  signIn: ADDRESS.signIn,
+  devices: ADDRESS.devices,
   sheets: ADDRESS.sheets,
   tests: ADDRESS.tests,
   care: ADDRESS.care,
@@ -81,7 +95,9 @@ export const ALL_RESOURCES = Object.keys(RESOURCES) as Resource[];
 const GUN_THINGS: Resource[] = ['care', 'guns', 'tests'];
 const REFRESHED_BY: Record<string, Resource[]> = {
   shop: ['setup'],
-  painter: ['setup'],
+  painter: ['setup', 'signIn'],
+  signIn: ['signIn', 'devices'],
+  standIn: ['air'],
   room: ['setup'],
   cup: ['setup'],
   compressor: ['setup'],

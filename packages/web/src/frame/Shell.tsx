@@ -14,20 +14,21 @@ import {
   IconSettings,
   IconSpray,
   IconSun,
-  IconUser,
 } from '@tabler/icons-react';
-import { useEffect, useMemo } from 'react';
+import { useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
-import { useSetup } from '../api/reads.ts';
 import { useStream } from '../api/useStream.ts';
 import { ClashDialog } from './ClashDialog.tsx';
 import { ClockWatch } from './ClockWatch.tsx';
 import { ConnectedContext } from './connected.ts';
 import { Outbox } from './Outbox.tsx';
-import { PainterContext, usePickedPainterId } from './painter.ts';
+import { LeadTouch } from '../signIn/LeadTouch.tsx';
+import { PainterContext } from './painter.ts';
+import { PainterMenu } from './PainterMenu.tsx';
+import { useAtTheDoor } from './useAtTheDoor.tsx';
 import styles from './Shell.module.css';
 
-type Place = { to: string; word: string; Icon: typeof IconUser };
+type Place = { to: string; word: string; Icon: typeof IconMoon };
 /** What the day is made of stands always. */
 const AT_HAND: Place[] = [
   { to: '/', word: 'Today', Icon: IconCalendarTime },
@@ -44,15 +45,9 @@ const SHOP: Place[] = [
 ];
 
 export function Shell() {
-  const { data: setup, error } = useSetup();
+  const { state, door, error } = useAtTheDoor();
   const connected = useStream();
   const { ref: notices, height } = useElementSize();
-  const [pickedId, pick] = usePickedPainterId();
-  const painter = setup?.painters.find(({ id }) => id === pickedId) ?? setup?.painters[0];
-  const state = useMemo(
-    () => (painter && setup ? { painter, painters: setup.painters, pick } : undefined),
-    [painter, setup, pick],
-  );
   return (
     <div className={styles['shell']}>
       <nav className={styles['rail']} aria-label="Main">
@@ -70,7 +65,7 @@ export function Shell() {
         <ShopMenu />
         <div className={styles['foot']}>
           <BoothSwitch />
-          {state && <PainterMenu name={state.painter.name} painters={state.painters} pick={pick} />}
+          {state && <PainterMenu />}
         </div>
       </nav>
       <main
@@ -88,19 +83,21 @@ export function Shell() {
           )}
           <Outbox />
         </div>
-        {state ? (
-          <PainterContext value={state}>
-            <ConnectedContext value={connected}>
-              <Outlet />
-              <ClashDialog />
-              <ClockWatch />
-            </ConnectedContext>
-          </PainterContext>
-        ) : (
-          <p className="page">
-            {error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}
-          </p>
-        )}
+        {door ??
+          (state ? (
+            <PainterContext value={state}>
+              <ConnectedContext value={connected}>
+                <Outlet />
+                <ClashDialog />
+                <ClockWatch />
+                <LeadTouch />
+              </ConnectedContext>
+            </PainterContext>
+          ) : (
+            <p className="page">
+              {error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}
+            </p>
+          ))}
       </main>
     </div>
   );
@@ -174,40 +171,5 @@ function BoothSwitch() {
       <Icon size={26} stroke={1.6} aria-hidden="true" />
       <span>{isBooth ? 'Office' : 'Booth'}</span>
     </button>
-  );
-}
-
-function PainterMenu({
-  name,
-  painters,
-  pick,
-}: {
-  name: string;
-  painters: { id: string; name: string }[];
-  pick: (id: string) => void;
-}) {
-  return (
-    <Menu position="right-end" withArrow>
-      <Menu.Target>
-        <button type="button" className={styles['place']} aria-label={`Painter: ${name}. Change`}>
-          <IconUser size={26} stroke={1.6} aria-hidden="true" />
-          <span>{name}</span>
-        </button>
-      </Menu.Target>
-      <Menu.Dropdown>
-        <Menu.Label>Who is painting?</Menu.Label>
-        {painters.map((painter) => (
-          <Menu.Item
-            key={painter.id}
-            onClick={() => pick(painter.id)}
-            fw={painter.name === name ? 700 : 400}
-            fz={18}
-            py={12}
-          >
-            {painter.name}
-          </Menu.Item>
-        ))}
-      </Menu.Dropdown>
-    </Menu>
   );
 }

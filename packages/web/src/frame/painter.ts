@@ -1,9 +1,19 @@
-/** Who is painting: picked, not logged in; the browser remembers. */
+/**
+ * Who is painting: who is signed in; where no PIN is asked, who was picked, and the browser
+ * remembers.
+ */
 import { useLocalStorage } from '@mantine/hooks';
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
+import type { Role } from '@orthochrom/contract/shop/signIn.ts';
 import { createContext, use } from 'react';
 
-export type PainterState = { painter: Painter; painters: Painter[]; pick: (id: string) => void };
+export type PainterState = {
+  painter: Painter;
+  painters: Painter[];
+  pick: (id: string) => void;
+  /** What he may change of the shop; everything where no PIN is asked. */
+  role: Role;
+};
 export const PainterContext = createContext<PainterState | undefined>(undefined);
 
 export const usePickedPainterId = () =>

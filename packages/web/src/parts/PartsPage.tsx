@@ -38,7 +38,9 @@ const SECTIONS: [string, ReactNode][] = [
 
 export function PartsPage() {
   return (
-    <PainterContext value={{ painter: PAINTER, painters: [PAINTER], pick: () => undefined }}>
+    <PainterContext
+      value={{ painter: PAINTER, painters: [PAINTER], pick: () => undefined, role: 'lead' }}
+    >
       <PageHead title="Every part in every state" line="Held by pictures: e2e/parts.spec.ts" />
       <main className="page stack">
         {SECTIONS.map(([name, part]) => (

@@ -1,35 +1,51 @@
 /** The shop made one's own: painters with their units and ways, rooms, cups. */
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
+import { mayAs } from '@orthochrom/contract/shop/signIn.ts';
 import { AddToShop } from './AddToShop.tsx';
 import { CupSettings } from './CupSettings.tsx';
+import { PeopleSettings } from './PeopleSettings.tsx';
 import { PainterSettings } from './PainterSettings.tsx';
 import { RoomSettings } from './RoomSettings.tsx';
 import { ShopSettings } from './ShopSettings.tsx';
 import { useSetup } from '../api/reads.ts';
+import { WholeShop } from './WholeShop.tsx';
 
 export function SettingsPage() {
-  const { painter } = usePainter();
+  const { painter, role } = usePainter();
   const { data: setup } = useSetup();
   return (
     <>
       <PageHead
         title="Settings"
-        line={`For ${painter.name}; another painter is picked at the foot of the rail`}
+        line={`For ${painter.name}; another painter comes in at the foot of the rail`}
       />
       <div className="page stack">
         <PainterSettings key={painter.id} painter={painter} />
-        <AddToShop kind="painter" like={painter} />
-        {setup && <ShopSettings shop={setup.shop} />}
-        {setup?.rooms.map((room) => (
-          <RoomSettings key={room.id} room={room} />
-        ))}
-        <AddToShop kind="room" like={painter} />
-        {setup?.cups.map((cup) => (
-          <CupSettings key={cup.id} cup={cup} />
-        ))}
-        <AddToShop kind="cup" like={painter} />
+        {role === 'lead' && <AddToShop kind="painter" like={painter} />}
+        {setup && role === 'lead' && <ShopSettings shop={setup.shop} />}
+        {role === 'lead' && <PeopleSettings />}
+        {role === 'lead' && <WholeShop />}
+        {mayAs(role, 'painter') && <ShopThings />}
       </div>
+    </>
+  );
+}
+
+/** Rooms and cups, of whoever may change them. */
+function ShopThings() {
+  const { painter } = usePainter();
+  const { data: setup } = useSetup();
+  return (
+    <>
+      {setup?.rooms.map((room) => (
+        <RoomSettings key={room.id} room={room} />
+      ))}
+      <AddToShop kind="room" like={painter} />
+      {setup?.cups.map((cup) => (
+        <CupSettings key={cup.id} cup={cup} />
+      ))}
+      <AddToShop kind="cup" like={painter} />
     </>
   );
 }

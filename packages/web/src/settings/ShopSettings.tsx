@@ -1,5 +1,5 @@
 /** The shop itself: its name, its clock, what stands before a ticket's number, its money. */
-import { Button, Select, TextInput } from '@mantine/core';
+import { Button, Checkbox, Select, TextInput } from '@mantine/core';
 import { hoursOf } from '@orthochrom/contract/plan/shopHours.ts';
 import type { Shop } from '@orthochrom/contract/shop/setup.ts';
 import { ADDRESS } from '../api/resources.ts';
@@ -51,6 +51,12 @@ export function ShopSettings({ shop }: { shop: Shop }) {
           }}
         />
       </div>
+      <Checkbox
+        size="md"
+        label="An apprentice’s own word against the advice wants a lead’s PIN"
+        checked={draft.apprenticeAsks ?? false}
+        onChange={(event) => setDraft({ ...draft, apprenticeAsks: event.currentTarget.checked })}
+      />
       <HoursFields hours={hoursOf(draft)} onChange={(hours) => setDraft({ ...draft, hours })} />
       <div className="row">
         <Button loading={busy} disabled={!isChanged} onClick={() => void save()}>

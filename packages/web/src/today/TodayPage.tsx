@@ -17,6 +17,7 @@ import { useAir, useSetup, useSheets, useTickets, type AirState } from '../api/r
 import { useNowMs } from '../api/serverClock.ts';
 import { useWrite } from '../api/useWrite.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
+import { NextSteps } from '../firstRun/NextSteps.tsx';
 import { GunsWaiting } from '../guns/GunsWaiting.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { countdownText } from '../ticket/countdown.ts';
@@ -87,6 +88,7 @@ export function TodayPage() {
               Board of the day
             </Button>
           </div>
+          <FirstSteps setup={setup} sheets={sheets} />
           <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
           <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
@@ -95,6 +97,12 @@ export function TodayPage() {
       </div>
     </>
   );
+}
+
+/** Until the shop has its first ticket. */
+function FirstSteps(of: Parameters<typeof NextSteps>[0]) {
+  const { data } = useTickets();
+  return data?.tickets.length === 0 ? <NextSteps {...of} /> : null;
 }
 
 const steer = (change: object) =>

@@ -2,10 +2,27 @@
 const DAY_MS = 86_400_000;
 
 type Moment = number | string | Date;
-/** Made once: a formatter takes longer to make than to use. */
+/** The shop's; this device's until the shop is read. */
+let shopZone: string | undefined;
+/** Whatever zone a tablet thinks it is in, it shows the hours of the shop's own clock. */
+export function goByZone(timeZone: string): void {
+  shopZone = timeZone;
+}
+
+/** Made once for a zone: a formatter takes longer to make than to use. */
 const said = (parts: Intl.DateTimeFormatOptions) => {
-  const format = new Intl.DateTimeFormat('en-GB', parts);
-  return (at: Moment): string => format.format(new Date(at));
+  let made: { zone: string | undefined; format: Intl.DateTimeFormat } | undefined;
+  return (at: Moment): string => {
+    if (!made || made.zone !== shopZone)
+      made = {
+        zone: shopZone,
+        format: new Intl.DateTimeFormat('en-GB', {
+          ...parts,
+          ...(shopZone ? { timeZone: shopZone } : {}),
+        }),
+      };
+    return made.format.format(new Date(at));
+  };
 };
 const HOUR = { hour: '2-digit', minute: '2-digit' } as const;
 

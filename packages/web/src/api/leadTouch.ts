@@ -1,0 +1,31 @@
+/** A lead who is asked to put a hand to a write: the dialog answers, the write goes on. */
+import { useSyncExternalStore } from 'react';
+
+export type AskedLead = { message: string; answer: (touch: string | undefined) => void };
+
+let asked: AskedLead | undefined;
+const listeners = new Set<() => void>();
+const show = (next: AskedLead | undefined): void => {
+  asked = next;
+  listeners.forEach((listener) => listener());
+};
+
+/** @returns the id of the touch; nothing where none was given */
+export const askLead = (message: string): Promise<string | undefined> =>
+  new Promise((resolve) => {
+    asked?.answer(undefined);
+    show({
+      message,
+      answer: (touch) => {
+        show(undefined);
+        resolve(touch);
+      },
+    });
+  });
+
+const subscribe = (listener: () => void) => {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+};
+export const useAskedLead = (): AskedLead | undefined =>
+  useSyncExternalStore(subscribe, () => asked);

@@ -1,0 +1,72 @@
+/** At the foot of the rail: who paints, and the way out. */
+import { Menu } from '@mantine/core';
+import { IconLogout, IconUser } from '@tabler/icons-react';
+import { postJson } from '../api/client.ts';
+import { useWho } from '../api/reads.ts';
+import { ADDRESS, refresh } from '../api/resources.ts';
+import { useWrite } from '../api/useWrite.ts';
+import { usePainter } from './painter.ts';
+import styles from './Shell.module.css';
+
+export function PainterMenu() {
+  const { data: who } = useWho();
+  const { painter, painters, pick } = usePainter();
+  return (
+    <Menu position="right-end" withArrow>
+      <Menu.Target>
+        <button
+          type="button"
+          className={styles['place']}
+          aria-label={`Painter: ${painter.name}. Change`}
+        >
+          <IconUser size={26} stroke={1.6} aria-hidden="true" />
+          <span>{painter.name}</span>
+        </button>
+      </Menu.Target>
+      <Menu.Dropdown>
+        {who?.isAsked ? (
+          <WayOut painterId={painter.id} />
+        ) : (
+          <>
+            <Menu.Label>Who is painting?</Menu.Label>
+            {painters.map(({ id, name }) => (
+              <Menu.Item
+                key={id}
+                onClick={() => pick(id)}
+                fw={id === painter.id ? 700 : 400}
+                fz={18}
+                py={12}
+              >
+                {name}
+              </Menu.Item>
+            ))}
+          </>
+        )}
+      </Menu.Dropdown>
+    </Menu>
+  );
+}
+
+function WayOut({ painterId }: { painterId: string }) {
+  const [, write] = useWrite();
+  const out = (address: string, body: object) =>
+    void write(async () => {
+      await postJson(address, body);
+      await refresh('signIn');
+    });
+  return (
+    <>
+      <Menu.Item
+        leftSection={<IconLogout size={22} stroke={1.6} aria-hidden="true" />}
+        fz={18}
+        py={12}
+        onClick={() => out(ADDRESS.signOut, {})}
+      >
+        Sign out: somebody else paints
+      </Menu.Item>
+      <Menu.Item fz={18} py={12} onClick={() => out(ADDRESS.endSessions, { of: painterId })}>
+        Sign out on every tablet
+      </Menu.Item>
+    </>
+  );
+}

@@ -1,0 +1,41 @@
+/** Who is at the screen, and what stands before the shop: its first opening, or its door. */
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { ApiFault, SIGNED_OUT } from '../api/client.ts';
+import { useSetup, useWho } from '../api/reads.ts';
+import { refresh } from '../api/resources.ts';
+import { FirstRun } from '../firstRun/FirstRun.tsx';
+import { SignInPage } from '../signIn/SignInPage.tsx';
+import { goByZone } from '../words/timeText.ts';
+import { usePickedPainterId, type PainterState } from './painter.ts';
+
+type AtTheDoor = { state?: PainterState; door?: ReactNode; error?: Error };
+
+export function useAtTheDoor(): AtTheDoor {
+  const { data: who, error: whoError } = useWho();
+  const { data: setup, error } = useSetup();
+  const [pickedId, pick] = usePickedPainterId();
+  useEffect(() => {
+    const ask = () => void refresh('signIn');
+    SIGNED_OUT.addEventListener('signed-out', ask);
+    return () => SIGNED_OUT.removeEventListener('signed-out', ask);
+  }, []);
+  const painterId = who?.isAsked ? who.me?.id : pickedId;
+  const role = who?.isAsked ? who.me?.role : 'lead';
+  const painter =
+    setup?.painters.find(({ id }) => id === painterId) ??
+    (who?.isAsked ? undefined : setup?.painters[0]);
+  const state = useMemo(() => {
+    if (!painter || !setup || !role) return undefined;
+    goByZone(setup.shop.timeZone);
+    return { painter, painters: setup.painters, pick, role };
+  }, [painter, setup, pick, role]);
+  const isNoShop = error instanceof ApiFault && error.status === 404;
+  // A stranger of an empty shop is told there is none by its door alone.
+  if (who && (isNoShop || (who.isAsked && !who.me && who.wantsCode && who.isEmpty)))
+    return { door: <FirstRun isAsked={who.isAsked} /> };
+  if (who?.isAsked && !who.me) return { door: <SignInPage who={who} /> };
+  return {
+    ...(state && who ? { state } : {}),
+    ...((whoError ?? error) ? { error: (whoError ?? error)! } : {}),
+  };
+}
