@@ -11,7 +11,7 @@ export function drawn(node: ReactNode, units: object = METRIC): string {
   const painter = { id: 'p', name: 'Nell', units: units as Units } as Painter;
   return renderToStaticMarkup(
     <MantineProvider>
-      <PainterContext value={{ painter, painters: [painter], pick: () => undefined }}>
+      <PainterContext value={{ painter, painters: [painter], pick: () => undefined, role: 'lead' }}>
         {node}
       </PainterContext>
     </MantineProvider>,

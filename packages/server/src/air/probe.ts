@@ -25,7 +25,7 @@ export type ProbeSteering = {
 };
 
 export class StandInProbe {
-  private readonly days: DayAhead[];
+  private days: DayAhead[];
   private readonly nowMs: () => number;
   private anchor: ProbeSteering;
 
@@ -48,6 +48,10 @@ export class StandInProbe {
 
   get steering(): ProbeSteering {
     return this.anchor;
+  }
+  /** The shop's rooms changed: each has its own day. */
+  playIn(days: DayAhead[]): void {
+    this.days = days;
   }
   /** As another process steered it. */
   follow(steering: ProbeSteering): void {

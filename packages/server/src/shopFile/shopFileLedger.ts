@@ -1,6 +1,7 @@
 /** A shop's file as it comes in: laid aside, looked at, taken in whole or dropped. */
 import type { ShopFilePreview, ShopFileTake } from '@orthochrom/contract/shop/shopFile.ts';
 import type { DataSource, EntityManager } from 'typeorm';
+import { tellOf } from '../event/changes.ts';
 import type { Ledger } from '../event/ledger.ts';
 import { NotFound } from '../http/faults.ts';
 import { alignAside } from './alignAside.ts';
@@ -73,6 +74,7 @@ export const takeFileIn = (ledger: Ledger, id: string, { changedInBoth }: ShopFi
         patch: { shopName, changedInBoth, tables: tables.filter(hasMoved) },
       });
     }
+    await tellOf(manager, { type: 'wholeShop', id });
     await dropAside(manager, id);
   });
 

@@ -49,8 +49,8 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
     <div className={`stack ${styles['page']}`}>
       <h1>A shop of your own</h1>
       <p>
-        Six lines, then it is open. All of it can be changed later under <strong>Settings</strong>;
-        a gun and a data sheet come next, and then the first job.
+        A few lines, then it is open. All of it can be changed later under <strong>Settings</strong>
+        ; a gun and a data sheet come next, and then the first job.
       </p>
       <form
         className="stack"
@@ -63,7 +63,7 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
           <h2 className="tape" id="first-shop">
             1 · The shop
           </h2>
-          <div className="grid2">
+          <div className={styles['two']}>
             {text('shop', 'Its name', 'as it stands on a printed list')}
             <Select
               label="Its clock"
@@ -87,7 +87,7 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
           <h2 className="tape" id="first-painter">
             2 · You
           </h2>
-          <div className="grid2">
+          <div className={styles['two']}>
             {text('painter', 'Your name', 'you lead the shop: others are added later')}
             <Select
               label="You measure in"
@@ -102,7 +102,7 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
           <h2 className="tape" id="first-room">
             3 · Where you spray
           </h2>
-          <div className="grid2">
+          <div className={styles['two']}>
             {text('room', 'The room', 'Booth 1, the big bay …')}
             <Select
               label="What it is"
@@ -131,7 +131,7 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
           <h2 className="tape" id="first-cup">
             4 · What you mix in
           </h2>
-          <div className="grid2">
+          <div className={styles['two']}>
             {text('cup', 'The cup', 'its printed scale is drawn in Settings')}
             <TextInput
               label="It holds, ml"
@@ -148,7 +148,7 @@ export function FirstRun({ isAsked }: { isAsked: boolean }) {
               5 · How you come in
             </h2>
             <p>The screen of the machine that Orthochrom runs on shows a code.</p>
-            <div className="grid2">
+            <div className={styles['two']}>
               <TextInput
                 label="Code of the machine"
                 placeholder="ABCDE-FGHJK"

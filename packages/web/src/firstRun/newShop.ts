@@ -44,7 +44,9 @@ export const MEASURES = [
   { value: 'us', label: '°F, psi, inch, US fl oz', units: US },
 ] as const;
 
-export const ZONES = Intl.supportedValuesOf('timeZone');
+const OWN_ZONE = new Intl.DateTimeFormat().resolvedOptions().timeZone;
+/** This device's own first: some are none of the listed names. */
+export const ZONES = [...new Set([OWN_ZONE, ...Intl.supportedValuesOf('timeZone')])];
 export const PLACES: { value: Room['place']; label: string }[] = [
   { value: 'booth', label: 'a spray booth' },
   { value: 'closedGarage', label: 'a closed garage or bay' },
@@ -61,7 +63,7 @@ export const EXTRACTIONS: { value: Room['extraction']; label: string }[] = [
 /** This device's own zone is a good guess, and is shown to be changed. */
 export const newShop = (): NewShop => ({
   shop: '',
-  timeZone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
+  timeZone: OWN_ZONE,
   prefix: 'T',
   currency: '',
   painter: '',

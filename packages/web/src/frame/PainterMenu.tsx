@@ -5,12 +5,11 @@ import { postJson } from '../api/client.ts';
 import { useWho } from '../api/reads.ts';
 import { ADDRESS, refresh } from '../api/resources.ts';
 import { useWrite } from '../api/useWrite.ts';
-import { usePainter } from './painter.ts';
+import type { PainterState } from './painter.ts';
 import styles from './Shell.module.css';
 
-export function PainterMenu() {
+export function PainterMenu({ painter, painters, pick }: PainterState) {
   const { data: who } = useWho();
-  const { painter, painters, pick } = usePainter();
   return (
     <Menu position="right-end" withArrow>
       <Menu.Target>

@@ -59,13 +59,17 @@ export function Shell() {
             <path d="M16 3l4.6 7h-9.2z" fill="#f2f1ee" />
           </svg>
         </NavLink>
-        {AT_HAND.map((place) => (
-          <PlaceLink key={place.to} {...place} />
-        ))}
-        <ShopMenu />
+        {!door && (
+          <>
+            {AT_HAND.map((place) => (
+              <PlaceLink key={place.to} {...place} />
+            ))}
+            <ShopMenu />
+          </>
+        )}
         <div className={styles['foot']}>
           <BoothSwitch />
-          {state && <PainterMenu />}
+          {state && <PainterMenu {...state} />}
         </div>
       </nav>
       <main

@@ -54,7 +54,9 @@ export function TodayPage() {
   if (!air || !setup || !sheets)
     return <NotYet reads={[airRead, setupRead, sheetsRead]} what="the air" />;
   const room = setup.rooms.find(({ id }) => id === pickedRoom) ?? setup.rooms[0]!;
-  const now = air.rooms.find(({ roomId }) => roomId === room.id)!;
+  const now = air.rooms.find(({ roomId }) => roomId === room.id);
+  // A room that came a moment ago: its air is on its way.
+  if (!now) return <NotYet reads={[airRead]} what="the air" />;
   const day = air.days.find(({ roomId }) => roomId === room.id) ?? air.days[0]!;
   const level = worstLevel(
     climateOf({

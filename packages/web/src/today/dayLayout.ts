@@ -37,8 +37,17 @@ export type DayWindow = {
 export type DayRoom = { sunriseMinute?: number; heated?: boolean };
 
 const STEP_MINUTES = 10;
+/** Where the shop has no reducer sheet. */
+const USUAL_BANDS: GradeBand[] = [
+  { name: 'fast', speed: 'fast', fromC: -40, toC: 18 },
+  { name: 'medium', speed: 'medium', fromC: 18, toC: 25 },
+  { name: 'slow', speed: 'slow', fromC: 25, toC: 32 },
+  { name: 'very slow', speed: 'verySlow', fromC: 32, toC: 70 },
+];
+
 /** The shop's own grades side by side: where two overlap, the middle of the overlap parts them. */
 export function gradeBands(grades: readonly Grade[]): GradeBand[] {
+  if (grades.length === 0) return USUAL_BANDS;
   const sorted = [...grades].sort((a, b) => designTemperatureC(a) - designTemperatureC(b));
   const edge = (lower: Grade, upper: Grade) =>
     ((lower.maxC ?? designTemperatureC(lower)) + (upper.minC ?? designTemperatureC(upper))) / 2;
@@ -51,14 +60,6 @@ export function gradeBands(grades: readonly Grade[]): GradeBand[] {
 }
 
 const SPEED_NAME = { fast: 'fast', medium: 'medium', slow: 'slow', verySlow: 'very slow' } as const;
-
-/** Where the shop has no reducer sheet. */
-const USUAL_BANDS: GradeBand[] = [
-  { name: 'fast', speed: 'fast', fromC: -40, toC: 18 },
-  { name: 'medium', speed: 'medium', fromC: 18, toC: 25 },
-  { name: 'slow', speed: 'slow', fromC: 25, toC: 32 },
-  { name: 'very slow', speed: 'verySlow', fromC: 32, toC: 70 },
-];
 
 function stateAt(
   forecast: readonly ForecastPoint[],
