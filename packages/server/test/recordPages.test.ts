@@ -1,5 +1,5 @@
 /** Years of coats: all of them found, page by page, each once; words in the database's hands. */
-import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
+import type { RecordCount, RecordPage } from '@orthochrom/contract/shop/record.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PAGE_TICKETS, type TicketList } from '../src/ticket/ticketList.ts';
 import { PAGE_ROWS } from '../src/ticket/recordFinder.ts';
@@ -24,6 +24,8 @@ beforeAll(async () => {
 });
 afterAll(() => shop.close());
 
+const count = async (query: string) =>
+  (await shop.get<RecordCount>(`/records/count?${query}`)).body.count;
 const page = async (query: string) => (await shop.get<RecordPage>(`/records?${query}`)).body;
 async function all(query: string): Promise<string[]> {
   const ids: string[] = [];
@@ -39,18 +41,17 @@ describe('years of coats', () => {
   it('come page by page, each once, the newest first, with how many there are', async () => {
     const first = await page('text=mooring');
     expect(first.rows).toHaveLength(PAGE_ROWS);
-    expect(first.count).toBe(TIMES);
+    expect(await count('text=mooring')).toBe(TIMES);
     const ids = await all('text=mooring');
     expect(ids).toHaveLength(TIMES);
     expect(new Set(ids).size).toBe(TIMES);
     const ended = first.rows.map(({ coat }) => coat.endedAt!);
     expect([...ended].sort((a, b) => b.localeCompare(a))).toEqual(ended);
-    expect((await page(`text=mooring&after=${first.next}`)).count).toBeUndefined();
   });
   it('words stand for themselves: a per cent sign is no wildcard, an underscore neither', async () => {
-    expect((await page('text=50%25%20off')).count).toBe(TIMES / 2);
-    expect((await page('text=g_50')).count).toBe(TIMES / 2);
-    expect((await page('text=g%5C50')).count).toBe(0);
+    expect(await count('text=50%25%20off')).toBe(TIMES / 2);
+    expect(await count('text=g_50')).toBe(TIMES / 2);
+    expect(await count('text=g%5C50')).toBe(0);
   });
   it('a list carries no plan; the file carries every coat under one head', async () => {
     for (const { coat } of (await page('text=mooring')).rows) expect(coat.planned).toBeUndefined();

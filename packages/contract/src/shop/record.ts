@@ -40,10 +40,11 @@ export type RecordRow = {
   found: FoundOnCoat[];
 };
 
-/** Some of what fits, newest first. `count` of all of it stands with the first page. */
+/** How many fit, asked beside the first page: to count takes longer than to show the newest. */
+export type RecordCount = { count: number };
+/** Some of what fits, newest first. */
 export type RecordPage = {
   rows: RecordRow[];
-  count?: number | undefined;
   /** Ask on after this coat; absent at the end. */
   next?: string | undefined;
 };

@@ -13,7 +13,7 @@ export function indexReferences({ options }: EntitySchema): void {
     columns.find(([property, column]) => (column?.name ?? property) === name)![0];
   const firsts = new Set<string | undefined>([
     columns.find(([, column]) => column?.primary)?.[0],
-    ...(options.indices ?? []).map(({ columns: own }) => (own as string[])[0]),
+    ...(options.indices ?? []).map(({ columns: own }) => (own as string[] | undefined)?.[0]),
     ...(options.uniques ?? []).map(({ columns: own }) => (own as string[])[0]),
   ]);
   const wanted = (options.foreignKeys ?? [])

@@ -6,6 +6,7 @@ import { GunsAndAir1795450000000 } from './gunsAndAir.ts';
 import { NothingLost1795530000000 } from './nothingLost.ts';
 import { ReferenceIndexes1796000100000 } from './referenceIndexes.ts';
 import { RoundTheCar1795950000000 } from './roundTheCar.ts';
+import { SearchIndexes1796110000000 } from './searchIndexes.ts';
 import { SigningIn1796100000000 } from './signingIn.ts';
 import { StopsThatHold1795500000000 } from './stopsThatHold.ts';
 import { TestPanelAndHours1796000000000 } from './testPanelAndHours.ts';
@@ -25,4 +26,5 @@ export const migrations = [
   TestPanelAndHours1796000000000,
   ReferenceIndexes1796000100000,
   SigningIn1796100000000,
+  SearchIndexes1796110000000,
 ];

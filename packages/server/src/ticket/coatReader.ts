@@ -1,10 +1,11 @@
 /** Coats as the contract shows them, with the panels that are on. */
 import type { Coat, HalfDone, PanelDone } from '@orthochrom/contract/shop/coat.ts';
-import { In, type EntityManager } from 'typeorm';
+import { In, type EntityManager, type FindOptionsSelect, type FindOptionsWhere } from 'typeorm';
 import { present } from '../database/present.ts';
 import {
   CoatHalfTable,
   CoatPanelTable,
+  CoatTable,
   type CoatHalfRow,
   type CoatPanelRow,
   type CoatRow,
@@ -23,6 +24,21 @@ export async function sprayedOn(manager: EntityManager, coatIds: string[]): Prom
     await manager.find(CoatHalfTable, of),
   ];
   return { panels, halves };
+}
+
+const LISTED = Object.fromEntries(
+  Object.keys(CoatTable.options.columns)
+    .filter((name) => name !== 'planned')
+    .map((name) => [name, true]),
+) as FindOptionsSelect<CoatRow>;
+
+/** For lists: the plan that was taken is most of a coat, and nobody reads it there. */
+export async function coatsWithoutPlan(
+  manager: EntityManager,
+  where: FindOptionsWhere<CoatRow>,
+): Promise<CoatRow[]> {
+  const rows = await manager.find(CoatTable, { where, select: LISTED, order: { ordinal: 'ASC' } });
+  return rows.map((row) => ({ ...row, planned: null }));
 }
 
 const iso = (at: Date | null) => at?.toISOString() ?? null;

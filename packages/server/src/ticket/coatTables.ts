@@ -71,7 +71,13 @@ export const CoatTable = new EntitySchema<CoatRow>({
     ...edited,
   },
   uniques: [{ name: 'coat_stage_ordinal', columns: ['stageId', 'ordinal'] }],
-  indices: [{ name: 'coat_ended_at', columns: ['endedAt'] }],
+  indices: [
+    ...['coat_ended_id', 'coat_note_words'].map((name) => ({ name, synchronize: false as const })),
+    { name: 'coat_gun_ended', columns: ['gunId', 'endedAt'] },
+    { name: 'coat_painter_ended', columns: ['painterId', 'endedAt'] },
+    { name: 'coat_rating_ended', columns: ['rating', 'endedAt'] },
+    { name: 'coat_air_c', columns: ['airC'] },
+  ],
   foreignKeys: [
     refersTo('coat', 'ticketId', 'Ticket'),
     refersTo('coat', 'stageId', 'Stage'),

@@ -1,11 +1,9 @@
-/** Which coats a question to the records means: asked of the database, all of them, in pages. */
+/**
+ * Which coats a question to the records means: asked of the database, all of them, in pages. Words
+ * are looked for where they stand, each place by its own index, and the newest of all are taken.
+ */
 import type { RecordQuery } from '@orthochrom/contract/shop/record.ts';
-import type { EntityManager, SelectQueryBuilder } from 'typeorm';
-import { FindingTable } from '../finding/findingTables.ts';
-import { ProductTable, SheetVersionTable } from '../sheet/sheetTables.ts';
-import { GunTable, PainterTable } from '../shop/shopTables.ts';
-import { CoatTable, type CoatRow } from './coatTables.ts';
-import { StageTable, TicketTable } from './ticketTables.ts';
+import type { EntityManager } from 'typeorm';
 
 export const PAGE_ROWS = 100;
 
@@ -14,58 +12,55 @@ type Asked = Omit<RecordQuery, 'after'>;
 const anywhere = (words: string): string => `%${words.replace(/[\\%_]/g, '\\$&')}%`;
 
 /** What was found on a coat: confirmed, else what leads. */
-const FOUND = {
+export const FOUND = {
   fault: `coalesce(f.confirmed_fault, f.result #>> '{faults,0,id}')`,
   cause: `coalesce(f.confirmed_cause, f.result #>> '{causes,0,id}')`,
 } as const;
 
+/** Where words of a coat stand; `$w` is what is looked for. */
 const WORDED = [
-  't.vehicle',
-  't.number',
-  's.colour_name',
-  'p.name',
-  `v.body ->> 'name'`,
-  'c.note',
-  'g.name',
-  'w.name',
+  'c.ticket_id in (select id from ticket where vehicle ilike $w or number ilike $w)',
+  `c.stage_id in (select id from stage where colour_name ilike $w or sheet_version_id in (
+     select v.id from sheet_version v join product p on p.id = v.product_id
+     where p.name ilike $w or v.body ->> 'name' ilike $w))`,
+  'c.note ilike $w',
+  'c.gun_id in (select id from gun where name ilike $w)',
+  'c.painter_id in (select id from painter where name ilike $w)',
 ] as const;
 
-/** Every coat that is on and fits; nothing is joined that the question does not ask for. */
-function found(manager: EntityManager, asked: Asked): SelectQueryBuilder<CoatRow> {
-  const query = manager
-    .createQueryBuilder(CoatTable, 'c')
-    .where('c.ended_at IS NOT NULL and c.archived_at IS NULL');
-  if (asked.stage || asked.text) query.innerJoin(StageTable.options.name, 's', 's.id = c.stage_id');
-  if (asked.stage) query.andWhere('s.kind = :stage', asked);
-  if (asked.gunId) query.andWhere('c.gun_id = :gunId', asked);
-  if (asked.painterId) query.andWhere('c.painter_id = :painterId', asked);
-  if (asked.rating) query.andWhere('c.rating = :rating', asked);
-  if (asked.minAirC !== undefined) query.andWhere('c.air_c >= :minAirC', asked);
-  if (asked.maxAirC !== undefined) query.andWhere('c.air_c <= :maxAirC', asked);
-  for (const what of ['fault', 'cause'] as const) {
-    if (!asked[what]) continue;
-    const of = query
-      .subQuery()
-      .select('1')
-      .from(FindingTable, 'f')
-      .where(`f.coat_id = c.id and f.archived_at IS NULL and ${FOUND[what]} = :${what}`);
-    query.andWhere(`exists ${of.getQuery()}`, { [what]: asked[what] });
-  }
-  if (asked.text)
-    query
-      .innerJoin(TicketTable.options.name, 't', 't.id = c.ticket_id')
-      .leftJoin(SheetVersionTable.options.name, 'v', 'v.id = s.sheet_version_id')
-      .leftJoin(ProductTable.options.name, 'p', 'p.id = v.product_id')
-      .leftJoin(GunTable.options.name, 'g', 'g.id = c.gun_id')
-      .leftJoin(PainterTable.options.name, 'w', 'w.id = c.painter_id')
-      .andWhere(`(${WORDED.map((column) => `${column} ilike :words`).join(' or ')})`, {
-        words: anywhere(asked.text),
-      });
-  return query;
+type Question = { where: string; places: readonly string[]; values: unknown[] };
+
+function questionOf(asked: Asked): Question {
+  const values: unknown[] = [];
+  const said = (value: unknown): string => `$${values.push(value)}`;
+  const where = ['c.ended_at is not null', 'c.archived_at is null'];
+  if (asked.stage)
+    where.push(`c.stage_id in (select id from stage where kind = ${said(asked.stage)})`);
+  if (asked.gunId) where.push(`c.gun_id = ${said(asked.gunId)}`);
+  if (asked.painterId) where.push(`c.painter_id = ${said(asked.painterId)}`);
+  if (asked.rating) where.push(`c.rating = ${said(asked.rating)}`);
+  if (asked.minAirC !== undefined) where.push(`c.air_c >= ${said(asked.minAirC)}`);
+  if (asked.maxAirC !== undefined) where.push(`c.air_c <= ${said(asked.maxAirC)}`);
+  for (const what of ['fault', 'cause'] as const)
+    if (asked[what])
+      where.push(
+        `c.id in (select f.coat_id from finding f where f.archived_at is null and ${FOUND[what]} = ${said(asked[what])})`,
+      );
+  if (!asked.text) return { where: where.join(' and '), places: ['true'], values };
+  const words = said(anywhere(asked.text));
+  const places = WORDED.map((place) => place.replaceAll('$w', words));
+  return { where: where.join(' and '), places, values };
 }
 
-export const countFound = (manager: EntityManager, asked: Asked): Promise<number> =>
-  found(manager, asked).getCount();
+export async function countFound(manager: EntityManager, asked: Asked): Promise<number> {
+  const { where, places, values } = questionOf(asked);
+  const found = places.map((place) => `select c.id from coat c where ${where} and ${place}`);
+  const [{ n }]: [{ n: string }] = await manager.query(
+    `select count(*) as n from (${found.join(' union ')}) as found`,
+    values,
+  );
+  return Number(n);
+}
 
 /** The next page after a coat, newest first; from the newest where none is named. */
 export async function pageFound(
@@ -73,15 +68,18 @@ export async function pageFound(
   asked: Asked,
   after: string | undefined,
 ): Promise<string[]> {
-  const query = found(manager, asked)
-    .select('c.id', 'id')
-    .orderBy('c.ended_at', 'DESC')
-    .addOrderBy('c.id', 'DESC')
-    .limit(PAGE_ROWS);
-  if (after)
-    query.andWhere('(c.ended_at, c.id) < (select ended_at, id from coat where id = :after)', {
-      after,
-    });
-  const rows = await query.getRawMany<{ id: string }>();
+  const { where, places, values } = questionOf(asked);
+  const on = after
+    ? `and (c.ended_at, c.id) < (select ended_at, id from coat where id = $${values.push(after)})`
+    : '';
+  const newest = places.map(
+    (place) => `(select c.id, c.ended_at from coat c where ${where} and ${place} ${on}
+      order by c.ended_at desc, c.id desc limit ${PAGE_ROWS})`,
+  );
+  const rows: { id: string }[] = await manager.query(
+    `select id, ended_at from (${newest.join(' union ')}) as found
+     order by ended_at desc, id desc limit ${PAGE_ROWS}`,
+    values,
+  );
   return rows.map(({ id }) => id);
 }

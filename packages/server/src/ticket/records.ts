@@ -5,29 +5,20 @@ import type {
   RecordQuery,
   RecordRow,
 } from '@orthochrom/contract/shop/record.ts';
-import type { Finding } from '@orthochrom/contract/shop/finding.ts';
 import Papa from 'papaparse';
-import { In, type EntityManager, type FindOptionsSelect } from 'typeorm';
-import { sheetVersions } from '../sheet/sheetLedger.ts';
-import { GunTable, PainterTable, RoomTable } from '../shop/shopTables.ts';
-import { findings } from '../finding/findingReader.ts';
-import { StageTable, TicketTable } from './ticketTables.ts';
-import { coatOf, sprayedOn } from './coatReader.ts';
+import { In, type EntityManager } from 'typeorm';
+import { coatOf, coatsWithoutPlan, sprayedOn } from './coatReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
-import { countFound, PAGE_ROWS, pageFound } from './recordFinder.ts';
+import { FOUND, PAGE_ROWS, pageFound } from './recordFinder.ts';
 
-/** One page of what fits, and how many there are; from the page on that a coat ends. */
+/** One page of what fits; how many there are is a question of its own. */
 export async function records(
   manager: EntityManager,
   { after, ...asked }: RecordQuery,
 ): Promise<RecordPage> {
   const ids = await pageFound(manager, asked, after);
   const rows = await described(manager, await coatsOf(manager, ids));
-  return {
-    rows,
-    count: after ? undefined : await countFound(manager, asked),
-    next: ids.length === PAGE_ROWS ? ids.at(-1) : undefined,
-  };
+  return { rows, next: ids.length === PAGE_ROWS ? ids.at(-1) : undefined };
 }
 
 /** Page by page, all of it. */
@@ -46,14 +37,8 @@ export async function* allRecords(
 /** In the order that was asked for; the plan that was taken is not in a list. */
 async function coatsOf(manager: EntityManager, ids: readonly string[]): Promise<CoatRow[]> {
   if (ids.length === 0) return [];
-  const select = Object.keys(CoatTable.options.columns).filter((name) => name !== 'planned');
-  const rows = await manager.find(CoatTable, {
-    where: { id: In([...ids]) },
-    select: Object.fromEntries(select.map((name) => [name, true])) as FindOptionsSelect<CoatRow>,
-  });
-  return rows
-    .map((row) => ({ ...row, planned: null }))
-    .sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
+  const rows = await coatsWithoutPlan(manager, { id: In([...ids]) });
+  return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
 }
 
 /** One coat whole. */
@@ -65,44 +50,58 @@ export async function recordOf(
   return coat ? (await described(manager, [coat]))[0] : undefined;
 }
 
+/** What of other rows stands with a coat. */
+type Beside = Pick<
+  RecordRow,
+  | 'ticketNumber'
+  | 'vehicle'
+  | 'stage'
+  | 'colourName'
+  | 'coats'
+  | 'product'
+  | 'gun'
+  | 'painter'
+  | 'room'
+> & { id: string };
+
+const besides = (manager: EntityManager, ids: readonly string[]): Promise<Beside[]> =>
+  manager.query(
+    `select c.id, t.number as "ticketNumber", t.vehicle, s.kind as stage,
+       s.colour_name as "colourName", s.coats, coalesce(v.body ->> 'name', '') as product,
+       coalesce(g.name, '') as gun, coalesce(w.name, '') as painter, coalesce(r.name, '') as room
+     from coat c join ticket t on t.id = c.ticket_id join stage s on s.id = c.stage_id
+       left join sheet_version v on v.id = s.sheet_version_id left join gun g on g.id = c.gun_id
+       left join painter w on w.id = c.painter_id left join room r on r.id = c.room_id
+     where c.id = any($1)`,
+    [ids],
+  );
+
+/** What was confirmed, else what it was judged to be; the newest first. */
+const foundOn = (
+  manager: EntityManager,
+  ids: readonly string[],
+): Promise<(FoundOnCoat & { coatId: string })[]> =>
+  manager.query(
+    `select f.id as "findingId", f.coat_id as "coatId", coalesce(${FOUND.fault}, '') as fault,
+       coalesce(${FOUND.cause}, '') as cause, f.confirmed_at is not null as confirmed
+     from finding f where f.coat_id = any($1) and f.archived_at is null
+     order by f.seen_at desc, f.id desc`,
+    [ids],
+  );
+
 async function described(manager: EntityManager, coats: CoatRow[]): Promise<RecordRow[]> {
   if (coats.length === 0) return [];
-  const idsOf = (pick: (coat: CoatRow) => string | null) =>
-    In([...new Set(coats.map(pick).filter((id) => id !== null))]);
-  const [tickets, stages, guns, painters, rooms, sprayed] = await Promise.all([
-    manager.findBy(TicketTable, { id: idsOf((c) => c.ticketId) }),
-    manager.findBy(StageTable, { id: idsOf((c) => c.stageId) }),
-    manager.findBy(GunTable, { id: idsOf((c) => c.gunId) }),
-    manager.findBy(PainterTable, { id: idsOf((c) => c.painterId) }),
-    manager.findBy(RoomTable, { id: idsOf((c) => c.roomId) }),
-    sprayedOn(
-      manager,
-      coats.map(({ id }) => id),
-    ),
-  ]);
-  const sheets = await sheetVersions(manager, [
-    ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
-  ]);
-  const found = await findings(manager, { coatId: In(coats.map(({ id }) => id)) });
-  const nameOf = (list: { id: string; name: string }[], id: string | null) =>
-    list.find((item) => item.id === id)?.name ?? '';
+  const ids = coats.map(({ id }) => id);
+  const beside = new Map((await besides(manager, ids)).map(({ id, ...own }) => [id, own]));
+  const found = await foundOn(manager, ids);
+  const sprayed = await sprayedOn(manager, ids);
   return coats.map((row) => {
-    const ticket = tickets.find(({ id }) => id === row.ticketId)!;
-    const stage = stages.find(({ id }) => id === row.stageId)!;
     const figure = (name: 'airC' | 'rhPercent' | 'panelC' | 'materialC') =>
       row[name] === null ? {} : { [name]: row[name] };
     return {
       coat: coatOf(row, sprayed),
-      ticketNumber: ticket.number,
-      vehicle: ticket.vehicle,
-      stage: stage.kind,
-      colourName: stage.colourName,
-      coats: stage.coats,
-      product: sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet.name ?? '',
-      gun: nameOf(guns, row.gunId),
-      painter: nameOf(painters, row.painterId),
-      room: nameOf(rooms, row.roomId),
-      found: found.filter(({ coatId }) => coatId === row.id).map(foundOf),
+      ...beside.get(row.id)!,
+      found: found.filter(({ coatId }) => coatId === row.id).map(({ coatId: _, ...one }) => one),
       ...figure('airC'),
       ...figure('rhPercent'),
       ...figure('panelC'),
@@ -110,14 +109,6 @@ async function described(manager: EntityManager, coats: CoatRow[]): Promise<Reco
     };
   });
 }
-
-/** What was confirmed, else what it was judged to be. */
-const foundOf = ({ id, confirmed, result }: Finding): FoundOnCoat => ({
-  findingId: id,
-  fault: confirmed?.fault ?? result.faults[0]?.id ?? '',
-  cause: confirmed?.cause ?? result.causes[0]?.id ?? '',
-  confirmed: confirmed !== undefined,
-});
 
 /**
  * One line a coat, canonical units in the headings; text that a spreadsheet could take for a

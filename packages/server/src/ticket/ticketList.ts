@@ -2,9 +2,7 @@
 import type { Ticket, TicketQuery, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { In, IsNull, type EntityManager } from 'typeorm';
-import { sheetVersions } from '../sheet/sheetLedger.ts';
-import { coatOf, NOTHING_ON } from './coatReader.ts';
-import { CoatTable } from './coatTables.ts';
+import { coatOf, coatsWithoutPlan, NOTHING_ON } from './coatReader.ts';
 import { partsOf, ticketOf, timerOf } from './ticketReader.ts';
 import { TicketTable, TimerTable, type TicketRow } from './ticketTables.ts';
 
@@ -32,22 +30,27 @@ export async function listedTickets(
     where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() },
     order: { dueAt: 'ASC' },
   });
-  const coats = await manager.find(CoatTable, {
-    where: { stageId: In(stages.map(({ id }) => id)), archivedAt: IsNull() },
-    order: { ordinal: 'ASC' },
+  const coats = await coatsWithoutPlan(manager, {
+    stageId: In(stages.map(({ id }) => id)),
+    archivedAt: IsNull(),
   });
-  const sheets = await sheetVersions(manager, [
-    ...new Set(stages.map(({ sheetVersionId }) => sheetVersionId)),
-  ]);
   return {
     tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
-    coats: coats.map((coat) => coatOf({ ...coat, planned: null }, NOTHING_ON)),
+    coats: coats.map((coat) => coatOf(coat, NOTHING_ON)),
     timers: timers.map(timerOf),
-    sheets: sheets.map(({ id, sheet }) => ({ id, name: sheet.name })),
+    sheets: await sheetNames(manager, stages),
     ...(done.length === PAGE_TICKETS ? { next: done.at(-1)!.id } : {}),
     serverNow: new Date().toISOString(),
   };
 }
+
+const sheetNames = (
+  manager: EntityManager,
+  stages: readonly { sheetVersionId: string }[],
+): Promise<TicketList['sheets']> =>
+  manager.query(`select id, body ->> 'name' as name from sheet_version where id = any($1)`, [
+    [...new Set(stages.map(({ sheetVersionId }) => sheetVersionId))],
+  ]);
 
 const newestFirst = (a: TicketRow, b: TicketRow): number =>
   b.createdAt.getTime() - a.createdAt.getTime() || b.id.localeCompare(a.id);

@@ -45,6 +45,7 @@ import { keepTestPanel } from './testPanelLedger.ts';
 import { overrideSettings, takePlan } from './planLedger.ts';
 import { coatRow } from './planReader.ts';
 import { answerPrep, findLate } from './prepLedger.ts';
+import { countFound } from './recordFinder.ts';
 import { allRecords, recordOf, records, recordsCsv } from './records.ts';
 import { changeTicket, createTicket } from './ticketLedger.ts';
 import { listedTickets } from './ticketList.ts';
@@ -164,6 +165,10 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
 
   routes.get('/records', async (req, res) => {
     res.json(await records(ledger.manager, parsed(RecordQuery, req.query)));
+  });
+  routes.get('/records/count', async (req, res) => {
+    const { after: _, ...asked } = parsed(RecordQuery, req.query);
+    res.json({ count: await countFound(ledger.manager, asked) });
   });
   routes.get('/records.csv', async (req, res) => {
     const query = parsed(RecordQuery, req.query);

@@ -40,6 +40,11 @@ export const TicketTable = new EntitySchema<TicketRow>({
     ...optionalBooleans('strongSun'),
     ...edited,
   },
+  indices: [
+    { name: 'ticket_vehicle_words', synchronize: false },
+    { name: 'ticket_number_words', synchronize: false },
+    { name: 'ticket_state_created', columns: ['state', 'createdAt', 'id'] },
+  ],
   uniques: [{ name: 'ticket_shop_number', columns: ['shopId', 'number'] }],
   foreignKeys: [
     refersTo('ticket', 'shopId', 'Shop'),
@@ -89,7 +94,10 @@ export const StageTable = new EntitySchema<StageRow>({
     ...optionalStructures('tint'),
     archivedAt: edited.archivedAt,
   },
-  indices: [{ name: 'stage_sheet_version', columns: ['sheetVersionId'] }],
+  indices: [
+    { name: 'stage_colour_words', synchronize: false },
+    { name: 'stage_sheet_version', columns: ['sheetVersionId'] },
+  ],
   foreignKeys: [
     refersTo('stage', 'ticketId', 'Ticket'),
     refersTo('stage', 'sheetVersionId', 'SheetVersion'),

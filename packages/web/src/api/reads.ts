@@ -5,7 +5,7 @@
 import type { AirNow, CoatAirPoint, DayAhead, FlowingNow } from '@orthochrom/contract/shop/air.ts';
 import type { GunCareNow, GunStory } from '@orthochrom/contract/shop/care.ts';
 import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
-import type { RecordPage, RecordRow } from '@orthochrom/contract/shop/record.ts';
+import type { RecordCount, RecordPage, RecordRow } from '@orthochrom/contract/shop/record.ts';
 import type { Device, WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
@@ -56,6 +56,8 @@ export const useFlowing = (coatId: string, options: SWRConfiguration<FlowingNow,
 /** The newest page; the rows of the last question stay until those of the next are there. */
 export const useRecords = (query: Record<string, string>) =>
   useRead<RecordPage>(ADDRESS.records(query), { keepPreviousData: true });
+export const useRecordCount = (query: Record<string, string>) =>
+  useRead<RecordCount>(ADDRESS.recordCount(query), { keepPreviousData: true });
 export const useRecord = (coatId: string) => useRead<RecordRow>(ADDRESS.record(coatId));
 export const useFindings = () => useRead<Finding[]>(ADDRESS.findings);
 export const useFindingsOfCoat = (coatId: string) =>

@@ -46,6 +46,7 @@ export const ADDRESS = {
   timer: under('timers'),
   ticketsAfter: (after: string) => asked('/api/tickets', { after }),
   records: (query: Record<string, string>) => asked('/api/records', query),
+  recordCount: (query: Record<string, string>) => asked('/api/records/count', query),
   recordsCsv: (query: Record<string, string>) => asked('/api/records.csv', query),
   record: under('records'),
   guns: '/api/guns',

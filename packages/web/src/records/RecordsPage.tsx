@@ -20,9 +20,11 @@ import { whenText } from '../words/timeText.ts';
 const EVERY = { value: '', label: 'any' };
 /** "100 of 3 214 coats": never a part of them as if it were all. */
 const countSaid = ({ rows, count }: RecordPages): string =>
-  rows.length < count
-    ? `${rows.length} of ${count.toLocaleString('en')} coats`
-    : `${count} ${count === 1 ? 'coat' : 'coats'}`;
+  count === undefined
+    ? `the newest ${rows.length}; counting …`
+    : rows.length < count
+      ? `${rows.length} of ${count.toLocaleString('en')} coats`
+      : `${count} ${count === 1 ? 'coat' : 'coats'}`;
 
 export function RecordsPage() {
   const [query, setQuery] = useSearchParams();

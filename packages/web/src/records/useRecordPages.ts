@@ -1,5 +1,5 @@
 /** The records that fit a question, page after page. */
-import { useRecords } from '../api/reads.ts';
+import { useRecordCount, useRecords } from '../api/reads.ts';
 import { ADDRESS } from '../api/resources.ts';
 import { eachOnce, usePages } from '../api/usePages.ts';
 
@@ -12,7 +12,12 @@ export function useRecordPages(query: Record<string, string>) {
     pages.flatMap((page) => page.rows),
     ({ coat }) => coat.id,
   );
-  const found = read.data && { rows, count: read.data.count ?? rows.length, next };
+  const { data: counted } = useRecordCount(query);
+  const found = read.data && {
+    rows,
+    count: next === undefined ? rows.length : counted?.count,
+    next,
+  };
   return { read, found, busy, more };
 }
 export type RecordPages = NonNullable<ReturnType<typeof useRecordPages>['found']>;
