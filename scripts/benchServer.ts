@@ -117,6 +117,7 @@ try {
     ['records, poor ones in cold air', '/records?maxAirC=19&rating=poor'],
     ['how many coats', '/records/count?'],
     ['how many with a word', '/records/count?text=tank'],
+    ['the set-up of the shop', '/setup'],
     ['tickets', '/tickets'],
   ] as const)
     await beside(

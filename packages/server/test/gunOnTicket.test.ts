@@ -127,6 +127,10 @@ describe('the pressure at the gun over a coat', () => {
       `update coat set started_at = started_at - interval '4 minutes' where id = $1`,
       [coat.id],
     );
+    await shop.rows(
+      `update coat_panel set sprayed_at = sprayed_at - interval '4 minutes' where coat_id = $1`,
+      [coat.id],
+    );
     const now = (
       await shop.get<{ flowing: { nowKPa: number; lowestKPa: number } }>(
         `/coats/${coat.id}/flowing`,

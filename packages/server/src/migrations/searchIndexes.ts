@@ -16,7 +16,9 @@ const SORTED = [
   ['coat_painter_ended', 'coat', 'painter_id, ended_at'],
   ['coat_rating_ended', 'coat', 'rating, ended_at'],
   ['coat_air_c', 'coat', 'air_c'],
-  ['ticket_state_created', 'ticket', 'state, created_at, id'],
+  ['ticket_created', 'ticket', 'created_at, id'],
+  ['ticket_state', 'ticket', 'state'],
+  ['usage_at', 'usage', 'at, id'],
 ] as const;
 /** Each is the beginning of one of those. */
 const COVERED = [

@@ -17,7 +17,7 @@ import {
   type SheetVersionRow,
 } from './sheetTables.ts';
 
-const versionOf = ({ id, body }: SheetVersionRow): SheetVersion => ({ id, sheet: body });
+export const versionOf = ({ id, body }: SheetVersionRow): SheetVersion => ({ id, sheet: body });
 
 /** The newest version of every product. */
 export async function latestSheets(manager: EntityManager): Promise<SheetVersion[]> {

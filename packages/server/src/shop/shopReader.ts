@@ -22,7 +22,7 @@ import {
   type CompressorRow,
 } from '../compressedAir/airTables.ts';
 import { gunTestsBySet, newestFor, withTest } from '../gun/testReader.ts';
-import { usagesOf } from '../ticket/usageReader.ts';
+import { newestUsages } from '../ticket/usageReader.ts';
 import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
 import {
@@ -210,7 +210,7 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
     ),
     airLines: airLines.map((row) => withTest(airLineOf(row), 'twoGauges', twoGauges.get(row.id))),
     knobs: await knobsLeft(manager),
-    usages: await usagesOf(manager),
+    usages: await newestUsages(manager),
     prices: prices.map(pricesOf),
   };
 }
@@ -226,8 +226,10 @@ async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
       inputs?: { setup?: Pick<KnobsLeft, 'part' | 'mist'> };
     };
   }[] = await manager.query(
-    `select distinct on (c.gun_id) c.gun_id, s.part, c.done, c.planned from coat c join stage s on s.id = c.stage_id
-     where c.ended_at is not null and c.gun_id is not null order by c.gun_id, c.ended_at desc`,
+    `select g.id as gun_id, s.part, c.done, c.planned from gun g
+     cross join lateral (select * from coat where gun_id = g.id and ended_at is not null
+       order by ended_at desc limit 1) c
+     join stage s on s.id = c.stage_id`,
   );
   return Object.fromEntries(
     rows.flatMap(({ gun_id, part, done, planned }) => {

@@ -1,6 +1,7 @@
 /** Coats as the contract shows them, with the panels that are on. */
 import type { Coat, HalfDone, PanelDone } from '@orthochrom/contract/shop/coat.ts';
-import { In, type EntityManager, type FindOptionsSelect, type FindOptionsWhere } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { readTogether } from '../database/readTogether.ts';
 import { present } from '../database/present.ts';
 import {
   CoatHalfTable,
@@ -18,27 +19,23 @@ export const NOTHING_ON: Sprayed = { panels: [], halves: [] };
 /** What is on of these coats. */
 export async function sprayedOn(manager: EntityManager, coatIds: string[]): Promise<Sprayed> {
   if (coatIds.length === 0) return NOTHING_ON;
-  const of = { where: { coatId: In(coatIds) } };
+  const where = 'coat_id = any($1)';
   const [panels, halves] = [
-    await manager.find(CoatPanelTable, of),
-    await manager.find(CoatHalfTable, of),
+    { table: CoatPanelTable, where, order: 'sprayed_at' },
+    { table: CoatHalfTable, where, order: 'sprayed_at' },
   ];
-  return { panels, halves };
+  return readTogether(manager, { panels, halves }, [coatIds]);
 }
-
-const LISTED = Object.fromEntries(
-  Object.keys(CoatTable.options.columns)
-    .filter((name) => name !== 'planned')
-    .map((name) => [name, true]),
-) as FindOptionsSelect<CoatRow>;
 
 /** For lists: the plan that was taken is most of a coat, and nobody reads it there. */
 export async function coatsWithoutPlan(
   manager: EntityManager,
-  where: FindOptionsWhere<CoatRow>,
+  where: string,
+  values: readonly unknown[],
 ): Promise<CoatRow[]> {
-  const rows = await manager.find(CoatTable, { where, select: LISTED, order: { ordinal: 'ASC' } });
-  return rows.map((row) => ({ ...row, planned: null }));
+  const wanted = { table: CoatTable, where, order: 'ordinal', without: ['planned'] };
+  const { coats } = await readTogether(manager, { coats: wanted }, values);
+  return coats.map((row) => ({ ...row, planned: null }));
 }
 
 const iso = (at: Date | null) => at?.toISOString() ?? null;

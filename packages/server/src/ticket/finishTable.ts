@@ -1,6 +1,6 @@
 /** Cutting and polishing as it was done. */
 import type { FinishStepDone } from '@orthochrom/contract/shop/finishStep.ts';
-import { EntitySchema, type EntityManager } from 'typeorm';
+import { EntitySchema } from 'typeorm';
 import {
   ids,
   instants,
@@ -36,13 +36,5 @@ export const FinishStepTable = new EntitySchema<FinishStepRow>({
   ],
 });
 
-/** What was done to the finish of a ticket, oldest first. */
-export async function finishStepsOf(
-  manager: EntityManager,
-  ticketId: string,
-): Promise<FinishStepDone[]> {
-  const of = { where: { ticketId }, order: { at: 'ASC', id: 'ASC' } } as const;
-  return (await manager.find(FinishStepTable, of)).map(
-    ({ ticketId: _, at, ...row }) => present({ ...row, at: at.toISOString() }) as FinishStepDone,
-  );
-}
+export const finishStepOf = ({ ticketId: _, at, ...row }: FinishStepRow): FinishStepDone =>
+  present({ ...row, at: at.toISOString() }) as FinishStepDone;

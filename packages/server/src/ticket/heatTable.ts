@@ -1,6 +1,6 @@
 /** What was read on a panel while heat was on. */
 import type { HeatRead } from '@orthochrom/contract/shop/heatRead.ts';
-import { EntitySchema, type EntityManager } from 'typeorm';
+import { EntitySchema } from 'typeorm';
 import { doubles, ids, instants, key, refersTo } from '../database/columns.ts';
 
 /** Append-only: the last of a panel counts. */
@@ -23,11 +23,7 @@ export const HeatReadTable = new EntitySchema<HeatReadRow>({
   ],
 });
 
-/** The readings of a ticket, oldest first. */
-export async function heatReadsOf(manager: EntityManager, ticketId: string): Promise<HeatRead[]> {
-  const of = { where: { ticketId }, order: { at: 'ASC', id: 'ASC' } } as const;
-  return (await manager.find(HeatReadTable, of)).map(({ ticketId: _, at, ...row }) => ({
-    ...row,
-    at: at.toISOString(),
-  }));
-}
+export const heatReadOf = ({ ticketId: _, at, ...row }: HeatReadRow): HeatRead => ({
+  ...row,
+  at: at.toISOString(),
+});

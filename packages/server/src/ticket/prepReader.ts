@@ -2,29 +2,47 @@
 import type { CustomerDecision, LateFind, PrepAnswer } from '@orthochrom/contract/shop/prep.ts';
 import type { SprayCard } from '@orthochrom/contract/shop/sprayCard.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import type { EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
 import {
   CustomerDecisionTable,
   LateFindTable,
   PrepAnswerTable,
   SprayCardTable,
+  type CustomerDecisionRow,
+  type LateFindRow,
+  type PrepAnswerRow,
   type SprayCardRow,
 } from './prepTables.ts';
 
-/** The list as it was answered, what was found late and what the customer decided, oldest first. */
-export async function prepOf(
-  manager: EntityManager,
-  ticketId: string,
-): Promise<Pick<TicketWhole, 'prepAnswers' | 'lateFinds' | 'decisions' | 'sprayCards'>> {
-  const of = { where: { ticketId }, order: { at: 'ASC', id: 'ASC' } } as const;
+/** Of a ticket, oldest first: the list as answered, late finds, cards, what the customer decided. */
+const OF_TICKET = { where: 'ticket_id = $1', order: 'at, id' } as const;
+export const PREP_ROWS = {
+  prepAnswers: { table: PrepAnswerTable, ...OF_TICKET },
+  lateFinds: { table: LateFindTable, ...OF_TICKET },
+  sprayCards: { table: SprayCardTable, ...OF_TICKET },
+  decisions: { table: CustomerDecisionTable, ...OF_TICKET },
+};
+
+type PrepRows = {
+  prepAnswers: PrepAnswerRow[];
+  lateFinds: LateFindRow[];
+  sprayCards: SprayCardRow[];
+  decisions: CustomerDecisionRow[];
+};
+
+export function prepOf({
+  prepAnswers,
+  lateFinds,
+  sprayCards,
+  decisions,
+}: PrepRows): Pick<TicketWhole, 'prepAnswers' | 'lateFinds' | 'decisions' | 'sprayCards'> {
   const shown = <Row extends { ticketId: string; at: Date }>({ ticketId: _, at, ...row }: Row) =>
     present({ ...row, at: at.toISOString() });
   return {
-    prepAnswers: (await manager.find(PrepAnswerTable, of)).map(shown) as PrepAnswer[],
-    lateFinds: (await manager.find(LateFindTable, of)).map(shown) as LateFind[],
-    sprayCards: (await manager.find(SprayCardTable, of)).map(sprayCardOf),
-    decisions: (await manager.find(CustomerDecisionTable, of)).map(shown) as CustomerDecision[],
+    prepAnswers: prepAnswers.map(shown) as PrepAnswer[],
+    lateFinds: lateFinds.map(shown) as LateFind[],
+    sprayCards: sprayCards.map(sprayCardOf),
+    decisions: decisions.map(shown) as CustomerDecision[],
   };
 }
 

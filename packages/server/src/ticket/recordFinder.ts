@@ -17,20 +17,62 @@ export const FOUND = {
   cause: `coalesce(f.confirmed_cause, f.result #>> '{causes,0,id}')`,
 } as const;
 
-/** Where words of a coat stand; `$w` is what is looked for. */
-const WORDED = [
-  'c.ticket_id in (select id from ticket where vehicle ilike $w or number ilike $w)',
-  `c.stage_id in (select id from stage where colour_name ilike $w or sheet_version_id in (
-     select v.id from sheet_version v join product p on p.id = v.product_id
-     where p.name ilike $w or v.body ->> 'name' ilike $w))`,
-  'c.note ilike $w',
-  'c.gun_id in (select id from gun where name ilike $w)',
-  'c.painter_id in (select id from painter where name ilike $w)',
+/**
+ * Where words of a coat stand: what bears them there, and how coats hang on it; `$w` is what is
+ * looked for. A gun or a painter has a great part of all coats: those are walked, newest first.
+ */
+const PLACES = [
+  {
+    column: 'c.ticket_id',
+    bearing: 'select id from ticket where vehicle ilike $w or number ilike $w',
+    most: 10_000,
+  },
+  {
+    column: 'c.stage_id',
+    bearing: 'select id from stage where colour_name ilike $w',
+    most: 10_000,
+  },
+  {
+    column: 'c.stage_id',
+    bearing: `select id from stage where sheet_version_id = any(array(
+      select v.id from sheet_version v join product p on p.id = v.product_id
+      where p.name ilike $w or v.body ->> 'name' ilike $w))`,
+    most: 10_000,
+  },
+  { column: 'c.gun_id', bearing: 'select id from gun where name ilike $w', most: 0 },
+  { column: 'c.painter_id', bearing: 'select id from painter where name ilike $w', most: 0 },
 ] as const;
 
 type Question = { where: string; places: readonly string[]; values: unknown[] };
 
-function questionOf(asked: Asked): Question {
+/**
+ * The places that bear the words at all. Few that bear them are gone through one by one, each by its
+ * index; of many, the newest coats are soon found by walking.
+ */
+async function placesOf(
+  manager: EntityManager,
+  text: string,
+  said: (value: unknown) => string,
+): Promise<string[]> {
+  const words = anywhere(text);
+  const counts = PLACES.map(
+    ({ bearing, most }, i) =>
+      `(select count(*) from (${bearing.replaceAll('$w', '$1')} limit ${most + 1}) as b${i})::int as n${i}`,
+  );
+  const [counted]: [Record<string, number>] = await manager.query(`select ${counts.join(', ')}`, [
+    words,
+  ]);
+  const own = said(words);
+  const borne = PLACES.flatMap(({ column, bearing, most }, i) => {
+    const bearers = bearing.replaceAll('$w', own);
+    const count = counted[`n${i}`]!;
+    if (count === 0) return [];
+    return [count > most ? `${column} in (${bearers})` : `${column} = any(array(${bearers}))`];
+  });
+  return [`c.note ilike ${own}`, ...borne];
+}
+
+async function questionOf(manager: EntityManager, asked: Asked): Promise<Question> {
   const values: unknown[] = [];
   const said = (value: unknown): string => `$${values.push(value)}`;
   const where = ['c.ended_at is not null', 'c.archived_at is null'];
@@ -46,14 +88,12 @@ function questionOf(asked: Asked): Question {
       where.push(
         `c.id in (select f.coat_id from finding f where f.archived_at is null and ${FOUND[what]} = ${said(asked[what])})`,
       );
-  if (!asked.text) return { where: where.join(' and '), places: ['true'], values };
-  const words = said(anywhere(asked.text));
-  const places = WORDED.map((place) => place.replaceAll('$w', words));
+  const places = asked.text ? await placesOf(manager, asked.text, said) : ['true'];
   return { where: where.join(' and '), places, values };
 }
 
 export async function countFound(manager: EntityManager, asked: Asked): Promise<number> {
-  const { where, places, values } = questionOf(asked);
+  const { where, places, values } = await questionOf(manager, asked);
   const found = places.map((place) => `select c.id from coat c where ${where} and ${place}`);
   const [{ n }]: [{ n: string }] = await manager.query(
     `select count(*) as n from (${found.join(' union ')}) as found`,
@@ -68,7 +108,7 @@ export async function pageFound(
   asked: Asked,
   after: string | undefined,
 ): Promise<string[]> {
-  const { where, places, values } = questionOf(asked);
+  const { where, places, values } = await questionOf(manager, asked);
   const on = after
     ? `and (c.ended_at, c.id) < (select ended_at, id from coat where id = $${values.push(after)})`
     : '';

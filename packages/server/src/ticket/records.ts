@@ -6,7 +6,7 @@ import type {
   RecordRow,
 } from '@orthochrom/contract/shop/record.ts';
 import Papa from 'papaparse';
-import { In, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { coatOf, coatsWithoutPlan, sprayedOn } from './coatReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
 import { FOUND, PAGE_ROWS, pageFound } from './recordFinder.ts';
@@ -37,7 +37,7 @@ export async function* allRecords(
 /** In the order that was asked for; the plan that was taken is not in a list. */
 async function coatsOf(manager: EntityManager, ids: readonly string[]): Promise<CoatRow[]> {
   if (ids.length === 0) return [];
-  const rows = await coatsWithoutPlan(manager, { id: In([...ids]) });
+  const rows = await coatsWithoutPlan(manager, 'id = any($1)', [ids]);
   return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
 }
 

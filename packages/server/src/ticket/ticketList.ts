@@ -1,7 +1,8 @@
 /** Tickets in their list: all that are open, those that are done page by page. */
 import type { Ticket, TicketQuery, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
-import { In, IsNull, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { readTogether } from '../database/readTogether.ts';
 import { coatOf, coatsWithoutPlan, NOTHING_ON } from './coatReader.ts';
 import { partsOf, ticketOf, timerOf } from './ticketReader.ts';
 import { TicketTable, TimerTable, type TicketRow } from './ticketTables.ts';
@@ -17,23 +18,39 @@ export type TicketList = {
   serverNow: string;
 };
 
+const NEWEST_FIRST = 'created_at desc, id desc';
+const DONE = `state <> 'open' and archived_at is null`;
+
 /** With the timers that still run; newest first. */
 export async function listedTickets(
   manager: EntityManager,
   { after }: TicketQuery,
 ): Promise<TicketList> {
-  const done = await donePage(manager, after);
-  const rows = [...(after ? [] : await openTickets(manager)), ...done].sort(newestFirst);
+  const { open, done } = await readTogether(
+    manager,
+    {
+      open: {
+        table: TicketTable,
+        where: after ? 'false' : `state = 'open' and archived_at is null`,
+        order: NEWEST_FIRST,
+      },
+      done: {
+        table: TicketTable,
+        where: after
+          ? `${DONE} and (created_at, id) < (select created_at, id from ticket where id = $1)`
+          : DONE,
+        order: `${NEWEST_FIRST} limit ${PAGE_TICKETS}`,
+      },
+    },
+    after ? [after] : [],
+  );
+  const rows = [...open, ...done].sort(newestFirst);
   const ids = rows.map(({ id }) => id);
   const { panels, stages, links } = await partsOf(manager, ids);
-  const timers = await manager.find(TimerTable, {
-    where: { ticketId: In(ids), confirmedAt: IsNull(), archivedAt: IsNull() },
-    order: { dueAt: 'ASC' },
-  });
-  const coats = await coatsWithoutPlan(manager, {
-    stageId: In(stages.map(({ id }) => id)),
-    archivedAt: IsNull(),
-  });
+  const stageIds = stages.map(({ id }) => id);
+  const { timers } = await readTogether(manager, { timers: RUNNING }, [ids]);
+  const live = 'stage_id = any($1) and archived_at is null';
+  const coats = await coatsWithoutPlan(manager, live, [stageIds]);
   return {
     tickets: rows.map((row) => ticketOf(row, panels, stages, links)),
     coats: coats.map((coat) => coatOf(coat, NOTHING_ON)),
@@ -43,6 +60,12 @@ export async function listedTickets(
     serverNow: new Date().toISOString(),
   };
 }
+
+const RUNNING = {
+  table: TimerTable,
+  where: 'ticket_id = any($1) and confirmed_at is null and archived_at is null',
+  order: 'due_at',
+};
 
 const sheetNames = (
   manager: EntityManager,
@@ -54,22 +77,3 @@ const sheetNames = (
 
 const newestFirst = (a: TicketRow, b: TicketRow): number =>
   b.createdAt.getTime() - a.createdAt.getTime() || b.id.localeCompare(a.id);
-
-const inList = (manager: EntityManager) =>
-  manager
-    .createQueryBuilder(TicketTable, 't')
-    .where('t.archived_at IS NULL')
-    .orderBy('t.createdAt', 'DESC')
-    .addOrderBy('t.id', 'DESC');
-
-const openTickets = (manager: EntityManager): Promise<TicketRow[]> =>
-  inList(manager).andWhere(`t.state = 'open'`).getMany();
-
-function donePage(manager: EntityManager, after: string | undefined): Promise<TicketRow[]> {
-  const query = inList(manager).andWhere(`t.state <> 'open'`).limit(PAGE_TICKETS);
-  if (after)
-    query.andWhere('(t.created_at, t.id) < (select created_at, id from ticket where id = :after)', {
-      after,
-    });
-  return query.getMany();
-}

@@ -10,17 +10,20 @@ import type {
 } from '@orthochrom/contract/shop/ticket.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { LayerFinding, LayerWork } from '@orthochrom/contract/shop/layerWork.ts';
-import { In, IsNull, Not, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { present } from '../database/present.ts';
-import { FindingTable } from '../finding/findingTables.ts';
+import { readTogether } from '../database/readTogether.ts';
+import { FindingTable, type FindingRow } from '../finding/findingTables.ts';
 import { NotFound } from '../http/faults.ts';
-import { sheetVersions } from '../sheet/sheetLedger.ts';
-import { finishStepsOf } from './finishTable.ts';
-import { heatReadsOf } from './heatTable.ts';
+import { versionOf } from '../sheet/sheetLedger.ts';
+import { SheetVersionTable } from '../sheet/sheetTables.ts';
+import { finishStepOf, FinishStepTable } from './finishTable.ts';
+import { heatReadOf, HeatReadTable } from './heatTable.ts';
 import { newProductsOf } from './newProducts.ts';
-import { usagesOf } from './usageReader.ts';
-import { LayerWorkTable } from './layerWorkTable.ts';
-import { prepOf } from './prepReader.ts';
+import { usageOf } from './usageReader.ts';
+import { UsageTable } from './usageTable.ts';
+import { LayerWorkTable, type LayerWorkRow } from './layerWorkTable.ts';
+import { PREP_ROWS, prepOf } from './prepReader.ts';
 import {
   GateAnswerTable,
   MixTable,
@@ -37,8 +40,8 @@ import {
   type TicketRow,
   type TimerRow,
 } from './ticketTables.ts';
-import { coatOf, sprayedOn } from './coatReader.ts';
-import { CoatTable } from './coatTables.ts';
+import { coatOf } from './coatReader.ts';
+import { CoatHalfTable, CoatPanelTable, CoatTable } from './coatTables.ts';
 
 const iso = (at: Date | null): string | null => at?.toISOString() ?? null;
 
@@ -87,12 +90,6 @@ export const mixOf = ({
 const gateOf = ({ ticketId: _t, answeredAt, ...gate }: GateAnswerRow): GateRecord =>
   ({ ...gate, answeredAt: answeredAt.toISOString() }) as GateRecord;
 
-/** Every answer the gate was given on a ticket, the newest last. */
-export const gatesOf = async (manager: EntityManager, ticketId: string): Promise<GateRecord[]> =>
-  (await manager.find(GateAnswerTable, { where: { ticketId }, order: { answeredAt: 'ASC' } })).map(
-    gateOf,
-  );
-
 export const timerOf = ({
   createdAt: _c,
   updatedAt: _u,
@@ -111,16 +108,18 @@ export const timerOf = ({
 
 export type Parts = { panels: PanelRow[]; stages: StageRow[]; links: StagePanelRow[] };
 
-export async function partsOf(manager: EntityManager, ticketIds: string[]): Promise<Parts> {
-  const where = { ticketId: In(ticketIds), archivedAt: IsNull() };
-  const panels = await manager.find(PanelTable, { where, order: { ordinal: 'ASC' } });
-  const stages = await manager.find(StageTable, { where, order: { ordinal: 'ASC' } });
-  const links =
-    stages.length === 0
-      ? []
-      : await manager.find(StagePanelTable, { where: { stageId: In(stages.map(({ id }) => id)) } });
-  return { panels, stages, links };
-}
+const PARTS_LIVE = 'ticket_id = any($1) and archived_at is null';
+const PARTS = {
+  panels: { table: PanelTable, where: PARTS_LIVE, order: 'ordinal' },
+  stages: { table: StageTable, where: PARTS_LIVE, order: 'ordinal' },
+  links: {
+    table: StagePanelTable,
+    where: `stage_id in (select id from stage where ${PARTS_LIVE})`,
+    order: 'stage_id, panel_id',
+  },
+};
+export const partsOf = (manager: EntityManager, ticketIds: string[]): Promise<Parts> =>
+  readTogether(manager, PARTS, [ticketIds]);
 
 export async function ticketById(manager: EntityManager, id: string): Promise<Ticket> {
   const row = await manager.findOneBy(TicketTable, { id });
@@ -129,71 +128,81 @@ export async function ticketById(manager: EntityManager, id: string): Promise<Ti
   return ticketOf(row, panels, stages, links);
 }
 
-/** What was done to the layers of a ticket, the newest last. */
-async function worksOf(manager: EntityManager, ticketId: string): Promise<LayerWork[]> {
-  const rows = await manager.find(LayerWorkTable, { where: { ticketId }, order: { at: 'ASC' } });
-  return rows.map(({ ticketId: _t, answers: { warmC, vehicleLimitC }, at, ...work }) => ({
-    ...work,
-    ...(typeof warmC === 'number' ? { warmC } : {}),
-    ...(typeof vehicleLimitC === 'number' ? { vehicleLimitC } : {}),
-    at: at.toISOString(),
-  }));
-}
+const workOf = ({
+  ticketId: _t,
+  answers: { warmC, vehicleLimitC },
+  at,
+  ...work
+}: LayerWorkRow): LayerWork => ({
+  ...work,
+  ...(typeof warmC === 'number' ? { warmC } : {}),
+  ...(typeof vehicleLimitC === 'number' ? { vehicleLimitC } : {}),
+  at: at.toISOString(),
+});
 
-/**
- * What the bench was asked about coats of a ticket: by what it turned out to be, else by what
- * leads.
- */
-async function foundOn(manager: EntityManager, ticketId: string): Promise<LayerFinding[]> {
-  const rows = await manager.find(FindingTable, {
-    where: { ticketId, coatId: Not(IsNull()) },
-    order: { seenAt: 'ASC' },
-  });
-  return rows.map(({ id, coatId, confirmedFault, result, seenAt }) => ({
-    id,
-    coatId: coatId!,
-    fault: confirmedFault ?? result.faults[0]?.id ?? '',
-    seenAt: seenAt.toISOString(),
-  }));
-}
+/** By what it turned out to be, else by what leads. */
+const foundOf = ({ id, coatId, confirmedFault, result, seenAt }: FindingRow): LayerFinding => ({
+  id,
+  coatId: coatId!,
+  fault: confirmedFault ?? result.faults[0]?.id ?? '',
+  seenAt: seenAt.toISOString(),
+});
+
+const STAGES = 'select id from stage where ticket_id = $1 and archived_at is null';
+const COATS = `select id from coat where stage_id in (${STAGES})`;
+const LIVE = 'ticket_id = $1 and archived_at is null';
+/** All that hangs together in a ticket, each in its order. */
+const WHOLE = {
+  tickets: { table: TicketTable, where: 'id = $1' },
+  panels: { table: PanelTable, where: LIVE, order: 'ordinal' },
+  stages: { table: StageTable, where: LIVE, order: 'ordinal' },
+  links: { table: StagePanelTable, where: `stage_id in (${STAGES})`, order: 'stage_id, panel_id' },
+  coats: {
+    table: CoatTable,
+    where: `stage_id in (${STAGES}) and archived_at is null`,
+    order: 'ordinal',
+  },
+  panelsOn: { table: CoatPanelTable, where: `coat_id in (${COATS})`, order: 'sprayed_at' },
+  halvesOn: { table: CoatHalfTable, where: `coat_id in (${COATS})`, order: 'sprayed_at' },
+  mixes: { table: MixTable, where: `stage_id in (${STAGES})`, order: 'mixed_at' },
+  gates: { table: GateAnswerTable, where: 'ticket_id = $1', order: 'answered_at' },
+  timers: { table: TimerTable, where: LIVE, order: 'started_at' },
+  works: { table: LayerWorkTable, where: 'ticket_id = $1', order: 'at' },
+  findings: {
+    table: FindingTable,
+    where: 'ticket_id = $1 and coat_id is not null',
+    order: 'seen_at',
+  },
+  ...PREP_ROWS,
+  usages: { table: UsageTable, where: 'ticket_id = $1', order: 'at, id' },
+  finishSteps: { table: FinishStepTable, where: 'ticket_id = $1', order: 'at, id' },
+  heatReads: { table: HeatReadTable, where: 'ticket_id = $1', order: 'at, id' },
+  sheets: {
+    table: SheetVersionTable,
+    where: `id in (select sheet_version_id from stage where ${LIVE})`,
+  },
+};
 
 /** One ticket with everything that was planned and done on it. */
 export async function wholeTicket(manager: EntityManager, id: string): Promise<TicketWhole> {
-  const ticket = await ticketById(manager, id);
-  const stageIds = ticket.stages.map((stage) => stage.id);
-  const coats = await manager.find(CoatTable, {
-    where: { stageId: In(stageIds), archivedAt: IsNull() },
-    order: { ordinal: 'ASC' },
-  });
-  const mixes = await manager.find(MixTable, {
-    where: { stageId: In(stageIds) },
-    order: { mixedAt: 'ASC' },
-  });
-  const gates = await gatesOf(manager, id);
-  const timers = await manager.find(TimerTable, {
-    where: { ticketId: id, archivedAt: IsNull() },
-    order: { startedAt: 'ASC' },
-  });
-  const sheets = await sheetVersions(
-    manager,
-    ticket.stages.map(({ sheetVersionId }) => sheetVersionId),
-  );
-  const sprayed = await sprayedOn(
-    manager,
-    coats.map((coat) => coat.id),
-  );
+  const all = await readTogether(manager, WHOLE, [id]);
+  const [row] = all.tickets;
+  if (!row) throw new NotFound(`There is no ticket ${id}.`);
+  const ticket = ticketOf(row, all.panels, all.stages, all.links);
+  const sprayed = { panels: all.panelsOn, halves: all.halvesOn };
+  const sheets = all.sheets.map(versionOf);
   return {
     ticket,
-    coats: coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),
-    mixes: mixes.map(mixOf),
-    gates,
-    timers: timers.map(timerOf),
-    works: await worksOf(manager, id),
-    found: await foundOn(manager, id),
-    ...(await prepOf(manager, id)),
-    usages: await usagesOf(manager, id),
-    finishSteps: await finishStepsOf(manager, id),
-    heatReads: await heatReadsOf(manager, id),
+    coats: all.coats.sort(coatOrder(ticket.stages)).map((coat) => coatOf(coat, sprayed)),
+    mixes: all.mixes.map(mixOf),
+    gates: all.gates.map(gateOf),
+    timers: all.timers.map(timerOf),
+    works: all.works.map(workOf),
+    found: all.findings.map(foundOf),
+    ...prepOf(all),
+    usages: all.usages.map(usageOf),
+    finishSteps: all.finishSteps.map(finishStepOf),
+    heatReads: all.heatReads.map(heatReadOf),
     sheets,
     newProducts: await newProductsOf(manager, sheets),
     serverNow: new Date().toISOString(),

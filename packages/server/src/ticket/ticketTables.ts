@@ -43,7 +43,8 @@ export const TicketTable = new EntitySchema<TicketRow>({
   indices: [
     { name: 'ticket_vehicle_words', synchronize: false },
     { name: 'ticket_number_words', synchronize: false },
-    { name: 'ticket_state_created', columns: ['state', 'createdAt', 'id'] },
+    { name: 'ticket_created', columns: ['createdAt', 'id'] },
+    { name: 'ticket_state', columns: ['state'] },
   ],
   uniques: [{ name: 'ticket_shop_number', columns: ['shopId', 'number'] }],
   foreignKeys: [

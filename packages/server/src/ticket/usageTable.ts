@@ -24,7 +24,10 @@ export const UsageTable = new EntitySchema<UsageRow>({
     ...optionalBooleans('counts'),
     ...instants('at'),
   },
-  indices: [{ name: 'usage_painter', columns: ['painterId'] }],
+  indices: [
+    { name: 'usage_painter', columns: ['painterId'] },
+    { name: 'usage_at', columns: ['at', 'id'] },
+  ],
   foreignKeys: [
     refersTo('usage', 'ticketId', 'Ticket'),
     refersTo('usage', 'stageId', 'Stage'),

@@ -8,11 +8,13 @@ import { useDebouncedValue } from '@mantine/hooks';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { causeName, faultName } from '@orthochrom/contract/words/faultWords.ts';
 import { Link, useNavigate, useSearchParams } from 'react-router';
+import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
+import { LongTable } from '../frame/LongTable.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
-import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
+import { formatFor, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { RATING_MARK } from './recordWords.ts';
 import { useRecordPages, type RecordPages } from './useRecordPages.ts';
 import { whenText } from '../words/timeText.ts';
@@ -25,6 +27,19 @@ const countSaid = ({ rows, count }: RecordPages): string =>
     : rows.length < count
       ? `${rows.length} of ${count.toLocaleString('en')} coats`
       : `${count} ${count === 1 ? 'coat' : 'coats'}`;
+
+const HEAD = [
+  'When',
+  'Job',
+  'Coat',
+  'Gun',
+  'Air',
+  'Panel',
+  'At the gun',
+  'Needle',
+  'Wet film',
+  'Result',
+];
 
 export function RecordsPage() {
   const [query, setQuery] = useSearchParams();
@@ -100,74 +115,13 @@ export function RecordsPage() {
         </div>
         {!data && <NotYet reads={[read]} what="the records" />}
         <div hidden={!data} className="card scrollx">
-          <table className="plain">
-            <thead>
-              <tr>
-                <th>When</th>
-                <th>Job</th>
-                <th>Coat</th>
-                <th>Gun</th>
-                <th>Air</th>
-                <th>Panel</th>
-                <th>At the gun</th>
-                <th>Needle</th>
-                <th>Wet film</th>
-                <th>Result</th>
-              </tr>
-            </thead>
-            <tbody>
-              {data?.map((row) => {
-                const done = (name: string) => row.coat.done[name]?.value;
-                const show = (value: number | undefined, write: (v: number) => string) =>
-                  value === undefined ? '' : write(value);
-                return (
-                  <tr
-                    key={row.coat.id}
-                    onClick={() => void navigate(`/records/${row.coat.id}`)}
-                    style={{ cursor: 'pointer' }}
-                  >
-                    <td>
-                      <Link to={`/records/${row.coat.id}`}>{whenText(row.coat.endedAt)}</Link>
-                    </td>
-                    <td>
-                      <strong>{row.vehicle}</strong>
-                      <div className="quiet">
-                        {row.ticketNumber}
-                        {row.colourName ? `, ${row.colourName}` : ''}
-                      </div>
-                    </td>
-                    <td>
-                      {STAGE_NAME[row.stage]} {row.coat.ordinal}/{row.coats}
-                    </td>
-                    <td>{row.gun}</td>
-                    <td>
-                      {show(row.airC, (c) => format.joined(format.temperature(c)))}{' '}
-                      {show(row.rhPercent, (p) => `${p.toFixed(0)} %`)}
-                    </td>
-                    <td>{show(row.panelC, (c) => format.joined(format.temperature(c)))}</td>
-                    <td>{show(done('inletKPa'), (kPa) => format.joined(format.pressure(kPa)))}</td>
-                    <td>{show(done('fluidTurnsOut'), turnsText)}</td>
-                    <td>{show(done('wetFilmUm'), (um) => format.joined(format.film(um)))}</td>
-                    <td>
-                      {row.coat.rating ? RATING_MARK[row.coat.rating] : 'not logged yet'}
-                      <div className="quiet">
-                        {row.coat.seen
-                          .filter((s) => s !== 'nothing')
-                          .map((s) => SEEN_NAME[s])
-                          .join(', ')}
-                      </div>
-                      {row.found.map(({ findingId, fault, cause, confirmed }) => (
-                        <div key={findingId} className="quiet">
-                          {faultName(fault)}, {confirmed ? '' : 'perhaps '}
-                          {causeName(cause).toLowerCase()}
-                        </div>
-                      ))}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <LongTable
+            rows={data ?? []}
+            head={HEAD}
+            keyOf={({ coat }) => coat.id}
+            onOpen={({ coat }) => void navigate(`/records/${coat.id}`)}
+            cells={(row) => <RecordCells row={row} format={format} />}
+          />
           {data?.length === 0 && <p style={{ padding: '1rem' }}>No coat fits.</p>}
           {found?.next && (
             <Button size="lg" m="sm" variant="default" loading={busy} onClick={more}>
@@ -176,6 +130,54 @@ export function RecordsPage() {
           )}
         </div>
       </div>
+    </>
+  );
+}
+
+const show = (value: number | undefined, write: (v: number) => string) =>
+  value === undefined ? '' : write(value);
+
+function RecordCells({ row, format }: { row: RecordRow; format: Format }) {
+  const done = (name: string) => row.coat.done[name]?.value;
+  return (
+    <>
+      <td>
+        <Link to={`/records/${row.coat.id}`}>{whenText(row.coat.endedAt)}</Link>
+      </td>
+      <td>
+        <strong>{row.vehicle}</strong>
+        <div className="quiet">
+          {row.ticketNumber}
+          {row.colourName ? `, ${row.colourName}` : ''}
+        </div>
+      </td>
+      <td>
+        {STAGE_NAME[row.stage]} {row.coat.ordinal}/{row.coats}
+      </td>
+      <td>{row.gun}</td>
+      <td>
+        {show(row.airC, (c) => format.joined(format.temperature(c)))}{' '}
+        {show(row.rhPercent, (p) => `${p.toFixed(0)} %`)}
+      </td>
+      <td>{show(row.panelC, (c) => format.joined(format.temperature(c)))}</td>
+      <td>{show(done('inletKPa'), (kPa) => format.joined(format.pressure(kPa)))}</td>
+      <td>{show(done('fluidTurnsOut'), turnsText)}</td>
+      <td>{show(done('wetFilmUm'), (um) => format.joined(format.film(um)))}</td>
+      <td>
+        {row.coat.rating ? RATING_MARK[row.coat.rating] : 'not logged yet'}
+        <div className="quiet">
+          {row.coat.seen
+            .filter((seen) => seen !== 'nothing')
+            .map((seen) => SEEN_NAME[seen])
+            .join(', ')}
+        </div>
+        {row.found.map(({ findingId, fault, cause, confirmed }) => (
+          <div key={findingId} className="quiet">
+            {faultName(fault)}, {confirmed ? '' : 'perhaps '}
+            {causeName(cause).toLowerCase()}
+          </div>
+        ))}
+      </td>
     </>
   );
 }
