@@ -64,6 +64,6 @@ export async function makeManyCoats(database: DataSource, coats: number): Promis
        from ${name} o, generate_series(1, ${copies}) k where ${belongs(name).replace(/^/, 'o.')}`,
     );
   }
-  await database.query('analyze');
+  await database.query('vacuum analyze');
   return count('from coat');
 }

@@ -265,6 +265,15 @@ describe('what is no whole shop', () => {
         ),
     ],
     [
+      'broken inside',
+      (file) => {
+        const broken = Buffer.from(file);
+        const at = Math.floor(broken.length / 2);
+        broken.fill(0x5a, at, at + 64);
+        return broken;
+      },
+    ],
+    [
       'with a painter nobody could show',
       (file) =>
         rewritten(file, (path, text) =>

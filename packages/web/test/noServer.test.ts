@@ -1,7 +1,9 @@
 /** What a device keeps while the server is away: which note stands for which, under what id. */
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Cache } from 'swr';
+import { TOUCH_HEADER } from '@orthochrom/contract/shop/signIn.ts';
 import { ApiFault, NoConnection, postJson, send } from '../src/api/client.ts';
+import { subscribeToLead } from '../src/api/leadTouch.ts';
 import { changedReads } from '../src/api/keptReads.ts';
 import { withNote, type Note } from '../src/api/outbox.ts';
 
@@ -89,5 +91,40 @@ describe('what was read', () => {
     expect(changedReads(cache, written)).toEqual([]);
     cache.set('/api/setup', { data: { a: [1] } });
     expect(changedReads(cache, written)).toHaveLength(1);
+  });
+});
+
+describe('a write that asks for a lead', () => {
+  const ASKED = { error: { code: 'lead-asked', message: 'a lead', path: [] } };
+  /** Refused until a touch comes with it. */
+  const untilTouched = () => {
+    const touches: (string | null)[] = [];
+    vi.stubGlobal('fetch', (_url: string, { headers }: RequestInit) => {
+      const touch = new Headers(headers).get(TOUCH_HEADER);
+      touches.push(touch);
+      return Promise.resolve(
+        new Response(JSON.stringify(touch ? { ok: true } : ASKED), { status: touch ? 200 : 403 }),
+      );
+    });
+    return touches;
+  };
+  const whenAsked = (touch: string | undefined) => {
+    const unsubscribe = subscribeToLead((asked) => {
+      unsubscribe();
+      asked?.answer(touch);
+    });
+  };
+
+  it('goes once more with the touch that was given', async () => {
+    const touches = untilTouched();
+    whenAsked('t-1');
+    await expect(postJson('/api/x', { a: 3 })).resolves.toEqual({ ok: true });
+    expect(touches).toEqual([null, 't-1']);
+  });
+  it('stays refused where none was given, and is not sent again', async () => {
+    const touches = untilTouched();
+    whenAsked(undefined);
+    await expect(postJson('/api/x', { a: 4 })).rejects.toThrow(ApiFault);
+    expect(touches).toEqual([null]);
   });
 });

@@ -1,7 +1,14 @@
 /** How moments read: what is not done has no time; a day is "yesterday" after 24 hours. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { agoText, dayText, timeText, whenText } from '../src/words/timeText.ts';
+import {
+  agoText,
+  dayText,
+  goByZone,
+  timeText,
+  weekdayTimeText,
+  whenText,
+} from '../src/words/timeText.ts';
 
 const HOUR_MS = 3_600_000;
 const NOW_MS = Date.UTC(2026, 10, 29, 9, 30);
@@ -29,5 +36,11 @@ describe('a moment in words', () => {
         return new Set([timeText(atMs), timeText(at), timeText(at.toISOString())]).size === 1;
       }),
     );
+  });
+  it('goes by the clock of the shop, whatever zone the tablet thinks it is in', () => {
+    goByZone('Pacific/Auckland');
+    expect([timeText(NOW_MS), weekdayTimeText(NOW_MS)]).toEqual(['22:30', 'Sun, 22:30']);
+    goByZone('America/St_Johns');
+    expect(timeText(NOW_MS)).toBe('06:00');
   });
 });

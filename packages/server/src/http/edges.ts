@@ -9,6 +9,7 @@ const HEADERS = {
   'content-security-policy':
     "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'self'; frame-ancestors 'none'",
 };
+const YEAR_SECONDS = 31_536_000;
 const OWN_NAMES = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/;
 const READS = ['GET', 'HEAD', 'OPTIONS'];
 
@@ -30,6 +31,7 @@ export const guardEdges =
   (names: readonly string[]): RequestHandler =>
   (req, res, next) => {
     res.set(HEADERS);
+    if (req.secure) res.set('strict-transport-security', `max-age=${YEAR_SECONDS}`);
     const host = req.headers.host ?? '';
     if (!OWN_NAMES.test(host) && !names.includes(withoutPort(host).toLowerCase()))
       throw new NotFound('This server answers only under its own address.');

@@ -1,5 +1,4 @@
 /** A shop's file, opened: what it says of itself, its rows line by line, its pictures. */
-import { createInterface } from 'node:readline';
 import { buffer } from 'node:stream/consumers';
 import {
   FILE_PATHS,
@@ -49,16 +48,22 @@ export class OpenShopFile {
     this.zip.close();
   }
 
-  /** @throws BadInput where the file does not hold what it says it holds */
+  /** @throws BadInput where the file does not hold what it says it holds, or is broken inside */
   async *lines(table: string): AsyncGenerator<Line> {
     const stream = await this.zip.openReadStreamPromise(this.entry(FILE_PATHS.rows(table)));
-    let number = 0;
-    for await (const text of createInterface({ input: stream, crlfDelay: Infinity })) {
-      number += 1;
-      if (text.length > MOST_LINE_CHARACTERS)
-        throw notAShop(`Line ${number} of ${table} is longer than any row.`);
-      if (text !== '') yield { text, number };
+    let [number, rest] = [0, ''];
+    try {
+      for await (const part of stream.setEncoding('utf8') as AsyncIterable<string>) {
+        const texts = (rest + part).split('\n');
+        rest = texts.pop()!;
+        for (const text of texts) yield { text, number: ++number };
+        if (rest.length > MOST_LINE_CHARACTERS)
+          throw notAShop(`Line ${number + 1} of ${table} is longer than any row.`);
+      }
+    } catch (fault) {
+      throw fault instanceof BadInput ? fault : notAShop(`${table} is broken inside.`);
     }
+    if (rest !== '') yield { text: rest, number: number + 1 };
   }
 
   async picture(path: string): Promise<Buffer> {

@@ -17,6 +17,7 @@ export const FOUND = {
   cause: `coalesce(f.confirmed_cause, f.result #>> '{causes,0,id}')`,
 } as const;
 
+const FEW = 300;
 /**
  * Where words of a coat stand: what bears them there, and how coats hang on it; `$w` is what is
  * looked for. A gun or a painter has a great part of all coats: those are walked, newest first.
@@ -25,19 +26,19 @@ const PLACES = [
   {
     column: 'c.ticket_id',
     bearing: 'select id from ticket where vehicle ilike $w or number ilike $w',
-    most: 10_000,
+    most: FEW,
   },
   {
     column: 'c.stage_id',
     bearing: 'select id from stage where colour_name ilike $w',
-    most: 10_000,
+    most: FEW,
   },
   {
     column: 'c.stage_id',
     bearing: `select id from stage where sheet_version_id = any(array(
       select v.id from sheet_version v join product p on p.id = v.product_id
       where p.name ilike $w or v.body ->> 'name' ilike $w))`,
-    most: 10_000,
+    most: FEW,
   },
   { column: 'c.gun_id', bearing: 'select id from gun where name ilike $w', most: 0 },
   { column: 'c.painter_id', bearing: 'select id from painter where name ilike $w', most: 0 },
@@ -67,7 +68,10 @@ async function placesOf(
     const bearers = bearing.replaceAll('$w', own);
     const count = counted[`n${i}`]!;
     if (count === 0) return [];
-    return [count > most ? `${column} in (${bearers})` : `${column} = any(array(${bearers}))`];
+    // A truth that is tested is looked up in a table of them, not joined: the walk stays a walk.
+    return [
+      count > most ? `(${column} in (${bearers})) is true` : `${column} = any(array(${bearers}))`,
+    ];
   });
   return [`c.note ilike ${own}`, ...borne];
 }

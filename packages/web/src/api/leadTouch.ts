@@ -23,9 +23,12 @@ export const askLead = (message: string): Promise<string | undefined> =>
     });
   });
 
-const subscribe = (listener: () => void) => {
+/** @returns the way to hear no more */
+export function subscribeToLead(hear: (asked: AskedLead | undefined) => void): () => void {
+  const listener = () => hear(asked);
   listeners.add(listener);
   return () => listeners.delete(listener);
-};
+}
+const subscribe = (changed: () => void) => subscribeToLead(changed);
 export const useAskedLead = (): AskedLead | undefined =>
   useSyncExternalStore(subscribe, () => asked);
