@@ -5,7 +5,17 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { expect, test, type Browser, type Page } from '@playwright/test';
-import { expectAccessible, answerGate, press, pullTrigger, tooSmallToTouch } from './shop.ts';
+import {
+  answerGate,
+  choose,
+  expectAccessible,
+  openDrawer,
+  press,
+  pullTrigger,
+  TEN_O_CLOCK,
+  tooSmallToTouch,
+  toPoured,
+} from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { NETWORK_HOST, openOwnShop, type OwnShop } from './ownShop.ts';
 
@@ -203,4 +213,65 @@ test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentic
   await expect(people.getByText('Bay one')).toHaveCount(0);
   await booth.goto(`${shop.address}/tickets`);
   await expect(booth.getByRole('heading', { name: /not known here/ })).toBeVisible();
+});
+
+test('an apprentice’s own word asks a lead at the tablet, and the trail knows both', async ({
+  page,
+}) => {
+  shop = await openOwnShop('--host', NETWORK_HOST);
+  await page.goto(shop.address);
+  await expect(page.getByRole('heading', { name: 'The first lead' })).toBeVisible();
+  await fill(page, 'Code of the machine', shop.code!);
+  await fill(page, 'Name of the painter who leads', 'Nell');
+  await fill(page, 'What this device is called', 'Booth 1');
+  await page.getByLabel('A PIN of six to twelve digits', { exact: true }).fill(PIN.Ines);
+  await expectAccessible(page);
+  await press(page, 'Come in');
+  await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
+  await page.goto(`${shop.address}/settings`);
+  const own = page.getByRole('region', { name: 'The shop' });
+  await own.getByLabel(/apprentice’s own word/).check();
+  await press(page, 'Save the shop');
+  const people = page.getByRole('region', { name: 'People and tablets' });
+  await people.getByRole('combobox', { name: 'What Osric is' }).click();
+  await page.getByRole('option', { name: /^apprentice/ }).click();
+  await people.getByRole('row', { name: /Osric/ }).getByRole('button').click();
+  await page.getByLabel('Six to twelve digits', { exact: true }).fill(PIN.Tove);
+  await press(page, 'Keep this PIN');
+  await page.request.post(`${shop.address}/api/probe`, {
+    data: { minute: TEN_O_CLOCK, minutesPerSecond: 0 },
+  });
+  await page.getByRole('button', { name: /^Painter: Nell/ }).click();
+  await page.getByRole('menuitem', { name: /^Sign out:/ }).click();
+  await page.getByRole('button', { name: /^Osric/ }).click();
+  await page.getByLabel('PIN of Osric', { exact: true }).fill(PIN.Tove);
+  await press(page, 'Sign in');
+
+  await page.goto(`${shop.address}/tickets`);
+  await page.getByText('Linnet hatchback, left side').first().click();
+  await toPoured(page);
+  await openDrawer(page, 'Other ways');
+  await press(page, 'Set at the gun, trigger pulled otherwise');
+  await fill(page, 'Yours: at the gun, trigger pulled', '1,6 bar');
+  await choose(page, 'Trigger pulled', 'Pulled');
+  await fill(page, 'A word why', 'long hose today');
+  await press(page, 'Use mine');
+  const dialog = page.getByRole('dialog', { name: 'A lead is asked' });
+  await expect(dialog.getByRole('button', { name: 'Nell' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expectAccessible(page);
+  await dialog.getByLabel('PIN of the lead').fill('000001');
+  await press(page, 'Put a hand to it');
+  await expect(dialog.getByText(/That is not right/)).toBeVisible();
+  await dialog.getByLabel('PIN of the lead').fill(PIN.Ines);
+  await press(page, 'Put a hand to it');
+  await expect(page.locator('[data-setting="inletKPa"]')).toContainText('long hose today');
+  expect(
+    await shop.query(
+      `select s.name as signed_in, l.name as lead from event e join painter s on s.id = e.signed_in_id
+       join painter l on l.id = e.touched_by_id`,
+    ),
+  ).toEqual([{ signed_in: 'Osric', lead: 'Nell' }]);
 });

@@ -39,7 +39,7 @@ describe('a moment in words', () => {
   });
   it('goes by the clock of the shop, whatever zone the tablet thinks it is in', () => {
     goByZone('Pacific/Auckland');
-    expect([timeText(NOW_MS), weekdayTimeText(NOW_MS)]).toEqual(['22:30', 'Sun, 22:30']);
+    expect([timeText(NOW_MS), weekdayTimeText(NOW_MS)]).toEqual(['22:30', 'Sun 22:30']);
     goByZone('America/St_Johns');
     expect(timeText(NOW_MS)).toBe('06:00');
   });

@@ -3,6 +3,7 @@
  * them, and twenty questions take longer than their answers.
  */
 import type { EntityManager, EntitySchema, EntitySchemaColumnOptions } from 'typeorm';
+import { prepared } from './prepared.ts';
 
 /** `where` speaks of the columns as the database has them, of the values as $1 and on. */
 export type Wanted = {
@@ -44,11 +45,12 @@ export async function readTogether<T extends Record<string, Wanted>>(
   values: readonly unknown[],
 ): Promise<RowsOf<T>> {
   const names = Object.keys(wanted);
-  const [answer]: [Record<string, Record<string, unknown>[]>] = await manager.query(
+  const [answer] = await prepared<Record<string, Record<string, unknown>[]>>(
+    manager,
     `select ${names.map((name) => `${jsonOf(wanted[name]!)} as "${name}"`).join(', ')}`,
-    [...values],
+    values,
   );
   return Object.fromEntries(
-    names.map((name) => [name, withMoments(wanted[name]!, answer[name]!)]),
+    names.map((name) => [name, withMoments(wanted[name]!, answer![name]!)]),
   ) as RowsOf<T>;
 }

@@ -1,6 +1,7 @@
 /** Which products of a ticket are new to this shop. */
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
+import { prepared } from '../database/prepared.ts';
 
 /** Of these products, those of which no coat was ever laid in this shop. */
 export async function newProductsOf(
@@ -8,7 +9,8 @@ export async function newProductsOf(
   sheets: readonly SheetVersion[],
 ): Promise<string[]> {
   const asked = [...new Set(sheets.map(({ sheet }) => sheet.id))];
-  const laid: { code: string }[] = await manager.query(
+  const laid = await prepared<{ code: string }>(
+    manager,
     `select code from product
      where code = any($1::text[]) and exists (
        select 1 from sheet_version

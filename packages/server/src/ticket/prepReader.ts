@@ -14,7 +14,7 @@ import {
   type SprayCardRow,
 } from './prepTables.ts';
 
-/** Of a ticket, oldest first: the list as answered, late finds, cards, what the customer decided. */
+/** Of a ticket, oldest first: the list as answered, late finds, cards, the customer's decisions. */
 const OF_TICKET = { where: 'ticket_id = $1', order: 'at, id' } as const;
 export const PREP_ROWS = {
   prepAnswers: { table: PrepAnswerTable, ...OF_TICKET },

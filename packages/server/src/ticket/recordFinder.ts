@@ -47,8 +47,8 @@ const PLACES = [
 type Question = { where: string; places: readonly string[]; values: unknown[] };
 
 /**
- * The places that bear the words at all. Few that bear them are gone through one by one, each by its
- * index; of many, the newest coats are soon found by walking.
+ * The places that bear the words at all. Few that bear them are gone through one by one, each by
+ * its index; of many, the newest coats are soon found by walking.
  */
 async function placesOf(
   manager: EntityManager,

@@ -6,6 +6,7 @@ import type {
   RecordRow,
 } from '@orthochrom/contract/shop/record.ts';
 import Papa from 'papaparse';
+import { prepared } from '../database/prepared.ts';
 import type { EntityManager } from 'typeorm';
 import { coatOf, coatsWithoutPlan, sprayedOn } from './coatReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
@@ -65,7 +66,8 @@ type Beside = Pick<
 > & { id: string };
 
 const besides = (manager: EntityManager, ids: readonly string[]): Promise<Beside[]> =>
-  manager.query(
+  prepared(
+    manager,
     `select c.id, t.number as "ticketNumber", t.vehicle, s.kind as stage,
        s.colour_name as "colourName", s.coats, coalesce(v.body ->> 'name', '') as product,
        coalesce(g.name, '') as gun, coalesce(w.name, '') as painter, coalesce(r.name, '') as room
@@ -81,7 +83,8 @@ const foundOn = (
   manager: EntityManager,
   ids: readonly string[],
 ): Promise<(FoundOnCoat & { coatId: string })[]> =>
-  manager.query(
+  prepared(
+    manager,
     `select f.id as "findingId", f.coat_id as "coatId", coalesce(${FOUND.fault}, '') as fault,
        coalesce(${FOUND.cause}, '') as cause, f.confirmed_at is not null as confirmed
      from finding f where f.coat_id = any($1) and f.archived_at is null
