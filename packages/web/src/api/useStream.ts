@@ -12,17 +12,24 @@ import { listen } from './sharedStream.ts';
 /** Also without an event: what waits here is tried again so often. */
 const TRY_EVERY_MS = 5000;
 
-/** @returns false while the connection is down */
-export function useStream(): boolean {
+/**
+ * @param isIn at the door nothing is heard: a stranger has no stream, and is not told that the
+ *   server is away
+ * @returns false while the connection is down
+ */
+export function useStream(isIn: boolean): boolean {
   const [connected, setConnected] = useState(true);
   const { cache } = useSWRConfig();
   useEffect(() => {
+    if (!isIn) return undefined;
     let before: 'none' | 'heard' | 'lost' = 'none';
     const hearConnected = (is: boolean, isAnew: boolean) => {
       const isFirst = before === 'none';
       if (!is && before !== 'lost') void fillFromDevice(cache);
       before = is ? 'heard' : 'lost';
       setConnected(is);
+      // The server may be away, or somebody was signed out: its door says which.
+      if (!is) void refresh('signIn');
       if (!is || !isAnew) return;
       // What was noted meanwhile goes first; what was written meanwhile was not heard of.
       void sendNotes()
@@ -51,6 +58,6 @@ export function useStream(): boolean {
       clearInterval(timer);
       close();
     };
-  }, [cache]);
-  return connected;
+  }, [cache, isIn]);
+  return connected || !isIn;
 }

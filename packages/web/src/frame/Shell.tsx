@@ -46,7 +46,7 @@ const SHOP: Place[] = [
 
 export function Shell() {
   const { state, door, error } = useAtTheDoor();
-  const connected = useStream();
+  const connected = useStream(door === undefined);
   const { ref: notices, height } = useElementSize();
   return (
     <div className={styles['shell']}>

@@ -53,7 +53,11 @@ export function PeopleSettings() {
         </table>
       </div>
       {devices && devices.length > 0 && (
-        <ul className="stack" aria-label="Trusted tablets">
+        <ul
+          className="stack"
+          aria-label="Trusted tablets"
+          style={{ listStyle: 'none', margin: 0, padding: 0 }}
+        >
           {devices.map(({ id, name, lastSeenAt }) => (
             <li key={id} className="row">
               <strong>{name}</strong>

@@ -59,7 +59,7 @@ function Names({ who }: { who: WhoIsHere }) {
             className={styles['name']}
             aria-pressed={id === picked}
             onClick={() => {
-              pick(id);
+              pick(id === picked ? undefined : id);
               setPin('');
             }}
           >
@@ -85,7 +85,13 @@ function Names({ who }: { who: WhoIsHere }) {
             autoFocus
           />
           <div>
-            <Button type="submit" size="xl" loading={busy} disabled={pin.length < SHORTEST_PIN}>
+            <Button
+              type="submit"
+              size="xl"
+              w="min(100%, 360px)"
+              loading={busy}
+              disabled={pin.length < SHORTEST_PIN}
+            >
               Sign in
             </Button>
           </div>
