@@ -1,5 +1,5 @@
 /**
- * npm run bench:server [-- COATS]: the shop's server with a thousand coats and with a hundred
+ * npm run bench:server [-- COATS [WORDS]]: the shop's server with a thousand coats and with a hundred
  * thousand, by one client and by twenty, beside a bare Express and pg route that moves the same
  * bytes. Ratios of medians in one run; the machine hardly matters to them.
  */
@@ -17,6 +17,8 @@ import { freePort, startCluster } from './postgres.mjs';
 
 const FEW = 1000;
 const MANY = Number(process.argv[2] ?? 100_000);
+/** Only what is called so. */
+const ONLY = process.argv[3] ?? '';
 const CLIENTS = [1, 20];
 const ROUNDS = 5;
 const root = path.dirname(import.meta.dirname);
@@ -61,6 +63,7 @@ async function timed(ask: Ask, clients: number): Promise<number> {
 
 /** Turn about, so that what disturbs the one disturbs the other; the least disturbed round counts. */
 async function beside(what: string, ours: Ask, theirs: Ask): Promise<void> {
+  if (!what.includes(ONLY)) return;
   for (const clients of CLIENTS) {
     const rounds: [number, number][] = [];
     for (let i = 0; i < ROUNDS; i++)

@@ -1,6 +1,7 @@
 /** Who may come in, as whom, and what he may then: asked as strangers, apprentices, leads would. */
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { Pin, type WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
+import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Express } from 'express';
 import { v7 as newId } from 'uuid';
@@ -266,6 +267,9 @@ describe('an apprentice’s word against the advice', () => {
       'select signed_in_id, touched_by_id from event where touched_by_id is not null',
     );
     expect(event).toEqual({ signed_in_id: ids.apprentice, touched_by_id: ids.lead });
+    const { hands } = (await tablet.get<RecordRow>(`/records/${coat.id}`)).body;
+    const nameOf = (who: Who) => setup.painters.find((one) => one.id === ids[who])!.name;
+    expect(hands?.at(-1)).toMatchObject({ signedIn: nameOf('apprentice'), lead: nameOf('lead') });
   });
 });
 

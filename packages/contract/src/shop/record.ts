@@ -22,6 +22,9 @@ export type RecordQuery = z.infer<typeof RecordQuery>;
 /** What was found on a coat; `confirmed` when somebody said that it was so. */
 export type FoundOnCoat = { findingId: string; fault: string; cause: string; confirmed: boolean };
 
+/** Who was signed in as something was done to a coat, and which lead put a hand to it. */
+export type Hand = { kind: string; at: string; signedIn: string; lead?: string };
+
 export type RecordRow = {
   coat: Coat;
   ticketNumber: string;
@@ -38,6 +41,8 @@ export type RecordRow = {
   panelC?: number;
   materialC?: number;
   found: FoundOnCoat[];
+  /** With one coat whole, where a PIN was asked. */
+  hands?: Hand[];
 };
 
 /** How many fit, asked beside the first page: to count takes longer than to show the newest. */

@@ -1,6 +1,7 @@
 /** Every coat sprayed, found by what it was and how it went. */
 import type {
   FoundOnCoat,
+  Hand,
   RecordPage,
   RecordQuery,
   RecordRow,
@@ -48,8 +49,20 @@ export async function recordOf(
   coatId: string,
 ): Promise<RecordRow | undefined> {
   const coat = await manager.findOneBy(CoatTable, { id: coatId });
-  return coat ? (await described(manager, [coat]))[0] : undefined;
+  if (!coat) return undefined;
+  const [row] = await described(manager, [coat]);
+  return { ...row!, hands: await handsOn(manager, coat) };
 }
+
+/** Out of the trail, oldest first. */
+const handsOn = (manager: EntityManager, { id, ticketId }: CoatRow): Promise<Hand[]> =>
+  manager.query(
+    `select e.kind, e.at, s.name as "signedIn", l.name as lead from event e
+     join painter s on s.id = e.signed_in_id left join painter l on l.id = e.touched_by_id
+     where e.aggregate_type = 'ticket' and e.aggregate_id = $1 and e.patch ->> 'coatId' = $2
+     order by e.at, e.id`,
+    [ticketId, id],
+  );
 
 /** What of other rows stands with a coat. */
 type Beside = Pick<

@@ -28,6 +28,7 @@ import { formatFor, minutesText } from '@orthochrom/contract/words/format.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { RATING_MARK, testPanelSaid } from './recordWords.ts';
 import { DoneAfter } from './DoneAfter.tsx';
+import { Hands } from './Hands.tsx';
 import { MadeReady } from './MadeReady.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
 import { whenText } from '../words/timeText.ts';
@@ -188,6 +189,7 @@ export function CoatRecordPage() {
             </p>
           </div>
         )}
+        <Hands hands={row.hands} />
         <div className="card stack">
           <h2 className="tape" style={{ alignSelf: 'start' }}>
             Times
