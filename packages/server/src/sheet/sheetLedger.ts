@@ -7,6 +7,7 @@ import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { In, type EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
+import { readTogether } from '../database/readTogether.ts';
 import type { Ledger, Trace } from '../event/ledger.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';
@@ -19,15 +20,13 @@ import {
 
 export const versionOf = ({ id, body }: SheetVersionRow): SheetVersion => ({ id, sheet: body });
 
+const LATEST = `id in (select distinct on (product_id) id from sheet_version
+  order by product_id, number desc)`;
 /** The newest version of every product. */
 export async function latestSheets(manager: EntityManager): Promise<SheetVersion[]> {
-  const rows = await manager
-    .createQueryBuilder(SheetVersionTable, 'v')
-    .distinctOn(['v.product_id'])
-    .orderBy('v.product_id')
-    .addOrderBy('v.number', 'DESC')
-    .getMany();
-  return rows.map(versionOf).sort((a, b) => a.sheet.name.localeCompare(b.sheet.name));
+  const wanted = { latest: { table: SheetVersionTable, where: LATEST } };
+  const { latest } = await readTogether(manager, wanted, []);
+  return latest.map(versionOf).sort((a, b) => a.sheet.name.localeCompare(b.sheet.name));
 }
 
 export const sheetVersions = async (

@@ -14,7 +14,9 @@ import type {
   StoredGun,
   StoredSet,
 } from '@orthochrom/contract/shop/setup.ts';
-import { IsNull, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { prepared } from '../database/prepared.ts';
+import { readTogether } from '../database/readTogether.ts';
 import {
   AirLineTable,
   CompressorTable,
@@ -169,34 +171,40 @@ export const cupOf = ({
   ...(strainerUm === null ? {} : { strainerUm }),
 });
 
+const LIVE = {
+  where: 'shop_id = $1 and archived_at is null',
+  order: 'created_at, id',
+} as const;
+const SETUP = {
+  painters: { table: PainterTable, ...LIVE },
+  rooms: { table: RoomTable, ...LIVE },
+  guns: { table: GunTable, ...LIVE },
+  sets: {
+    table: NozzleSetTable,
+    where: 'gun_id in (select id from gun where shop_id = $1)',
+    order: 'ordinal, fitted_since',
+  },
+  cups: { table: CupTable, ...LIVE },
+  compressors: { table: CompressorTable, ...LIVE },
+  airLines: { table: AirLineTable, ...LIVE },
+  prices: { table: ProductPricesTable, ...LIVE },
+};
+
 export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
   const [shop] = await manager.find(ShopTable, { take: 1, order: { createdAt: 'ASC' } });
   if (!shop) throw new NotFound('There is no shop yet.');
-  const live = {
-    where: { shopId: shop.id, archivedAt: IsNull() },
-    order: { createdAt: 'ASC', id: 'ASC' },
-  } as const;
-  // One after the other: inside a transaction there is but one connection.
-  const painters = await manager.find(PainterTable, live);
-  const rooms = await manager.find(RoomTable, live);
-  const guns = await manager.find(GunTable, live);
-  const sets = await manager.find(NozzleSetTable, {
-    order: { ordinal: 'ASC', fittedSince: 'ASC' },
-  });
+  const all = await readTogether(manager, SETUP, [shop.id]);
+  const { guns, sets, compressors, airLines } = all;
   const tests = await gunTestsBySet(
     manager,
     sets.map((set) => set.id),
   );
-  const cups = await manager.find(CupTable, live);
-  const compressors = await manager.find(CompressorTable, live);
-  const airLines = await manager.find(AirLineTable, live);
   const pumpUps = await newestFor(manager, 'compressorId', compressors);
   const twoGauges = await newestFor(manager, 'airLineId', airLines);
-  const prices = await manager.find(ProductPricesTable, live);
   return {
     shop: shopOf(shop),
-    painters: painters.map(painterOf),
-    rooms: rooms.map(roomOf),
+    painters: all.painters.map(painterOf),
+    rooms: all.rooms.map(roomOf),
     guns: guns.map((gun) =>
       gunOf(
         gun,
@@ -204,37 +212,38 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
         tests,
       ),
     ),
-    cups: cups.map(cupOf),
+    cups: all.cups.map(cupOf),
     compressors: compressors.map((row) =>
       withTest(compressorOf(row), 'pumpUp', pumpUps.get(row.id)),
     ),
     airLines: airLines.map((row) => withTest(airLineOf(row), 'twoGauges', twoGauges.get(row.id))),
     knobs: await knobsLeft(manager),
     usages: await newestUsages(manager),
-    prices: prices.map(pricesOf),
+    prices: all.prices.map(pricesOf),
   };
 }
 
 /** How the last coat of each gun left its knobs: a preset for small work is to be undone. */
 async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
-  const rows: {
+  // Of what was planned only what a knob is read from: a plan is most of a coat.
+  const rows = await prepared<{
     gun_id: string;
     part: KnobsLeft['part'];
     done: Record<string, { value: number }>;
-    planned: {
-      answers?: { setup?: KnobsLeft };
-      inputs?: { setup?: Pick<KnobsLeft, 'part' | 'mist'> };
-    };
-  }[] = await manager.query(
-    `select g.id as gun_id, s.part, c.done, c.planned from gun g
-     cross join lateral (select * from coat where gun_id = g.id and ended_at is not null
-       order by ended_at desc limit 1) c
+    setup: KnobsLeft | null;
+    work: Pick<KnobsLeft, 'part' | 'mist'> | null;
+  }>(
+    manager,
+    `select g.id as gun_id, s.part, c.done, c.planned #> '{answers,setup}' as setup,
+       c.planned #> '{inputs,setup}' as work
+     from gun g
+     cross join lateral (select stage_id, done, planned from coat
+       where gun_id = g.id and ended_at is not null order by ended_at desc limit 1) c
      join stage s on s.id = c.stage_id`,
+    [],
   );
   return Object.fromEntries(
-    rows.flatMap(({ gun_id, part, done, planned }) => {
-      const setup = planned.answers?.setup;
-      const work = planned.inputs?.setup;
+    rows.flatMap(({ gun_id, part, done, setup, work }) => {
       const [fanTurnsOut, fluidTurnsOut] = [
         done['fanTurnsOut']?.value ?? setup?.fanTurnsOut,
         done['fluidTurnsOut']?.value ?? setup?.fluidTurnsOut,

@@ -1,6 +1,7 @@
 /** What stages took against their plan, as the contract shows it. */
 import type { Usage } from '@orthochrom/contract/shop/usage.ts';
 import type { EntityManager } from 'typeorm';
+import { readTogether } from '../database/readTogether.ts';
 import { present } from '../database/present.ts';
 import { UsageTable, type UsageRow } from './usageTable.ts';
 
@@ -10,8 +11,11 @@ const NEWEST = 600;
 export const usageOf = ({ at, ...row }: UsageRow): Usage =>
   present({ ...row, at: at.toISOString() }) as Usage;
 
+const NEWEST_USAGES = {
+  usages: { table: UsageTable, where: 'true', order: `at desc, id desc limit ${NEWEST}` },
+};
 /** What stages took, the newest of the shop, oldest first. */
 export async function newestUsages(manager: EntityManager): Promise<Usage[]> {
-  const rows = await manager.find(UsageTable, { order: { at: 'DESC', id: 'DESC' }, take: NEWEST });
-  return rows.reverse().map(usageOf);
+  const { usages } = await readTogether(manager, NEWEST_USAGES, []);
+  return usages.reverse().map(usageOf);
 }
