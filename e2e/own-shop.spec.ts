@@ -4,6 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import type { WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import {
   answerGate,
@@ -206,6 +207,19 @@ test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentic
   await press(page, 'Save the shop');
   await booth.goto(shop.address);
   await expect(booth.getByText('Lee Shore and Daughter')).toBeVisible();
+
+  // A session that ends in the middle takes nothing that was typed with it.
+  await fill(page, 'Another cup', 'Cup 900');
+  const { me } = (await (
+    await page.request.get(`${shop.address}/api/sign-in`)
+  ).json()) as WhoIsHere;
+  await page.request.post(`${shop.address}/api/sessions/end-all`, { data: { of: me!.id } });
+  await press(page, 'Add this cup');
+  await expect(page.getByRole('heading', { name: 'Who is painting?' })).toBeVisible();
+  await comeIn(page, 'Ines');
+  await expect(page.getByRole('textbox', { name: 'Another cup' })).toHaveValue('Cup 900');
+  await press(page, 'Add this cup');
+  await expect(page.getByRole('region', { name: 'Cup 900' })).toBeVisible();
 
   // Trusted no more: whoever was signed in there is out.
   await page.goto(`${shop.address}/settings`);

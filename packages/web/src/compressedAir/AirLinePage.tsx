@@ -12,6 +12,7 @@ import { ask } from '@orthochrom/contract/registry.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useSetup } from '../api/reads.ts';
+import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -55,9 +56,11 @@ function OpenLine({ line, setup }: { line: AirLine; setup: ShopSetup }) {
           .filter(Boolean)
           .join(' · ')}
       >
-        <Button component={Link} to={`/air/${line.id}/edit`} variant="default">
-          Describe it anew
-        </Button>
+        <ForRole atLeast="painter">
+          <Button component={Link} to={`/air/${line.id}/edit`} variant="default">
+            Describe it anew
+          </Button>
+        </ForRole>
       </PageHead>
       <div className="page stack">
         <div className="row">

@@ -45,7 +45,7 @@ const SHOP: Place[] = [
 ];
 
 export function Shell() {
-  const { state, door, error } = useAtTheDoor();
+  const { state, within, door, error } = useAtTheDoor();
   const connected = useStream(door === undefined);
   const { ref: notices, height } = useElementSize();
   return (
@@ -87,9 +87,11 @@ export function Shell() {
           )}
           <Outbox />
         </div>
-        {door ??
-          (state ? (
-            <PainterContext value={state}>
+        {door}
+        {within && (
+          // Behind a door that shut on somebody, what was typed stays as it was.
+          <div style={{ display: door ? 'none' : 'contents' }}>
+            <PainterContext value={within}>
               <ConnectedContext value={connected}>
                 <Outlet />
                 <ClashDialog />
@@ -97,11 +99,13 @@ export function Shell() {
                 <LeadTouch />
               </ConnectedContext>
             </PainterContext>
-          ) : (
-            <p className="page">
-              {error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}
-            </p>
-          ))}
+          </div>
+        )}
+        {!door && !within && (
+          <p className="page">
+            {error ? 'The shop’s server does not answer. Is it running?' : 'Opening the shop …'}
+          </p>
+        )}
       </main>
     </div>
   );

@@ -1,5 +1,5 @@
 /** Who is at the screen, and what stands before the shop: its first opening, or its door. */
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
 import { useSetup, useWho } from '../api/reads.ts';
 import { refresh } from '../api/resources.ts';
@@ -8,7 +8,14 @@ import { SignInPage } from '../signIn/SignInPage.tsx';
 import { goByZone } from '../words/timeText.ts';
 import { usePickedPainterId, type PainterState } from './painter.ts';
 
-type AtTheDoor = { state?: PainterState; door?: ReactNode; error?: Error };
+type AtTheDoor = {
+  /** Who is in. */
+  state?: PainterState | undefined;
+  /** As whose the pages stand: also of who was in, behind a door that shut on a trusted device. */
+  within?: PainterState | undefined;
+  door?: ReactNode;
+  error?: Error | undefined;
+};
 
 export function useAtTheDoor(): AtTheDoor {
   const { data: who, error: whoError } = useWho();
@@ -29,13 +36,14 @@ export function useAtTheDoor(): AtTheDoor {
     goByZone(setup.shop.timeZone);
     return { painter, painters: setup.painters, pick, role };
   }, [painter, setup, pick, role]);
+  const [last, setLast] = useState(state);
+  if (state && state !== last) setLast(state);
   const isNoShop = error instanceof ApiFault && error.status === 404;
   // A stranger of an empty shop is told there is none by its door alone.
   if (who && (isNoShop || (who.isAsked && !who.me && who.wantsCode && who.isEmpty)))
     return { door: <FirstRun isAsked={who.isAsked} /> };
-  if (who?.isAsked && !who.me) return { door: <SignInPage who={who} /> };
-  return {
-    ...(state && who ? { state } : {}),
-    ...((whoError ?? error) ? { error: (whoError ?? error)! } : {}),
-  };
+  if (who?.isAsked && !who.me)
+    return { door: <SignInPage who={who} />, within: who.device ? last : undefined };
+  const now = who && state;
+  return { state: now, within: now, error: whoError ?? error };
 }

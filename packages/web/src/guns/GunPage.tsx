@@ -14,6 +14,7 @@ import { Link, useParams } from 'react-router';
 import { useGunStory, useSetup } from '../api/reads.ts';
 import { useNowMs } from '../api/serverClock.ts';
 import { GunBench } from '../faults/GunBench.tsx';
+import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -59,9 +60,11 @@ export function GunPage() {
           <Button component={Link} to={`/guns/${gun.id}/care/cleaned`} variant="default">
             Clean or service
           </Button>
-          <Button component={Link} to={`/guns/${gun.id}/edit`} variant="default">
-            Describe it anew
-          </Button>
+          <ForRole atLeast="painter">
+            <Button component={Link} to={`/guns/${gun.id}/edit`} variant="default">
+              Describe it anew
+            </Button>
+          </ForRole>
         </div>
       </PageHead>
       <div className="page stack">

@@ -17,6 +17,7 @@ import { Link } from 'react-router';
 import { useCare, useSetup } from '../api/reads.ts';
 import { useNowMs } from '../api/serverClock.ts';
 import { couplerWord, hoseWord } from '../compressedAir/lineWords.ts';
+import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -37,15 +38,17 @@ export function GunsPage() {
         line="Pressure, turns and tests belong to a gun and its nozzle set; a loss belongs to a line and a flow"
       >
         <div className="row">
-          <Button component={Link} to="/guns/new">
-            New gun
-          </Button>
-          <Button component={Link} to="/air/new" variant="default">
-            New air line
-          </Button>
-          <Button component={Link} to="/compressors/new" variant="default">
-            New compressor
-          </Button>
+          <ForRole atLeast="painter">
+            <Button component={Link} to="/guns/new">
+              New gun
+            </Button>
+            <Button component={Link} to="/air/new" variant="default">
+              New air line
+            </Button>
+            <Button component={Link} to="/compressors/new" variant="default">
+              New compressor
+            </Button>
+          </ForRole>
         </div>
       </PageHead>
       {!setup && <NotYet reads={[read]} what="the guns" />}

@@ -1,7 +1,7 @@
 /** The shop made one's own: painters with their units and ways, rooms, cups. */
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { mayAs } from '@orthochrom/contract/shop/signIn.ts';
+import { ForRole } from '../frame/ForRole.tsx';
 import { AddToShop } from './AddToShop.tsx';
 import { CupSettings } from './CupSettings.tsx';
 import { PeopleSettings } from './PeopleSettings.tsx';
@@ -12,7 +12,7 @@ import { useSetup } from '../api/reads.ts';
 import { WholeShop } from './WholeShop.tsx';
 
 export function SettingsPage() {
-  const { painter, role } = usePainter();
+  const { painter } = usePainter();
   const { data: setup } = useSetup();
   return (
     <>
@@ -22,11 +22,17 @@ export function SettingsPage() {
       />
       <div className="page stack">
         <PainterSettings key={painter.id} painter={painter} />
-        {role === 'lead' && <AddToShop kind="painter" like={painter} />}
-        {setup && role === 'lead' && <ShopSettings shop={setup.shop} />}
-        {role === 'lead' && <PeopleSettings />}
-        {role === 'lead' && <WholeShop />}
-        {mayAs(role, 'painter') && <ShopThings />}
+        <ForRole atLeast="lead">
+          <AddToShop kind="painter" like={painter} />
+        </ForRole>
+        <ForRole atLeast="lead">
+          {setup && <ShopSettings shop={setup.shop} />}
+          <PeopleSettings />
+          <WholeShop />
+        </ForRole>
+        <ForRole atLeast="painter">
+          <ShopThings />
+        </ForRole>
       </div>
     </>
   );

@@ -5,6 +5,7 @@ import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
 import type { Sheet, SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
 import { Link, useParams } from 'react-router';
 import { useSetup, useSheets } from '../api/reads.ts';
+import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
@@ -71,9 +72,11 @@ export function SheetPage() {
         title={sheet.name}
         line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`}
       >
-        <Button component={Link} to={`/sheets/${sheet.id}/edit`} variant="default">
-          Write the next issue
-        </Button>
+        <ForRole atLeast="painter">
+          <Button component={Link} to={`/sheets/${sheet.id}/edit`} variant="default">
+            Write the next issue
+          </Button>
+        </ForRole>
       </PageHead>
       <div className="page stack">
         {uncovered && <p className="card">{uncovered}</p>}

@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { ReadyLitre } from './ReadyLitre.tsx';
 import { ImportPreview } from './ImportPreview.tsx';
 import { useSetup, useSheets } from '../api/reads.ts';
+import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 
 const KINDS = [
@@ -32,16 +33,18 @@ export function SheetsPage() {
     <>
       <PageHead title="Sheets" line="The sheet goes before the model, and you before both">
         <div className="row">
-          <Button component={Link} to="/sheets/new">
-            New sheet
-          </Button>
-          <FileButton accept="application/json,text/csv,.csv" onChange={setFile}>
-            {(props) => (
-              <Button {...props} variant="default">
-                Import
-              </Button>
-            )}
-          </FileButton>
+          <ForRole atLeast="painter">
+            <Button component={Link} to="/sheets/new">
+              New sheet
+            </Button>
+            <FileButton accept="application/json,text/csv,.csv" onChange={setFile}>
+              {(props) => (
+                <Button {...props} variant="default">
+                  Import
+                </Button>
+              )}
+            </FileButton>
+          </ForRole>
           <Button component="a" href={ADDRESS.sheetsExport} variant="default">
             Export all
           </Button>
