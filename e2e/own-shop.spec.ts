@@ -252,6 +252,7 @@ test('an apprentice’s own word asks a lead at the tablet, and the trail knows 
   await people.getByRole('row', { name: /Osric/ }).getByRole('button').click();
   await page.getByLabel('Six to twelve digits', { exact: true }).fill(PIN.Tove);
   await press(page, 'Keep this PIN');
+  await expect(people.getByRole('button', { name: 'Give a new PIN…' })).toHaveCount(2);
   await page.request.post(`${shop.address}/api/probe`, {
     data: { minute: TEN_O_CLOCK, minutesPerSecond: 0 },
   });

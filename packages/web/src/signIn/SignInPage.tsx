@@ -59,7 +59,7 @@ function Names({ who }: { who: WhoIsHere }) {
             className={styles['name']}
             aria-pressed={id === picked}
             onClick={() => {
-              pick(id === picked ? undefined : id);
+              pick(id);
               setPin('');
             }}
           >
@@ -68,6 +68,15 @@ function Names({ who }: { who: WhoIsHere }) {
           </button>
         ))}
       </div>
+      {painter && (
+        <Button
+          className={styles['others'] ?? ''}
+          variant="default"
+          onClick={() => pick(undefined)}
+        >
+          Somebody else
+        </Button>
+      )}
       {painter?.hasPin && (
         <form
           key={painter.id}
