@@ -28,7 +28,7 @@ export const readOnPanel = (
     const { ticketId } = coat;
     const row = { id, ticketId, coatId, panelId, painterId, seenC, at: notedAt() };
     await insertNew(manager, HeatReadTable, row);
-    await keepLookAgain(manager, await planContextOf(manager, probe, coat, { painterId }), coatId);
+    await keepLookAgain(manager, coat, () => planContextOf(manager, probe, coat, { painterId }));
     await trace({
       shopId: await shopIdOf(manager),
       painterId,

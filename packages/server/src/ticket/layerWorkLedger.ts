@@ -60,7 +60,7 @@ export const addLayerWork = (
     await insertNew(manager, LayerWorkTable, work);
     if (kind === 'warmed') await moveFlash(manager, context, coat, work.at, warmC);
     if (kind === 'heated')
-      await keepLookAgain(manager, await planContextOf(manager, probe, row, { painterId }), coatId);
+      await keepLookAgain(manager, row, () => planContextOf(manager, probe, row, { painterId }));
     await trace({
       shopId: await shopIdOf(manager),
       painterId,

@@ -11,20 +11,27 @@ import { changeVersioned, type Ledger, type Trace } from '../event/ledger.ts';
 import { BadInput, NotFound, OutOfTurn } from '../http/faults.ts';
 import { notedAt } from '../http/requestIdentity.ts';
 import { changeCoat } from './coatOrderRules.ts';
+import type { CoatRow } from './coatTables.ts';
 import { coatRow } from './planReader.ts';
+import { wholeTicket } from './ticketReader.ts';
 import { TimerTable, type TimerRow } from './ticketTables.ts';
 
 const MINUTE_MS = 60_000;
 
-/** Begun with the last coat of a ticket, put off by heat; one that was looked at stays so. */
+/**
+ * Begun with the last coat of a ticket, put off by heat; one that was looked at stays so.
+ * @param contextOf asked only where it is the last
+ */
 export async function keepLookAgain(
   manager: EntityManager,
-  context: PlanContext & { whole: TicketWhole },
-  coatId: string,
+  { id: coatId, ticketId }: Pick<CoatRow, 'id' | 'ticketId'>,
+  contextOf: () => Promise<PlanContext & { whole: TicketWhole }>,
 ): Promise<void> {
+  if (topCoat(await wholeTicket(manager, ticketId))?.id !== coatId) return;
+  const context = await contextOf();
   const { whole } = context;
   const coat = topCoat(whole);
-  if (coat?.id !== coatId || !coat.endedAt) return;
+  if (!coat?.endedAt) return;
   const after = afterCoat(context, planCoat(context), coat, whole);
   if (!after) return;
   const endedMs = Date.parse(coat.endedAt);

@@ -44,7 +44,7 @@ export const lookAt = (
       changes,
       mine: { done: given, seen, rating, note },
     });
-    await keepLookAgain(manager, await planContextOf(manager, probe, coat, { painterId }), coatId);
+    await keepLookAgain(manager, coat, () => planContextOf(manager, probe, coat, { painterId }));
   });
 
 /** What the painter says, else what an instrument read, else what was intended. */
