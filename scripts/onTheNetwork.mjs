@@ -18,10 +18,13 @@ export const namesFor = (host) => {
   return [...new Set([...reachable(host), host.toLowerCase(), own, `${own}.local`])];
 };
 
-export async function sayAddresses(say, { host, port, certificate, isProxied, code }) {
+export async function sayAddresses(say, { host, names, port, certificate, isProxied, code }) {
   const { default: qrcode } = await import('qrcode');
   const scheme = certificate ? 'https' : 'http';
-  const urls = reachable(host).map((address) => `${scheme}://${address}:${port}`);
+  // Behind a proxy its own name is the way in: how that listens is its own business.
+  const urls = isProxied
+    ? names.map((name) => `https://${name}`)
+    : [...reachable(host), ...names].map((address) => `${scheme}://${address}:${port}`);
   say(`\nOrthochrom is open to the shop’s network:`);
   for (const url of urls) say(`  ${url}`);
   if (urls[0]) say(await qrcode.toString(urls[0], { type: 'terminal', small: true }));

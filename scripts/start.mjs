@@ -3,7 +3,7 @@
  * a private PostgreSQL on loopback, builds what changed, migrates, loads the invented shop into an
  * empty database, and serves.
  *   --port N   --data FOLDER   --fresh   --empty   --host [ADDRESS]
- *   --certificate FILE --key FILE   --proxy   DATABASE_URL=… to use a database of your own
+ *   --certificate FILE --key FILE   --proxy   --name NAME   DATABASE_URL=… for a database of your own
  */
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -147,9 +147,10 @@ function serve({ port, data, isEmpty, network }, databaseUrl) {
   });
 }
 
-const environmentOf = ({ host, certificate, key, isProxied }) => ({
+const environmentOf = ({ host, names, certificate, key, isProxied }) => ({
+  ON_NETWORK: '1',
   HOST: host,
-  HOST_NAMES: namesFor(host).join(','),
+  HOST_NAMES: [...namesFor(host), ...names].join(','),
   ...(certificate ? { TLS_CERTIFICATE: certificate, TLS_KEY: key } : {}),
   ...(isProxied ? { BEHIND_PROXY: '1' } : {}),
 });

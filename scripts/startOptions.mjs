@@ -40,20 +40,21 @@ function parsed(words) {
         certificate: { type: 'string' },
         key: { type: 'string' },
         proxy: { type: 'boolean', default: false },
+        name: { type: 'string', multiple: true, default: [] },
       },
     }).values;
   } catch (fault) {
     throw new Plain(
-      `${fault.message}\nThere are --port N, --data FOLDER, --fresh, --empty, --host [ADDRESS], --certificate FILE with --key FILE, and --proxy.`,
+      `${fault.message}\nThere are --port N, --data FOLDER, --fresh, --empty, --host [ADDRESS], --certificate FILE with --key FILE, --proxy, and --name NAME.`,
     );
   }
 }
 
-function networkOf({ host, certificate, key, proxy }) {
+function networkOf({ host, certificate, key, proxy, name }) {
   if (host === undefined) {
-    if (certificate || key || proxy)
+    if (certificate || key || proxy || name.length > 0)
       throw new Plain(
-        '--certificate, --key and --proxy go with --host: without it nobody else is answered.',
+        '--certificate, --key, --proxy and --name go with --host: without it nobody else is answered.',
       );
     return undefined;
   }
@@ -65,6 +66,7 @@ function networkOf({ host, certificate, key, proxy }) {
     if (file && !existsSync(file)) throw new Plain(`There is no file ${file}.`);
   return {
     host,
+    names: name.map((one) => one.toLowerCase()),
     isProxied: proxy,
     ...(certificate ? { certificate: path.resolve(certificate), key: path.resolve(key) } : {}),
   };

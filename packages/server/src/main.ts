@@ -22,6 +22,7 @@ const {
   DATABASE_URL,
   PORT = '4300',
   HOST = LOOPBACK,
+  ON_NETWORK,
   HOST_NAMES = '',
   BEHIND_PROXY,
   TLS_CERTIFICATE,
@@ -51,7 +52,12 @@ const calculator = new Calculator({
     ? built
     : path.join(import.meta.dirname, 'calculation/calculationWorker.ts'),
 });
-const isAlone = HOST === LOOPBACK;
+/** Also behind a proxy of this machine others are answered, though it listens on loopback then. */
+const isAlone = !ON_NETWORK;
+if (isAlone && HOST !== LOOPBACK)
+  throw new Error(
+    'HOST opens the shop to a network: ON_NETWORK must be set, so that a PIN is asked.',
+  );
 const app = await createApp(database, {
   calculator,
   changes,

@@ -310,3 +310,24 @@ it('without a network nothing is asked, and this machine’s own name is the onl
   expect(await shop.statusFor('elsewhere.lan')).toBe(404);
   await own.close();
 });
+
+it('behind a proxy its word of TLS binds the cookies, and its name is answered', async () => {
+  const proxied = await ShopFixture.open('template_demo', {
+    names: ['shop.example'],
+    behindProxy: true,
+  });
+  const tablet = new Tablet(proxied);
+  const code = await makeCode(proxied.database.manager);
+  const [{ name }] = (await proxied.rows(
+    'select name from painter order by created_at, id limit 1',
+  )) as [{ name: string }];
+  const told = { code, name, pin: PIN.lead, deviceName: 'x' };
+  const begun = await tablet.post('/sign-in/begin', told, { 'x-forwarded-proto': 'https' });
+  expect(begun.status).toBe(201);
+  for (const cookie of tablet.setCookies) {
+    expect(cookie).toMatch(/^__Host-orthochrom-/);
+    expect(cookie).toMatch(/; Secure/);
+  }
+  expect(await proxied.statusFor('shop.example')).toBe(401);
+  await proxied.close();
+});

@@ -4,7 +4,6 @@
  */
 import type { AirLine, Compressor } from '@orthochrom/contract/shop/compressedAir.ts';
 import type {
-  KnobsLeft,
   Painter,
   ProductPrices,
   Room,
@@ -15,7 +14,6 @@ import type {
   StoredSet,
 } from '@orthochrom/contract/shop/setup.ts';
 import type { EntityManager } from 'typeorm';
-import { prepared } from '../database/prepared.ts';
 import { readTogether } from '../database/readTogether.ts';
 import {
   AirLineTable,
@@ -27,6 +25,7 @@ import { gunTestsBySet, newestFor, withTest } from '../gun/testReader.ts';
 import { newestUsages } from '../ticket/usageReader.ts';
 import { present } from '../database/present.ts';
 import { NotFound } from '../http/faults.ts';
+import { knobsLeft } from './knobsLeft.ts';
 import {
   CupTable,
   GunTable,
@@ -221,46 +220,4 @@ export async function shopSetup(manager: EntityManager): Promise<ShopSetup> {
     usages: await newestUsages(manager),
     prices: all.prices.map(pricesOf),
   };
-}
-
-/** How the last coat of each gun left its knobs: a preset for small work is to be undone. */
-async function knobsLeft(manager: EntityManager): Promise<ShopSetup['knobs']> {
-  // Of what was planned only what a knob is read from: a plan is most of a coat.
-  const rows = await prepared<{
-    gun_id: string;
-    part: KnobsLeft['part'];
-    done: Record<string, { value: number }>;
-    setup: KnobsLeft | null;
-    work: Pick<KnobsLeft, 'part' | 'mist'> | null;
-  }>(
-    manager,
-    `select g.id as gun_id, s.part, c.done, c.planned #> '{answers,setup}' as setup,
-       c.planned #> '{inputs,setup}' as work
-     from gun g
-     cross join lateral (select stage_id, done, planned from coat
-       where gun_id = g.id and ended_at is not null order by ended_at desc limit 1) c
-     join stage s on s.id = c.stage_id`,
-    [],
-  );
-  return Object.fromEntries(
-    rows.flatMap(({ gun_id, part, done, setup, work }) => {
-      const [fanTurnsOut, fluidTurnsOut] = [
-        done['fanTurnsOut']?.value ?? setup?.fanTurnsOut,
-        done['fluidTurnsOut']?.value ?? setup?.fluidTurnsOut,
-      ];
-      return fanTurnsOut === undefined || fluidTurnsOut === undefined
-        ? []
-        : [
-            [
-              gun_id,
-              {
-                part: work?.part ?? part,
-                ...(work?.mist ? { mist: true } : {}),
-                fanTurnsOut,
-                fluidTurnsOut,
-              },
-            ] as const,
-          ];
-    }),
-  );
 }
