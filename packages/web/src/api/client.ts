@@ -98,7 +98,7 @@ async function write<T>(method: Method, url: string, body: unknown): Promise<T> 
 }
 
 /** Where a lead is asked for, he is; without one the refusal stands. */
-async function withLead<T>(ask: (touch?: string) => Promise<T>): Promise<T> {
+export async function withLead<T>(ask: (touch?: string) => Promise<T>): Promise<T> {
   try {
     return await ask();
   } catch (fault) {

@@ -7,7 +7,7 @@ import type { ApiError } from '@orthochrom/contract/shop/common.ts';
 import { createStore, get, update } from 'idb-keyval';
 import { useSyncExternalStore } from 'react';
 import { v7 as newId } from 'uuid';
-import { ApiFault, NoConnection, send, type Method } from './client.ts';
+import { ApiFault, NoConnection, send, withLead, type Method } from './client.ts';
 import { refreshAll } from './resources.ts';
 import { serverNowMs } from './serverClock.ts';
 
@@ -87,7 +87,9 @@ export async function noteDown<T>(
   if (waiting().length > 0) return keep();
   try {
     // Said now: the server's own clock rules.
-    return await send<T>(method, url, body, { key: own.key });
+    return await withLead((touch) =>
+      send<T>(method, url, body, { key: own.key, ...(touch ? { touch } : {}) }),
+    );
   } catch (fault) {
     if (fault instanceof NoConnection) return keep();
     throw fault;
