@@ -78,7 +78,7 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     exclude: { path: '(dist|test)/' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.lint.json' },
+    tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],
       conditionNames: ['import', 'types', 'default'],

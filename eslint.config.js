@@ -1,3 +1,4 @@
+/** What is read file by file; what wants the types behind a name is in .oxlintrc.json. */
 import js from '@eslint/js';
 import jsdoc from 'eslint-plugin-jsdoc';
 import hooks from 'eslint-plugin-react-hooks';
@@ -44,19 +45,12 @@ export default tseslint.config(
   js.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],
-    extends: [tseslint.configs.recommendedTypeChecked],
-    languageOptions: {
-      parserOptions: { project: './tsconfig.lint.json', tsconfigRootDir: import.meta.dirname },
-    },
+    extends: [tseslint.configs.recommended],
     rules: {
       '@typescript-eslint/no-unused-vars': [
         'error',
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
       ],
-      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
-      // It cannot see that a DOM handler's string is one of a list of words, and takes the
-      // narrowing cast for idle.
-      '@typescript-eslint/no-unnecessary-type-assertion': 'off',
     },
   },
   {
@@ -64,7 +58,7 @@ export default tseslint.config(
     plugins: { units: { rules: { suffix: unitSuffix } } },
     rules: {
       'units/suffix': 'error',
-      // Prettier cannot break a sentence or a table's row: those are let be.
+      // The formatter cannot break a sentence or a table's row: those are let be.
       'max-len': [
         'error',
         {

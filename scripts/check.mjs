@@ -1,24 +1,30 @@
 /**
- * npm run check: has this change broken something? Types, the lint of what changed since the last look
- * and the format, beside the tests that import what differs from the last commit (or from a
+ * npm run check: has this change broken something? Types, the lint of what changed since the last
+ * look and the format, beside the tests that import what differs from the last commit (or from a
  * branch or commit that is named: npm run check -- main). The whole of it is npm test.
  */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { ensurePackages } from './packages.mjs';
+import { READINGS } from './readings.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const since = process.argv[2] ?? 'HEAD';
-const projects = ['core', 'contract', 'server', 'web'].map((name) => `packages/${name}`);
-const lint = ['eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.data/eslint'];
-const format = ['prettier', '--check', '--log-level', 'warn', '--cache', '.'];
+const CHECKS = ['types', 'promises', 'lintChanged', 'format'];
 /**
  * The API's tests and those of the scripts start a database or a shop, and the calibration goes
  * through hundreds of coats: they are npm test's.
  */
 const tests = [
-  ...['vitest', 'run', '--changed', since, '--reporter=dot', '--passWithNoTests'],
+  ...[
+    path.join(root, 'node_modules/.bin/vitest'),
+    'run',
+    '--changed',
+    since,
+    '--reporter=dot',
+    '--passWithNoTests',
+  ],
   ...['core', 'contract', 'web'].flatMap((name) => ['--project', name]),
   ...['calibration/**', 'diagnosis/laws.test.ts', 'noHoles.test.ts'].flatMap((name) => [
     '--exclude',
@@ -31,7 +37,7 @@ const step = (title, [command, ...args]) =>
   new Promise((resolve) => {
     const began = Date.now();
     const said = [];
-    const child = spawn(path.join(root, 'node_modules/.bin', command), args, { cwd: root });
+    const child = spawn(command, args, { cwd: root });
     child.stdout.on('data', (text) => said.push(text));
     child.stderr.on('data', (text) => said.push(text));
     child.once('exit', (code) => {
@@ -49,11 +55,7 @@ const inOrder = async (steps) => {
   return isGood;
 };
 const results = await Promise.all([
-  inOrder([
-    ['types', ['tsc', '-b', ...projects, 'e2e']],
-    ['lint', lint],
-    ['format', format],
-  ]),
+  inOrder(CHECKS.map((name) => [name, READINGS[name]])),
   step('tests of what changed', tests),
 ]);
 process.exitCode = results.every(Boolean) ? 0 : 1;

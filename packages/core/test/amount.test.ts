@@ -9,14 +9,14 @@ import { edgeFactor, PANEL_SHAPES, shareOf, type PaintedPanel } from '../src/amo
 import { tinsFor } from '../src/amount/tins.ts';
 import { SCOPES } from '../src/layers/foundLayer.ts';
 import { STAGES } from '../src/trade/vocabulary.ts';
+import { between } from './figures.ts';
 
 const RUNS = { numRuns: 1000 };
-const within = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyPanel = fc.record(
   {
-    areaM2: within(0.05, 6),
+    areaM2: between(0.05, 6),
     scope: fc.constantFrom(...SCOPES),
-    heightM: within(0.08, 2),
+    heightM: between(0.08, 2),
     shape: fc.constantFrom(...PANEL_SHAPES),
   },
   { requiredKeys: ['areaM2'] },
@@ -28,10 +28,10 @@ const anyJob = fc.record({
   panels: anyPanels,
   coats: fc.integer({ min: 1, max: 4 }),
   stage: fc.constantFrom(...STAGES),
-  wetFilmUm: within(10, 120),
-  transferEfficiencyPercent: within(25, 90),
-  wastePercent: within(0, 30),
-  lineAndCupLossMl: within(0, 60),
+  wetFilmUm: between(10, 120),
+  transferEfficiencyPercent: between(25, 90),
+  wastePercent: between(0, 30),
+  lineAndCupLossMl: between(0, 60),
 }) as fc.Arbitrary<QuantityInput>;
 
 describe('what is needed', () => {
@@ -74,7 +74,7 @@ describe('what is needed', () => {
   });
   it('is more where a panel is lower or shorter: more of it is rim', () => {
     fc.assert(
-      fc.property(within(0.08, 1), within(1.01, 3), (heightM, times) => {
+      fc.property(between(0.08, 1), between(1.01, 3), (heightM, times) => {
         const edge = (height: number, lengthM: number) =>
           edgeFactor({ name: 'sill', areaM2: 1, heightM: height, lengthM }, {});
         expect(edge(heightM, 1)).toBeGreaterThan(edge(heightM * times, 1));
@@ -94,19 +94,19 @@ describe('what is needed', () => {
 });
 
 const portions = fc
-  .array(fc.array(within(5, 900), { minLength: 1, maxLength: 6 }), { minLength: 1, maxLength: 4 })
+  .array(fc.array(between(5, 900), { minLength: 1, maxLength: 6 }), { minLength: 1, maxLength: 4 })
   .map((coats) =>
     coats.flatMap((panels, coat) =>
       panels.map((ml, i): Portion => ({ panel: `panel ${i}`, coat: coat + 1, ml })),
     ),
   );
 const limits = fc.record({
-  cupMl: within(300, 1000),
-  residueMl: within(0, 20),
-  lineLossMl: within(0, 40),
-  fluidMlPerMin: within(60, 300),
-  flashMinutes: within(0, 20),
-  potLifeMinutes: within(20, 300),
+  cupMl: between(300, 1000),
+  residueMl: between(0, 20),
+  lineLossMl: between(0, 40),
+  fluidMlPerMin: between(60, 300),
+  flashMinutes: between(0, 20),
+  potLifeMinutes: between(20, 300),
 }) as fc.Arbitrary<LapLimits>;
 
 describe('cups that end with a panel', () => {
@@ -129,7 +129,7 @@ describe('cups that end with a panel', () => {
   });
   it('are never fewer for a shorter pot life, never more for a bigger cup', () => {
     fc.assert(
-      fc.property(portions, limits, within(1, 3), (all, of, times) => {
+      fc.property(portions, limits, between(1, 3), (all, of, times) => {
         const count = (change: Partial<LapLimits>) => lapsOf(all, { ...of, ...change }).laps.length;
         expect(count({ potLifeMinutes: of.potLifeMinutes! / times })).toBeGreaterThanOrEqual(
           count({}),
@@ -151,9 +151,9 @@ describe('tins', () => {
   it('cover what is needed, and no other choice is cheaper', () => {
     fc.assert(
       fc.property(
-        within(1, 6000),
+        between(1, 6000),
         sizes,
-        fc.array(within(5, 300), { minLength: 4, maxLength: 4 }),
+        fc.array(between(5, 300), { minLength: 4, maxLength: 4 }),
         (needMl, on, prices) => {
           const priceOf = (size: number) => prices[on.indexOf(size)]!;
           const tins = tinsFor(needMl, on, priceOf);
@@ -206,13 +206,13 @@ describe('a hand', () => {
   it('lies between one and its jobs’ extremes, and more used never lowers it', () => {
     const history = fc.array(
       fc.record({
-        plannedMl: within(100, 3000),
-        times: within(0.6, 1.6),
+        plannedMl: between(100, 3000),
+        times: between(0.6, 1.6),
       }),
       { minLength: 1, maxLength: 30 },
     );
     fc.assert(
-      fc.property(history, within(1, 1.3), (given, more) => {
+      fc.property(history, between(1, 1.3), (given, more) => {
         const all = given.map(({ plannedMl, times }) => ({
           plannedMl,
           usedMl: plannedMl * times,
@@ -231,7 +231,7 @@ describe('a hand', () => {
   });
   it('narrows with equal jobs', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 40 }), within(0.85, 1.3), (n, times) => {
+      fc.property(fc.integer({ min: 1, max: 40 }), between(0.85, 1.3), (n, times) => {
         const width = (count: number) => {
           const { low, high } = painterFactorOf(jobs(count, times)).factor;
           return Math.log(high / low);

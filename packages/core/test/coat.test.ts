@@ -1,73 +1,37 @@
-/**
- * The whole chain from gun to cured film: the card's chain, conservation, directions a painter
- * would insist on, and sureness.
- */
-import type { CoatAnswer } from '../src/coat/coatAnswer.ts';
+/** A coat foreseen: the chain, its directions, and that no answer has a hole. */
 import type { CoatInput } from '../src/coat/coatInput.ts';
 import { paintOf } from '../src/mix/paint.ts';
 import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fitProduct } from '../src/calibration/productFit.ts';
 import { coatOf } from '../src/coat/coat.ts';
 import { simulateCoat } from '../src/coat/simulateCoat.ts';
 import { planOf } from '../src/coat/plan.ts';
-import { filmExpected } from '../src/coat/filmExpected.ts';
 import { VOLATILES } from '../src/evaporation/solvents.ts';
 import { gunModelOf } from '../src/gun/gunModel.ts';
 import { sprayOf } from '../src/gun/spray.ts';
-
-const CHAIN: CoatInput = {
-  climate: {
-    airTemperatureC: 21,
-    relativeHumidityPercent: 50,
-    panelTemperatureC: 21,
-    materialTemperatureC: 21,
-    airSpeedMPerS: 0.3,
-  },
-  material: { class: 'clearMediumSolids' },
-  gun: { class: 'hvlp', nozzlesMm: [1.3] },
-  settings: {
-    nozzleMm: 1.3,
-    inletKPa: 137.895,
-    fluidTurnsOut: 3,
-    fanTurnsOut: 0.85 * 2.5,
-    distanceMm: 152.4,
-    overlapPercent: 75,
-    gunSpeedMPerS: 0.46,
-  },
-  panel: { slopeDeg: 90 },
-  coats: [{ flashMinutes: 12 }, { flashMinutes: 10 }],
-  bake: { afterMinutes: 10, toC: 60, rampCPerMin: 4, holdMinutes: 30 },
-  spread: false,
-};
-const coat = (more: Partial<CoatInput> = {}): CoatAnswer => coatOf({ ...CHAIN, ...more });
-const settings = (more: CoatInput['settings']): CoatAnswer =>
-  coat({ settings: { ...CHAIN.settings, ...more } });
-const air = (more: Partial<CoatInput['climate']>, rest: Partial<CoatInput> = {}) =>
-  coat({ climate: { ...CHAIN.climate, ...more }, ...rest });
-const near = (value: number, wanted: number, share: number) =>
-  expect(Math.abs(value / wanted - 1), `${value} against ${wanted}`).toBeLessThanOrEqual(share);
+import { within } from './figures.ts';
+import { CHAIN, air, coat, settings } from './chain.ts';
 
 describe('the chain', () => {
   it("43: is the card's", () => {
     const answer = coat();
-    near(answer.film.wetUm.value, 57.7, 0.01);
+    within(answer.film.wetUm.value, 57.7, 0.01);
     // The card's own run goes into the oven; the answer tells readiness without it.
-    near(simulateCoat(planOf(CHAIN).plan).run.readySeconds[1]!, 876.2, 0.02);
+    within(simulateCoat(planOf(CHAIN).plan).run.readySeconds[1]!, 876.2, 0.02);
     expect(answer.flashReadyMinutes[1]!.value).toBeGreaterThan(876.2 / 60);
-    near(answer.sagMm.value, 3.635, 0.01);
-    near(answer.peelIndex.value, 8.718, 0.01);
-    near(answer.film.dryUm.value, 55.73, 0.01);
-    near(answer.risks.run!.value, 0.000297, 0.05);
-    near(answer.risks.pop!.value, 0.0446, 0.03);
-    near(answer.risks.drySpray!.value, 0.000099, 0.05);
+    within(answer.sagMm.value, 3.635, 0.01);
+    within(answer.peelIndex.value, 8.718, 0.01);
+    within(answer.film.dryUm.value, 55.73, 0.01);
+    within(answer.risks.run!.value, 0.000297, 0.05);
+    within(answer.risks.pop!.value, 0.0446, 0.03);
+    within(answer.risks.drySpray!.value, 0.000099, 0.05);
     const { film, risks } = coat({ spread: true });
-    near(risks.run!.value, 0.037, 0.05);
-    near(risks.peel!.value, 0.003, 0.2);
-    near(risks.pop!.value, 0.069, 0.03);
-    near(film.wetUm.low, 50, 0.02);
-    near(film.wetUm.high, 66, 0.02);
+    within(risks.run!.value, 0.037, 0.05);
+    within(risks.peel!.value, 0.003, 0.2);
+    within(risks.pop!.value, 0.069, 0.03);
+    within(film.wetUm.low, 50, 0.02);
+    within(film.wetUm.high, 66, 0.02);
   });
   it('where nothing flows nothing lands, and no figure is made up', () => {
     const shut = settings({ fluidTurnsOut: 0 });
@@ -170,8 +134,8 @@ describe('directions a painter would insist on', () => {
     };
     const usual = coat({ gun });
     const told = coat({ gun, settings: { ...atCap, capKPa: usual.capKPa } });
-    near(told.settings.inletKPa!, 137.895, 0.001);
-    near(told.dropletUm.value, usual.dropletUm.value, 0.001);
+    within(told.settings.inletKPa!, 137.895, 0.001);
+    within(told.dropletUm.value, usual.dropletUm.value, 0.001);
   });
   it('an unsteady, heeled or swung gun is never more even, and runs no less', () => {
     for (const technique of [{ speedWobblePercent: 25 }, { arc: { reachM: 0.6, swingDeg: 80 } }]) {
@@ -227,69 +191,6 @@ describe('directions a painter would insist on', () => {
     expect(wet.changes!.map(({ gain }) => gain)).toEqual(
       wet.changes!.map(({ gain }) => gain).toSorted((a, b) => b - a),
     );
-  });
-});
-
-describe('how sure it is', () => {
-  const wide = coatOf({ ...CHAIN, spread: true });
-  const width = ({ low, high }: { low: number; high: number }) => high - low;
-  it('keeps value within its range, the same digits every time', () => {
-    expect(coatOf({ ...CHAIN, spread: true })).toEqual(wide);
-    for (const spread of [
-      wide.film.wetUm,
-      wide.peelIndex,
-      wide.sagMm,
-      ...wide.flashReadyMinutes,
-      ...Object.values(wide.risks),
-    ]) {
-      expect(spread.low).toBeLessThanOrEqual(spread.value);
-      expect(spread.high).toBeGreaterThanOrEqual(spread.value);
-    }
-  });
-  it('a comb reading moves the film to it and narrows it', () => {
-    const { nozzleMm: _, ...combed } = CHAIN.settings;
-    const gun: CoatInput['gun'] = {
-      ...CHAIN.gun,
-      calibration: [{ kind: 'comb', wetUm: 45, settings: combed }],
-    };
-    const tested = coatOf({ ...CHAIN, gun, spread: true });
-    near(tested.film.wetUm.value, 45, 0.15);
-    expect(width(tested.film.wetUm) / tested.film.wetUm.value).toBeLessThan(
-      0.6 * (width(wide.film.wetUm) / wide.film.wetUm.value),
-    );
-    expect(width(filmExpected(gun, 'clearMediumSolids', CHAIN.settings)!)).toBeLessThan(
-      width(filmExpected(CHAIN.gun, 'clearMediumSolids', CHAIN.settings)!),
-    );
-  });
-  it('times taken in the shop move the drying to them and narrow it', () => {
-    const touch = {
-      kind: 'touch' as const,
-      minutes: 16,
-      wetUm: 55,
-      airTemperatureC: 21,
-      relativeHumidityPercent: 50,
-    };
-    const tested = coatOf({
-      ...CHAIN,
-      material: { ...CHAIN.material, tests: [touch, touch] },
-      spread: true,
-    });
-    expect(tested.flashReadyMinutes[0]!.value).toBeGreaterThan(wide.flashReadyMinutes[0]!.value);
-    const share = ({ flashReadyMinutes: [ready] }: CoatAnswer) =>
-      Math.log(ready!.high / ready!.low);
-    expect(share(tested)).toBeLessThan(share(wide));
-  });
-  it('a fit on times the model made itself finds them again', () => {
-    const paint = paintOf({ class: 'clearMediumSolids' }, 21);
-    const fit = fitProduct(paint, [
-      { kind: 'touch', minutes: 17, wetUm: 55, airTemperatureC: 21, relativeHumidityPercent: 50 },
-      { kind: 'touch', minutes: 11, wetUm: 55, airTemperatureC: 28, relativeHumidityPercent: 50 },
-    ]);
-    expect(fit.diffusion).toBeLessThan(0.95);
-    expect(fit.logSd.diffusion).toBeLessThan(0.5);
-    const ran = fitProduct(paint, [{ kind: 'ran', combUm: 60 }]);
-    expect(ran.sag).toBeGreaterThan(1);
-    expect(ran.logSd.sag).toBeLessThan(0.4);
   });
 });
 

@@ -5,10 +5,8 @@ import { CUP_NAMES, kinematicOfSeconds, secondsOfKinematic } from '../src/materi
 import { mixtureOf } from '../src/material/mixture.ts';
 import { mooneyOf, solidsAtViscosity, viscosityPaS } from '../src/material/rheology.ts';
 import { viscosityOf } from '../src/material/viscosity.ts';
+import { between, within } from './figures.ts';
 
-const within = (value: number, wanted: number, share = 0.005) =>
-  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const anyClass = fc.constantFrom(...(Object.keys(MATERIALS) as MaterialClass[]));
 const clear = MATERIALS.clearMediumSolids;
 

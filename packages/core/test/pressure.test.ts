@@ -8,12 +8,12 @@ import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { pressureOf } from '../src/gun/pressure.ts';
 import { type PressureInput } from '../src/gun/reading.ts';
 import { setupOf } from '../src/gun/setup.ts';
+import { between } from './figures.ts';
 
 const hosed: Line = {
   hose: { innerDiameterMm: 9.5, lengthM: 12 },
   couplers: [{ kind: 'highFlow', count: 2 }],
 };
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const codes = (answer: { verdicts: { code: string }[] }) => answer.verdicts.map(({ code }) => code);
 
 describe('a pressure reading', () => {

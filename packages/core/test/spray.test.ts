@@ -1,76 +1,13 @@
+/** Spraying: the card's vectors, its laws, and what a set-up says of it. */
 import type { GunClass } from '../src/trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { gunModelOf } from '../src/gun/gunModel.ts';
 import { setupOf } from '../src/gun/setup.ts';
-import { passesOf, sprayOf, type Spray } from '../src/gun/spray.ts';
-import { mixtureOf, type Mixture } from '../src/material/mixture.ts';
-import { viscosityPaS } from '../src/material/rheology.ts';
-
-type Setting = {
-  kind: GunClass;
-  material: MaterialClass;
-  inletKPa: number;
-  nozzleMm: number;
-  turns: number;
-  fan: number;
-  distanceMm: number;
-  airC?: number;
-  mixture?: Mixture;
-  thicker?: number;
-};
-
-function spray(
-  {
-    kind,
-    material,
-    inletKPa,
-    nozzleMm,
-    turns,
-    fan,
-    distanceMm,
-    airC = 20,
-    mixture = mixtureOf(MATERIALS[material]),
-    thicker = 1,
-  }: Setting,
-  humidity = 50,
-): Spray {
-  const data = MATERIALS[material];
-  const paint = {
-    mixture,
-    densityKgPerM3: mixture.densityKgPerM3,
-    viscosityPaS: viscosityPaS(data, mixture.solids, 20) * data.shearAtGun * thicker,
-  };
-  const model = gunModelOf(
-    { class: kind, nozzlesMm: [nozzleMm], fullFanTurns: 1 },
-    nozzleMm,
-    paint,
-  );
-  return sprayOf({
-    model,
-    materialClass: material,
-    paint,
-    inletKPa,
-    fluidTurnsOut: turns,
-    fanTurnsOut: fan,
-    distanceMm,
-    roomAir: { airTemperatureC: airC, relativeHumidityPercent: humidity },
-  });
-}
-const passes = (at: Spray, material: MaterialClass, overlap: number, gunSpeedMPerS: number) =>
-  passesOf(at, material, { stepMm: at.fanWidthMm * (1 - overlap), gunSpeedMPerS });
-const within = (value: number, wanted: number, share = 0.005) =>
-  expect(Math.abs(value / wanted - 1)).toBeLessThanOrEqual(share);
-const A: Setting = {
-  kind: 'hvlp',
-  material: 'clearMediumSolids',
-  inletKPa: 137.895,
-  nozzleMm: 1.3,
-  turns: 3,
-  fan: 0.85,
-  distanceMm: 152.4,
-};
+import { passesOf, type Spray } from '../src/gun/spray.ts';
+import { mixtureOf } from '../src/material/mixture.ts';
+import { within } from './figures.ts';
+import { A, passes, spray, type Setting } from './sprayCase.ts';
 
 describe("the card's reference vectors", () => {
   const hot = mixtureOf(MATERIALS.clearMediumSolids, [4, 1, 0.5], {

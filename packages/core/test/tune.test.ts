@@ -4,8 +4,7 @@ import { topcoatGun as gun } from './topcoatGun.ts';
 import type { Settings } from '../src/gun/gun.ts';
 import { PATTERNS, BURST_SYMPTOMS, type PatternSymptom } from '../src/gun/patternSymptoms.ts';
 import { tuneOf, type TuneInput } from '../src/gun/tune.ts';
-
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+import { between } from './figures.ts';
 
 describe('tuning', () => {
   const settings: Settings = {

@@ -1,92 +1,31 @@
-/**
- * Findings: judged again by the server, confirmed later, their changes offered, their photos kept,
- * handed over and taken in.
- */
+/** Findings: judged again by the server, confirmed later, their changes offered. */
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { coatAsTaken, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
 import { ask } from '@orthochrom/contract/registry.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
-import type { Finding, FindingsFile, PlanChange } from '@orthochrom/contract/shop/finding.ts';
+import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import sharp from 'sharp';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ShopFixture, type Fault } from './shopFixture.ts';
+import { ANSWERS, RushedFriday } from './rushedFriday.ts';
 
+let friday: RushedFriday;
 let shop: ShopFixture;
 let whole: TicketWhole;
 let painterId: string;
 beforeAll(async () => {
-  shop = await ShopFixture.open();
-  ({ whole, painterId } = await rushedFriday(shop));
+  friday = await RushedFriday.open();
+  ({ shop, whole, painterId } = friday);
 });
 afterAll(() => shop.close());
 
-async function rushedFriday(of: ShopFixture) {
-  const { tickets } = (await of.get<{ tickets: { id: string; note: string }[] }>('/tickets')).body;
-  const ticket = tickets.find(({ note }) => note === 'Rushed on a Friday.')!;
-  const setup = await of.setup();
-  return {
-    whole: (await of.get<TicketWhole>(`/tickets/${ticket.id}`)).body,
-    painterId: setup.painters[0]!.id,
-  };
-}
-const lastClear = () => {
-  const stage = whole.ticket.stages.find(({ kind }) => kind === 'clear')!;
-  return whole.coats.filter(({ stageId }) => stageId === stage.id).at(-1)!;
-};
-async function readingsOfTicket() {
-  const setup = await shop.setup();
-  const coat = lastClear();
-  const air = (await shop.get<CoatAirPoint[]>(`/coats/${coat.id}/air`)).body;
-  return ticketReadings({
-    whole,
-    coat,
-    painter: setup.painters.find(({ id }) => id === coat.painterId)!,
-    room: setup.rooms.find(({ id }) => id === coat.roomId)!,
-    gun: setup.guns.find(({ id }) => id === coat.gunId),
-    air,
-  });
-}
-const ANSWERS = [
-  { question: 'q_family', answer: 'tiny_holes_or_blisters' },
-  { question: 'q_when', answer: 'bake_or_overnight' },
-  { question: 'q_hole', answer: 'torn_pit_or_blister' },
-];
-async function found(): Promise<Finding> {
-  const coat = lastClear();
-  const reply = await shop.post<Finding>('/findings', {
-    id: newId(),
-    painterId,
-    ticketId: whole.ticket.id,
-    coatId: coat.id,
-    vehicle: whole.ticket.vehicle,
-    where: 'lower edge of the door',
-    note: '',
-    layerSuspected: 'clear',
-    film: 'dry',
-    readings: await readingsOfTicket(),
-    answers: ANSWERS,
-  });
-  expect(reply.status).toBe(201);
-  return reply.body;
-}
-const confirm = (finding: Finding, cause = 'flash_short') =>
-  shop.post<Finding>(`/findings/${finding.id}/confirm`, {
-    version: finding.version,
-    painterId,
-    fault: 'POP',
-    cause,
-    layer: 'clear',
-    note: 'Seen under the loupe.',
-  });
-
 describe('the readings of a ticket', () => {
   it('tell the wait cut short of that Friday, and a panel within its sheet, each with where it comes from', async () => {
-    const log = await readingsOfTicket();
-    expect(new Date(lastClear().startedAt!).getUTCDay()).toBe(5);
+    const log = await friday.readingsOfTicket();
+    expect(new Date(friday.lastClear.startedAt!).getUTCDay()).toBe(5);
     expect(log['flash_ratio']!.value).toBeCloseTo(0.4, 1);
     expect(log['t_panel_dev']!.value).toBe(0);
     expect(log).toMatchObject({
@@ -130,7 +69,7 @@ describe('the readings of a ticket', () => {
 });
 
 it('the forward model sizes a change on the coat as it was taken: more air, finer drops; less fluid, less film', () => {
-  const input = coatAsTaken(whole, lastClear())!;
+  const input = coatAsTaken(whole, friday.lastClear)!;
   const [air, fluid] = modelledSteps(input, ask('coat', input), ['p_up', 'fluid_in', 'mat_warm']);
   expect(air!.dropletUm[1]).toBeLessThan(air!.dropletUm[0]);
   expect(fluid!.wetUm[1]).toBeLessThan(fluid!.wetUm[0]);
@@ -138,7 +77,7 @@ it('the forward model sizes a change on the coat as it was taken: more air, fine
 
 describe('a finding', () => {
   it('is judged by the server, from the same answers and readings', async () => {
-    const finding = await found();
+    const finding = await friday.found();
     expect(finding.result.decided).toBe(true);
     expect(finding.result.faults[0]!.id).toBe('POP');
     expect(finding.result.causes.slice(0, 3).map(({ id }) => id)).toContain('flash_short');
@@ -165,7 +104,7 @@ describe('a finding', () => {
     expect(other.body.error.theirs).toMatchObject({ vehicle: 'one' });
   });
   it('shows a clash and overwrites nothing', async () => {
-    const { id, version } = await found();
+    const { id, version } = await friday.found();
     const edit = (note: string) =>
       shop.put<Finding & Fault>(`/findings/${id}`, {
         version,
@@ -215,7 +154,7 @@ describe('a finding', () => {
 
 describe('a confirmed cause', () => {
   it('is kept, offers its change once, and the change is taken or refused once', async () => {
-    const { body: confirmed } = await confirm(await found());
+    const { body: confirmed } = await friday.confirm(await friday.found());
     expect(confirmed.confirmed).toMatchObject({
       fault: 'POP',
       cause: 'flash_short',
@@ -224,39 +163,46 @@ describe('a confirmed cause', () => {
     expect(confirmed.changes).toMatchObject([
       { cause: 'flash_short', stage: 'clear', state: 'offered' },
     ]);
-    const { body: again } = await confirm(confirmed);
+    const { body: again } = await friday.confirm(confirmed);
     expect(again.changes).toHaveLength(1);
     const change = confirmed.changes[0]!;
     expect((await shop.get<PlanChange[]>('/plan-changes')).body.map(({ id }) => id)).toContain(
       change.id,
     );
-    const take = { version: change.version, painterId, state: 'taken', coatId: lastClear().id };
+    const take = {
+      version: change.version,
+      painterId,
+      state: 'taken',
+      coatId: friday.lastClear.id,
+    };
     expect(
       (await shop.post<PlanChange[]>(`/plan-changes/${change.id}`, take)).body.map(({ id }) => id),
     ).not.toContain(change.id);
     expect((await shop.post(`/plan-changes/${change.id}`, take)).status).toBe(409);
     expect(
-      (await shop.get<PlanChange[]>(`/coats/${lastClear().id}/changes`)).body.map(({ id }) => id),
+      (await shop.get<PlanChange[]>(`/coats/${friday.lastClear.id}/changes`)).body.map(
+        ({ id }) => id,
+      ),
     ).toEqual([change.id]);
     expect((await shop.get<Finding>(`/findings/${confirmed.id}`)).body.changes).toMatchObject([
-      { state: 'taken', appliedToCoatId: lastClear().id },
+      { state: 'taken', appliedToCoatId: friday.lastClear.id },
     ]);
   });
   it('moves a knob where the change is one', async () => {
-    const { body } = await confirm(await found(), 'coat_heavy');
+    const { body } = await friday.confirm(await friday.found(), 'coat_heavy');
     expect(body.changes[0]!.move).toEqual({ setting: 'wetFilmUm', times: 0.8 });
   });
   it('is what records are found by', async () => {
-    const { body } = await confirm(await found(), 'purge_short');
+    const { body } = await friday.confirm(await friday.found(), 'purge_short');
     const rows = (await shop.get<RecordPage>('/records?fault=POP&cause=purge_short')).body.rows;
-    expect(rows.map(({ coat }) => coat.id)).toEqual([lastClear().id]);
+    expect(rows.map(({ coat }) => coat.id)).toEqual([friday.lastClear.id]);
     expect(rows[0]!.found.find(({ findingId }) => findingId === body.id)).toMatchObject({
       confirmed: true,
     });
     expect((await shop.get<RecordPage>('/records?fault=CRACK')).body.rows).toEqual([]);
   });
   it('of a fault nobody knows is refused', async () => {
-    const finding = await found();
+    const finding = await friday.found();
     const { status, body } = await shop.post<Fault>(`/findings/${finding.id}/confirm`, {
       version: finding.version,
       painterId,
@@ -268,104 +214,8 @@ describe('a confirmed cause', () => {
   });
 });
 
-describe('photos', () => {
-  const picture = () =>
-    sharp({ create: { width: 640, height: 480, channels: 3, background: '#a33' } })
-      .jpeg()
-      .toBuffer();
-  const send = (findingId: string, bytes: Buffer, mime = 'image/jpeg', id = newId()) =>
-    shop.send<Finding & Fault>(
-      `/findings/${findingId}/photos?id=${id}&painterId=${painterId}`,
-      bytes,
-      mime,
-    );
-
-  it('is kept without where, when and by whom it was taken', async () => {
-    const finding = await found();
-    const told = await sharp({
-      create: { width: 60, height: 40, channels: 3, background: '#a33' },
-    })
-      .withExif({ IFD0: { Copyright: 'whoever' }, IFD3: { GPSLatitude: '51/1 30/1 0/1' } })
-      .jpeg()
-      .toBuffer();
-    expect((await sharp(told).metadata()).exif).toBeDefined();
-    const { body } = await shop.send<Finding>(
-      `/findings/${finding.id}/photos?id=${newId()}&painterId=${painterId}`,
-      told,
-      'image/jpeg',
-    );
-    const kept = await sharp(await shop.bytes(`/photos/${body.photos[0]!.id}`)).metadata();
-    expect([kept.exif, kept.width, kept.height]).toEqual([undefined, 60, 40]);
-  });
-  it('are kept byte for byte with a small one beside, and the same one only once', async () => {
-    const finding = await found();
-    const bytes = await picture();
-    const { status, body } = await send(finding.id, bytes);
-    expect(status).toBe(201);
-    expect(body.photos).toMatchObject([
-      { mime: 'image/jpeg', bytes: bytes.length, widthPx: 640, heightPx: 480 },
-    ]);
-    expect((await send(finding.id, bytes)).body.photos).toHaveLength(1);
-    const photoId = body.photos[0]!.id;
-    expect(await shop.bytes(`/photos/${photoId}`)).toEqual(bytes);
-    expect(await sharp(await shop.bytes(`/photos/${photoId}/thumb`)).metadata()).toMatchObject({
-      format: 'webp',
-      width: 360,
-    });
-  });
-  it.each([
-    ['text that calls itself a picture', Buffer.from('not a picture'), 'image/jpeg'],
-    [
-      'a picture cut off',
-      Buffer.from('ffd8ffe000104a46494600010100000100010000', 'hex'),
-      'image/jpeg',
-    ],
-    ['another kind', Buffer.from('GIF89a'), 'image/gif'],
-  ])('are refused: %s', async (_, bytes, mime) => {
-    const finding = await found();
-    const { status, body } = await send(finding.id, bytes, mime);
-    expect([status, body.error.path]).toEqual([422, ['photo']]);
-    expect((await shop.get<Finding>(`/findings/${finding.id}`)).body.photos).toEqual([]);
-  });
-  it('travel with the file of a finding, and both come back whole in another shop', async () => {
-    const finding = await found();
-    const bytes = await picture();
-    await send(finding.id, bytes);
-    const { body: confirmed } = await confirm(
-      (await shop.get<Finding>(`/findings/${finding.id}`)).body,
-    );
-    const { body: file } = await shop.get<FindingsFile>(`/findings/${finding.id}/file`);
-    const other = await ShopFixture.open();
-    try {
-      const by = (await other.setup()).painters[0]!.id;
-      const taken = await other.post<{ taken: number }>(`/findings-file?painterId=${by}`, file);
-      expect(taken).toMatchObject({ status: 201, body: { taken: 1 } });
-      const there = (await other.get<Finding>(`/findings/${finding.id}`)).body;
-      expect(there).toMatchObject({
-        vehicle: confirmed.vehicle,
-        answers: confirmed.answers,
-        readings: confirmed.readings,
-        version: confirmed.version,
-      });
-      expect(there.result.faults).toEqual(confirmed.result.faults);
-      expect(there.confirmed).toMatchObject({ fault: 'POP', cause: 'flash_short' });
-      expect(await other.bytes(`/photos/${there.photos[0]!.id}`)).toEqual(bytes);
-      expect(
-        (await other.post<{ taken: number }>(`/findings-file?painterId=${by}`, file)).body.taken,
-      ).toBe(0);
-      const older = {
-        ...file,
-        findings: file.findings.map((one) => ({ ...one, version: one.version + 5 })),
-      };
-      expect((await other.post(`/findings-file?painterId=${by}`, older)).status).toBe(409);
-    } finally {
-      await other.close();
-    }
-  });
-});
-
 it('keeps the air of a coat at its taps', async () => {
-  const air = (await shop.get<CoatAirPoint[]>(`/coats/${lastClear().id}/air`)).body;
+  const air = (await shop.get<CoatAirPoint[]>(`/coats/${friday.lastClear.id}/air`)).body;
   expect(air).toHaveLength(2);
   expect(air[0]!.airC).toBeGreaterThan(29);
 });

@@ -1,43 +1,18 @@
 /** The whole shop in one file: out, into an empty one, out again the same; brought back, merged. */
 import path from 'node:path';
-import { buffer } from 'node:stream/consumers';
-import type { ShopFileManifest, ShopFilePreview } from '@orthochrom/contract/shop/shopFile.ts';
 import sharp from 'sharp';
-import { TABLE_WORDS } from '@orthochrom/contract/words/tableWords.ts';
 import { v7 as newId } from 'uuid';
-import { fromBufferPromise, type Entry } from 'yauzl';
-import yazl from 'yazl';
 import { afterAll, describe, expect, it } from 'vitest';
-import { tables } from '../src/database/tables.ts';
 import { loadDemoIfEmpty } from '../src/demo/loadDemo.ts';
 import { migrations } from '../src/migrations/list.ts';
 import { RoundTheCar1795950000000 } from '../src/migrations/roundTheCar.ts';
-import { ALIGNED_BY } from '../src/shopFile/alignAside.ts';
-import { fileTables } from '../src/shopFile/fileTables.ts';
 import { CoatWalk } from './coatWalk.ts';
 import { emptyDatabase } from './emptyDatabase.ts';
-import { ShopFixture, type Fault } from './shopFixture.ts';
+import { ShopFixture } from './shopFixture.ts';
+import { out, rewritten, Shops, takeIn, withManifest } from './shopFileCase.ts';
 
-const opened: ShopFixture[] = [];
-const shopFrom = async (template?: 'template_demo' | 'template_empty'): Promise<ShopFixture> => {
-  const shop = await ShopFixture.open(template);
-  opened.push(shop);
-  return shop;
-};
-afterAll(async () => {
-  for (const shop of opened) await shop.close();
-});
-
-const out = (shop: ShopFixture): Promise<Buffer> => shop.bytes('/shop-file');
-const lay = (shop: ShopFixture, file: Buffer, id = newId()) =>
-  shop.send<ShopFilePreview & Fault>(`/shop-file?id=${id}`, file, 'application/zip');
-async function takeIn(shop: ShopFixture, file: Buffer, changedInBoth = 'ours') {
-  const { status, body } = await lay(shop, file);
-  expect([status, body.error]).toEqual([201, undefined]);
-  const taken = await shop.post(`/shop-file/${body.id}/take`, { changedInBoth });
-  expect(taken).toMatchObject({ status: 201 });
-  return body;
-}
+const shops = new Shops();
+afterAll(() => shops.close());
 
 /** What the tables held when this migration was the last. */
 async function columnsUpTo(last: string): Promise<Map<string, Set<string>>> {
@@ -71,42 +46,13 @@ async function addPhoto(shop: ShopFixture): Promise<void> {
   expect(added.status).toBe(201);
 }
 
-/** The file with its entries changed; undefined leaves one out. */
-async function rewritten(
-  file: Buffer,
-  change: (path: string, text: string) => string | undefined,
-): Promise<Buffer> {
-  const zip = await fromBufferPromise(file, { lazyEntries: true });
-  const made = new yazl.ZipFile();
-  await new Promise<void>((resolve, reject) => {
-    zip.on('entry', (entry: Entry) => {
-      void (async () => {
-        const bytes = await buffer(await zip.openReadStreamPromise(entry));
-        const isText = !entry.fileName.startsWith('pictures/');
-        const text = isText ? change(entry.fileName, bytes.toString()) : undefined;
-        if (!isText) made.addBuffer(bytes, entry.fileName);
-        else if (text !== undefined) made.addBuffer(Buffer.from(text), entry.fileName);
-        zip.readEntry();
-      })().catch(reject);
-    });
-    zip.on('end', resolve);
-    zip.readEntry();
-  });
-  made.end();
-  return buffer(made.outputStream);
-}
-const withManifest = (change: (manifest: ShopFileManifest) => object) => (file: Buffer) =>
-  rewritten(file, (path, text) =>
-    path === 'shop.json' ? JSON.stringify(change(JSON.parse(text) as ShopFileManifest)) : text,
-  );
-
 describe('a whole shop carried over', () => {
   it('opens in an empty place as it was, pictures and microseconds too, and goes out the same', async () => {
-    const shop = await shopFrom();
+    const shop = await shops.from();
     await (await CoatWalk.begin(shop)).lay(0);
     await addPhoto(shop);
     const file = await out(shop);
-    const other = await shopFrom('template_empty');
+    const other = await shops.from('template_empty');
     expect((await other.get('/setup')).status).toBe(404);
     const preview = await takeIn(other, file);
     expect(preview).toMatchObject({ opensEmpty: true, renamed: [] });
@@ -126,7 +72,7 @@ describe('a whole shop carried over', () => {
   });
 
   it('comes from before through the same migrations', async () => {
-    const shop = await shopFrom();
+    const shop = await shops.from();
     const known = await columnsUpTo(RoundTheCar1795950000000.name);
     const old = await rewritten(
       await withManifest((manifest) => ({ ...manifest, migration: RoundTheCar1795950000000.name }))(
@@ -149,7 +95,7 @@ describe('a whole shop carried over', () => {
           .join('\n');
       },
     );
-    const other = await shopFrom('template_empty');
+    const other = await shops.from('template_empty');
     await takeIn(other, old);
     const tickets = async (of: ShopFixture) =>
       (await of.get<{ tickets: unknown[] }>('/tickets')).body.tickets.length;
@@ -158,8 +104,8 @@ describe('a whole shop carried over', () => {
   });
 
   it('brought back it brings what is new, keeps what was changed here, asks where both were', async () => {
-    const shop = await shopFrom();
-    const home = await shopFrom('template_empty');
+    const shop = await shops.from();
+    const home = await shops.from('template_empty');
     await takeIn(home, await out(shop));
     const change = async (at: ShopFixture, which: number, name: string) => {
       const { rooms } = await at.setup();
@@ -193,8 +139,8 @@ describe('a whole shop carried over', () => {
   });
 
   it('of two shops loses none: numbers, issues and coats that both gave come under others', async () => {
-    const shop = await shopFrom();
-    const other = await shopFrom('template_empty');
+    const shop = await shops.from();
+    const other = await shops.from('template_empty');
     await loadDemoIfEmpty(other.database, path.join(import.meta.dirname, '../demo'));
     const count = async (of: ShopFixture, table: string) =>
       (await of.rows(`select count(*)::int as n from ${table}`))[0]!['n'] as number;
@@ -219,99 +165,5 @@ describe('a whole shop carried over', () => {
     expect(again.renamed).toEqual([]);
     expect(again.tables.reduce((sum, { added }) => sum + added, 0)).toBe(0);
     expect(await count(shop, 'ticket')).toBe(2 * before);
-  });
-});
-
-describe('what is no whole shop', () => {
-  const BROKEN: [string, (file: Buffer) => Promise<Buffer> | Buffer][] = [
-    ['no ZIP', () => Buffer.from('a shop')],
-    ['cut off', (file) => file.subarray(0, file.length - 400)],
-    ['something else', withManifest((manifest) => ({ ...manifest, format: 'other' }))],
-    ['of a later program', withManifest((manifest) => ({ ...manifest, version: 99 }))],
-    ['of a later table', withManifest((manifest) => ({ ...manifest, migration: 'Later1' }))],
-    [
-      'with a table of nobody',
-      withManifest(({ tables: own, ...rest }) => ({
-        ...rest,
-        tables: [...own, { name: 'migrations', rows: 0, pictures: 0 }],
-      })),
-    ],
-    [
-      'without its painters',
-      (file) =>
-        rewritten(file, (path, text) => (path === 'rows/painter.ndjson' ? undefined : text)),
-    ],
-    [
-      'short of a row',
-      (file) =>
-        rewritten(file, (path, text) =>
-          path === 'rows/event.ndjson' ? text.slice(text.indexOf('\n') + 1) : text,
-        ),
-    ],
-    [
-      'with a gun that refers to nothing',
-      (file) =>
-        rewritten(file, (path, text) =>
-          path === 'rows/gun.ndjson'
-            ? text.replaceAll(/"shop_id":"[^"]+"/g, `"shop_id":"${newId()}"`)
-            : text,
-        ),
-    ],
-    [
-      'with a strange column',
-      (file) =>
-        rewritten(file, (path, text) =>
-          path === 'rows/cup.ndjson' ? text.replaceAll('{"', '{"odd":1,"') : text,
-        ),
-    ],
-    [
-      'broken inside',
-      (file) => {
-        const broken = Buffer.from(file);
-        const at = Math.floor(broken.length / 2);
-        broken.fill(0x5a, at, at + 64);
-        return broken;
-      },
-    ],
-    [
-      'with a painter nobody could show',
-      (file) =>
-        rewritten(file, (path, text) =>
-          path === 'rows/painter.ndjson' ? text.replaceAll('"skill":"', '"skill":"x') : text,
-        ),
-    ],
-  ];
-  let shop: ShopFixture;
-  let file: Buffer;
-  it.each(BROKEN)('is refused in words and changes nothing: %s', async (_, broken) => {
-    shop ??= await shopFrom();
-    file ??= await out(shop);
-    const reply = await lay(shop, await broken(file));
-    expect(reply.status).toBe(422);
-    expect(reply.body.error).toMatchObject({ code: 'not-a-shop', path: ['file'] });
-    expect((await out(shop)).equals(file)).toBe(true);
-  });
-
-  it('a file that lies here no more is not taken', async () => {
-    const reply = await (
-      await shopFrom()
-    ).post(`/shop-file/${newId()}/take`, { changedInBoth: 'ours' });
-    expect(reply.status).toBe(404);
-  });
-});
-
-describe('drawn from the tables', () => {
-  it('every unique name that both could give is aligned', () => {
-    const names = tables.flatMap(({ options }) => (options.uniques ?? []).map(({ name }) => name));
-    expect(Object.keys(ALIGNED_BY).sort()).toEqual([...names].sort());
-  });
-  it('every kept table has a word for whoever reads what a file would change', () => {
-    expect(Object.keys(TABLE_WORDS).sort()).toEqual(fileTables.map(({ name }) => name).sort());
-  });
-  it('no kept table refers to a later one', () => {
-    const order = fileTables.map(({ name }) => name);
-    for (const { name, references } of fileTables)
-      for (const { target } of references)
-        expect(order.indexOf(target)).toBeLessThanOrEqual(order.indexOf(name));
   });
 });

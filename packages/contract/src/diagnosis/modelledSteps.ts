@@ -29,7 +29,8 @@ export function coatAsTaken(whole: TicketWhole, coat: Coat): CoatInput | undefin
   const setupInput = planned?.inputs['setup'] as InputOf<'setup'> | undefined;
   const setup = planned?.answers['setup'] as AnswerOf<'setup'> | undefined;
   const climate = planned?.inputs['climate'] as
-    (CoatInput['climate'] & { limits?: unknown; next?: unknown }) | undefined;
+    | (CoatInput['climate'] & { limits?: unknown; next?: unknown })
+    | undefined;
   const recoat = planned?.answers['recoat'] as AnswerOf<'recoat'> | undefined;
   const mix = planned?.inputs['mix'] as InputOf<'mix'> | undefined;
   if (!sheet || !recipe || !setupInput || !setup || !climate || !recoat) return undefined;

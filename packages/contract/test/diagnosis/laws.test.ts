@@ -1,55 +1,30 @@
-/** What must hold of every diagnosis, whatever was logged and seen. */
+/** Laws of the fault bench over whatever is seen and logged. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
-import { theKnowledge } from '../../src/knowledge/knowledge.ts';
-import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
+import { type AnswerOf } from '../../src/registry.ts';
+import {
+  asked,
+  diagnose,
+  files,
+  knowledge,
+  observations,
+  ranking,
+  readings,
+  RUNS,
+  anyReading,
+  numeric,
+  clearestStory,
+} from './anyFault.ts';
 
-const { files, knowledge } = theKnowledge();
-const asked = [...files.questions.questions, ...files.questions.causeQuestions];
-const RUNS = { numRuns: 40 };
-
-type Observation = { question: string; answer: string };
-const anyAnswer = (question: (typeof asked)[number]): fc.Arbitrary<Observation> =>
-  fc
-    .constantFrom(...Object.keys(question.options))
-    .map((answer) => ({ question: question.id, answer }));
-const observations = (least = 0, most = 8) =>
-  fc
-    .shuffledSubarray(asked, { minLength: least, maxLength: most })
-    .chain((some) => fc.tuple(...some.map(anyAnswer)));
-
-const numeric = Object.entries(files.readings.readings);
-const anyReading = ([id, reading]: (typeof numeric)[number]): fc.Arbitrary<
-  [string, number | boolean | string]
-> =>
-  (reading.kind === 'bool'
-    ? fc.boolean()
-    : reading.kind === 'enum'
-      ? fc.constantFrom(...reading.values)
-      : fc.double({
-          min: Math.max(reading.from, -3),
-          max: reading.from > 3 ? reading.to : Math.min(reading.to, 3),
-          noNaN: true,
-        })
-  ).map((value) => [id, value]);
-const readings = (most = 8) =>
-  fc
-    .shuffledSubarray(numeric, { maxLength: most })
-    .chain((some) => fc.tuple(...some.map(anyReading)))
-    .map((entries) => Object.fromEntries(entries));
-
-const diagnose = (
-  seen: Observation[],
-  log: Record<string, number | boolean | string> = {},
-  more: Partial<InputOf<'diagnose'>> = {},
-) => ask('diagnose', { observations: seen, conditions: { readings: log }, ...more });
-const probabilities = (answer: AnswerOf<'diagnose'>) =>
-  answer.faults.map(({ id, probability }) => [id, probability.toFixed(9)]);
-const ranking = (answer: AnswerOf<'diagnose'>) => ({
-  faults: probabilities(answer),
-  causes: answer.causes.map(({ id }) => id),
-});
+const meets = ({ is, than }: { is: string; than: unknown }, value: number): boolean =>
+  is === '<'
+    ? value < (than as number)
+    : is === '<='
+      ? value <= (than as number)
+      : is === '>'
+        ? value > (than as number)
+        : value >= (than as number);
 
 describe('whatever is logged and seen', () => {
   it('beliefs lie between 0 and 1, faults sum to at most 1, and every number is finite', () => {
@@ -202,99 +177,6 @@ describe('whatever is logged and seen', () => {
       ),
       RUNS,
     );
-  });
-});
-
-const meets = ({ is, than }: { is: string; than: unknown }, value: number): boolean =>
-  is === '<'
-    ? value < (than as number)
-    : is === '<='
-      ? value <= (than as number)
-      : is === '>'
-        ? value > (than as number)
-        : value >= (than as number);
-
-/** The surest story for a fault: every question answered as that fault makes most likely. */
-const clearestStory = (fault: string): Observation[] =>
-  files.questions.questions.flatMap(({ id, options, skips }) => {
-    const row = knowledge.questions.find((question) => question.id === id)!;
-    const weights = row.rows[fault];
-    if (!weights) return [];
-    const best = weights.indexOf(Math.max(...weights));
-    const answer = Object.keys(options)[best]!;
-    return skips.includes(answer) ? [] : [{ question: id, answer }];
-  });
-const told = files.faults.faults.map(({ id }) => id).filter((id) => id !== 'NONE_OF_THESE');
-const advice = (answer: AnswerOf<'diagnose'>) => answer.nextCoat.map(({ text }) => text).join(' ');
-
-describe('every fault, told as clearly as can be', () => {
-  it.each(told)('%s is found', (fault) => {
-    const answer = diagnose(clearestStory(fault));
-    expect(answer.faults[0]!.id).toBe(fault);
-  });
-
-  it('never gets polishing as its cure when it lies below the clear', () => {
-    for (const fault of Object.keys(files.repairs.below)) {
-      fc.assert(
-        fc.property(readings(6), (log) => {
-          const answer = diagnose(clearestStory(fault), log);
-          fc.pre(answer.faults[0]!.id === fault && answer.repair !== undefined);
-          const holesGone = fault === 'PIN_WB' && answer.repair!.verdict === 'polish';
-          if (!holesGone)
-            expect(['recoat', 'respray', 'strip', 'leave']).toContain(answer.repair!.verdict);
-          expect(answer.verdicts.map(({ code }) => code)).toContain('polish-will-not-cure');
-        }),
-        { numRuns: 6 },
-      );
-    }
-  });
-
-  it('carries the budget warning wherever film is taken off and nobody knows how much there is', () => {
-    for (const fault of told) {
-      const answer = diagnose(clearestStory(fault));
-      if (answer.repair?.ladder.some(({ grit }) => grit) && answer.repair.verdict !== 'strip')
-        expect(
-          answer.verdicts.map(({ code }) => code),
-          fault,
-        ).toContain('film-left-unknown');
-    }
-  });
-
-  it('carries the lines about isocyanate and the mask once, with the first change that is sprayed, and its own at the step that sands or strips', () => {
-    for (const fault of told) {
-      const answer = diagnose(clearestStory(fault));
-      const [first, ...rest] = answer.nextCoat;
-      if (first) expect(first.caution, fault).toMatch(/isocyanate[^]*mask/i);
-      expect(rest.filter(({ caution }) => caution !== undefined)).toEqual([]);
-      const sanded = answer.repair?.ladder.filter(({ grit }) => grit) ?? [];
-      if (sanded.length > 0) expect(sanded[0]!.caution, fault).toMatch(/lead or chromate/);
-      expect(sanded.slice(1).filter(({ caution }) => caution?.includes('chromate'))).toEqual([]);
-    }
-  });
-
-  it('coarse peel is never given more paint or a nearer gun, dry peel never less paint or a farther one', () => {
-    fc.assert(
-      fc.property(readings(8), (log) => {
-        const coarse = diagnose(clearestStory('OP_UA'), log);
-        fc.pre(coarse.faults[0]!.id === 'OP_UA');
-        expect(advice(coarse)).not.toMatch(/fluid out|in nearer|slower hand/i);
-        const dry = diagnose(clearestStory('OP_DRY'), log);
-        fc.pre(dry.faults[0]!.id === 'OP_DRY');
-        expect(advice(dry)).not.toMatch(/fluid in\b|in farther|\+3 psi/i);
-      }),
-      { numRuns: 60 },
-    );
-  });
-
-  it('runs with bubbles are not polished', () => {
-    for (const fault of ['RUN', 'SAG']) {
-      const story = clearestStory(fault).filter(({ question }) => question !== 'q_run_bubbles');
-      const answer = diagnose([...story, { question: 'q_run_bubbles', answer: 'yes' }], {
-        dft_clear_measured: 90,
-      });
-      expect(answer.faults[0]!.id).toBe(fault);
-      expect(answer.repair!.verdict).toBe('respray');
-    }
   });
 });
 

@@ -17,7 +17,10 @@ export type FaultFound = { id: string; probability: number; weights?: AnswerWeig
  * What would settle it: the check that parts two look-alikes, the next question, or a test panel.
  */
 export type Check =
-  { pair: readonly [string, string] } | { question: string } | 'testPanel' | 'lookAgain';
+  | { pair: readonly [string, string] }
+  | { question: string }
+  | 'testPanel'
+  | 'lookAgain';
 export type Diagnosis = {
   decided: boolean;
   doubt?: WhyUndecided;

@@ -68,10 +68,7 @@ export function pressureOf(input: PressureInput): PressureAnswer {
 }
 
 /** From rest to trigger at one gauge, kPa; unknown where it was not read in both. */
-const dropOf = (
-  { restValue, flowing, unit }: PressureInput,
-  readKPa: number,
-): number | undefined =>
+const dropOf = ({ restValue, flowing, unit }: PressureInput, readKPa: number): number | undefined =>
   restValue === undefined || flowing !== 'yes'
     ? undefined
     : convert(restValue, unit, 'kPa') - readKPa;

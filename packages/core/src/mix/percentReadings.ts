@@ -34,10 +34,7 @@ export function percentReadings(recipe: Recipe, dosed: Dosed, inCupMl: number): 
 }
 
 const ADDED = 'added';
-const withAddition = (
-  recipe: Recipe,
-  addition: NonNullable<Recipe['additions']>[number],
-): Recipe =>
+const withAddition = (recipe: Recipe, addition: NonNullable<Recipe['additions']>[number]): Recipe =>
   'parts' in recipe
     ? { ...recipe, additions: [...(recipe.additions ?? []), addition] }
     : { ...recipe, additions: [...recipe.additions, addition] };

@@ -12,7 +12,8 @@ import type { Basis, Role } from '../trade/vocabulary.ts';
 export type RecipePart = { name: string; parts: number; role?: Role };
 export type Addition = { name: string; percent: number; of: Basis; role?: Role };
 export type Recipe =
-  { parts: RecipePart[]; additions?: Addition[] } | { paint: string; additions: Addition[] };
+  | { parts: RecipePart[]; additions?: Addition[] }
+  | { paint: string; additions: Addition[] };
 export type Share = { name: string; role?: Role; share: number };
 
 const partsOf = (recipe: Recipe): RecipePart[] =>

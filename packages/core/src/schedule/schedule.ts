@@ -30,7 +30,10 @@ export type ScheduleAnswer = Explained & {
 
 /** Why that start: what the air holds against this one, or how much less waiting there is. */
 export type BetterStart =
-  'asGoodAsAny' | 'nothingStops' | 'lessAgainst' | { shorterByMinutes: number };
+  | 'asGoodAsAny'
+  | 'nothingStops'
+  | 'lessAgainst'
+  | { shorterByMinutes: number };
 
 const START_STEP_MINUTES = 15;
 

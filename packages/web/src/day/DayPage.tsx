@@ -89,7 +89,8 @@ export function DayPage() {
           Open {clock(hours.opensMinute)} to {clock(hours.closesMinute)}
           {hours.breaks
             .map(([from, to]) => `, break ${clock(from)} to ${clock(to)}`)
-            .join('')}. <Link to="/settings">Change the hours</Link>
+            .join('')}.{' '}
+          <Link to="/settings">Change the hours</Link>
         </p>
         {input.jobs.length === 0 && (
           <p className="card">No open ticket has anything to do on it.</p>

@@ -6,7 +6,8 @@ import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
 import { mapInputOf, type MapAsk } from '../lab/mapAsk.ts';
 
 export type HeavyAsk = { id: number } & (
-  { kind: 'calculation'; name: string; input: unknown } | { kind: 'map'; ask: MapAsk }
+  | { kind: 'calculation'; name: string; input: unknown }
+  | { kind: 'map'; ask: MapAsk }
 );
 export type HeavyReply = {
   id: number;

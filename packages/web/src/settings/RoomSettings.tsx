@@ -58,10 +58,8 @@ export function RoomSettings({ room }: { room: Room }) {
       regionRules: limit === undefined ? rules : { ...rules, vocLimitGPerL: limit },
     });
   };
-  const withCapLimit = (
-    { capLimitKPa: _, ...rest }: Room,
-    capLimitKPa: number | undefined,
-  ): Room => (capLimitKPa === undefined ? rest : { ...rest, capLimitKPa });
+  const withCapLimit = ({ capLimitKPa: _, ...rest }: Room, capLimitKPa: number | undefined): Room =>
+    capLimitKPa === undefined ? rest : { ...rest, capLimitKPa };
   return (
     <section className="card stack" aria-label={room.name}>
       <h2 className="tape" style={{ alignSelf: 'start' }}>
