@@ -16,7 +16,7 @@ export default defineConfig({
     projects: [
       project('core', 'packages/core/test/**/*.test.ts', PURE),
       project('contract', 'packages/contract/test/**/*.test.ts', PURE),
-      project('web', 'packages/web/test/**/*.test.{ts,tsx}'),
+      project('web', 'packages/web/test/**/*.test.{ts,tsx}', PURE),
       project('scripts', 'scripts/test/**/*.test.ts'),
       project('server', 'packages/server/test/**/*.test.ts', {
         globalSetup: './packages/server/test/throwAwayCluster.ts',

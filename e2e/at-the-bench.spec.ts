@@ -3,6 +3,7 @@
  * matters read from two metres, few touches, and a clock that calls.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { passGate, pourNext, startNext } from './coatAhead.ts';
 import {
   answerGate,
   choose,
@@ -13,8 +14,6 @@ import {
   steerProbe,
   tooSmallToTouch,
   TEN_O_CLOCK,
-  toPoured,
-  toSpraying,
 } from './shop.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -112,8 +111,8 @@ test('a clear asks for a test panel: whole on one screen, and the turns found th
   page,
 }) => {
   const id = await ownTicket('Plover estate, test panel', 'clear');
+  await pourNext(id);
   await page.goto(`/tickets/${id}`);
-  await toPoured(page);
   await page.getByRole('button', { name: /Pattern even: on to the test panel/ }).click();
   await expectWhole(page, 'test panel', { isAloft: true });
   await page.getByRole('button', { name: 'None today' }).click();
@@ -169,8 +168,8 @@ test('every step of a coat is whole on one screen, by day and in the booth', asy
 
 test('what is drawn beside a step stays as it was left, and covers no action', async ({ page }) => {
   const id = await ownTicket('Plover estate, drawer', 'sealer');
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await openDrawer(page, 'Why');
   const why = page.getByRole('complementary', { name: 'Why' });
   await expect(why).toBeVisible();
@@ -234,9 +233,8 @@ test('a clock that ends is flashed whole until it is touched, and the title says
   page,
 }) => {
   const id = await ownTicket('Plover estate, clock', 'sealer');
+  await startNext(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
-  await toSpraying(page);
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await expect(page).toHaveTitle(/^\d+ min left/);
   await endFlashIn(id, 8);

@@ -3,14 +3,8 @@
  * change that is named first mends it.
  */
 import { expect, test, type Page } from '@playwright/test';
-import {
-  answerGate,
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { passGate } from './coatAhead.ts';
+import { expectAccessible, openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -81,8 +75,8 @@ test('on a ticket a clear as planned is unlikely to want mending, and says from 
   page,
 }) => {
   const ticketId = await ownTicket('Clear as planned', 'clear');
+  await passGate(ticketId);
   await page.goto(`/tickets/${ticketId}`);
-  await answerGate(page);
   await page.getByRole('button', { name: /^Gun/ }).first().click();
   await openDrawer(page, 'Other ways');
   const expected = page.getByRole('region', { name: 'What to expect' });

@@ -3,8 +3,9 @@
  * walk-up car; a gun alone.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { passGate } from './coatAhead.ts';
 import sharp from 'sharp';
-import { answerGate, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -73,8 +74,9 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
   await expect(
     page.getByRole('row').filter({ hasText: 'Linnet hatchback, right side' }),
   ).toHaveCount(1);
-  await page.goto(`/tickets/${await ownTicket('Linnet hatchback, after the pops', 'clear')}`);
-  await answerGate(page);
+  const after = await ownTicket('Linnet hatchback, after the pops', 'clear');
+  await passGate(after);
+  await page.goto(`/tickets/${after}`);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();

@@ -3,17 +3,10 @@
  * and a window below, a repair that never polishes over.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { layCoat, passGate, pourNext } from './coatAhead.ts';
 import { v7 as newId } from 'uuid';
-import {
-  answerGate,
-  COLD_MORNING,
-  expectAccessible,
-  ownTicket,
-  steerProbe,
-  TEN_O_CLOCK,
-  toPoured,
-} from './shop.ts';
-import { layCoat, letDaysPass, roomOf, setRoom } from './walk.ts';
+import { COLD_MORNING, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 test.afterEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -25,8 +18,8 @@ test('a room changed in Settings closes the gate of a coat that was already pour
   context,
 }) => {
   const id = await ownTicket('Plover estate, room changed', 'sealer');
+  await pourNext(id);
   await page.goto(`/tickets/${id}`);
-  await toPoured(page);
   await expect(page.getByRole('button', { name: /Pattern even/ })).toBeVisible();
   const room = await roomOf(id);
   const other = await context.newPage();
@@ -51,8 +44,8 @@ test('air gone bad between gun and spray stops the trigger; while spraying it sa
   page,
 }) => {
   const id = await ownTicket('Plover estate, cold front', 'sealer');
+  await pourNext(id);
   await page.goto(`/tickets/${id}`);
-  await toPoured(page);
   await page.getByRole('button', { name: /Pattern even/ }).click();
   await steerProbe({ minute: COLD_MORNING });
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();
@@ -80,8 +73,8 @@ test('peel found in the sealer holds the base until it is settled, and is told t
 }) => {
   const id = await ownTicket('Plover estate, peel below');
   await layCoat(id, 0, ['peel']);
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(verdict(page, 'fault-unsettled')).toContainText(
     'Found in sealer, coat 1 and not settled: orange peel',
@@ -103,8 +96,8 @@ test('a window missed by days is sanded first, and the sanding is noted on the c
   const id = await ownTicket('Plover estate, late base');
   await layCoat(id, 0, ['nothing']);
   await letDaysPass(id, 12);
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(verdict(page, 'window-over')).toContainText('lets go in sheets');
   await expect(page.getByRole('button', { name: 'Stopped: see above' })).toBeDisabled();

@@ -3,6 +3,7 @@
  * card with what was seen on it, a room that knows what can light vapour in it.
  */
 import { expect, test } from '@playwright/test';
+import { passGate } from './coatAhead.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import {
   answerGate,
@@ -26,8 +27,8 @@ test('a per cent pours nothing until its basis is touched, and wants a word off 
     recipeName: 'adjuster by the grid',
     finish: 'solid',
   });
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await press(page, 'Air is right: on to the mix');
   await openDrawer(page, 'Other ways');
   const doses = page.getByRole('region', { name: 'By per cent' });

@@ -3,17 +3,9 @@
  * by keyboard alone; the look on the next day, and a nib cut with the film counted.
  */
 import { expect, test, type Page } from '@playwright/test';
-import {
-  answerGate,
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  press,
-  steerProbe,
-  TEN_O_CLOCK,
-  toSpraying,
-} from './shop.ts';
-import { endTheNight, layCoat, letDaysPass, roomOf, setRoom } from './walk.ts';
+import { layCoat, startNext } from './coatAhead.ts';
+import { expectAccessible, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { endTheNight, letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
@@ -22,9 +14,8 @@ const onTheCar = (page: Page, name: string) =>
   page.getByRole('group', { name: 'Round the car' }).getByRole('button', { name, exact: true });
 async function sprayOwn(page: Page, vehicle: string): Promise<string> {
   const id = await ownTicket(vehicle, 'base', { coats: 1 });
+  await startNext(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
-  await toSpraying(page);
   return id;
 }
 
@@ -58,9 +49,8 @@ test('the booth turned round turns the order', async ({ page }) => {
     const id = await ownTicket(`Plover estate, air ${airflow}`, 'base', { coats: 1 });
     const room = await roomOf(id);
     await setRoom({ ...room, airflow });
+    await startNext(id);
     await page.goto(`/tickets/${id}`);
-    await answerGate(page);
-    await toSpraying(page);
     await expect(next(page)).toBeVisible();
     const first = await next(page).getAttribute('data-next');
     await setRoom(room);

@@ -1,5 +1,6 @@
 /** The rest of a shop's day: a new ticket, units, clashes, and a server that goes away. */
 import { expect, test } from '@playwright/test';
+import { layCoat } from './coatAhead.ts';
 import {
   expectAccessible,
   openDrawer,
@@ -8,7 +9,6 @@ import {
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
-import { layCoat } from './walk.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });

@@ -3,15 +3,9 @@
  * from a ticket's coat and back to it.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { passGate } from './coatAhead.ts';
 import { readFile, writeFile } from 'node:fs/promises';
-import {
-  answerGate,
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { expectAccessible, openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -104,8 +98,9 @@ test('a phone shows the figures first and the levers below, in booth light too',
 test('a ticket tells what to expect, tries it in the lab, and takes it back as the painter’s own choice', async ({
   page,
 }) => {
-  await page.goto(`/tickets/${await ownTicket('Linnet hatchback, for the lab')}`);
-  await answerGate(page);
+  const id = await ownTicket('Linnet hatchback, for the lab');
+  await passGate(id);
+  await page.goto(`/tickets/${id}`);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();

@@ -3,8 +3,8 @@
  * chosen beside its colour, how much and what to get; a room and a cup of one's own to plan with.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { layCoat, passGate } from './coatAhead.ts';
 import {
-  answerGate,
   expectAccessible,
   openDrawer,
   ownTicket,
@@ -13,7 +13,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
-import { layCoat, makeReady } from './walk.ts';
+import { makeReady } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
@@ -72,8 +72,8 @@ test('a ground is touched beside its colour: coats and millilitres move', async 
 
 test('how much is a band; what was left is kept and learned from', async ({ page }) => {
   const id = await ownTicket('Linnet hatchback, amounts', 'sealer');
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await press(page, 'Air is right: on to the mix');
   await openDrawer(page, 'Other ways');
   const much = page.getByRole('region', { name: 'How much' });

@@ -3,9 +3,9 @@
  * from either end, heat that waits for its heaviest panel.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { layCoat, passGate } from './coatAhead.ts';
 import { bodyMap } from '@orthochrom/core/body/bodyMap.ts';
 import {
-  answerGate,
   choose,
   expectAccessible,
   openDrawer,
@@ -14,7 +14,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
 } from './shop.ts';
-import { layCoat, letDaysPass, roomOf, setRoom, tellPanel, wholeBody } from './walk.ts';
+import { letDaysPass, roomOf, setRoom, tellPanel, wholeBody } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 test.afterEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -59,8 +59,8 @@ test('a whole body in one colour is mixed cup by cup and goes from where the air
     const id = await wholeBody(`Plover estate, whole, ${airflow}`, 'saloon');
     const room = await roomOf(id);
     await setRoom({ ...room, airflow });
+    await passGate(id);
     await page.goto(`/tickets/${id}`);
-    await answerGate(page);
     await press(page, /^Air is right/);
     await openDrawer(page, 'Other ways');
     const cups = page.getByRole('region', { name: 'How much' }).locator('ol > li');

@@ -1,8 +1,7 @@
 /**
- * What lies behind a journey, done through the API as the cards do it: a coat laid from gate to
- * look, days gone by, a room set up otherwise.
+ * What lies behind a journey, done through the API: a list answered, days gone by, a room set up
+ * otherwise.
  */
-import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Room, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { minuteOfDay } from '@orthochrom/contract/plan/shopHours.ts';
 import { prepList } from '@orthochrom/contract/plan/prepList.ts';
@@ -12,66 +11,10 @@ import { passesOf, type PrepKind } from '@orthochrom/core/prep/stepKinds.ts';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
-import { letMinutesPass } from './shop.ts';
-import { ADDRESS, databaseUrl } from './shopServer.ts';
+import { call } from './call.ts';
+import { databaseUrl } from './shopServer.ts';
 
-async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, body?: object): Promise<T> {
-  const reply = await fetch(`${ADDRESS}/api${path}`, {
-    method,
-    ...(body
-      ? { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }
-      : {}),
-  });
-  const text = await reply.text();
-  expect(reply.ok, `${method} ${path}: ${text}`).toBe(true);
-  return JSON.parse(text) as T;
-}
 const read = (ticketId: string) => call<TicketWhole>('GET', `/tickets/${ticketId}`);
-
-/**
- * The coat at this place of the ticket, in the order of spraying: gate, plan, mix, spray, flash and
- * look.
- */
-export async function layCoat(ticketId: string, nth: number, seen: string[]): Promise<void> {
-  let whole = await read(ticketId);
-  const { painterId } = whole.ticket;
-  const coat = () => whole.coats[nth]!;
-  const stage = whole.ticket.stages.find(({ id }) => id === coat().stageId)!;
-  const tap = async (path: string, body: object) =>
-    (whole = await call('POST', path, { painterId, ...body }));
-  const versioned = (path: string, body: object = {}) =>
-    tap(`/coats/${coat().id}/${path}`, { version: coat().version, ...body });
-  await tap(`/tickets/${ticketId}/gate-answers`, {
-    id: newId(),
-    stageId: stage.id,
-    step: 'mix',
-    protection: { breathing: 'airFed', skin: true, eyes: true },
-    breathingAirChecked: true,
-    extraction: 'on',
-    ignition: [],
-    bystanders: false,
-    floor: 'clear',
-  });
-  await versioned('take', { gunId: stage.gunId, overrides: {} });
-  const mix = coat().planned!.answers['mix'] as AnswerOf<'mix'>;
-  await tap(`/tickets/${ticketId}/mixes`, {
-    id: newId(),
-    stageId: stage.id,
-    coatId: coat().id,
-    batchNo: 1,
-    poured: mix.components!.map(({ name, ml }) => ({ name, ml })),
-  });
-  await versioned('test-panel');
-  await versioned('spray-start', { mixId: whole.mixes.at(-1)!.id, unchangedSinceGate: true });
-  await versioned('spray-end');
-  await letMinutesPass(120);
-  const timer = whole.timers.find(({ coatId, kind }) => coatId === coat().id && kind === 'flash')!;
-  await tap(`/timers/${timer.id}/confirm`, {
-    version: timer.version,
-    tests: { touch: 'dry', edge: 'dry' },
-  });
-  await versioned('look', { done: {}, seen, rating: 'fair', note: '' });
-}
 
 /** Every step of the list answered as it should be. */
 export const answerPrep = (ticketId: string): Promise<void> => answerPrepUntil(ticketId);

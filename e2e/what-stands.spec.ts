@@ -3,7 +3,8 @@
  * server, and a patch that held lets it go on.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { answerGate, ownTicket, pick, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { passGate } from './coatAhead.ts';
+import { ownTicket, pick, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { answerPrep } from './walk.ts';
 
@@ -49,8 +50,8 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   await page.getByRole('button', { name: 'Save this ticket' }).click();
 
   await answerPrep(id);
+  await passGate(id);
   await page.reload();
-  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await expect(page.locator('[data-code="layer-lifts"]').first()).toBeVisible();
   await expect(page.getByRole('button', { name: /Take this plan/ })).toHaveCount(0);

@@ -3,8 +3,8 @@
  * recipe.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { passGate } from './coatAhead.ts';
 import {
-  answerGate,
   choose,
   expectAccessible,
   letMinutesPass,
@@ -21,8 +21,8 @@ test.afterAll(async () => {
 });
 
 const toMix = async (page: Page, id: string) => {
+  await passGate(id);
   await page.goto(`/tickets/${id}`);
-  await answerGate(page);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
 };
 const minutesIn = async (page: Page, selector: string): Promise<number> =>
