@@ -1,19 +1,16 @@
 /** The lint is held by planted violations: one a package, and the units. */
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { ESLint } from 'eslint';
-import { beforeAll, describe, expect, it } from 'vitest';
+import tseslint from 'typescript-eslint';
+import { describe, expect, it } from 'vitest';
 import { looksLikeUnit, unitOf } from '../lint/unit-suffix.js';
 
-let eslint: ESLint;
-beforeAll(() => {
-  // In CI the typed rules would read each file from the disk, not the text that is planted here.
-  process.env['TSESTREE_SINGLE_RUN'] = 'false';
-  eslint = new ESLint({ cwd: new URL('../..', import.meta.url).pathname });
-});
+const root = new URL('../..', import.meta.url).pathname;
+const eslint = new ESLint({ cwd: root });
 
-/**
- * Rules that a text would break if it stood in this file; the file must exist for the typed rules
- * to read it.
- */
+/** Rules that a text would break if it stood in this file. */
 async function broken(text: string, filePath: string): Promise<string[]> {
   const [result] = await eslint.lintText(text, { filePath });
   return [...new Set(result!.messages.map(({ ruleId }) => ruleId ?? 'parse'))];
@@ -110,6 +107,49 @@ describe('planted violations are found', () => {
         'packages/core/src/air/climate.ts',
       ),
     ).toEqual([]);
+  });
+});
+
+describe('rules that ask for the types behind a name', () => {
+  const { rules } = JSON.parse(readFileSync(path.join(root, '.oxlintrc.json'), 'utf8')) as {
+    rules: Record<string, unknown>;
+  };
+  /** Rules that a text breaks where it stands in a folder of the repository. */
+  const typedFaultsOf = (text: string): string[] => {
+    const folder = mkdtempSync(path.join(root, 'packages/core/test/planted-'));
+    const file = path.join(folder, 'planted.ts');
+    try {
+      writeFileSync(file, text);
+      const words = ['--type-aware', '--format=json', file];
+      const said = spawnSync(path.join(root, 'node_modules/.bin/oxlint'), words, { cwd: root });
+      const { diagnostics } = JSON.parse(String(said.stdout)) as {
+        diagnostics: { code: string }[];
+      };
+      return diagnostics.map(({ code }) => code.replace(/^.*\((.*)\)$/, '$1'));
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+  };
+
+  it('are all that the published set has, but one that takes a narrowing cast for idle', () => {
+    const published = tseslint.configs.recommendedTypeCheckedOnly
+      .flatMap((part) => Object.entries(part.rules ?? {}))
+      .filter(([name, level]) => name.startsWith('@typescript-eslint/') && level === 'error')
+      .map(([name]) => name.replace('@typescript-eslint/', 'typescript/'));
+    expect(Object.keys(rules).sort()).toEqual(
+      published.filter((name) => name !== 'typescript/no-unnecessary-type-assertion').sort(),
+    );
+  });
+  it.each([
+    ['a promise nobody waits for', 'const read = async () => 1;\nread();', 'no-floating-promises'],
+    [
+      'any, taken for a number',
+      'export const n: number = JSON.parse("1");',
+      'no-unsafe-assignment',
+    ],
+    ['async that waits for nothing', 'export const read = async () => 1;', 'require-await'],
+  ])('%s', (_, text, rule) => {
+    expect(typedFaultsOf(text)).toContain(rule);
   });
 });
 
