@@ -56,7 +56,9 @@ describe('verdicts', () => {
     expect(html).toContain('panel-too-cold');
   });
   it('are said once, and in the painter’s own units', () => {
-    const html = drawn(<VerdictList verdicts={[...verdicts, ...verdicts]} hideGo />, IMPERIAL);
+    const html = drawn(<VerdictList verdicts={[...verdicts, ...verdicts]} hideGo />, {
+      units: IMPERIAL,
+    });
     expect(html.match(/data-code="panel-too-cold"/g)).toHaveLength(1);
     expect(html).toContain('°F');
     expect(html).not.toContain('°C');

@@ -99,7 +99,9 @@ export function SheetPage() {
               ))}
           </dl>
         </div>
-        {setup && <TinPrices key={sheet.id} sheet={sheet} setup={setup} />}
+        <ForRole atLeast="painter">
+          {setup && <TinPrices key={sheet.id} sheet={sheet} setup={setup} />}
+        </ForRole>
         {sheet.recipes?.map((recipe) => (
           <Recipe key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
         ))}

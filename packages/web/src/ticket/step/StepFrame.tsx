@@ -4,7 +4,7 @@
  */
 import { ActionIcon, Button } from '@mantine/core';
 import { IconX } from '@tabler/icons-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useDrawer, useDrawerContents, type DrawerPage } from './stepDrawer.ts';
 import styles from './StepFrame.module.css';
 
@@ -30,6 +30,10 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
     ['why', 'Why'],
   ];
   const shown = pages.find(([page]) => page === kept);
+  const areWaysShown = shown?.[0] === 'ways';
+  // Drawn at the first opening, not with every step; from then on what was typed there stays.
+  const [wereWaysShown, setWereWaysShown] = useState(areWaysShown);
+  if (areWaysShown && !wereWaysShown) setWereWaysShown(true);
   return (
     <div className={styles['frame']}>
       {/* Where they are longer than the screen, keys scroll them too. */}
@@ -43,8 +47,8 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
             <IconX size={26} />
           </ActionIcon>
         </div>
-        {ways && (
-          <div className="stack" hidden={shown?.[0] !== 'ways'}>
+        {ways && (areWaysShown || wereWaysShown) && (
+          <div className="stack" hidden={!areWaysShown}>
             {ways.content}
           </div>
         )}
