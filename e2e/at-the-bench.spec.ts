@@ -37,7 +37,11 @@ const hiddenOn = (page: Page) =>
       inner.bottom <= outer.bottom + 1 &&
       inner.left >= outer.left - 1 &&
       inner.right <= outer.right + 1;
-    return [...document.querySelectorAll('[data-work] [data-figure], [data-action] button')]
+    const seen = ['[data-figure]', '[data-option]', 'fieldset button']
+      .map((part) => `[data-work] ${part}`)
+      .concat('[data-action] button')
+      .join();
+    return [...document.querySelectorAll(seen)]
       .filter((element) => element.getBoundingClientRect().width > 0)
       .filter((element) => {
         const box = element.getBoundingClientRect();
@@ -136,6 +140,8 @@ test('every step of a coat is whole on one screen, by day and in the booth', asy
   await expectWhole(page, 'prep');
   await page.getByRole('button', { name: 'Gate', exact: true }).click();
   await expectWhole(page, 'gate');
+  await choose(page, 'Breathing', 'Air-fed');
+  await expectWhole(page, 'gate, air-fed');
   await answerGate(page);
   await expectWhole(page, 'air');
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();

@@ -214,7 +214,7 @@ const TOUCH_PX = 48;
 export const tooSmallToTouch = (page: Page): Promise<string[]> =>
   page.evaluate((least) => {
     const touched =
-      'button, [role=button], a, input, select, textarea, [role=slider], summary, [role=option], [role=menuitem], .mantine-SegmentedControl-label';
+      'button, [role=button], a, input, select, textarea, [role=slider], summary, [role=option], [role=menuitem], .mantine-SegmentedControl-label, [data-option]';
     // A tick, a switch and a slider are touched on their words and their way, not only on the mark.
     const WHOLE =
       '.mantine-Checkbox-body, .mantine-Switch-body, .mantine-Slider-trackContainer, .mantine-Chip-root';
@@ -222,7 +222,9 @@ export const tooSmallToTouch = (page: Page): Promise<string[]> =>
       const isDrawn =
         at.checkVisibility({ visibilityProperty: true }) && !at.closest('[aria-hidden]');
       const isRead = at.matches('a') && getComputedStyle(at).display === 'inline';
-      const isMark = at.matches('.mantine-SegmentedControl-input, [type=hidden], [type=file]');
+      const isMark =
+        at.matches('.mantine-SegmentedControl-input, [type=hidden], [type=file]') ||
+        at.matches('[data-option] input');
       if (!isDrawn || isRead || isMark) return false;
       const { width, height } = (at.closest(WHOLE) ?? at).getBoundingClientRect();
       return Math.min(width, height) > 1 && Math.min(width, height) < least - 0.5;

@@ -39,7 +39,7 @@ export function GateQuestions({
   const protect = (change: Partial<NonNullable<GateAnswersGiven['protection']>>) =>
     setAnswers({ ...answers, protection: { breathing: 'none', ...answers.protection, ...change } });
   return (
-    <>
+    <div className={styles['fit']}>
       <div className={styles['questions']}>
         <Question isWide label="What do you breathe through?">
           <Choice
@@ -54,40 +54,6 @@ export function GateQuestions({
             onChange={(breathing) => protect({ breathing: breathing as Breathing })}
           />
         </Question>
-        {answers.protection?.breathing === 'airFed' && (
-          <Question label="Breathing air looked at today: filter, monitor, hose, intake away from exhaust?">
-            <YesNo
-              label="Breathing air"
-              value={answers.breathingAirChecked}
-              onChange={(breathingAirChecked) => setAnswers({ ...answers, breathingAirChecked })}
-            />
-          </Question>
-        )}
-        <Question label="Anybody without protection in or by the room?">
-          <YesNo
-            label="Bystanders"
-            value={answers.bystanders}
-            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
-          />
-        </Question>
-        {needsCover({ product }) && (
-          <>
-            <Question label="Skin covered: gloves, suit, hood?">
-              <YesNo
-                label="Skin covered"
-                value={answers.protection?.skin}
-                onChange={(skin) => protect({ skin })}
-              />
-            </Question>
-            <Question label="Eyes covered: full face or goggles?">
-              <YesNo
-                label="Eyes covered"
-                value={answers.protection?.eyes}
-                onChange={(eyes) => protect({ eyes })}
-              />
-            </Question>
-          </>
-        )}
         <Question isWide label="Extraction?">
           <Choice
             label="Extraction"
@@ -106,7 +72,44 @@ export function GateQuestions({
             }
           />
         </Question>
-        <Question isWide label="The floor round the car?">
+        {answers.protection?.breathing === 'airFed' && (
+          <Question
+            isLong
+            label="Breathing air looked at today: filter, monitor, hose, intake away from exhaust?"
+          >
+            <YesNo
+              label="Breathing air"
+              value={answers.breathingAirChecked}
+              onChange={(breathingAirChecked) => setAnswers({ ...answers, breathingAirChecked })}
+            />
+          </Question>
+        )}
+        {needsCover({ product }) && (
+          <>
+            <Question label="Skin covered: gloves, suit, hood?">
+              <YesNo
+                label="Skin covered"
+                value={answers.protection?.skin}
+                onChange={(skin) => protect({ skin })}
+              />
+            </Question>
+            <Question label="Eyes covered: full face or goggles?">
+              <YesNo
+                label="Eyes covered"
+                value={answers.protection?.eyes}
+                onChange={(eyes) => protect({ eyes })}
+              />
+            </Question>
+          </>
+        )}
+        <Question isLong label="Anybody without protection in or by the room?">
+          <YesNo
+            label="Bystanders"
+            value={answers.bystanders}
+            onChange={(bystanders) => setAnswers({ ...answers, bystanders })}
+          />
+        </Question>
+        <Question isWhole label="The floor round the car?">
           <Choice
             label="Floor"
             value={answers.floor}
@@ -122,7 +125,7 @@ export function GateQuestions({
         </Question>
         {isTwoPackHazard({ product }) && place !== 'booth' && (
           <Question
-            isWide
+            isWhole
             label="Is two-pack allowed in a place like this where you are? Ask the authority; this tool does not know."
           >
             <Choice
@@ -147,7 +150,7 @@ export function GateQuestions({
         )}
       </div>
       {product.carrier === 'solvent' && <Ignition {...{ known, answers, setAnswers }} />}
-    </>
+    </div>
   );
 }
 

@@ -29,6 +29,9 @@ const PLACE_NAME = {
   outdoors: 'the open air',
 } as const;
 
+/** What is not answered yet stands on the action, and as its question. */
+const NOT_ANSWERED_YET = ['answers-missing', 'breathing-air-unchecked'];
+
 type GateCardProps = CardProps & { room: Room; latest: GateRecord | undefined; gate: GateState };
 
 export function GateCard({
@@ -72,9 +75,8 @@ export function GateCard({
     <StepFrame
       said={
         <>
-          {/* What is not answered yet stands on the action. */}
           <VerdictList
-            verdicts={outcome.verdicts.filter(({ code }) => code !== 'answers-missing')}
+            verdicts={outcome.verdicts.filter(({ code }) => !NOT_ANSWERED_YET.includes(code))}
             hideGo
           />
           {outcome.alternatives.length > 0 && (
