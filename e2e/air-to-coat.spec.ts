@@ -7,10 +7,11 @@ import {
   expectAccessible,
   letMinutesPass,
   openDrawer,
+  press,
+  pullTrigger,
   steerProbe,
   TEN_O_CLOCK,
   toPlace,
-  pullTrigger,
 } from './shop.ts';
 
 test.describe.configure({ mode: 'serial' });
@@ -109,13 +110,21 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await page.getByRole('textbox', { name: 'Wet film' }).fill('1.5 mil');
   await page.getByRole('textbox', { name: 'Note' }).fill('First of the morning');
   await page.getByRole('button', { name: 'Log this coat' }).click();
-  await expect(page.getByRole('button', { name: 'The gun is clean' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'The gun is clean' })).toBeDisabled();
-  await page.getByRole('checkbox', { name: /^Air hose off/ }).check();
-  await page.getByRole('button', { name: /^Skip: Body wiped/ }).click();
-  await page.getByRole('textbox', { name: 'Skipped, because' }).fill('wiped at noon');
-  await page.getByRole('button', { name: 'All done as listed' }).click();
-  await page.getByRole('button', { name: 'The gun is clean' }).click();
+  await press(page, 'Not measured: on to the gun');
+  await press(page, 'Done');
+  await expect(page.getByRole('heading', { name: /^2 of 13 Air still on/ })).toBeVisible();
+  await press(page, 'Skip');
+  await expect(page.getByRole('button', { name: 'Leave it out' })).toBeDisabled();
+  await page.getByRole('textbox', { name: 'Skipped, because' }).fill('flushed at noon');
+  await press(page, 'Leave it out');
+  await expect(page.getByRole('heading', { name: /^3 of 13 Air hose off/ })).toBeVisible();
+  // The whole of it is a touch away, and knows what was answered.
+  await openDrawer(page, 'List, dates');
+  await expect(page.getByRole('textbox', { name: 'Skipped, because' })).toHaveValue(
+    'flushed at noon',
+  );
+  await press(page, 'All done');
+  await press(page, 'The gun is clean');
   await expect(page.getByText('Wren is clean.')).toBeVisible();
   await page.getByRole('button', { name: 'On to the next coat' }).click();
   await expect(page.getByRole('heading', { name: /Base · coat 1 of 3/ })).toBeVisible();

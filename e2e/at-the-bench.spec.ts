@@ -11,9 +11,10 @@ import {
   letMinutesPass,
   openDrawer,
   ownTicket,
+  press,
   steerProbe,
-  tooSmallToTouch,
   TEN_O_CLOCK,
+  tooSmallToTouch,
 } from './shop.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -169,7 +170,12 @@ test('every step of a coat is whole on one screen, by day and in the booth', asy
   await expectWhole(page, 'look');
   await page.getByRole('button', { name: 'Nothing wrong, good: log this coat' }).click();
   await expect(page.getByText(/The mix thickens in/)).toBeVisible();
+  await expectWhole(page, 'clean, what is left');
+  await press(page, 'Not measured: on to the gun');
   await expectWhole(page, 'clean');
+  // The longest of them.
+  await press(page, 'Done');
+  await expectWhole(page, 'clean, back-flush');
 });
 
 test('what is drawn beside a step stays as it was left, and covers no action', async ({ page }) => {

@@ -45,7 +45,7 @@ test('after the last coat stands when to look again, tape, polish, wash and wax'
   await page.goto(`/tickets/${id}`);
   await toCoat(page, /^Clear 2/);
   await step(page, 'Clean');
-  await openDrawer(page, 'Not before, heat');
+  await openDrawer(page, 'List, dates');
   const after = page.getByRole('region', { name: 'After this coat' });
   await expect(after.locator('[data-after="look"]')).toContainText('side light');
   for (const date of ['tape', 'polish', 'handOver', 'machineWash', 'wax'])

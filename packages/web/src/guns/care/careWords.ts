@@ -152,3 +152,12 @@ export const ITEM: Record<string, Item> = {
 
 export const itemsOf = (kind: CareKind): (Item & { key: string })[] =>
   CARE_ITEMS[kind].map((key) => ({ key, ...ITEM[key]! }));
+
+export type CareAnswer = { answer: 'done' | 'skipped'; reason?: string };
+export type CareAnswers = Record<string, CareAnswer>;
+
+/** Neither done nor skipped with a word why. */
+export function isOpenIn(answers: CareAnswers, key: string): boolean {
+  const given = answers[key];
+  return !given || (given.answer === 'skipped' && !given.reason?.trim());
+}

@@ -13,13 +13,13 @@ import { noteDown } from '../../api/outbox.ts';
 import { useCare } from '../../api/reads.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
-import { CareChecklist } from '../../guns/care/CareChecklist.tsx';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { EarliestTimes } from '../flash/EarliestTimes.tsx';
 import { AfterDates } from './AfterDates.tsx';
+import { CleanGun } from './CleanGun.tsx';
 import { CloseTicket } from './CloseTicket.tsx';
 import { FinishCard } from './FinishCard.tsx';
-import { LeftInCup } from './LeftInCup.tsx';
+import { asksWhatIsLeft, LeftInCup, UsedSaid } from './LeftInCup.tsx';
 import { LookAgain } from './LookAgain.tsx';
 import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
@@ -128,37 +128,20 @@ export function CleanCard({
       </StepFrame>
     );
   return (
-    <CareChecklist
-      gunId={gunId}
-      kind="cleaned"
-      of={{ coatId: coat.id, ticketId: whole.ticket.id }}
-      finish="The gun is clean"
-      onKept={() => void confirmPotLife()}
-      frame={({ drawing, list, action, other }) => (
-        <StepFrame
-          ways={{
-            ...ways,
-            content: (
-              <>
-                {drawing}
-                {ways.content}
-              </>
-            ),
-          }}
-          said={said}
-          action={action}
-          other={
-            <>
-              {other}
-              {goOn}
-            </>
-          }
-        >
-          {thickens}
-          {leftInCup}
-          <div className="card">{list}</div>
-        </StepFrame>
-      )}
+    <CleanGun
+      round={{
+        gunId,
+        kind: 'cleaned',
+        of: { coatId: coat.id, ticketId: whole.ticket.id },
+        onKept: () => void confirmPotLife(),
+      }}
+      thickens={thickens}
+      leftInCup={leftInCup}
+      isLeftAsked={asksWhatIsLeft(whole, stage.id)}
+      used={<UsedSaid {...{ whole, stage, painter }} />}
+      said={said}
+      later={ways.content}
+      goOn={goOn}
     />
   );
 }

@@ -13,15 +13,20 @@ import type { CardProps } from '../cardProps.ts';
 
 type LeftInCupProps = Pick<CardProps, 'whole' | 'stage' | 'painter' | 'keep'>;
 
+/** What was mixed for the stage is sprayed or left: there is no more to come. */
+const isAllSprayed = ({ mixes, coats }: TicketWhole, id: string): boolean =>
+  mixes.some(({ stageId }) => stageId === id) &&
+  coats.every((coat) => coat.stageId !== id || isOn(coat));
+
+/** Nobody has said yet what was left of it. */
+export const asksWhatIsLeft = (whole: TicketWhole, id: string): boolean =>
+  isAllSprayed(whole, id) && !whole.usages.some(({ stageId }) => stageId === id);
+
 export function LeftInCup({ whole, stage, painter, keep }: LeftInCupProps) {
   const [leftMl, setLeftMl] = useState<number>();
   const [busy, write] = useWrite();
-  const own = whole.coats.filter(({ stageId }) => stageId === stage.id);
-  const isPoured = whole.mixes.some(({ stageId }) => stageId === stage.id);
   const kept = whole.usages.findLast(({ stageId }) => stageId === stage.id);
-  const format = formatFor(painter.units);
-  const volume = (ml: number) => format.joined(format.volume(ml));
-  if (!isPoured || !own.every(isOn)) return null;
+  if (!isAllSprayed(whole, stage.id)) return null;
   const tell = (ml: number) =>
     write(async () =>
       keep(
@@ -56,11 +61,25 @@ export function LeftInCup({ whole, stage, painter, keep }: LeftInCupProps) {
           Nothing was left
         </Button>
       </div>
-      <p className="quiet">
-        {kept
-          ? `Used ${volume(kept.usedMl)} of ${volume(kept.plannedMl)} planned: ${(kept.usedMl / kept.plannedMl).toFixed(2)}. Your next amount goes by it.`
-          : 'What you say narrows how much is planned next time.'}
-      </p>
+      {kept ? (
+        <UsedSaid {...{ whole, stage, painter }} />
+      ) : (
+        <p className="quiet">What you say narrows how much is planned next time.</p>
+      )}
     </div>
+  );
+}
+
+/** What was used of what was planned, once it was said. */
+export function UsedSaid({ whole, stage, painter }: Omit<LeftInCupProps, 'keep'>) {
+  const kept = whole.usages.findLast(({ stageId }) => stageId === stage.id);
+  const format = formatFor(painter.units);
+  const volume = (ml: number) => format.joined(format.volume(ml));
+  if (!kept) return null;
+  return (
+    <p className="quiet">
+      Used {volume(kept.usedMl)} of {volume(kept.plannedMl)} planned:{' '}
+      {(kept.usedMl / kept.plannedMl).toFixed(2)}. Your next amount goes by it.
+    </p>
   );
 }
