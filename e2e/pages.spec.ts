@@ -93,3 +93,21 @@ for (const page of PAGES.map(withKind))
     expect(sideways, 'cut off sideways').toBeLessThanOrEqual(1);
     expect(faults).toEqual([]);
   });
+
+/** What a first visit may cost on a shop's network, kB of script as it is sent. */
+const FIRST_VISIT_BYTES = 300_000;
+test('the first visit is sent packed, and no more of it than it needs', async ({ page }) => {
+  const sent: { name: string; packed: string | undefined; bytes: number }[] = [];
+  page.on('response', (response) => {
+    const { pathname } = new URL(response.url());
+    if (!pathname.endsWith('.js')) return;
+    const { 'content-encoding': packed, 'content-length': bytes } = response.headers();
+    sent.push({ name: pathname, packed, bytes: Number(bytes) });
+  });
+  await open(page, '/');
+  const loose = sent.filter(({ packed, bytes }) => packed === undefined && bytes > 1000);
+  expect(loose).toEqual([]);
+  const total = sent.reduce((sum, { bytes }) => sum + bytes, 0);
+  expect(sent.length).toBeGreaterThan(5);
+  expect(total).toBeLessThan(FIRST_VISIT_BYTES);
+});

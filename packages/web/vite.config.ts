@@ -1,5 +1,6 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 
 /** The letters of the first page come with it, so that no line jumps when they arrive. */
@@ -29,6 +30,12 @@ export default defineConfig({
   plugins: [
     react(),
     lettersFirst,
+    // Once at build: the shop's own network takes the packed file as it lies there.
+    compression({
+      include: /\.(js|css|svg|webmanifest)$/,
+      threshold: 1000,
+      algorithms: ['gzip', 'brotliCompress'],
+    }),
     VitePWA({
       // Registered by main.tsx; a new one takes over at once, a page that is open stays as it is.
       injectRegister: false,

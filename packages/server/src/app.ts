@@ -1,6 +1,7 @@
 /** The server: parse, ask, keep, answer. */
 import path from 'node:path';
 import express, { type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import type { DataSource } from 'typeorm';
 import { airRoutes } from './air/airRoutes.ts';
 import { StandInProbe } from './air/probe.ts';
@@ -81,13 +82,21 @@ export async function createApp(database: DataSource, options: AppOptions): Prom
 
 const FINDINGS_FILE_PATH = '/api/findings-file';
 
-/** Built files never change under their hashed names; the page itself is always asked for anew. */
+/**
+ * Built files never change under their hashed names and lie packed beside themselves; the page
+ * itself is always asked for anew.
+ */
 function serveWeb(app: Express, folder: string): void {
+  const order = ['br', 'gz'];
+  const packed = { enableBrotli: true, orderPreference: order, index: false };
   app.use(
     '/assets',
-    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y' }),
+    staticGzip(path.join(folder, 'assets'), {
+      ...packed,
+      serveStatic: { immutable: true, maxAge: '1y' },
+    }),
   );
-  app.use(express.static(folder, { index: false }));
+  app.use(staticGzip(folder, packed));
   app.get('/{*rest}', (req, res) => {
     // A file that is not there is not a page of the app.
     if (path.extname(req.path) !== '') throw new NotFound(`There is no file ${req.path}.`);
