@@ -48,7 +48,9 @@ describe('the day of the board', () => {
   });
 });
 
-it.each(['2026-03-28T20:00:00Z', '2026-10-24T20:00:00Z', '2026-06-03T20:00:00Z'])(
+// In the evening, and past midnight: once before the hands are put back.
+const CLOSED = ['2026-06-03T20:00:00Z', '2026-06-03T23:06:00Z', '2026-10-25T00:06:00Z'];
+it.each(['2026-03-28T20:00:00Z', '2026-10-24T20:00:00Z', ...CLOSED])(
   'begins at the opening on the wall, whatever the clocks do over night: %s',
   (evening) => {
     const { nowMinute, startMinute, closesMinute, breaks } = boardDay(at(evening), shop);

@@ -40,7 +40,10 @@ export function whenOpen(atMs: number, shop: Pick<Shop, 'hours' | 'timeZone'>): 
 /** With less than this nothing is begun any more. */
 const LEAST_LEFT_MINUTES = 30;
 
-/** What the board lays out: the rest of today, or the next day once hardly anything is left. */
+/**
+ * What the board lays out: the rest of today, today from its opening before that, or the next day
+ * once hardly anything is left.
+ */
 export function boardDay(
   nowMs: number,
   shop: Pick<Shop, 'hours' | 'timeZone'>,
@@ -56,11 +59,12 @@ export function boardDay(
   const isTomorrow = nowMinute >= closesMinute - LEAST_LEFT_MINUTES;
   // By the next opening on the wall: over a change of summer time the night is an hour off.
   const closedMs = nowMs + Math.max(0, closesMinute - nowMinute) * MINUTE_MS;
-  const opensInMinutes = Math.round((whenOpen(closedMs, shop) - nowMs) / MINUTE_MS);
-  const later = isTomorrow ? nowMinute + opensInMinutes - opensMinute : 0;
+  const opensMs = whenOpen(isTomorrow ? closedMs : nowMs, shop);
+  const opensInMinutes = Math.round((opensMs - nowMs) / MINUTE_MS);
+  const later = opensInMinutes > 0 ? nowMinute + opensInMinutes - opensMinute : 0;
   return {
     nowMinute,
-    startMinute: isTomorrow ? later + opensMinute : nowMinute,
+    startMinute: nowMinute + opensInMinutes,
     closesMinute: later + closesMinute,
     breaks: breaks.map(([from, to]) => [later + from, later + to]),
     isTomorrow,
