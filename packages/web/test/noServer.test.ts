@@ -5,7 +5,7 @@ import { TOUCH_HEADER } from '@orthochrom/contract/shop/signIn.ts';
 import { ApiFault, NoConnection, postJson, send } from '../src/api/client.ts';
 import { subscribeToLead } from '../src/api/leadTouch.ts';
 import { changedReads } from '../src/api/keptReads.ts';
-import { withNote, type Note } from '../src/api/outbox.ts';
+import { noteDown, withNote, type Note } from '../src/api/outbox.ts';
 
 const note = (over: Partial<Note>): Note => ({
   key: 'k',
@@ -120,6 +120,12 @@ describe('a write that asks for a lead', () => {
     whenAsked('t-1');
     await expect(postJson('/api/x', { a: 3 })).resolves.toEqual({ ok: true });
     expect(touches).toEqual([null, 't-1']);
+  });
+  it('a note too', async () => {
+    const touches = untilTouched();
+    whenAsked('t-2');
+    await expect(noteDown('Left out', 'POST', '/api/x', { a: 5 })).resolves.toEqual({ ok: true });
+    expect(touches).toEqual([null, 't-2']);
   });
   it('stays refused where none was given, and is not sent again', async () => {
     const touches = untilTouched();

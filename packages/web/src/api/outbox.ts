@@ -134,6 +134,13 @@ export async function sendNotesOfOthers(): Promise<void> {
 export const discardNote = (key: string): Promise<void> =>
   change((now) => now.filter((one) => one.key !== key));
 
+/** What was noted away from a lead and wants one: asked here and now, then sent with the hand. */
+export async function sendWithLead({ key, method, url, body, notedAt }: Note): Promise<void> {
+  await withLead((touch) => send(method, url, body, { key, notedAt, ...(touch ? { touch } : {}) }));
+  await discardNote(key);
+  await refreshAll();
+}
+
 /** Over the version that stands there now: the painter has seen both. */
 export async function putNoteOver(key: string, version: number): Promise<void> {
   await change((now) =>

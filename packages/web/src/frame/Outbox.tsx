@@ -1,7 +1,8 @@
 /** What waits on this device for the server, and what the server said against it. */
 import { Button } from '@mantine/core';
 import { showClash } from '../api/clash.ts';
-import { discardNote, putNoteOver, useNotes, type Note } from '../api/outbox.ts';
+import { discardNote, putNoteOver, sendWithLead, useNotes, type Note } from '../api/outbox.ts';
+import { useWrite } from '../api/useWrite.ts';
 import { timeText } from '../words/timeText.ts';
 import styles from './Shell.module.css';
 
@@ -28,8 +29,10 @@ export function Outbox() {
   );
 }
 
-function Refused({ note: { key, what, notedAt, refused, body } }: { note: Note }) {
-  const { message, mine, theirs } = refused!;
+function Refused({ note }: { note: Note }) {
+  const { key, what, notedAt, refused, body } = note;
+  const [busy, write] = useWrite();
+  const { code, message, mine, theirs } = refused!;
   const version = (theirs as { version?: number } | undefined)?.version;
   const compare = () =>
     showClash({
@@ -46,6 +49,15 @@ function Refused({ note: { key, what, notedAt, refused, body } }: { note: Note }
         </strong>{' '}
         {message}
       </p>
+      {code === 'lead-asked' && (
+        <Button
+          size="compact-md"
+          loading={busy}
+          onClick={() => void write(() => sendWithLead(note))}
+        >
+          Ask a lead
+        </Button>
+      )}
       {theirs !== undefined && (
         <Button size="compact-md" variant="default" onClick={compare}>
           Compare
