@@ -6,17 +6,9 @@ import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
+import { IN_ORDER } from '../packages/server/test/inOrder.ts';
 import { call } from './call.ts';
 import { letMinutesPass } from './shop.ts';
-
-const IN_ORDER = {
-  protection: { breathing: 'airFed', skin: true, eyes: true },
-  breathingAirChecked: true,
-  extraction: 'on',
-  ignition: [],
-  bystanders: false,
-  floor: 'clear',
-};
 
 class CoatAhead {
   private constructor(

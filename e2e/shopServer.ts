@@ -15,9 +15,9 @@ const root = path.dirname(import.meta.dirname);
 const addressOf = (shop: number): string => `http://127.0.0.1:${FIRST_PORT + shop}`;
 const databaseVariable = (shop: number): string => `SHOP_${shop}_DATABASE_URL`;
 
-/** The shop of the worker that asks; Playwright numbers them. */
+/** The shop of the worker that asks; Playwright numbers them. A bench names its own. */
 const ownShop = Number(process.env['TEST_PARALLEL_INDEX'] ?? 0);
-export const ADDRESS = addressOf(ownShop);
+export const ADDRESS = process.env['SHOP_ADDRESS'] ?? addressOf(ownShop);
 export const databaseUrl = (): string => process.env[databaseVariable(ownShop)]!;
 
 /** Resolves when the shop serves; gives the way to close it. */

@@ -5,10 +5,12 @@
  * npm start -- --port 4355 --data /tmp/pictures
  */
 import { chromium, type Page } from '@playwright/test';
-import { v7 as newId } from 'uuid';
 import { CHROMIUM } from './chromium.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:4355';
+process.env['SHOP_ADDRESS'] = base;
+const { ownTicket, steerProbe, TEN_O_CLOCK } = await import('../e2e/shop.ts');
+const { passGate } = await import('../e2e/coatAhead.ts');
 const TABS = ['Prep', 'Gate', 'Air', 'Mix', 'Gun', 'Spray', 'Flash', 'Look', 'Clean'];
 /** Touches from a plan to a coat that flashes. */
 const ON_THE_WAY = [
@@ -25,44 +27,6 @@ const SETTLED_MS = 900;
 const SLOWED_BY = 4;
 const LONG_MS = 50;
 const WALKS = 5;
-
-type Named = { id: string };
-type Ticket = Record<string, unknown> & {
-  id: string;
-  vehicle: string;
-  painterId: string;
-  panels: Named[];
-  stages: (Named & { kind: string; panelIds: string[] })[];
-};
-const ask = async <T>(path: string, body?: object): Promise<T> =>
-  (await (
-    await fetch(`${base}/api${path}`, {
-      ...(body
-        ? {
-            method: 'POST',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify(body),
-          }
-        : {}),
-    })
-  ).json()) as T;
-
-async function ownTicket(): Promise<Ticket> {
-  const { tickets } = await ask<{ tickets: Ticket[] }>('/tickets');
-  const like = tickets.find(({ vehicle }) => vehicle.startsWith('Linnet hatchback, left side'))!;
-  const { version: _v, number: _n, state: _s, createdAt: _c, ...bare } = like;
-  const renewed = new Map(like.panels.map(({ id }) => [id, newId()]));
-  const stages = like.stages
-    .filter(({ kind }) => kind === 'sealer')
-    .map((stage) => ({
-      ...stage,
-      id: newId(),
-      panelIds: stage.panelIds.map((id) => renewed.get(id)),
-    }));
-  const panels = like.panels.map((panel) => ({ ...panel, id: renewed.get(panel.id) }));
-  const own = { ...bare, id: newId(), vehicle: 'Plover estate, bench of steps', panels, stages };
-  return ask<{ ticket: Ticket }>('/tickets', own).then(({ ticket }) => ticket);
-}
 
 type TraceEvent = {
   name: string;
@@ -112,32 +76,19 @@ async function walk(page: Page, id: string): Promise<Map<string, number[]>> {
   return held;
 }
 
-async function readyTicket(): Promise<string> {
-  const { id, painterId, stages } = await ownTicket();
-  await ask(`/tickets/${id}/gate-answers`, {
-    id: newId(),
-    stageId: stages[0]!.id,
-    step: 'mix',
-    painterId,
-    protection: { breathing: 'airFed', skin: true, eyes: true },
-    breathingAirChecked: true,
-    extraction: 'on',
-    ignition: [],
-    bystanders: false,
-    floor: 'clear',
-  });
-  return id;
-}
-
 const browser = await chromium.launch({
   executablePath: CHROMIUM.path,
   chromiumSandbox: false,
   args: ['--disable-gpu', '--disable-background-networking'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-await ask('/probe', { minute: 600, minutesPerSecond: 0 });
+await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
 const walks: Map<string, number[]>[] = [];
-for (let i = 0; i < WALKS; i += 1) walks.push(await walk(page, await readyTicket()));
+for (let i = 0; i < WALKS; i += 1) {
+  const id = await ownTicket('Plover estate, bench of steps', 'sealer');
+  await passGate(id);
+  walks.push(await walk(page, id));
+}
 await browser.close();
 const sum = (long: number[]): number => long.reduce((all, ms) => all + ms, 0);
 console.log('ms of long tasks in all, each of them; slowed four times');

@@ -6,7 +6,8 @@ import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ACCESS, roleFor } from '../src/signIn/access.ts';
 import { Tablet } from './tablet.ts';
-import { IN_ORDER, ShopFixture } from './shopFixture.ts';
+import { IN_ORDER } from './inOrder.ts';
+import { ShopFixture } from './shopFixture.ts';
 import { concrete, NetworkFixture, PIN, type Who } from './networkFixture.ts';
 
 let network: NetworkFixture;

@@ -15,6 +15,7 @@ import { createApp } from '../src/app.ts';
 import type { Network } from '../src/http/edges.ts';
 import { Calculator } from '../src/calculation/calculator.ts';
 import { urlOf } from './urlOf.ts';
+import { IN_ORDER } from './inOrder.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 import { Changes } from '../src/event/changes.ts';
 import { demoDays } from '../src/demo/demoDays.ts';
@@ -31,15 +32,6 @@ export type Fault = {
   };
 };
 export const TEN_O_CLOCK = 600;
-/** Every answer at the gate as it should be. */
-export const IN_ORDER = {
-  protection: { breathing: 'airFed', skin: true, eyes: true },
-  breathingAirChecked: true,
-  extraction: 'on',
-  ignition: [],
-  bystanders: false,
-  floor: 'clear',
-} as const;
 
 const FROM_SOURCE = {
   path: path.join(import.meta.dirname, '../src/calculation/calculationWorker.ts'),

@@ -10,7 +10,8 @@ import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { changeRoom, CoatWalk, type Answered } from './coatWalk.ts';
-import { IN_ORDER, ShopFixture, TEN_O_CLOCK, type Fault } from './shopFixture.ts';
+import { IN_ORDER } from './inOrder.ts';
+import { ShopFixture, TEN_O_CLOCK, type Fault } from './shopFixture.ts';
 
 const COLD = 440;
 let shop: ShopFixture;
