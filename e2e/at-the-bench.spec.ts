@@ -14,8 +14,8 @@ import {
   press,
   steerProbe,
   TEN_O_CLOCK,
-  tooSmallToTouch,
 } from './shop.ts';
+import { tooNear, tooSmallToTouch } from './touch.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 
@@ -85,6 +85,7 @@ async function expectWhole(page: Page, step: string, { isAloft = false } = {}): 
       if (isBooth) await expectReadable(page, size, where, isAloft);
       // The map grows what is touched once it knows its new size.
       await expect.poll(() => tooSmallToTouch(page), { message: where }).toEqual([]);
+      await expect.poll(() => tooNear(page), { message: where }).toEqual([]);
     }
     if (isBooth) await inBooth(page, false);
   }

@@ -14,9 +14,9 @@ import {
   press,
   pullTrigger,
   TEN_O_CLOCK,
-  tooSmallToTouch,
   toPoured,
 } from './shop.ts';
+import { tooSmallToTouch } from './touch.ts';
 import { ADDRESS } from './shopServer.ts';
 import { NETWORK_HOST, openOwnShop, type OwnShop } from './ownShop.ts';
 

@@ -207,31 +207,3 @@ export async function ownTicket(
   expect(reply.ok, await reply.text()).toBe(true);
   return own.id;
 }
-
-/** Least side of what a glove touches, px; a link within a sentence is read, not aimed at. */
-const TOUCH_PX = 48;
-/** What may be touched on this page and is smaller than a gloved finger. */
-export const tooSmallToTouch = (page: Page): Promise<string[]> =>
-  page.evaluate((least) => {
-    const touched =
-      'button, [role=button], a, input, select, textarea, [role=slider], summary, [role=option], [role=menuitem], .mantine-SegmentedControl-label, [data-option]';
-    // A tick, a switch and a slider are touched on their words and their way, not only on the mark.
-    const WHOLE =
-      '.mantine-Checkbox-body, .mantine-Switch-body, .mantine-Slider-trackContainer, .mantine-Chip-root';
-    const small = [...document.querySelectorAll<HTMLElement>(touched)].filter((at) => {
-      const isDrawn =
-        at.checkVisibility({ visibilityProperty: true }) && !at.closest('[aria-hidden]');
-      const isRead = at.matches('a') && getComputedStyle(at).display === 'inline';
-      const isMark =
-        at.matches('.mantine-SegmentedControl-input, [type=hidden], [type=file]') ||
-        at.matches('[data-option] input');
-      if (!isDrawn || isRead || isMark) return false;
-      const { width, height } = (at.closest(WHOLE) ?? at).getBoundingClientRect();
-      return Math.min(width, height) > 1 && Math.min(width, height) < least - 0.5;
-    });
-    return small.map((at) => {
-      const { width, height } = at.getBoundingClientRect();
-      const name = at.getAttribute('aria-label') ?? at.innerText.slice(0, 40);
-      return `${at.tagName} “${name}” ${Math.round(width)}x${Math.round(height)}`;
-    });
-  }, TOUCH_PX);
