@@ -2,7 +2,7 @@
 import { expect, it } from 'vitest';
 import { countdownText } from '../src/ticket/countdown.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import { gradeBands } from '../src/today/dayLayout.ts';
+import { gradeBands } from '../src/today/dayHours.ts';
 
 it('grades lie side by side over the day, parted in the middle of what they share', () => {
   const bands = gradeBands([

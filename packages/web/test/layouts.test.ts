@@ -6,7 +6,8 @@ import { layOutCup } from '../src/ticket/mix/cupLayout.ts';
 import { layOutGauge, layOutKnob } from '../src/ticket/gun/instrumentLayout.ts';
 import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
 import { layOutFound, layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
-import { dayWindows, layOutDay, type DayWindow } from '../src/today/dayLayout.ts';
+import { dayWindows, type DayWindow } from '../src/today/dayHours.ts';
+import { layOutDay } from '../src/today/dayLayout.ts';
 
 const PLACE = { widthPx: 290, heightPx: 470, leftPx: 40, barPx: 100, topPx: 10, bottomPx: 46 };
 const STACK = { ...PLACE, apartPx: 20 };

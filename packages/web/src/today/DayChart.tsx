@@ -7,7 +7,8 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import styles from './DayChart.module.css';
-import { clockText, layOutDay, type ChartBox, type DayRoom, type GradeBand } from './dayLayout.ts';
+import { clockText, type DayRoom, type GradeBand } from './dayHours.ts';
+import { layOutDay, type ChartBox } from './dayLayout.ts';
 
 const BOX: ChartBox = {
   widthPx: 860,

@@ -5,13 +5,7 @@ import { useMemo } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { formatFor, type Format } from '@orthochrom/contract/words/format.ts';
 import { LevelBadge } from '../verdict/Verdicts.tsx';
-import {
-  clockText,
-  dayWindows,
-  type DayRoom,
-  type DayWindow,
-  type GradeBand,
-} from './dayLayout.ts';
+import { clockText, dayWindows, type DayRoom, type DayWindow, type GradeBand } from './dayHours.ts';
 import styles from './DayWindows.module.css';
 
 function wordsOf({ level, why, grade }: DayWindow, { inWords }: Format): string {

@@ -10,7 +10,7 @@ import type { Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useLocalStorage } from '@mantine/hooks';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../api/client.ts';
 import { useAir, useSetup, useSheets, useTickets, type AirState } from '../api/reads.ts';
@@ -23,11 +23,13 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { countdownText } from '../ticket/countdown.ts';
 import { whenText } from '../words/timeText.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
-import { DayChart } from './DayChart.tsx';
-import { gradeBands } from './dayLayout.ts';
+import { gradeBands } from './dayHours.ts';
 import { minuteOfDay } from '@orthochrom/contract/plan/shopHours.ts';
 import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
+
+/** What draws comes after what is read: the words of the day stand at once. */
+const DayChart = lazy(async () => ({ default: (await import('./DayChart.tsx')).DayChart }));
 
 export function TodayPage() {
   const airRead = useAir();
@@ -91,7 +93,9 @@ export function TodayPage() {
             </Button>
           </div>
           <FirstSteps setup={setup} sheets={sheets} />
-          <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
+          <Suspense fallback={<div className={styles['chart']} aria-hidden="true" />}>
+            <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
+          </Suspense>
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
           <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
         </section>

@@ -13,7 +13,7 @@ import { v7 as newId } from 'uuid';
 import { noteDown } from '../../api/outbox.ts';
 import { useNowMs } from '../../api/serverClock.ts';
 import { useWrite } from '../../api/useWrite.ts';
-import { clockText } from '../../today/dayLayout.ts';
+import { clockText } from '../../today/dayHours.ts';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
