@@ -25,11 +25,14 @@ type CleanGunProps = {
 export function CleanGun(props: CleanGunProps) {
   const { round: of, thickens, leftInCup, isLeftAsked, used, said, later, goOn } = props;
   const round = useCareRound(of);
-  /** Why this item is left out, while it is typed. */
-  const [why, setWhy] = useState<string>();
   const { items, next, isOpen, busy, set, doAll, save } = round;
-  const [isMeasured, setMeasured] = useState(false);
-  const asksLeft = isLeftAsked && !isMeasured && next?.key === items[0]?.key;
+  /** Why an item is left out, while it is typed: of no other, whoever answers it meanwhile. */
+  const [skipping, setSkipping] = useState<{ key: string; why: string }>();
+  const why = next && skipping?.key === next.key ? skipping.why : undefined;
+  const setWhy = (typed: string | undefined) =>
+    setSkipping(next && typed !== undefined ? { key: next.key, why: typed } : undefined);
+  const [isLeftUnsaid, leaveUnsaid] = useState(false);
+  const asksLeft = isLeftAsked && !isLeftUnsaid && next?.key === items[0]?.key;
   const answer = (given: 'done' | 'skipped') => {
     set(next!.key, given === 'done' ? { answer: given } : { answer: given, reason: why! });
     setWhy(undefined);
@@ -51,7 +54,7 @@ export function CleanGun(props: CleanGunProps) {
       said={said}
       action={
         asksLeft ? (
-          <Button onClick={() => setMeasured(true)}>Not measured: on to the gun</Button>
+          <Button onClick={() => leaveUnsaid(true)}>Not measured: on to the gun</Button>
         ) : next ? (
           <Button
             disabled={why?.trim() === ''}
