@@ -1,12 +1,16 @@
 /** Who is at the screen, and what stands before the shop: its first opening, or its door. */
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
 import { useSetup, useWho } from '../api/reads.ts';
 import { refresh } from '../api/resources.ts';
-import { FirstRun } from '../firstRun/FirstRun.tsx';
 import { SignInPage } from '../signIn/SignInPage.tsx';
 import { goByZone } from '../words/timeText.ts';
 import { usePickedPainterId, type PainterState } from './painter.ts';
+
+/** Seen once in the life of a shop: not with every first page. */
+const FirstRun = lazy(async () => ({
+  default: (await import('../firstRun/FirstRun.tsx')).FirstRun,
+}));
 
 type AtTheDoor = {
   /** Who is in. */
@@ -41,7 +45,13 @@ export function useAtTheDoor(): AtTheDoor {
   const isNoShop = error instanceof ApiFault && error.status === 404;
   // A stranger of an empty shop is told there is none by its door alone.
   if (who && (isNoShop || (who.isAsked && !who.me && who.wantsCode && who.isEmpty)))
-    return { door: <FirstRun isAsked={who.isAsked} /> };
+    return {
+      door: (
+        <Suspense fallback={<p className="page">Opening the page …</p>}>
+          <FirstRun isAsked={who.isAsked} />
+        </Suspense>
+      ),
+    };
   if (who?.isAsked && !who.me)
     return { door: <SignInPage who={who} />, within: who.device ? last : undefined };
   const now = who && state;
