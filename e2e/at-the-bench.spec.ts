@@ -57,6 +57,32 @@ const hiddenOn = (page: Page) =>
       .map((element) => element.textContent);
   });
 
+const PHONE = { width: 390, height: 844 };
+/** A phone's page is scrolled; what leads a step and its action are seen before that. */
+const notSeenOnPhone = (page: Page) =>
+  page.evaluate(() => {
+    const main = document.querySelector('main')!;
+    const [lead] = [
+      '[data-next]',
+      '[data-lead][data-figure]',
+      '[data-lead] [data-figure]',
+      '[data-figure]',
+    ]
+      .concat('[data-option]', 'h3')
+      .flatMap((part) => [...document.querySelectorAll(`[data-work] ${part}`)])
+      .filter((found) => found.checkVisibility());
+    const parts = [lead, document.querySelector('[data-action] button')];
+    const covered = parts
+      .filter((part) => part instanceof Element)
+      .filter((part) => {
+        const { left, top, width, height } = part.getBoundingClientRect();
+        const at = document.elementFromPoint(left + width / 2, top + height / 2);
+        return at === null || !(part.contains(at) || at.contains(part));
+      })
+      .map((part) => part.textContent);
+    return main.scrollWidth > main.clientWidth + 1 ? ['cut off sideways', ...covered] : covered;
+  });
+
 const inBooth = async (page: Page, isOn: boolean) => {
   const { name } = isOn ? { name: 'Booth' } : { name: 'Office' };
   await page.getByRole('button', { name, exact: true }).click();
@@ -87,9 +113,12 @@ async function expectWhole(page: Page, step: string, { isAloft = false } = {}): 
       await expect.poll(() => tooSmallToTouch(page), { message: where }).toEqual([]);
       await expect.poll(() => tooNear(page), { message: where }).toEqual([]);
     }
+    await page.setViewportSize(PHONE);
+    const phone = `${step}, ${isBooth ? 'booth' : 'office'}, a phone`;
+    await expect.poll(() => notSeenOnPhone(page), { message: phone }).toEqual([]);
+    await page.setViewportSize(SIZES[0]!);
     if (isBooth) await inBooth(page, false);
   }
-  await page.setViewportSize(SIZES[0]!);
 }
 
 /** 25 mm for the figure that matters, 9 mm for what is needed while spraying. */

@@ -144,6 +144,7 @@ export const OpenTicket = memo(function OpenTicket({
   return (
     <div className={styles['page']} ref={top}>
       <PageHead
+        isTight
         title={`${ticket.number} · ${ticket.vehicle}`}
         line={`${ticket.panels.map(({ name }) => panelName(name)).join(', ')} · ${painter.name}`}
       >

@@ -24,9 +24,6 @@ export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: P
     <div className={`card ${styles['step']}`} data-step={step.key}>
       <div className="quiet">
         Step {at} of {of}
-        {isHeld
-          ? ''
-          : '. This list holds nothing up until a step of it is answered, or somebody says what stands on the panels.'}
       </div>
       <div>
         <h3 className={`figure ${styles['title']}`}>{stepTitle(step)}</h3>
@@ -63,6 +60,8 @@ export function PrepStepLarge({ step, at, of, isHeld, then, extra, children }: P
           {fault
             ? `Without it: ${PREP_FOLLOWS[`left-${fault}`] ?? ''}`
             : 'This step is never left out.'}
+          {!isHeld &&
+            ' This list holds nothing up until a step of it is answered, or somebody says what stands on the panels.'}
           {then.length > 0 && ` Then: ${then.map((next) => small(stepTitle(next))).join(', ')}`}
         </p>
       </div>

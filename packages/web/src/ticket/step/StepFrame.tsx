@@ -69,7 +69,6 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
               key={page}
               variant={page === shown?.[0] ? 'light' : 'default'}
               size="lg"
-              px="md"
               aria-expanded={page === shown?.[0]}
               onClick={() => setPage(page === shown?.[0] ? '' : page)}
             >
