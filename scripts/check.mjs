@@ -1,6 +1,5 @@
 /**
- * npm run check: has this change broken something? Types, the lint of what changed since the last
- * look and the format, beside the tests that import what differs from the last commit (or from a
+ * npm run check: has this change broken something? Types, lint and format, beside the tests that import what differs from the last commit (or from a
  * branch or commit that is named: npm run check -- main). The whole of it is npm test.
  */
 import { spawn } from 'node:child_process';
@@ -11,7 +10,7 @@ import { READINGS } from './readings.mjs';
 
 const root = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 const since = process.argv[2] ?? 'HEAD';
-const CHECKS = ['types', 'promises', 'lintChanged', 'format'];
+const CHECKS = ['types', 'lint', 'format'];
 /**
  * The API's tests and those of the scripts start a database or a shop, and the calibration goes
  * through hundreds of coats: they are npm test's.

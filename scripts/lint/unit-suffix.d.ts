@@ -1,4 +1,3 @@
-import type { Rule } from 'eslint';
 export function unitOf(name: string): string | undefined;
 export function looksLikeUnit(name: string): boolean;
-export const unitSuffix: Rule.RuleModule;
+export const unitSuffix: { meta: object; create: (context: object) => object };
