@@ -1,10 +1,12 @@
 /** A coat walked from its gate to its look through the API: each tap as the cards send it. */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { openBefore, prepList, type PrepList } from '@orthochrom/contract/plan/prepList.ts';
+import { TAPS, type Tap } from '@orthochrom/contract/plan/standing.ts';
 import type { Panel, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
 import { v7 as newId } from 'uuid';
+import { expect } from 'vitest';
 import type { Fault, Reply, ShopFixture } from './shopFixture.ts';
 
 export type Answered = Reply<TicketWhole & Fault>;
@@ -51,6 +53,13 @@ export class CoatWalk {
     return (this.whole = (
       await this.shop.get<TicketWhole>(`/tickets/${this.whole.ticket.id}`)
     ).body);
+  }
+
+  /** To just before this tap of the first coat. */
+  async goBefore(tap: Tap): Promise<void> {
+    await this.gate();
+    for (const step of TAPS.slice(0, Math.min(TAPS.indexOf(tap), TAPS.indexOf('panel'))))
+      await this[step]();
   }
 
   /** Tells the same of every panel; what is undefined is taken back. */
@@ -159,10 +168,28 @@ export class CoatWalk {
   }
 }
 
-/** The room of the ticket, set up otherwise. */
-export async function changeRoom({ shop, whole }: CoatWalk, changes: object): Promise<void> {
+/** The room of the ticket, set up otherwise; answers what it was before. */
+export async function changeRoom({ shop, whole }: CoatWalk, changes: object): Promise<object> {
   const room = (await shop.setup()).rooms.find(({ id }) => id === whole.ticket.roomId)!;
   const { id, ...body } = room;
   const reply = await shop.put(`/rooms/${id}`, { ...body, ...changes });
   if (reply.status >= 300) throw new Error(JSON.stringify(reply.body));
+  return Object.fromEntries(
+    Object.keys(changes).map((name) => [name, room[name as keyof typeof room]]),
+  );
+}
+
+/** Refused with this code, and the ticket is as it was. */
+export async function expectNothingMoved(
+  walk: CoatWalk,
+  work: () => Promise<Answered>,
+  code: string,
+): Promise<Answered> {
+  const { serverNow: _w, ...was } = await walk.read();
+  const reply = await work();
+  expect(reply.status).toBe(409);
+  expect(reply.body.error.code).toBe(code);
+  const { serverNow: _n, ...now } = await walk.read();
+  expect(now).toEqual(was);
+  return reply;
 }

@@ -1,15 +1,13 @@
 /**
- * Nobody goes before a stop, at whichever tap: a room changed, an air gone bad, a window missed, a
- * fault not settled, a clock put back.
+ * Nobody goes before a stop: another product, a limit, a window missed, a fault not settled, a film
+ * too young for heat. What holds at every tap: everyTap.test.ts.
  */
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import { TAPS, type Tap } from '@orthochrom/contract/plan/standing.ts';
-import type { Room } from '@orthochrom/contract/shop/setup.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { changeRoom, CoatWalk, type Answered } from './coatWalk.ts';
+import { changeRoom, codesOf, CoatWalk, expectNothingMoved } from './coatWalk.ts';
 import { IN_ORDER } from './inOrder.ts';
 import { ShopFixture, TEN_O_CLOCK, type Fault } from './shopFixture.ts';
 
@@ -24,64 +22,6 @@ beforeEach(async () => {
 });
 afterAll(async () => {
   for (const fixture of opened) await fixture.close();
-});
-
-/** The ticket as it is just before this tap of its first coat. */
-async function before(tap: Tap): Promise<void> {
-  await walk.gate();
-  for (const step of TAPS.slice(0, Math.min(TAPS.indexOf(tap), TAPS.indexOf('panel'))))
-    await walk[step]();
-}
-const codes = ({ body }: Answered): string[] => body.error.verdicts!.map(({ code }) => code);
-async function expectNothingMoved(work: () => Promise<Answered>, code: string): Promise<Answered> {
-  const was = await walk.read();
-  const reply = await work();
-  expect(reply.status).toBe(409);
-  expect(reply.body.error.code).toBe(code);
-  const { serverNow: _, ...now } = await walk.read();
-  const { serverNow: _w, ...old } = was;
-  expect(now).toEqual(old);
-  return reply;
-}
-
-describe.each(TAPS)('at the tap %s', (tap) => {
-  it('air gone bad stops it, with every reason, what would follow and what to do instead', async () => {
-    await before(tap);
-    shop.probe.steer({ minute: COLD });
-    const reply = await expectNothingMoved(() => walk[tap](), 'stopped');
-    expect(codes(reply)).toEqual(
-      expect.arrayContaining(['panel-too-cold', 'panel-below-dew-margin', 'material-too-cold']),
-    );
-    for (const { follows, instead } of reply.body.error.verdicts!)
-      expect(follows?.text && instead?.text).toBeTruthy();
-    shop.probe.steer({ minute: TEN_O_CLOCK });
-    expect((await walk[tap]()).status).toBeLessThan(300);
-  });
-
-  it.each<[string, Partial<Room>, RegExp]>([
-    ['turned into a closed garage', { place: 'closedGarage' }, /what the room is/],
-    ['left without its extraction', { extraction: 'off' }, /extraction/],
-    [
-      'where two-pack was found to be prohibited',
-      { regionRules: { twoPackAtHome: 'prohibited' } },
-      /rule on two-pack/,
-    ],
-  ])('a room %s closes the gate', async (_, changes, said) => {
-    await before(tap);
-    await changeRoom(walk, changes);
-    const reply = await expectNothingMoved(() => walk[tap](), 'gate-open');
-    expect(reply.body.error.message).toMatch(said);
-  });
-
-  it('a gate of yesterday, or of a clock that was put back since, does not count', async () => {
-    await before(tap);
-    await shop.database.query(
-      `update gate_answer set answered_at = answered_at - interval '1 day'`,
-    );
-    await expectNothingMoved(() => walk[tap](), 'gate-open');
-    await shop.database.query(`update gate_answer set answered_at = now() + interval '20 minutes'`);
-    await expectNothingMoved(() => walk[tap](), 'gate-open');
-  });
 });
 
 describe('the gate', () => {
@@ -108,8 +48,8 @@ describe('the gate', () => {
   it('holds a limit on solvent that was entered for the room', async () => {
     await changeRoom(walk, { regionRules: { vocLimitGPerL: 50 } });
     await walk.gate();
-    const reply = await expectNothingMoved(() => walk.take(), 'stopped');
-    expect(codes(reply)).toContain('voc-over-legal-limit');
+    const reply = await expectNothingMoved(walk, () => walk.take(), 'stopped');
+    expect(codesOf(reply)).toContain('voc-over-legal-limit');
     expect(reply.body.error.message).toContain('50 g/L');
   });
   it('stands before a test that puts the real mix through the gun', async () => {
@@ -129,7 +69,7 @@ describe('the gate', () => {
 });
 
 it('a pour that comes again after its answer was lost is answered, though the gate has closed since', async () => {
-  await before('pour');
+  await walk.goBefore('pour');
   const mix = walk.coat().planned!.answers['mix'] as AnswerOf<'mix'>;
   const body = {
     id: newId(),
@@ -151,11 +91,11 @@ it('a pour that comes again after its answer was lost is answered, though the ga
 
 describe('a stop while spraying', () => {
   it('says what to do with the wet panel; what is on is kept, and only that', async () => {
-    await before('panel');
+    await walk.goBefore('panel');
     await walk.panel(0, 0);
     shop.probe.steer({ minute: COLD });
     const reply = await walk.on();
-    expect(codes(reply)).toContain('wet-panel-stopped');
+    expect(codesOf(reply)).toContain('wet-panel-stopped');
     expect((await walk.on(0, { stoppedBecause: 'the heater failed' })).status).toBe(200);
     expect(walk.coat().panelsSprayed).toHaveLength(1);
     expect(walk.coat()).toMatchObject({
@@ -166,7 +106,7 @@ describe('a stop while spraying', () => {
     shop.probe.steer({ minute: TEN_O_CLOCK });
   });
   it('keeps no coat of which nothing is on', async () => {
-    await before('panel');
+    await walk.goBefore('panel');
     expect((await walk.on(0, { stoppedBecause: 'gun fell' })).body.error.path).toEqual([
       'panelsOn',
     ]);
@@ -185,15 +125,15 @@ describe('what lies below', () => {
     await threeDays();
     await walk.read();
     await walk.gate(1);
-    const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
-    expect(codes(reply)).toEqual(['window-over']);
+    const reply = await expectNothingMoved(walk, () => walk.take(1), 'stopped');
+    expect(codesOf(reply)).toEqual(['window-over']);
     expect((await walk.work(0, 'sandedDry')).status).toBe(201);
     expect((await walk.take(1)).status).toBe(200);
   });
   it('with peel in it holds the next stage until it is settled with a word', async () => {
     await walk.lay(0, ['peel']);
     await walk.gate(1);
-    const reply = await expectNothingMoved(() => walk.take(1), 'stopped');
+    const reply = await expectNothingMoved(walk, () => walk.take(1), 'stopped');
     expect(reply.body.error.message).toMatch(
       /Found in sealer, coat 1 and not settled: orange peel/,
     );
@@ -219,7 +159,7 @@ describe('what lies below', () => {
     });
     await walk.read();
     await walk.gate(1);
-    expect(codes(await walk.take(1))).toContain('fault-unsettled');
+    expect(codesOf(await walk.take(1))).toContain('fault-unsettled');
     await shop.database.query(`update coat set ended_at = ended_at - interval '4 hours'`);
     const [found] = walk.whole.found;
     expect((await walk.work(0, 'flattened', { settles: [`finding:${found!.id}`] })).status).toBe(
@@ -232,16 +172,18 @@ describe('what lies below', () => {
 describe('heat and polish', () => {
   it('wait for the film, the vapour and the extraction', async () => {
     await walk.lay(0);
-    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true }))).toEqual(
+    expect(codesOf(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: true }))).toEqual(
       expect.arrayContaining(['bake-too-early', 'vapour-not-cleared']),
     );
-    expect(codes(await walk.work(0, 'polished'))).toContain('too-early');
+    expect(codesOf(await walk.work(0, 'polished'))).toContain('too-early');
     await shop.database.query(`update coat set ended_at = ended_at - interval '2 days'`);
-    expect(codes(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: false }))).toEqual([
+    expect(codesOf(await walk.work(0, 'heated', { ...IN_ORDER, vapourCleared: false }))).toEqual([
       'vapour-not-cleared',
     ]);
     expect(
-      codes(await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true })),
+      codesOf(
+        await walk.work(0, 'heated', { ...IN_ORDER, extraction: 'off', vapourCleared: true }),
+      ),
     ).toContain('extraction-off');
     const told = { ...IN_ORDER, vapourCleared: true, vehicleLimitC: 50 };
     expect((await walk.work(0, 'heated', { ...told, vehicleLimitC: 500 })).status).toBe(422);
@@ -265,7 +207,7 @@ describe('heat and polish', () => {
   it('polish nothing that must come off', async () => {
     await walk.lay(0, ['fisheyes']);
     await shop.database.query(`update coat set ended_at = ended_at - interval '9 days'`);
-    expect(codes(await walk.work(0, 'polished'))).toContain('fault-unsettled');
+    expect(codesOf(await walk.work(0, 'polished'))).toContain('fault-unsettled');
   });
 });
 
@@ -282,7 +224,7 @@ describe('a comb reading while it flashes', () => {
     return reply.status;
   };
   it('moves the clock, a heavy film later, never under the sheet, and is what the record keeps', async () => {
-    await before('on');
+    await walk.goBefore('on');
     await walk.on();
     const asPlanned = due();
     expect(await comb(120)).toBe(200);
