@@ -1,10 +1,10 @@
 /** A cold damp morning in the booth: from the air to a logged coat, and on to the next. */
 import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import {
   answerGate,
   choose,
   COLD_MORNING,
-  expectAccessible,
   letMinutesPass,
   openDrawer,
   press,

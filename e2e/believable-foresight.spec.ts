@@ -3,8 +3,9 @@
  * change that is named first mends it.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
-import { expectAccessible, openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });

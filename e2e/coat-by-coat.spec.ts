@@ -3,8 +3,9 @@
  * further back, a blend reaches further; after the last coat the dates stand.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat } from './coatAhead.ts';
-import { expectAccessible, openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
 

@@ -1,8 +1,9 @@
 /** The board of the day: every open job, moved on by each coat, taken out as a calendar. */
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat } from './coatAhead.ts';
-import { expectAccessible, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { openLong } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));

@@ -3,9 +3,10 @@
  * walk-up car; a gun alone.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import sharp from 'sharp';
-import { expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });

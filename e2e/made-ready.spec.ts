@@ -3,7 +3,8 @@
  * colour, the customer's word kept, a dent found late, and the next tablet that sees the same.
  */
 import { expect, test, type Page } from '@playwright/test';
-import { expectAccessible, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { expectAccessible } from './accessible.ts';
+import { ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { tellPanels } from './walk.ts';
 

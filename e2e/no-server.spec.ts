@@ -3,17 +3,11 @@
  * kept on the device through a reload, and arrives once, in order, with the time it was noted at.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { startNext } from './coatAhead.ts';
 import { v7 as newId } from 'uuid';
 import { doorToShop, type Door } from './lostServer.ts';
-import {
-  answerGate,
-  expectAccessible,
-  ownTicket,
-  steerProbe,
-  TEN_O_CLOCK,
-  toSpraying,
-} from './shop.ts';
+import { answerGate, ownTicket, steerProbe, TEN_O_CLOCK, toSpraying } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.use({ serviceWorkers: 'allow' });

@@ -3,9 +3,10 @@
  * and a window below, a repair that never polishes over.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat, passGate, pourNext } from './coatAhead.ts';
 import { v7 as newId } from 'uuid';
-import { COLD_MORNING, expectAccessible, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { COLD_MORNING, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));

@@ -4,10 +4,10 @@
  */
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import {
   answerGate,
   choose,
-  expectAccessible,
   openDrawer,
   openTicketForm,
   steerProbe,

@@ -6,10 +6,10 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import type { WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import {
   answerGate,
   choose,
-  expectAccessible,
   openDrawer,
   press,
   pullTrigger,

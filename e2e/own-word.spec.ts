@@ -3,17 +3,10 @@
  * card with what was seen on it, a room that knows what can light vapour in it.
  */
 import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
-import {
-  answerGate,
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  press,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { answerGate, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { answerPrepUntil, tellPanels } from './walk.ts';
 

@@ -7,7 +7,8 @@ import { CARE_ITEMS } from '@orthochrom/core/gun/care.ts';
 import { expect, test, type Page } from '@playwright/test';
 import { PAGES } from '../packages/web/src/pages.ts';
 import { TEST_STEPS } from '../packages/web/src/guns/tests/steps.ts';
-import { expectAccessible } from './shop.ts';
+
+import { expectAccessible } from './accessible.ts';
 import { tooSmallToTouch } from './touch.ts';
 import { ADDRESS } from './shopServer.ts';
 

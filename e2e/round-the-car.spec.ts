@@ -3,8 +3,9 @@
  * by keyboard alone; the look on the next day, and a nib cut with the film counted.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat, startNext } from './coatAhead.ts';
-import { expectAccessible, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { endTheNight, letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));

@@ -1,14 +1,8 @@
 /** The rest of a shop's day: a new ticket, units, clashes, and a server that goes away. */
 import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat } from './coatAhead.ts';
-import {
-  expectAccessible,
-  openDrawer,
-  openTicketForm,
-  ownTicket,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { openDrawer, openTicketForm, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });

@@ -1,6 +1,5 @@
 /** What every journey does: steer the stand-in probe, let time pass, answer the gate. */
 import { v7 as newId } from 'uuid';
-import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { ADDRESS, databaseUrl } from './shopServer.ts';
@@ -131,25 +130,6 @@ export async function passTestGate(page: Page, product: RegExp): Promise<void> {
   await page.getByRole('combobox', { name: 'In the cup' }).click();
   await page.getByRole('option', { name: product }).first().click();
   await answerQuestions(page);
-}
-
-/**
- * Serious findings only: what would shut somebody out.
- * @param rules only these, where the rest was held already
- */
-export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
-  // In the page itself: there are no frames, and a page of its own for each run took half the time.
-  const axe = new AxeBuilder({ page }).setLegacyMode(true);
-  const runOnly = rules
-    ? { type: 'rule' as const, values: rules }
-    : { type: 'tag' as const, values: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'] };
-  const { violations } = await axe.options({ runOnly, resultTypes: ['violations'] }).analyze();
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(
-    serious.map(
-      ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`,
-    ),
-  ).toEqual([]);
 }
 
 type Named = { id: string };

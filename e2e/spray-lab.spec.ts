@@ -3,9 +3,10 @@
  * from a ticket's coat and back to it.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import { readFile, writeFile } from 'node:fs/promises';
-import { expectAccessible, openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });

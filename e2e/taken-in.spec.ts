@@ -3,16 +3,9 @@
  * chosen beside its colour, how much and what to get; a room and a cup of one's own to plan with.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat, passGate } from './coatAhead.ts';
-import {
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  pick,
-  press,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { openDrawer, ownTicket, pick, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { makeReady } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));

@@ -3,10 +3,10 @@
  * whose compressor cannot hold.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import {
   answerGate,
   choose,
-  expectAccessible,
   openDrawer,
   openTicketForm,
   passTestGate,

@@ -3,17 +3,10 @@
  * from either end, heat that waits for its heaviest panel.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { layCoat, passGate } from './coatAhead.ts';
 import { bodyMap } from '@orthochrom/core/body/bodyMap.ts';
-import {
-  choose,
-  expectAccessible,
-  openDrawer,
-  ownTicket,
-  press,
-  steerProbe,
-  TEN_O_CLOCK,
-} from './shop.ts';
+import { choose, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
 import { letDaysPass, roomOf, setRoom, tellPanel, wholeBody } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));

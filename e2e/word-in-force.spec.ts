@@ -3,10 +3,10 @@
  * recipe.
  */
 import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import {
   choose,
-  expectAccessible,
   letMinutesPass,
   openDrawer,
   ownTicket,

@@ -11,7 +11,6 @@
  * Holds   −30 to 60 °C, 1 to 100 % relative humidity, 101.325 kPa
  * Ignores altitude; ice below 0 °C
  */
-import { bisect } from '../numerics/bisect.ts';
 import { STANDARD_ATMOSPHERE_PA } from '../units/physical.ts';
 
 export type HumidAir = { airTemperatureC: number; relativeHumidityPercent: number };
@@ -38,12 +37,31 @@ export function humidityRatioGPerKg(air: HumidAir): number {
   return (1000 * 0.62198 * vapourPa) / (STANDARD_ATMOSPHERE_PA - vapourPa);
 }
 
-/** Temperature a wet surface in moving air falls to, °C. [air-4] */
+/** A and b of the psychrometer, per °C. [air-4] */
+const PSYCHROMETER_PER_C = 6.6e-4;
+const PSYCHROMETER_WARMER_PER_C = 1.15e-3;
+const WET_BULB_WITHIN_C = 1e-12;
+
+/**
+ * Temperature a wet surface in moving air falls to, °C. [air-4] What is left over of it rises with
+ * the temperature, ever steeper: from the air's own, Newton's steps come down to it and never pass.
+ */
 export function wetBulbC(air: HumidAir): number {
   const vapourPa = vapourPressurePa(air);
-  const excess = (wetC: number) =>
-    saturationPressurePa(wetC) -
-    6.6e-4 * (1 + 1.15e-3 * wetC) * STANDARD_ATMOSPHERE_PA * (air.airTemperatureC - wetC) -
-    vapourPa;
-  return bisect(excess, air.airTemperatureC - 60, air.airTemperatureC);
+  const { airTemperatureC } = air;
+  const coolingPaPerC = PSYCHROMETER_PER_C * STANDARD_ATMOSPHERE_PA;
+  let wetC = airTemperatureC;
+  for (let step = 0; step < 30; step += 1) {
+    const saturatedPa = saturationPressurePa(wetC);
+    const warmer = 1 + PSYCHROMETER_WARMER_PER_C * wetC;
+    const dropC = airTemperatureC - wetC;
+    const excessPa = saturatedPa - coolingPaPerC * warmer * dropC - vapourPa;
+    const slopePaPerC =
+      (saturatedPa * 17.625 * 243.04) / (wetC + 243.04) ** 2 -
+      coolingPaPerC * (PSYCHROMETER_WARMER_PER_C * dropC - warmer);
+    const byC = excessPa / slopePaPerC;
+    wetC -= byC;
+    if (Math.abs(byC) < WET_BULB_WITHIN_C) break;
+  }
+  return wetC;
 }

@@ -44,10 +44,13 @@ export function effectiveTemperatureC(at: {
   );
 }
 
+const IN_SHEET_AIR_M_PER_S = transferCoefficientMPerS(
+  FAST.airDiffusivityM2PerS,
+  SHEET_AIR_SPEED_M_PER_S,
+);
 /** How much quicker (or slower) solvent leaves in this air than in the sheet's. */
 export const airGain = (airSpeedMPerS: number): number =>
-  transferCoefficientMPerS(FAST.airDiffusivityM2PerS, airSpeedMPerS) /
-  transferCoefficientMPerS(FAST.airDiffusivityM2PerS, SHEET_AIR_SPEED_M_PER_S);
+  transferCoefficientMPerS(FAST.airDiffusivityM2PerS, airSpeedMPerS) / IN_SHEET_AIR_M_PER_S;
 
 /** Still air is worth no grade, or half a one: painters hardly change their reducer for it. */
 const AIR_COUNTS = 0.2;
