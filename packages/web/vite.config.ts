@@ -73,9 +73,9 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'mantine', test: /node_modules\/@mantine/ },
             { name: 'react', test: /node_modules\/(react|react-dom|react-router|swr|scheduler)\// },
             { name: 'd3', test: /node_modules\/d3/ },
+            { name: 'first', tags: ['$initial'] },
           ],
         },
       },

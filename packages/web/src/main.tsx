@@ -1,16 +1,16 @@
 import './fonts.ts';
 import '@mantine/core/styles.css';
-import '@mantine/notifications/styles.css';
 import './theme.css';
 import { MantineProvider } from '@mantine/core';
-import { Notifications } from '@mantine/notifications';
-import { StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { SWRConfig } from 'swr';
 import { openKeptReads } from './api/keptReads.ts';
 import { router } from './router.tsx';
 import { theme } from './theme.ts';
+
+const Notices = lazy(async () => ({ default: (await import('./frame/Notices.tsx')).Notices }));
 
 /** What was read before stands there before anything is drawn. */
 await openKeptReads(SWRConfig.defaultValue.cache);
@@ -20,7 +20,9 @@ if ('serviceWorker' in navigator && import.meta.env.PROD)
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <MantineProvider theme={theme} defaultColorScheme="light">
-      <Notifications position="bottom-right" />
+      <Suspense fallback={null}>
+        <Notices />
+      </Suspense>
       <RouterProvider router={router} />
     </MantineProvider>
   </StrictMode>,

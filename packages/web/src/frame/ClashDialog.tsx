@@ -4,11 +4,9 @@
  */
 import { refreshAll } from '../api/resources.ts';
 import { Button, Modal } from '@mantine/core';
-import { closeClash, differences, useClash } from '../api/clash.ts';
+import { closeClash, differences, type Clash } from '../api/clash.ts';
 
-export function ClashDialog() {
-  const clash = useClash();
-  if (!clash) return null;
+export function ClashDialog({ clash }: { clash: Clash }) {
   const useTheirs = () => {
     closeClash();
     void refreshAll();

@@ -18,7 +18,7 @@ import {
 import { useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useStream } from '../api/useStream.ts';
-import { ClashDialog } from './ClashDialog.tsx';
+import { Clashes } from './Clashes.tsx';
 import { ClockWatch } from './ClockWatch.tsx';
 import { ConnectedContext } from './connected.ts';
 import { Outbox } from './Outbox.tsx';
@@ -94,7 +94,7 @@ export function Shell() {
             <PainterContext value={within}>
               <ConnectedContext value={connected}>
                 <Outlet />
-                <ClashDialog />
+                <Clashes />
                 <ClockWatch />
                 <LeadTouch />
               </ConnectedContext>

@@ -3,7 +3,6 @@ import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 're
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
 import { useSetup, useWho } from '../api/reads.ts';
 import { refresh } from '../api/resources.ts';
-import { SignInPage } from '../signIn/SignInPage.tsx';
 import { goByZone } from '../words/timeText.ts';
 import { usePickedPainterId, type PainterState } from './painter.ts';
 
@@ -11,6 +10,14 @@ import { usePickedPainterId, type PainterState } from './painter.ts';
 const FirstRun = lazy(async () => ({
   default: (await import('../firstRun/FirstRun.tsx')).FirstRun,
 }));
+
+const SignInPage = lazy(async () => ({
+  default: (await import('../signIn/SignInPage.tsx')).SignInPage,
+}));
+/** What stands before the shop comes when it does. */
+const before = (door: ReactNode): ReactNode => (
+  <Suspense fallback={<p className="page">Opening the page …</p>}>{door}</Suspense>
+);
 
 type AtTheDoor = {
   /** Who is in. */
@@ -45,15 +52,9 @@ export function useAtTheDoor(): AtTheDoor {
   const isNoShop = error instanceof ApiFault && error.status === 404;
   // A stranger of an empty shop is told there is none by its door alone.
   if (who && (isNoShop || (who.isAsked && !who.me && who.wantsCode && who.isEmpty)))
-    return {
-      door: (
-        <Suspense fallback={<p className="page">Opening the page …</p>}>
-          <FirstRun isAsked={who.isAsked} />
-        </Suspense>
-      ),
-    };
+    return { door: before(<FirstRun isAsked={who.isAsked} />) };
   if (who?.isAsked && !who.me)
-    return { door: <SignInPage who={who} />, within: who.device ? last : undefined };
+    return { door: before(<SignInPage who={who} />), within: who.device ? last : undefined };
   const now = who && state;
   return { state: now, within: now, error: whoError ?? error };
 }

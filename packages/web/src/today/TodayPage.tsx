@@ -4,7 +4,7 @@ import { ADDRESS, hold } from '../api/resources.ts';
 import { climateOf } from '@orthochrom/core/inForce/climate.ts';
 import { coatOrder, isOn } from '@orthochrom/contract/plan/coatOrder.ts';
 import { isLookDue, openLook } from '@orthochrom/contract/plan/lookDue.ts';
-import { Button, Select, Slider } from '@mantine/core';
+import { Button, NativeSelect, Slider } from '@mantine/core';
 import type { DayAhead } from '@orthochrom/contract/shop/air.ts';
 import type { Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
@@ -81,12 +81,13 @@ export function TodayPage() {
             <h2 className="tape" id="day">
               The day
             </h2>
-            <Select
+            <NativeSelect
               aria-label="Room"
+              size="md"
               w={190}
               data={setup.rooms.map(({ id, name }) => ({ value: id, label: name }))}
               value={room.id}
-              onChange={(id) => id && pickRoom(id)}
+              onChange={({ currentTarget }) => pickRoom(currentTarget.value)}
             />
             <Button component={Link} to="/day" variant="default">
               Board of the day
