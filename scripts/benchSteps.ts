@@ -4,7 +4,7 @@
  * the browser's trace counts; the least of five walks. It lays coats, so give it a shop of its own:
  * npm start -- --port 4355 --data /tmp/pictures
  */
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type Locator, type Page } from '@playwright/test';
 import { CHROMIUM } from './chromium.mjs';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:4355';
@@ -37,13 +37,16 @@ type TraceEvent = {
 const CATEGORIES = ['devtools.timeline', 'disabled-by-default-devtools.timeline'];
 
 /**
- * Of the page's main thread from a touch until it is settled: what each task took of the processor,
+ * Of the page's main thread from a touch of this, as a hand does it, until it is settled: what each task took of the processor,
  * ms, those that would keep a touch waiting on the slowed one. Processor time, not time of day: a
  * busy machine does not count.
  */
-async function heldBy(page: Page, touch: () => Promise<void>): Promise<number[]> {
+async function heldBy(page: Page, touched: Locator): Promise<number[]> {
+  // Where it is, is asked before: asking lays the page out.
+  await touched.click({ trial: true });
+  const { x, y, width, height } = (await touched.boundingBox())!;
   await browser.startTracing(page, { categories: CATEGORIES });
-  await touch();
+  await page.mouse.click(x + width / 2, y + height / 2);
   await page.waitForTimeout(SETTLED_MS);
   const { traceEvents } = JSON.parse(String(await browser.stopTracing())) as {
     traceEvents: TraceEvent[];
@@ -65,13 +68,12 @@ async function walk(page: Page, id: string): Promise<Map<string, number[]>> {
   await tabOf('Gate').waitFor();
   await page.waitForTimeout(2 * SETTLED_MS);
   for (const round of ['first', 'again'])
-    for (const step of TABS)
-      held.set(`${step}, ${round}`, await heldBy(page, () => tabOf(step).click()));
+    for (const step of TABS) held.set(`${step}, ${round}`, await heldBy(page, tabOf(step)));
   await tabOf('Mix').click();
   for (const touch of ON_THE_WAY)
     held.set(
       touch,
-      await heldBy(page, () => page.getByRole('button', { name: new RegExp(`^${touch}`) }).click()),
+      await heldBy(page, page.getByRole('button', { name: new RegExp(`^${touch}`) })),
     );
   return held;
 }
