@@ -23,8 +23,6 @@ export default defineConfig({
     trace: 'off',
     screenshot: 'only-on-failure',
     contextOptions: { reducedMotion: 'reduce' },
-    // One window a worker, emptied of all that a journey kept: what was loaded stays compiled.
-    reuseContext: true,
     // Only the journeys without a server keep the app on the device.
     serviceWorkers: 'block',
     launchOptions: {
