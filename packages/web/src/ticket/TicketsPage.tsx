@@ -12,6 +12,7 @@ import { LongTable } from '../frame/LongTable.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { STAGE_NAME, STATE_NAME } from '../words/tradeNames.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
+import styles from './TicketsPage.module.css';
 
 const HEAD = ['Ticket', 'Vehicle', 'Panels', 'Next', 'Room', 'Painter'];
 
@@ -55,7 +56,7 @@ export function TicketsPage() {
           ]}
         />
         {!data && <NotYet reads={[read]} what="the tickets" />}
-        <div className="card scrollx" hidden={!data}>
+        <div className={`card scrollx ${styles['list']}`} hidden={!data}>
           <LongTable
             rows={tickets}
             head={HEAD}
