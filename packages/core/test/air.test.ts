@@ -43,6 +43,16 @@ describe('moist air', () => {
     );
   });
 
+  it('cools a wet surface until evaporation takes what the air gives it [air-4]', () => {
+    fc.assert(
+      fc.property(air, (a) => {
+        const wetC = wetBulbC(a);
+        const givenPa = 6.6e-4 * (1 + 1.15e-3 * wetC) * 101_325 * (a.airTemperatureC - wetC);
+        return Math.abs(saturationPressurePa(wetC) - givenPa - vapourPressurePa(a)) < 1e-6;
+      }),
+    );
+  });
+
   it('dews sooner the damper it is', () => {
     fc.assert(
       fc.property(air, fc.double({ min: 0.1, max: 20, noNaN: true }), (a, more) => {

@@ -15,9 +15,13 @@ import { STANDARD_ATMOSPHERE_PA } from '../units/physical.ts';
 
 export type HumidAir = { airTemperatureC: number; relativeHumidityPercent: number };
 
+/** The Magnus form's two constants. [air-1] */
+const MAGNUS = 17.625;
+const MAGNUS_C = 243.04;
+
 /** Saturation vapour pressure over water, Pa. [air-1] */
 export const saturationPressurePa = (temperatureC: number): number =>
-  610.94 * Math.exp((17.625 * temperatureC) / (temperatureC + 243.04));
+  610.94 * Math.exp((MAGNUS * temperatureC) / (temperatureC + MAGNUS_C));
 
 /** Partial pressure of the water in this air, Pa. */
 export const vapourPressurePa = ({ airTemperatureC, relativeHumidityPercent }: HumidAir): number =>
@@ -27,8 +31,8 @@ export const vapourPressurePa = ({ airTemperatureC, relativeHumidityPercent }: H
 export function dewPointC({ airTemperatureC, relativeHumidityPercent }: HumidAir): number {
   const a =
     Math.log(relativeHumidityPercent / 100) +
-    (17.625 * airTemperatureC) / (airTemperatureC + 243.04);
-  return (243.04 * a) / (17.625 - a);
+    (MAGNUS * airTemperatureC) / (airTemperatureC + MAGNUS_C);
+  return (MAGNUS_C * a) / (MAGNUS - a);
 }
 
 /** Water carried by each kilogram of dry air, g/kg. [air-3] */
@@ -57,7 +61,7 @@ export function wetBulbC(air: HumidAir): number {
     const dropC = airTemperatureC - wetC;
     const excessPa = saturatedPa - coolingPaPerC * warmer * dropC - vapourPa;
     const slopePaPerC =
-      (saturatedPa * 17.625 * 243.04) / (wetC + 243.04) ** 2 -
+      (saturatedPa * MAGNUS * MAGNUS_C) / (wetC + MAGNUS_C) ** 2 -
       coolingPaPerC * (PSYCHROMETER_WARMER_PER_C * dropC - warmer);
     const byC = excessPa / slopePaPerC;
     wetC -= byC;
