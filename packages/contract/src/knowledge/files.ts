@@ -46,14 +46,22 @@ export type Files = {
  */
 export class BadKnowledge extends Error {}
 
+function held<S extends z.ZodType>(name: keyof RawFiles, shape: S, raw: unknown): z.infer<S> {
+  const parsed = shape.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  const first = parsed.error.issues[0]!;
+  throw new BadKnowledge(`${name}.json, ${first.path.join(' › ')}: ${first.message}`);
+}
+
+let readSafety: Files['safety'] | undefined;
+/** What stands always, by itself: whoever sprays does not wait for what is known of faults. */
+export const theSafety = (): Files['safety'] =>
+  (readSafety ??= held('safety', schema.SafetyFile, safety));
+
 /** @throws BadKnowledge */
 export function filesOf(raw: RawFiles): Files {
-  const read = <S extends z.ZodType>(name: keyof RawFiles, shape: S): z.infer<S> => {
-    const parsed = shape.safeParse(raw[name]);
-    if (parsed.success) return parsed.data;
-    const first = parsed.error.issues[0]!;
-    throw new BadKnowledge(`${name}.json, ${first.path.join(' › ')}: ${first.message}`);
-  };
+  const read = <S extends z.ZodType>(name: keyof RawFiles, shape: S): z.infer<S> =>
+    held(name, shape, raw[name]);
   return {
     causes: read('causes', schema.CausesFile),
     faults: read('faults', schema.FaultsFile),

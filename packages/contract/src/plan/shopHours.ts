@@ -13,17 +13,29 @@ export const USUAL_HOURS: ShopHours = {
 
 export const hoursOf = ({ hours }: Pick<Shop, 'hours'>): ShopHours => hours ?? USUAL_HOURS;
 
+type Clock = { date: Intl.DateTimeFormat; time: Intl.DateTimeFormat };
+/** To make one costs a hundred times what it says; a shop has one zone. */
+const CLOCKS = new Map<string, Clock>();
+function clockOf(timeZone: string): Clock {
+  const known = CLOCKS.get(timeZone);
+  if (known) return known;
+  const clock = {
+    date: new Intl.DateTimeFormat('en-CA', { timeZone }),
+    time: new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }),
+  };
+  CLOCKS.set(timeZone, clock);
+  return clock;
+}
+
 /** Minutes since midnight in the shop, by a clock that may not be its own. */
 export function minuteOfDay(timeZone: string, nowMs: number): number {
-  const [hour = '0', minute = '0'] = new Date(nowMs)
-    .toLocaleTimeString('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' })
-    .split(':');
+  const [hour = '0', minute = '0'] = clockOf(timeZone).time.format(nowMs).split(':');
   return Number(hour) * HOUR + Number(minute);
 }
 
 /** The day of a moment in the shop, as a date. */
 export const dateIn = (timeZone: string, atMs: number): string =>
-  new Date(atMs).toLocaleDateString('en-CA', { timeZone });
+  clockOf(timeZone).date.format(atMs);
 
 /** The same moment where the shop is open then, else when it opens next. */
 export function whenOpen(atMs: number, shop: Pick<Shop, 'hours' | 'timeZone'>): number {

@@ -3,7 +3,7 @@
  * beside it.
  */
 import { Button, Modal } from '@mantine/core';
-import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
+import { theSafety } from '@orthochrom/contract/knowledge/files.ts';
 import { isTwoPackHazard } from '@orthochrom/core/safety/hazard.ts';
 import type { InputOf } from '@orthochrom/contract/registry.ts';
 import { useState } from 'react';
@@ -13,10 +13,27 @@ const AID = 'X15';
 const TWO_PACK = ['X01', 'X02', 'X10', 'X12'];
 const SOLVENT = ['X05', 'X06', 'X12'];
 
-const linesOf = (ids: readonly string[]): string[] =>
-  ids.flatMap(
-    (id) => theKnowledge().files.safety.safety.find((line) => line.id === id)?.text ?? [],
-  );
+/** What is behind a touch is read with it: every step draws the line, few open it. */
+function Lines({ ids }: { ids: readonly string[] }) {
+  const { safety, wording } = theSafety();
+  const texts = ids.flatMap((id) => safety.find((line) => line.id === id)?.text ?? []);
+  return [...texts, wording].map((text) => (
+    <p key={text} className={styles['text']}>
+      {text}
+    </p>
+  ));
+}
+
+function FirstAid() {
+  return theSafety()
+    .safety.find(({ id }) => id === AID)!
+    .text.split(/(?<=\.) (?=[A-Z][a-z ]+:)/)
+    .map((line) => (
+      <p key={line} className={styles['text']}>
+        {line}
+      </p>
+    ));
+}
 
 export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
   const [isAidOpen, setAidOpen] = useState(false);
@@ -38,12 +55,7 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
         )}
       </button>
       <Modal opened={isOpen} onClose={() => setOpen(false)} title={word} size="lg" centered>
-        {linesOf(isTwoPack ? TWO_PACK : SOLVENT).map((text) => (
-          <p key={text} className={styles['text']}>
-            {text}
-          </p>
-        ))}
-        <p className={styles['text']}>{theKnowledge().files.safety.wording}</p>
+        <Lines ids={isTwoPack ? TWO_PACK : SOLVENT} />
       </Modal>
       {isTwoPack && (
         <Button
@@ -62,14 +74,7 @@ export function Standing({ product }: { product: InputOf<'gate'>['product'] }) {
         size="lg"
         centered
       >
-        {theKnowledge()
-          .files.safety.safety.find(({ id }) => id === AID)!
-          .text.split(/(?<=\.) (?=[A-Z][a-z ]+:)/)
-          .map((line) => (
-            <p key={line} className={styles['text']}>
-              {line}
-            </p>
-          ))}
+        <FirstAid />
       </Modal>
     </div>
   );

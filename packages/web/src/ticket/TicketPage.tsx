@@ -18,7 +18,8 @@ export function TicketPage() {
   const sheetsRead = useSheets();
   const sheets = sheetsRead.data;
   const airRead = useAir();
-  const air = airRead.data;
+  // The air comes every other second, by itself: nobody waits for it.
+  const air = useDeferredValue(airRead.data);
   const { mutate } = wholeRead;
   const keep = useCallback(
     (next: TicketWhole) => void mutate(next, { revalidate: false }),
