@@ -4,7 +4,7 @@ import { Button, SegmentedControl } from '@mantine/core';
 import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { postJson } from '../../api/client.ts';
 import { useWrite } from '../../api/useWrite.ts';
@@ -42,10 +42,12 @@ export function PourEntry(props: CardProps & { cups: StoredCup[] }) {
   const [amounts, setAmounts] = useState<Record<string, number>>({});
   const [filledRound, setFilledRound] = useState(0);
   const [busy, write] = useWrite();
-  const fill = (next: Record<string, number>) => {
-    setAmounts(next);
-    setFilledRound(filledRound + 1);
-  };
+  // All fields anew, and the cup is checked: in slices, the finger is not held up.
+  const fill = (next: Record<string, number>) =>
+    startTransition(() => {
+      setAmounts(next);
+      setFilledRound((round) => round + 1);
+    });
   const format = formatFor(painter.units);
   if (!mix || !asked || !batch || !cup)
     return <p className="card">This plan holds no pour list. Take it again.</p>;
