@@ -7,7 +7,7 @@ import { expectAccessible } from './accessible.ts';
 import { startNext } from './coatAhead.ts';
 import { v7 as newId } from 'uuid';
 import { doorToShop, type Door } from './lostServer.ts';
-import { answerGate, ownTicket, steerProbe, TEN_O_CLOCK, toSpraying } from './shop.ts';
+import { answerGate, ownTicket, steerProbe, TEN_O_CLOCK, toPlace, toSpraying } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 
 test.use({ serviceWorkers: 'allow' });
@@ -153,4 +153,55 @@ test('a gun whose making lost its answer and was changed since: the painter puts
   await page.getByRole('button', { name: 'Save this gun' }).click();
   await page.getByRole('button', { name: 'Put mine over theirs' }).click();
   await expect(page.getByRole('heading', { name: 'Tern 1.3, the new one' })).toBeVisible();
+});
+
+/** From now on the server gives out a page that was built since. */
+const makeNewer = (page: Page) =>
+  page
+    .context()
+    .route('**/?as=served', (route) => route.fulfill({ body: '<script src="/assets/newer.js">' }));
+
+test('made newer under an open page: said, nothing typed lost, opened anew at a touch', async ({
+  page,
+}) => {
+  await page.goto(`${door.address}/tickets/new`);
+  await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Plover estate, newer');
+  await makeNewer(page);
+  door.shut();
+  await expect(isAway(page)).toBeVisible();
+  door.open();
+  const newer = page.getByRole('status').filter({ hasText: 'made newer' });
+  await expect(newer).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Vehicle or part' })).toHaveValue(
+    'Plover estate, newer',
+  );
+  await expectAccessible(page);
+  await newer.getByRole('button', { name: 'Open it anew' }).click();
+  await expect(newer).toBeHidden();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+});
+
+test.describe('where a device keeps no files, as without https', () => {
+  test.use({ serviceWorkers: 'block' });
+  test('a page that a newer server holds no more opens by itself; a part of one says so', async ({
+    page,
+  }) => {
+    const gone = new Set<string>();
+    await page.route(/assets\/(RecordsPage|DayChart)-/, (route) => {
+      const [file] = /RecordsPage|DayChart/.exec(route.request().url())!;
+      if (gone.has(file)) return route.continue();
+      gone.add(file);
+      return route.fulfill({ status: 404 });
+    });
+    await page.goto(`${door.address}/`);
+    const missing = page.getByRole('alert').filter({ hasText: 'has not come' });
+    await expect(missing).toBeVisible();
+    await expect(page.getByRole('heading', { level: 1, name: /^Today/ })).toBeVisible();
+    await missing.getByRole('button', { name: 'Open it anew' }).click();
+    await expect(missing).toBeHidden();
+    await makeNewer(page);
+    await toPlace(page, 'Records');
+    await expect(page.getByRole('heading', { name: 'Records' })).toBeVisible();
+    expect([...gone].sort()).toEqual(['DayChart', 'RecordsPage']);
+  });
 });

@@ -16,6 +16,7 @@ const READ = [
 const SINGLE = [
   'package-lock.json',
   'packages/web/index.html',
+  'packages/web/keptOnDevice.ts',
   'packages/web/vite.config.ts',
   'packages/server/vite.config.ts',
 ];

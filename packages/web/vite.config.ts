@@ -1,7 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
-import { VitePWA } from 'vite-plugin-pwa';
+import { keptOnDevice } from './keptOnDevice.ts';
 
 /** The letters of the first page come with it, so that no line jumps when they arrive. */
 const FIRST_LETTERS = /(barlow-latin-(400|600)|barlow-condensed-latin-(600|700))-normal.*\.woff2$/;
@@ -36,28 +36,7 @@ export default defineConfig({
       threshold: 1000,
       algorithms: ['gzip', 'brotliCompress'],
     }),
-    VitePWA({
-      // Registered by main.tsx; a new one takes over at once, a page that is open stays as it is.
-      injectRegister: false,
-      registerType: 'prompt',
-      manifest: {
-        name: 'Orthochrom',
-        short_name: 'Orthochrom',
-        display: 'standalone',
-        background_color: '#f2f1ee',
-        theme_color: '#22262b',
-        icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
-      },
-      workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        maximumFileSizeToCacheInBytes: 4_000_000,
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//, /^\/assets\//],
-        skipWaiting: true,
-        clientsClaim: true,
-        cleanupOutdatedCaches: true,
-      },
-    }),
+    keptOnDevice(),
   ],
   server: {
     host: '127.0.0.1',

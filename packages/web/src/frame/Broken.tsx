@@ -1,12 +1,26 @@
+import { useEffect, useState } from 'react';
 import { useRouteError } from 'react-router';
+import { isPageOld, openAnew } from '../api/pageAge.ts';
 
 /** Browsers word it differently: a script that does not come is a TypeError of `import()`. */
 const didNotCome = (error: unknown): boolean =>
   error instanceof TypeError && /dynamically imported|importing a module/i.test(error.message);
 
-/** The page failed: said in words, with a way on; what was saved is safe on the server. */
+/**
+ * The page failed: said in words, with a way on; what was saved is safe on the server. One that a
+ * newer server holds no more is opened anew by itself: nothing was typed on it yet.
+ */
 export function Broken() {
   const isMissing = didNotCome(useRouteError());
+  const [isOld, setOld] = useState(false);
+  useEffect(() => {
+    if (isMissing) void isPageOld().then(setOld);
+  }, [isMissing]);
+  useEffect(() => {
+    if (isOld) void openAnew();
+  }, [isOld]);
+  if (isOld)
+    return <p className="page">Orthochrom was made newer in the shop. Opening the newer page …</p>;
   return (
     <section className="page stack">
       <h1>{isMissing ? 'This page has not come' : 'This page failed'}</h1>

@@ -1,16 +1,10 @@
 /** Where a clash is shown; the dialog comes with the first one. */
-import { lazy, Suspense } from 'react';
 import { useClash } from '../api/clash.ts';
+import { late } from './late.tsx';
 
-const ClashDialog = lazy(async () => ({
-  default: (await import('./ClashDialog.tsx')).ClashDialog,
-}));
+const ClashDialog = late(async () => (await import('./ClashDialog.tsx')).ClashDialog);
 
 export function Clashes() {
   const clash = useClash();
-  return clash ? (
-    <Suspense fallback={null}>
-      <ClashDialog clash={clash} />
-    </Suspense>
-  ) : null;
+  return clash ? <ClashDialog clash={clash} /> : null;
 }

@@ -21,6 +21,7 @@ import { useStream } from '../api/useStream.ts';
 import { Clashes } from './Clashes.tsx';
 import { ClockWatch } from './ClockWatch.tsx';
 import { ConnectedContext } from './connected.ts';
+import { Newer } from './Newer.tsx';
 import { Outbox } from './Outbox.tsx';
 import { LeadTouch } from '../signIn/LeadTouch.tsx';
 import { PainterContext } from './painter.ts';
@@ -85,6 +86,7 @@ export function Shell() {
               <span className={styles['more']}>; a plan, a pour or a start has to wait</span>.
             </p>
           )}
+          <Newer connected={connected} />
           <Outbox />
         </div>
         {door}

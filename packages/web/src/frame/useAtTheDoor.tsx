@@ -1,23 +1,16 @@
 /** Who is at the screen, and what stands before the shop: its first opening, or its door. */
-import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
 import { useSetup, useWho } from '../api/reads.ts';
 import { refresh } from '../api/resources.ts';
 import { goByZone } from '../words/timeText.ts';
+import { late } from './late.tsx';
 import { usePickedPainterId, type PainterState } from './painter.ts';
 
+const OPENING = <p className="page">Opening the page …</p>;
 /** Seen once in the life of a shop: not with every first page. */
-const FirstRun = lazy(async () => ({
-  default: (await import('../firstRun/FirstRun.tsx')).FirstRun,
-}));
-
-const SignInPage = lazy(async () => ({
-  default: (await import('../signIn/SignInPage.tsx')).SignInPage,
-}));
-/** What stands before the shop comes when it does. */
-const before = (door: ReactNode): ReactNode => (
-  <Suspense fallback={<p className="page">Opening the page …</p>}>{door}</Suspense>
-);
+const FirstRun = late(async () => (await import('../firstRun/FirstRun.tsx')).FirstRun, OPENING);
+const SignInPage = late(async () => (await import('../signIn/SignInPage.tsx')).SignInPage, OPENING);
 
 type AtTheDoor = {
   /** Who is in. */
@@ -52,9 +45,9 @@ export function useAtTheDoor(): AtTheDoor {
   const isNoShop = error instanceof ApiFault && error.status === 404;
   // A stranger of an empty shop is told there is none by its door alone.
   if (who && (isNoShop || (who.isAsked && !who.me && who.wantsCode && who.isEmpty)))
-    return { door: before(<FirstRun isAsked={who.isAsked} />) };
+    return { door: <FirstRun isAsked={who.isAsked} /> };
   if (who?.isAsked && !who.me)
-    return { door: before(<SignInPage who={who} />), within: who.device ? last : undefined };
+    return { door: <SignInPage who={who} />, within: who.device ? last : undefined };
   const now = who && state;
   return { state: now, within: now, error: whoError ?? error };
 }

@@ -7,7 +7,7 @@ import { withFlash, type LabSetup } from './labSetup.ts';
 
 export function TimeControls({ setup, other, onChange }: GroupProps) {
   const { painter } = usePainter();
-  const { temperature, joined } = formatFor(painter.units);
+  const { temperature, difference, joined } = formatFor(painter.units);
   const { coats, bake } = setup;
   const at = atOther(other);
   const celsius = (c: number) => joined(temperature(c));
@@ -65,7 +65,7 @@ export function TimeControls({ setup, other, onChange }: GroupProps) {
             from={1}
             to={20}
             step={0.5}
-            write={(v) => `${v.toFixed(1)} °C/min`}
+            write={(perMin) => `${joined(difference(perMin))} a minute`}
             onChange={(rampCPerMin) => bakeWith({ rampCPerMin })}
           />
           <Knob

@@ -16,6 +16,7 @@ import { SEEN_NAME } from '@orthochrom/contract/words/seenWords.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { formatFor, turnsText, type Format } from '@orthochrom/contract/words/format.ts';
 import { RATING_MARK } from './recordWords.ts';
+import styles from './RecordsPage.module.css';
 import { useRecordPages, type RecordPages } from './useRecordPages.ts';
 import { whenText } from '../words/timeText.ts';
 
@@ -76,7 +77,7 @@ export function RecordsPage() {
         </Button>
       </PageHead>
       <div className="page stack" style={{ maxWidth: 1400 }}>
-        <div className="card grid2">
+        <div className={`card grid2 ${styles['filters']}`}>
           <TextInput
             label="Words"
             placeholder="vehicle, colour, product, note"
@@ -114,7 +115,7 @@ export function RecordsPage() {
           ])}
         </div>
         {!data && <NotYet reads={[read]} what="the records" />}
-        <div hidden={!data} className="card scrollx">
+        <div hidden={!data} className={`card scrollx ${styles['list']}`}>
           <LongTable
             rows={data ?? []}
             head={HEAD}

@@ -9,6 +9,7 @@ import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
+import { madeFor } from './madeFor.ts';
 import { TinPrices } from './TinPrices.tsx';
 import { BASIS_NAME, CHEMISTRY_NAME } from '../words/tradeNames.ts';
 import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
@@ -35,15 +36,7 @@ export function SheetPage() {
     ['Kind', `${sheet.kind}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`],
     ['Reducers it takes', names(sheet.grades) || undefined],
     ['Hardeners it takes', names(sheet.hardeners) || undefined],
-    [
-      'Made for',
-      sheet.grade
-        ? [
-            temperature(sheet.grade.minC) ?? 'anything',
-            temperature(sheet.grade.maxC) ?? 'over',
-          ].join(' to ')
-        : undefined,
-    ],
+    ['Made for', sheet.grade ? madeFor(sheet.grade, format) : undefined],
     [
       'Reducer beyond the recipe',
       sheet.reduction

@@ -9,6 +9,10 @@ import { ImportPreview } from './ImportPreview.tsx';
 import { useSetup, useSheets } from '../api/reads.ts';
 import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { madeFor } from './madeFor.ts';
+import styles from './SheetsPage.module.css';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 const KINDS = [
   'primer',
@@ -28,6 +32,8 @@ export function SheetsPage() {
   const read = useSheets();
   const { data } = read;
   const { data: setup } = useSetup();
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
   const [file, setFile] = useState<File | null>(null);
   return (
     <>
@@ -70,7 +76,7 @@ export function SheetsPage() {
         }))
           .filter(({ list }) => list.length > 0)
           .map(({ kind, list }) => (
-            <section key={kind} className="card scrollx">
+            <section key={kind} className={`card scrollx ${styles['list']}`}>
               <h2 className="tape">{kind === 'singleStage' ? 'single stage' : kind}</h2>
               <table className="plain">
                 <tbody>
@@ -84,9 +90,7 @@ export function SheetsPage() {
                       <td>{sheet.carrier}</td>
                       <td>
                         {sheet.recipes?.map(({ name }) => name).join(', ') ??
-                          (sheet.grade
-                            ? `${sheet.grade.minC ?? 'under'} to ${sheet.grade.maxC ?? 'over'} °C`
-                            : '')}
+                          (sheet.grade ? madeFor(sheet.grade, format) : '')}
                       </td>
                       <td className="quiet">
                         issue {sheet.number}, {sheet.issuedOn}

@@ -1,14 +1,10 @@
 /** Where a lead is asked; what asks comes when it is. */
-import { lazy, Suspense } from 'react';
 import { useAskedLead } from '../api/leadTouch.ts';
+import { late } from '../frame/late.tsx';
 
-const AskLead = lazy(async () => ({ default: (await import('./AskLead.tsx')).AskLead }));
+const AskLead = late(async () => (await import('./AskLead.tsx')).AskLead);
 
 export function LeadTouch() {
   const asked = useAskedLead();
-  return asked ? (
-    <Suspense fallback={null}>
-      <AskLead key={asked.message} asked={asked} />
-    </Suspense>
-  ) : null;
+  return asked ? <AskLead key={asked.message} asked={asked} /> : null;
 }

@@ -10,7 +10,7 @@ import type { Ticket, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { useLocalStorage } from '@mantine/hooks';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { postJson } from '../api/client.ts';
 import { useAir, useSetup, useSheets, useTickets, type AirState } from '../api/reads.ts';
@@ -19,7 +19,10 @@ import { useWrite } from '../api/useWrite.ts';
 import { AirStrip } from '../frame/AirStrip.tsx';
 import { NextSteps } from '../firstRun/NextSteps.tsx';
 import { GunsWaiting } from '../guns/GunsWaiting.tsx';
+import { late } from '../frame/late.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
+import { usePainter } from '../frame/painter.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { countdownText } from '../ticket/countdown.ts';
 import { whenText } from '../words/timeText.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
@@ -29,7 +32,10 @@ import { DayWindows } from './DayWindows.tsx';
 import styles from './TodayPage.module.css';
 
 /** What draws comes after what is read: the words of the day stand at once. */
-const DayChart = lazy(async () => ({ default: (await import('./DayChart.tsx')).DayChart }));
+const DayChart = late(
+  async () => (await import('./DayChart.tsx')).DayChart,
+  <div className={styles['chart']} aria-hidden="true" />,
+);
 
 export function TodayPage() {
   const airRead = useAir();
@@ -94,9 +100,7 @@ export function TodayPage() {
             </Button>
           </div>
           <FirstSteps setup={setup} sheets={sheets} />
-          <Suspense fallback={<div className={styles['chart']} aria-hidden="true" />}>
-            <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
-          </Suspense>
+          <DayChart forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
           {now.standIn && <StandIn day={day} minute={minute} shiftC={now.standIn.shiftC} />}
           <DayWindows forecast={day.forecast} nowMinute={minute} bands={bands} room={dayRoom} />
         </section>
@@ -112,6 +116,10 @@ function FirstSteps(of: Parameters<typeof NextSteps>[0]) {
   return data?.tickets.length === 0 ? <NextSteps {...of} /> : null;
 }
 
+/** A step of the stand-in's warmth, and how far it goes. */
+const STEP_C = 2;
+const MOST_C = 15;
+
 const steer = (change: object) =>
   postJson<AirState>(ADDRESS.probe, change).then((state) => hold(ADDRESS.air, state));
 
@@ -121,6 +129,8 @@ const steer = (change: object) =>
  */
 function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shiftC: number }) {
   const [, write] = useWrite();
+  const { painter } = usePainter();
+  const { difference, joined } = formatFor(painter.units);
   const [first, last] = [day.forecast[0]!.minute, day.forecast.at(-1)!.minute];
   return (
     <div className={`card ${styles['standIn']}`}>
@@ -143,21 +153,23 @@ function StandIn({ day, minute, shiftC }: { day: DayAhead; minute: number; shift
         <Button
           size="compact-md"
           variant="default"
-          aria-label="Two degrees cooler"
-          onClick={() => void write(() => steer({ shiftC: Math.max(-15, shiftC - 2) }))}
+          aria-label="The stand-in cooler"
+          onClick={() => void write(() => steer({ shiftC: Math.max(-MOST_C, shiftC - STEP_C) }))}
         >
-          −2 °C
+          −{joined(difference(STEP_C))}
         </Button>
         <span>
-          {shiftC === 0 ? 'as scripted' : `${shiftC > 0 ? '+' : '−'}${Math.abs(shiftC)} °C`}
+          {shiftC === 0
+            ? 'as scripted'
+            : `${shiftC > 0 ? '+' : '−'}${joined(difference(Math.abs(shiftC)))}`}
         </span>
         <Button
           size="compact-md"
           variant="default"
-          aria-label="Two degrees warmer"
-          onClick={() => void write(() => steer({ shiftC: Math.min(15, shiftC + 2) }))}
+          aria-label="The stand-in warmer"
+          onClick={() => void write(() => steer({ shiftC: Math.min(MOST_C, shiftC + STEP_C) }))}
         >
-          +2 °C
+          +{joined(difference(STEP_C))}
         </Button>
       </div>
     </div>

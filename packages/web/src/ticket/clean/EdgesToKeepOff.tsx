@@ -9,10 +9,11 @@ import styles from './EdgesToKeepOff.module.css';
 type EdgesToKeepOffProps = {
   ticket: Pick<Ticket, 'bodyKind' | 'panels'>;
   stage: Pick<StagePlan, 'panelIds'>;
-  keepOffMm: number;
+  /** How far, in the painter's unit. */
+  keepOff: string;
 };
 
-export function EdgesToKeepOff({ ticket, stage, keepOffMm }: EdgesToKeepOffProps) {
+export function EdgesToKeepOff({ ticket, stage, keepOff }: EdgesToKeepOffProps) {
   const body = ticket.bodyKind;
   const names = ticket.panels
     .filter(({ id, name }) => stage.panelIds.includes(id) && bodyPanel(body, name))
@@ -31,7 +32,7 @@ export function EdgesToKeepOff({ ticket, stage, keepOffMm }: EdgesToKeepOffProps
         lookOf={(id) =>
           names.includes(id)
             ? {
-                label: `${panelName(id)}: keep ${keepOffMm} mm off its edges`,
+                label: `${panelName(id)}: keep ${keepOff} off its edges`,
                 className: styles['keepOff'],
                 isHeld: true,
               }

@@ -57,10 +57,11 @@ function Ladder(props: FinishCardProps & { seen: FinishTold['seen'] }) {
   });
   const [leftUm, setLeftUm] = useState<number>();
   const [busy, write] = useWrite();
-  const { film, joined } = formatFor(painter.units);
+  const { bore, film, joined } = formatFor(painter.units);
   const answer = finishOn(context, whole, coat, told, nowMs);
   if (!answer) return <p>No polish date is known here: its sheet and its air come first.</p>;
   const [next] = answer.steps;
+  const keepOff = joined(bore(answer.keepOffMm));
   const range = ([low, high]: readonly [number, number]): string =>
     `${film(low).text} to ${joined(film(high))}`;
   const done = () =>
@@ -147,10 +148,10 @@ function Ladder(props: FinishCardProps & { seen: FinishTold['seen'] }) {
         </div>
       )}
       {(answer.steps.length > 0 || before.length > 0) && (
-        <EdgesToKeepOff ticket={whole.ticket} stage={context.stage} keepOffMm={answer.keepOffMm} />
+        <EdgesToKeepOff ticket={whole.ticket} stage={context.stage} keepOff={keepOff} />
       )}
       <p className="quiet">
-        {`Keep ${answer.keepOffMm} mm off edges, red on the car, and creases; that strip by hand, the last grit only.`}
+        {`Keep ${keepOff} off edges, red on the car, and creases; that strip by hand, the last grit only.`}
       </p>
     </>
   );

@@ -118,11 +118,13 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
         onChange={(event) => change({ note: event.currentTarget.value })}
       />
       {faults.length > 0 && (
-        <ul role="status">
-          {faults.map(({ path, message }) => (
-            <li key={path + message}>{message}</li>
-          ))}
-        </ul>
+        <div role="status">
+          <ul>
+            {faults.map(({ path, message }) => (
+              <li key={path + message}>{message}</li>
+            ))}
+          </ul>
+        </div>
       )}
     </>
   );
