@@ -6,6 +6,8 @@ import { layOutCup } from '../src/ticket/mix/cupLayout.ts';
 import { layOutGauge, layOutKnob } from '../src/ticket/gun/instrumentLayout.ts';
 import { layOutRibbon, type RibbonBlock } from '../src/ticket/ribbonLayout.ts';
 import { layOutFound, layOutStack, spread, type StackLayer } from '../src/ticket/stackLayout.ts';
+import { airAt } from '@orthochrom/core/air/forecast.ts';
+import { airVerdictsOf } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { dayWindows, type DayWindow } from '../src/today/dayHours.ts';
 import { layOutDay } from '../src/today/dayLayout.ts';
 
@@ -203,6 +205,17 @@ describe('the day', () => {
               .map(({ code }) => code)
               .sort(),
           );
+      }),
+    );
+  });
+  it('says of now what the air is now, not what it was at the full ten minutes', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 360, max: 899, noNaN: true }), (nowMinute) => {
+        const [window] = dayWindows(forecast, undefined, nowMinute);
+        const now = airVerdictsOf(airAt(forecast, nowMinute));
+        expect(window!.fromMinute).toBe(nowMinute);
+        for (const said of window!.why.filter(({ code }) => now.some((v) => v.code === code)))
+          expect(now).toContainEqual(said);
       }),
     );
   });

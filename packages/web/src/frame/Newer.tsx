@@ -17,8 +17,11 @@ export function Newer({ connected }: { connected: boolean }) {
   return (
     <div role="status" className={`row ${styles['newer']}`}>
       <span>
-        Orthochrom was made newer in the shop; this page is as it was. Finish what you are typing,
-        then open it anew.
+        Orthochrom was made newer in the shop
+        <span className={styles['more']}>
+          ; this page is as it was. Finish what you are typing, then open it anew
+        </span>
+        .
       </span>
       <Button
         variant="default"

@@ -36,6 +36,13 @@ export function DayWindows({ forecast, nowMinute, bands, room }: DayWindowsProps
     () => dayWindows(forecast, bands, nowMinute, room),
     [forecast, bands, nowMinute, room],
   );
+  if (windows.length === 0)
+    return (
+      <p className="quiet">
+        What is known of the day ends at {clockText(forecast.at(-1)!.minute)}: go by the air as it
+        is measured.
+      </p>
+    );
   const later = windows.length - SHOWN;
   return (
     <div className={styles['windows']}>

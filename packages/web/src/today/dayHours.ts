@@ -76,15 +76,14 @@ export function dayWindows(
   room: DayRoom = {},
 ): DayWindow[] {
   const last = forecast.at(-1)!.minute;
-  const first = Math.min(
-    last,
-    Math.max(forecast[0]!.minute, Math.floor(fromMinute / STEP_MINUTES) * STEP_MINUTES),
-  );
   const windows: DayWindow[] = [];
-  for (let minute = first; minute < last; minute += STEP_MINUTES) {
+  // From the very minute: what is said of now is what the head of the page shows.
+  let minute = Math.min(last, Math.max(forecast[0]!.minute, fromMinute));
+  while (minute < last) {
     const state = stateAt(forecast, minute, bands, room);
     const open = windows.at(-1);
-    const toMinute = Math.min(minute + STEP_MINUTES, last);
+    const next = (Math.floor(minute / STEP_MINUTES) + 1) * STEP_MINUTES;
+    const toMinute = Math.min(next, last);
     const isSame =
       open &&
       open.level === state.level &&
@@ -97,6 +96,7 @@ export function dayWindows(
         ...state.why.filter(({ code }) => !open.why.some((known) => known.code === code)),
       ];
     } else windows.push({ fromMinute: minute, toMinute, ...state });
+    minute = toMinute;
   }
   return windows;
 }
