@@ -22,10 +22,16 @@ export async function openAnew(): Promise<void> {
   const keeper = await navigator.serviceWorker?.getRegistration().catch(() => undefined);
   await keeper?.update().catch(() => undefined);
   const coming = keeper?.installing ?? keeper?.waiting;
-  if (coming)
-    await new Promise<void>((resolve) => {
-      coming.addEventListener('statechange', () => coming.state === 'activated' && resolve());
-      if (coming.state === 'activated') resolve();
-    });
+  if (coming) await settled(coming);
   location.reload();
 }
+
+/** Kept, or given up: a device that is full must not hold the page. */
+const settled = (coming: ServiceWorker): Promise<void> =>
+  new Promise((resolve) => {
+    const look = () => {
+      if (coming.state === 'activated' || coming.state === 'redundant') resolve();
+    };
+    coming.addEventListener('statechange', look);
+    look();
+  });

@@ -14,11 +14,12 @@ export function Broken() {
   const isMissing = didNotCome(useRouteError());
   const [isOld, setOld] = useState(false);
   useEffect(() => {
-    if (isMissing) void isPageOld().then(setOld);
+    if (!isMissing) return;
+    void isPageOld().then((isNow) => {
+      setOld(isNow);
+      return isNow ? openAnew() : undefined;
+    });
   }, [isMissing]);
-  useEffect(() => {
-    if (isOld) void openAnew();
-  }, [isOld]);
   if (isOld)
     return <p className="page">Orthochrom was made newer in the shop. Opening the newer page …</p>;
   return (
