@@ -3,13 +3,13 @@
  * same script with its own words.
  */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
 import { freePort } from '../scripts/postgres.mjs';
 import { databaseUrl } from './shopServer.ts';
+import { throwAwayFolder } from '../scripts/throwAway.mjs';
 
 const root = path.dirname(import.meta.dirname);
 /** Of this machine, and yet not the loopback address that needs no PIN. */
@@ -34,7 +34,7 @@ export async function openOwnShop(...words: string[]): Promise<OwnShop> {
   };
   await query(`create database ${name}`);
   const url = databaseUrl().replace(/\/journey_\d+\?/, `/${name}?`);
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-own-'));
+  const folder = throwAwayFolder('own');
   const port = await freePort();
   const child = spawn(
     process.execPath,

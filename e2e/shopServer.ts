@@ -4,11 +4,11 @@
  * another one does at the same time.
  */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
+import { rmSync } from 'node:fs';
 import path from 'node:path';
 import type { FullConfig } from '@playwright/test';
 import { startCluster } from '../scripts/postgres.mjs';
+import { throwAwayFolder } from '../scripts/throwAway.mjs';
 
 const FIRST_PORT = 4390;
 const root = path.dirname(import.meta.dirname);
@@ -43,7 +43,7 @@ async function open(shop: number, folder: string, url: string): Promise<() => Pr
 }
 
 export default async function openShops({ workers }: FullConfig): Promise<() => Promise<void>> {
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-journey-'));
+  const folder = throwAwayFolder('journey');
   const cluster = await startCluster({
     folder: path.join(folder, 'database'),
     say: () => undefined,

@@ -19,7 +19,16 @@ import path from 'node:path';
 import { APP_ROLE, OWNER_ROLE, SOCKET_PORT, giveToApp, writeAccess } from './clusterAccess.mjs';
 import { aptInstall, asDatabaseUser, DATABASE_USER, isRoot, Plain, run } from './debian.mjs';
 
-const TEST_ONLY = ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'];
+/** Nothing of it is kept: a hundred small databases live for a minute each. */
+const TEST_ONLY = [
+  '-c fsync=off',
+  '-c synchronous_commit=off',
+  '-c full_page_writes=off',
+  '-c wal_level=minimal',
+  '-c max_wal_senders=0',
+  '-c max_wal_size=128MB',
+  '-c autovacuum=off',
+];
 
 function binFolder() {
   const debian = '/usr/lib/postgresql';

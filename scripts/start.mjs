@@ -5,12 +5,12 @@
  *   --port N   --data FOLDER   --fresh   --empty   --host [ADDRESS]
  *   --certificate FILE --key FILE   --proxy   --name NAME   DATABASE_URL=… for a database of your own
  */
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { buildStamp } from './buildStamp.mjs';
+import { build } from './build.mjs';
 import { keepDatabaseUp, keepServerUp } from './keptUp.mjs';
 import { namesFor, sayAddresses } from './onTheNetwork.mjs';
 import { ensurePackages } from './packages.mjs';
@@ -79,30 +79,6 @@ async function portComesFree(port, host) {
     await new Promise((resolve) => setTimeout(resolve, 250));
   }
   return false;
-}
-
-function build() {
-  const stampFile = path.join(root, 'packages/server/dist/build.stamp');
-  const stamp = buildStamp(root);
-  const isBuilt =
-    existsSync(path.join(root, 'packages/server/dist/app/main.js')) &&
-    existsSync(path.join(root, 'packages/web/dist/index.html'));
-  if (isBuilt && existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
-  say('Building …');
-  for (const name of ['server', 'web']) {
-    const done = spawnSync(
-      path.join(root, 'node_modules/.bin/vite'),
-      ['build', '--logLevel', 'error'],
-      {
-        cwd: path.join(root, 'packages', name),
-        // Whoever starts it, a test too: the shop runs what is built for a shop.
-        env: { ...process.env, NODE_ENV: 'production' },
-        stdio: ['ignore', 'inherit', 'inherit'],
-      },
-    );
-    if (done.status !== 0) throw new Plain(`Building the ${name} failed; see above.`);
-  }
-  writeFileSync(stampFile, stamp);
 }
 
 /** Resolves with the server once it listens; rejects when it ends before. */
@@ -182,7 +158,7 @@ async function main() {
     closing.push(keepDatabaseUp(cluster, say, fail));
   }
   closing.push(leaveUrl(data, databaseUrl));
-  build();
+  build(root, say);
   say('Opening the shop …');
   let code;
   const open = async () => {

@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 
 const root = new URL('../..', import.meta.url).pathname;
 const ask = (args: string[], input = '') =>
-  spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/ask.ts', ...args], {
+  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/ask.ts', ...args], {
     cwd: root,
     input,
     encoding: 'utf8',

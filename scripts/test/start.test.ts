@@ -4,15 +4,15 @@
  */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
-import os from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { freePort } from '../postgres.mjs';
+import { throwAwayFolder } from '../throwAway.mjs';
 
 const root = path.join(import.meta.dirname, '../..');
-const data = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-start-'));
+const data = throwAwayFolder('start');
 const { DATABASE_URL: _none, ...env } = process.env;
 const runs: ChildProcess[] = [];
 

@@ -47,11 +47,9 @@ await shareStandIns(database.manager, changes, instruments);
 
 /** Built, all lies in one folder; from source, the worker lies with what it belongs to. */
 const built = path.join(import.meta.dirname, 'calculationWorker.js');
-const calculator = new Calculator({
-  path: existsSync(built)
-    ? built
-    : path.join(import.meta.dirname, 'calculation/calculationWorker.ts'),
-});
+const calculator = new Calculator(
+  existsSync(built) ? built : path.join(import.meta.dirname, 'calculation/calculationWorker.ts'),
+);
 /** Also behind a proxy of this machine others are answered, though it listens on loopback then. */
 const isAlone = !ON_NETWORK;
 if (isAlone && HOST !== LOOPBACK)

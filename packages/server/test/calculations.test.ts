@@ -2,10 +2,11 @@ import { readFileSync } from 'node:fs';
 import { calculationNames } from '@orthochrom/contract/registry.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ShopFixture, type Fault } from './shopFixture.ts';
+import { EMPTY } from './templates.ts';
 
 let shop: ShopFixture;
 beforeAll(async () => {
-  shop = await ShopFixture.open('template_empty');
+  shop = await ShopFixture.open(EMPTY);
 });
 afterAll(() => shop.close());
 

@@ -33,6 +33,11 @@ export class CoatWalk {
   static async begin(shop: ShopFixture): Promise<CoatWalk> {
     return new CoatWalk(shop, await shop.openTicket());
   }
+  /** The same walk in a copy of its shop. */
+  inCopy(shop: ShopFixture): CoatWalk {
+    const { whole, painterId, gunId } = this;
+    return new CoatWalk(shop, { whole, painterId, gunId });
+  }
 
   /** The coat at this place of the ticket, in the order of spraying. */
   coat(i = 0): Coat {

@@ -7,6 +7,7 @@ import { v7 as newId } from 'uuid';
 import { afterAll, expect, it } from 'vitest';
 import { keepCopy, KEPT_COPIES } from '../src/nightly/copies.ts';
 import { ShopFixture } from './shopFixture.ts';
+import { EMPTY } from './templates.ts';
 
 const folder = mkdtempSync(path.join(os.tmpdir(), 'orthochrom-nights-'));
 const opened: ShopFixture[] = [];
@@ -19,7 +20,7 @@ it('a shop that is lost is restored from last night’s copy, and gives the same
   const shop = await ShopFixture.open();
   opened.push(shop);
   const copy = await keepCopy(shop.database, folder, '2026-11-01');
-  const lost = await ShopFixture.open('template_empty');
+  const lost = await ShopFixture.open(EMPTY);
   opened.push(lost);
   const id = newId();
   const file = readFileSync(copy);
@@ -47,7 +48,7 @@ it('the oldest go after two weeks; nothing else in the folder does', async () =>
 });
 
 it('a copy that cannot be finished leaves none of its name', async () => {
-  const closed = await ShopFixture.open('template_empty');
+  const closed = await ShopFixture.open(EMPTY);
   await closed.close();
   const before = readdirSync(folder).sort();
   await expect(keepCopy(closed.database, folder, '2026-11-04')).rejects.toThrow();

@@ -6,13 +6,19 @@ import { ShopFixture, type Fault } from './shopFixture.ts';
 
 const HOUR_MS = 3_600_000;
 const LONG_MS = 120_000;
-/** A shop with a ticket of which every coat is logged. */
-async function allLaid(): Promise<{ shop: ShopFixture; walk: CoatWalk }> {
+/** A shop with a ticket of which every coat is logged: walked once, then copied. */
+async function layAll(): Promise<{ from: string; walked: CoatWalk }> {
   const shop = await ShopFixture.open();
-  const walk = await CoatWalk.begin(shop);
-  for (let i = 0; i < walk.whole.coats.length; i += 1) await walk.lay(i);
-  await walk.read();
-  return { shop, walk };
+  const walked = await CoatWalk.begin(shop);
+  for (let i = 0; i < walked.whole.coats.length; i += 1) await walked.lay(i);
+  await walked.read();
+  return { from: await shop.asTemplate(), walked };
+}
+let laid: ReturnType<typeof layAll> | undefined;
+async function allLaid(): Promise<{ shop: ShopFixture; walk: CoatWalk }> {
+  const { from, walked } = await (laid ??= layAll());
+  const shop = await ShopFixture.open(from);
+  return { shop, walk: walked.inCopy(shop) };
 }
 const lookOf = ({ whole }: CoatWalk) => whole.timers.find(({ kind }) => kind === 'look')!;
 async function close(shop: ShopFixture, walk: CoatWalk, more: object = {}): Promise<number> {

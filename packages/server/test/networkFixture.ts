@@ -7,6 +7,7 @@ import { createApp } from '../src/app.ts';
 import { makeCode } from '../src/signIn/signInLedger.ts';
 import { ShopFixture } from './shopFixture.ts';
 import { Tablet } from './tablet.ts';
+import { DEMO } from './templates.ts';
 
 export const PIN = { lead: '704913', painter: '518206', apprentice: '930715' };
 export type Who = keyof typeof PIN;
@@ -38,7 +39,7 @@ export class NetworkFixture {
   ) {}
 
   static async open(): Promise<NetworkFixture> {
-    const shop = await ShopFixture.open('template_demo', {
+    const shop = await ShopFixture.open(DEMO, {
       names: ['shop.lan'],
       behindProxy: false,
     });

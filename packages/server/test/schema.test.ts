@@ -1,18 +1,16 @@
 import { expect, it } from 'vitest';
-import { urlOf } from './urlOf.ts';
+import { copyOf, EMPTY } from './templates.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 
 it('has migrations that make exactly the tables the code describes', async () => {
-  const database = newDataSource(urlOf('template_empty'));
-  await database.initialize();
+  const database = await newDataSource(await copyOf(EMPTY)).initialize();
   const drift = await database.driver.createSchemaBuilder().log();
   await database.destroy();
   expect(drift.upQueries.map(({ query }) => query)).toEqual([]);
 });
 
 it('finds what belongs together by an index: every reference but the shop’s has one', async () => {
-  const database = newDataSource(urlOf('template_empty'));
-  await database.initialize();
+  const database = await newDataSource(await copyOf(EMPTY)).initialize();
   const rows: { at: string }[] = await database.query(`
     select c.conrelid::regclass || '.' || a.attname as at
     from pg_constraint c

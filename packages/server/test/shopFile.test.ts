@@ -10,6 +10,7 @@ import { CoatWalk } from './coatWalk.ts';
 import { emptyDatabase } from './emptyDatabase.ts';
 import { ShopFixture } from './shopFixture.ts';
 import { out, rewritten, Shops, takeIn, withManifest } from './shopFileCase.ts';
+import { EMPTY } from './templates.ts';
 
 const shops = new Shops();
 afterAll(() => shops.close());
@@ -52,7 +53,7 @@ describe('a whole shop carried over', () => {
     await (await CoatWalk.begin(shop)).lay(0);
     await addPhoto(shop);
     const file = await out(shop);
-    const other = await shops.from('template_empty');
+    const other = await shops.from(EMPTY);
     expect((await other.get('/setup')).status).toBe(404);
     const preview = await takeIn(other, file);
     expect(preview).toMatchObject({ opensEmpty: true, renamed: [] });
@@ -95,7 +96,7 @@ describe('a whole shop carried over', () => {
           .join('\n');
       },
     );
-    const other = await shops.from('template_empty');
+    const other = await shops.from(EMPTY);
     await takeIn(other, old);
     const tickets = async (of: ShopFixture) =>
       (await of.get<{ tickets: unknown[] }>('/tickets')).body.tickets.length;
@@ -105,7 +106,7 @@ describe('a whole shop carried over', () => {
 
   it('brought back it brings what is new, keeps what was changed here, asks where both were', async () => {
     const shop = await shops.from();
-    const home = await shops.from('template_empty');
+    const home = await shops.from(EMPTY);
     await takeIn(home, await out(shop));
     const change = async (at: ShopFixture, which: number, name: string) => {
       const { rooms } = await at.setup();
@@ -140,7 +141,7 @@ describe('a whole shop carried over', () => {
 
   it('of two shops loses none: numbers, issues and coats that both gave come under others', async () => {
     const shop = await shops.from();
-    const other = await shops.from('template_empty');
+    const other = await shops.from(EMPTY);
     await loadDemoIfEmpty(other.database, path.join(import.meta.dirname, '../demo'));
     const count = async (of: ShopFixture, table: string) =>
       (await of.rows(`select count(*)::int as n from ${table}`))[0]!['n'] as number;

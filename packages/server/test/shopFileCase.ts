@@ -10,7 +10,7 @@ import { ShopFixture, type Fault } from './shopFixture.ts';
 /** Shops opened for one test file, all closed after it. */
 export class Shops {
   private readonly opened: ShopFixture[] = [];
-  readonly from = async (template?: 'template_demo' | 'template_empty'): Promise<ShopFixture> => {
+  readonly from = async (template?: string): Promise<ShopFixture> => {
     const shop = await ShopFixture.open(template);
     this.opened.push(shop);
     return shop;

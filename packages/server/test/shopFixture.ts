@@ -14,7 +14,7 @@ import { StandInProbe } from '../src/air/probe.ts';
 import { createApp } from '../src/app.ts';
 import type { Network } from '../src/http/edges.ts';
 import { Calculator } from '../src/calculation/calculator.ts';
-import { urlOf } from './urlOf.ts';
+import { copyOf, DEMO, withAdmin } from './templates.ts';
 import { IN_ORDER } from './inOrder.ts';
 import { newDataSource } from '../src/database/dataSource.ts';
 import { Changes } from '../src/event/changes.ts';
@@ -33,10 +33,8 @@ export type Fault = {
 };
 export const TEN_O_CLOCK = 600;
 
-const FROM_SOURCE = {
-  path: path.join(import.meta.dirname, '../src/calculation/calculationWorker.ts'),
-  execArgv: ['--import', 'tsx'],
-};
+/** The cluster of the run has it built. */
+const WORKER = path.join(import.meta.dirname, '../dist/app/calculationWorker.js');
 
 export class ShopFixture {
   readonly database: DataSource;
@@ -61,20 +59,11 @@ export class ShopFixture {
     this.base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
   }
 
-  static async open(
-    template: 'template_demo' | 'template_empty' = 'template_demo',
-    network?: Network,
-  ): Promise<ShopFixture> {
-    const name = `t_${newId().replaceAll('-', '')}`;
-    const admin = newDataSource(urlOf('postgres'));
-    await admin.initialize();
-    await admin.query(`create database ${name} template ${template}`);
-    await admin.destroy();
-    const database = newDataSource(urlOf(name));
-    await database.initialize();
+  static async open(from: string = DEMO, network?: Network): Promise<ShopFixture> {
+    const database = await newDataSource(await copyOf(from)).initialize();
     const probe = new StandInProbe(await demoDays(database.manager));
     probe.steer({ minute: TEN_O_CLOCK, minutesPerSecond: 0 });
-    const calculator = new Calculator(FROM_SOURCE);
+    const calculator = new Calculator(WORKER);
     const changes = await Changes.listen(database);
     const app = await createApp(database, {
       calculator,
@@ -86,6 +75,18 @@ export class ShopFixture {
       const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
     });
     return new ShopFixture(database, probe, server, calculator, changes);
+  }
+
+  private async name(): Promise<string> {
+    const [row] = await this.rows('select current_database() as name');
+    return (row as { name: string }).name;
+  }
+
+  /** Closes it, and names what others are copied from: this shop as it is now. */
+  async asTemplate(): Promise<string> {
+    const name = await this.name();
+    await this.close();
+    return name;
   }
 
   async close(): Promise<void> {
@@ -175,13 +176,12 @@ export class ShopFixture {
 
   /** As when the database falls and rises again: every connection to it is cut. */
   async cutDatabase(): Promise<void> {
-    const admin = newDataSource(urlOf('postgres'));
-    await admin.initialize();
-    const [{ name }] = (await this.rows('select current_database() as name')) as [{ name: string }];
-    await admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
-      name,
-    ]);
-    await admin.destroy();
+    const name = await this.name();
+    await withAdmin((admin) =>
+      admin.query('select pg_terminate_backend(pid) from pg_stat_activity where datname = $1', [
+        name,
+      ]),
+    );
   }
 
   /** What the stream says while `work` goes on, until it has told of a change. */

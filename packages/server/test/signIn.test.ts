@@ -6,6 +6,7 @@ import { makeCode } from '../src/signIn/signInLedger.ts';
 import { Tablet } from './tablet.ts';
 import { ShopFixture } from './shopFixture.ts';
 import { concrete, NetworkFixture, PIN, type Who } from './networkFixture.ts';
+import { DEMO } from './templates.ts';
 
 let network: NetworkFixture;
 let shop: ShopFixture;
@@ -151,7 +152,7 @@ it('without a network nothing is asked, and this machine’s own name is the onl
 });
 
 it('behind a proxy its word of TLS binds the cookies, and its name is answered', async () => {
-  const proxied = await ShopFixture.open('template_demo', {
+  const proxied = await ShopFixture.open(DEMO, {
     names: ['shop.example'],
     behindProxy: true,
   });

@@ -13,7 +13,7 @@ import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { freePort } from '../../../scripts/postgres.mjs';
 import { newDataSource } from '../src/database/dataSource.ts';
 import { NIGHTLY } from '../src/nightly/jobs.ts';
-import { urlOf } from './urlOf.ts';
+import { copyOf, DEMO } from './templates.ts';
 
 const processes: ChildProcess[] = [];
 const ports: number[] = [];
@@ -24,12 +24,7 @@ let proxy: Server;
 let proxied: string;
 
 beforeAll(async () => {
-  const name = `p_${newId().replaceAll('-', '')}`;
-  const admin = newDataSource(urlOf('postgres'));
-  await admin.initialize();
-  await admin.query(`create database ${name} template template_demo`);
-  await admin.destroy();
-  databaseUrl = urlOf(name);
+  databaseUrl = await copyOf(DEMO);
   database = newDataSource(databaseUrl);
   await database.initialize();
   for (const _ of [1, 2]) {
@@ -63,14 +58,10 @@ afterAll(async () => {
 });
 
 function serve(port: number): Promise<ChildProcess> {
-  const server = spawn(
-    process.execPath,
-    ['--import', 'tsx', path.join(import.meta.dirname, '../src/main.ts')],
-    {
-      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), COPIES_FOLDER: copies },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    },
-  );
+  const server = spawn(process.execPath, [path.join(import.meta.dirname, '../dist/app/main.js')], {
+    env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), COPIES_FOLDER: copies },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   return new Promise((resolve, reject) => {
     server.stdout.on('data', (said: Buffer) => {
       if (String(said).includes('listening on')) resolve(server);

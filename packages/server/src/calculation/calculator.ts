@@ -13,24 +13,17 @@ const MOST_WAITING = 500;
 const LONGEST_WAIT_MS = 60_000;
 const IDLE_MS = 60_000;
 
-export type WorkerFile = {
-  /** Of the worker's script, built or not. */
-  path: string;
-  /** How Node runs it where it is not built. */
-  execArgv?: string[];
-};
-
 export class Calculator {
   private readonly pool: Piscina;
   private readonly bounds: Bounds;
   private readonly onBegun = new Map<number, () => void>();
   private turns = 0;
 
-  constructor({ path, execArgv }: WorkerFile, bounds: Bounds = BOUNDS) {
+  /** @param workerPath the script of its threads, built or from source */
+  constructor(workerPath: string, bounds: Bounds = BOUNDS) {
     this.bounds = bounds;
     this.pool = new Piscina({
-      filename: path,
-      ...(execArgv ? { execArgv } : {}),
+      filename: workerPath,
       minThreads: 0,
       maxThreads: Math.max(1, availableParallelism() - 1),
       idleTimeout: IDLE_MS,

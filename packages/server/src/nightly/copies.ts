@@ -19,15 +19,18 @@ export async function keepCopy(database: DataSource, folder: string, day: string
   await mkdir(folder, { recursive: true, mode: 0o700 });
   const draft = path.join(folder, `draft-${process.pid}-${Date.now()}`);
   const whole = path.join(folder, copyOf(day));
+  const stream = createWriteStream(draft, { mode: 0o600 });
+  const isClosed = new Promise<void>((resolve) => stream.once('close', () => resolve()));
   try {
-    const stream = createWriteStream(draft, { mode: 0o600 });
-    const isWritten = finished(stream);
-    await Promise.all([writeShopFile(database, stream), isWritten]);
+    await Promise.all([writeShopFile(database, stream), finished(stream)]);
     const file = await open(draft, 'r');
     await file.sync();
     await file.close();
     await rename(draft, whole);
   } catch (fault) {
+    // What is still being opened would be there again after it was taken away.
+    stream.destroy();
+    await isClosed;
     await rm(draft, { force: true });
     throw fault;
   }

@@ -1,0 +1,5 @@
+export function build(
+  root: string,
+  say: (text: string) => void,
+  names?: ('server' | 'web')[],
+): void;

@@ -1,0 +1,1 @@
+export function throwAwayFolder(name: string): string;
