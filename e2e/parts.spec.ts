@@ -2,25 +2,42 @@
  * Every part in every state looks as it did: a change that was not meant is seen, one that was is
  * kept with `npm run parts -- --update-snapshots`.
  */
+import { rmSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import react from '@vitejs/plugin-react';
 import { expect, test } from '@playwright/test';
-import { createServer, type ViteDevServer } from 'vite';
+import { build, preview, type PreviewServer } from 'vite';
+import { throwAwayFolder } from '../scripts/throwAway.mjs';
 
 const WEB = fileURLToPath(new URL('../packages/web', import.meta.url));
-let server: ViteDevServer;
+let folder: string;
+let server: PreviewServer;
 
 test.describe.configure({ mode: 'default' });
 
+// No part of the shop's own build: nobody meets this page there.
 test.beforeAll(async () => {
-  server = await createServer({
-    root: WEB,
-    configFile: `${WEB}/vite.config.ts`,
-    logLevel: 'error',
-    server: { port: 0, hmr: false },
+  folder = throwAwayFolder('parts');
+  const page = { root: WEB, configFile: false, logLevel: 'error' } as const;
+  await build({
+    ...page,
+    plugins: [react()],
+    worker: { format: 'es' },
+    build: {
+      outDir: folder,
+      emptyOutDir: true,
+      copyPublicDir: false,
+      minify: false,
+      target: 'es2022',
+      rolldownOptions: { input: `${WEB}/parts.html` },
+    },
   });
-  await server.listen();
+  server = await preview({ ...page, build: { outDir: folder }, preview: { port: 0 } });
 });
-test.afterAll(() => server.close());
+test.afterAll(async () => {
+  await server.close();
+  rmSync(folder, { recursive: true, force: true });
+});
 
 for (const light of ['office', 'booth'])
   test(`every part looks as it did, ${light}`, async ({ page }) => {

@@ -7,6 +7,7 @@ import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import path from 'node:path';
 import type { FullConfig } from '@playwright/test';
+import { build } from '../scripts/build.mjs';
 import { startCluster } from '../scripts/postgres.mjs';
 import { throwAwayFolder } from '../scripts/throwAway.mjs';
 
@@ -49,14 +50,17 @@ export default async function openShops({ workers }: FullConfig): Promise<() => 
     say: () => undefined,
     durable: false,
   });
-  const closing: (() => Promise<void>)[] = [];
-  // One after the other: the first one builds, the others find it built.
-  for (let shop = 0; shop < workers; shop++) {
-    cluster.ensureDatabase(`journey_${shop}`);
-    const url = cluster.url(`journey_${shop}`);
-    process.env[databaseVariable(shop)] = url;
-    closing.push(await open(shop, folder, url));
-  }
+  // Built before they start: none of them does it while another reads what is built.
+  build(root, () => undefined);
+  const shops = Array.from({ length: workers }, (_, shop) => shop);
+  const closing = await Promise.all(
+    shops.map((shop) => {
+      cluster.ensureDatabase(`journey_${shop}`);
+      const url = cluster.url(`journey_${shop}`);
+      process.env[databaseVariable(shop)] = url;
+      return open(shop, folder, url);
+    }),
+  );
   return async () => {
     await Promise.all(closing.map((close) => close()));
     cluster.stop('immediate');

@@ -1,5 +1,7 @@
 /** Years of coats: all of them found, page by page, each once; words in the database's hands. */
 import type { RecordCount, RecordPage } from '@orthochrom/contract/shop/record.ts';
+import { MOST_WHOLE, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PAGE_TICKETS, type TicketList } from '../src/ticket/ticketList.ts';
 import { PAGE_ROWS } from '../src/ticket/recordFinder.ts';
@@ -94,5 +96,19 @@ describe('years of tickets', () => {
     expect(new Set(seen).size).toBe(seen.length);
     const closed = await shop.rows(`select id from ticket where state <> 'open'`);
     expect(seen).toHaveLength(closed.length);
+  });
+
+  it('several at once are what each is alone, in the order asked; one that is not there is named', async () => {
+    const { tickets } = (await shop.get<TicketList>('/tickets')).body;
+    const ids = tickets.slice(0, 3).map(({ id }) => id);
+    const alone = await Promise.all(ids.map((id) => shop.get<TicketWhole>(`/tickets/${id}`)));
+    const { body } = await shop.get<TicketWhole[]>(`/tickets/whole?ids=${ids.join()}`);
+    const timeless = ({ serverNow: _now, ...whole }: TicketWhole) => whole;
+    expect(body.map(timeless)).toEqual(alone.map((reply) => timeless(reply.body)));
+    const nobody = newId();
+    const lost = await shop.get<Fault>(`/tickets/whole?ids=${ids[0]},${nobody}`);
+    expect([lost.status, lost.body.error.message]).toEqual([404, expect.stringContaining(nobody)]);
+    const tooMany = Array.from({ length: MOST_WHOLE + 1 }, () => newId()).join();
+    expect((await shop.get(`/tickets/whole?ids=${tooMany}`)).status).toBe(422);
   });
 });

@@ -218,3 +218,13 @@ export type TicketWhole = {
 /** Done tickets behind this one. */
 export const TicketQuery = z.strictObject({ after: Id.optional() });
 export type TicketQuery = z.infer<typeof TicketQuery>;
+
+/** So many tickets are read whole at once. */
+export const MOST_WHOLE = 50;
+/** Several tickets, whole: their ids with commas between them. */
+export const WholeQuery = z.strictObject({
+  ids: z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(z.array(Id).min(1).max(MOST_WHOLE)),
+});

@@ -6,6 +6,7 @@ import {
   TicketEdit,
   TicketQuery,
   TimerConfirm,
+  WholeQuery,
 } from '@orthochrom/contract/shop/ticket.ts';
 import {
   Look,
@@ -70,6 +71,11 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
     const ticket = bodyOf(TicketCreate, req);
     await createTicket(ledger, ticket);
     res.status(201).json(await whole(ticket.id));
+  });
+  routes.get('/tickets/whole', async (req, res) => {
+    const all = [];
+    for (const id of parsed(WholeQuery, req.query).ids) all.push(await whole(id));
+    res.json(all);
   });
   routes.get('/tickets/:id', async (req, res) => {
     res.json(await whole(idOf(req)));

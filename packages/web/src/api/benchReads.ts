@@ -3,10 +3,9 @@
  * without a server.
  */
 import { mutate, type Cache } from 'swr';
-import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { getJson } from './client.ts';
 import { measured } from './serverClock.ts';
-import type { TicketList } from './reads.ts';
+import { wholesOf, type TicketList } from './reads.ts';
 import { ADDRESS } from './resources.ts';
 
 const AT_THE_BENCH = [
@@ -33,12 +32,12 @@ export async function keepForBench(cache: Cache): Promise<void> {
   const list = await getJson<TicketList>(ADDRESS.tickets).then(measured, () => undefined);
   if (!list) return;
   await mutate(ADDRESS.tickets, list, { revalidate: false });
-  for (const { id } of list.tickets.filter(({ state }) => state === 'open')) {
-    const address = ADDRESS.ticket(id);
-    const held: unknown = cache.get(address)?.data;
-    const whole = await getJson<TicketWhole>(address).catch(() => undefined);
-    // Coats move without their ticket: it is read anew, unless something newer came meanwhile.
-    if (whole && cache.get(address)?.data === held)
-      await mutate(address, whole, { revalidate: false });
+  const open = list.tickets.filter(({ state }) => state === 'open').map(({ id }) => id);
+  const dataAt = (id: string): unknown => cache.get(ADDRESS.ticket(id))?.data;
+  const held = new Map(open.map((id) => [id, dataAt(id)]));
+  // Coats move without their ticket: it is read anew, unless something newer came meanwhile.
+  for (const whole of await wholesOf(open).catch(() => [])) {
+    const { id } = whole.ticket;
+    if (dataAt(id) === held.get(id)) await mutate(ADDRESS.ticket(id), whole, { revalidate: false });
   }
 }

@@ -41,6 +41,7 @@ export const ADDRESS = {
   probe: '/api/probe',
   tickets: '/api/tickets',
   ticket: under('tickets'),
+  ticketsWhole: (ids: readonly string[]) => asked('/api/tickets/whole', { ids: ids.join() }),
   coat: under('coats'),
   mix: under('mixes'),
   timer: under('timers'),
