@@ -6,12 +6,12 @@
  */
 import { existsSync, readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
+import type { Outcome } from '@orthochrom/contract/calculations/outcome.ts';
 import {
   answerOrRefuse,
   calculationNames,
   isCalculationName,
   schemasOf,
-  type Outcome,
 } from '@orthochrom/contract/registry.ts';
 
 const MOST_BYTES = 1_000_000;

@@ -17,6 +17,7 @@ import { heat } from './calculations/heat.ts';
 import { kit } from './calculations/kit.ts';
 import { layerCheck } from './calculations/layerCheck.ts';
 import { mix } from './calculations/mix.ts';
+import { outcomeOf, type Outcome } from './calculations/outcome.ts';
 import { overlap } from './calculations/overlap.ts';
 import { prep } from './calculations/prep.ts';
 import { pourCheck } from './calculations/pourCheck.ts';
@@ -74,8 +75,6 @@ export const calculationNames = Object.keys(registry) as CalculationName[];
 export const isCalculationName = (name: string): name is CalculationName =>
   Object.hasOwn(registry, name);
 
-export type Outcome = { answer: unknown } | { error: RefusalReport };
-
 /**
  * Input assembled from what somebody gave was refused by a calculation; the report says what, where
  * and what is allowed.
@@ -110,11 +109,7 @@ export function answerOrRefuse(name: string, input: unknown): Outcome {
         path: [],
       },
     };
-  const entry = registry[name] as unknown as Calculation<unknown>;
-  const parsed = entry.input.safeParse(input);
-  return parsed.success
-    ? { answer: entry.calculate(parsed.data) }
-    : { error: refusalOf(parsed.error, input) };
+  return outcomeOf(registry[name] as unknown as Calculation, input);
 }
 
 /** Both schemas of a calculation as JSON Schema. */

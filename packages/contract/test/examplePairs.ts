@@ -4,7 +4,7 @@
  */
 import { readFileSync } from 'node:fs';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
-import type { Outcome } from '../src/registry.ts';
+import type { Outcome } from '../src/calculations/outcome.ts';
 
 type Wanted =
   | number

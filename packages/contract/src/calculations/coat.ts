@@ -139,5 +139,4 @@ export const coat = defineCalculation('coat', {
     ...explained,
   }),
   compute: (input) => inWords(coatOf(input)),
-  heavy: true,
 });

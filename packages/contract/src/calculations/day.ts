@@ -47,7 +47,6 @@ const DayJob = z.strictObject({
 const timed = { startMinute: z.number(), endMinute: z.number() };
 
 export const day = defineCalculation('day', {
-  heavy: true,
   input: z
     .strictObject({
       jobs: listOf(DayJob),

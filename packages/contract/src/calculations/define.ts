@@ -1,7 +1,4 @@
-/**
- * One registry entry: its schemas, its pure function from core, and whether the browser runs it in
- * a worker.
- */
+/** One registry entry: its schemas, and its pure function from core. */
 import type { z } from 'zod';
 import { worded, type WordedAnswer } from '../words/worded.ts';
 
@@ -10,7 +7,6 @@ export type Calculation<Input = never, Answer = unknown> = {
   input: z.ZodType<Input>;
   answer: z.ZodType;
   calculate: (input: Input) => Answer;
-  heavy: boolean;
 };
 
 /** `compute` is the core's function; its codes get their words here, once for all doors. */
@@ -20,9 +16,8 @@ export function defineCalculation<Input, CoreAnswer extends object>(
     input: z.ZodType<Input>;
     answer: z.ZodType;
     compute: (input: Input) => CoreAnswer;
-    heavy?: boolean;
   },
 ): Calculation<Input, WordedAnswer<CoreAnswer>> {
-  const { input, answer, compute, heavy = false } = entry;
-  return { name, input, answer, calculate: (given) => worded(compute(given)), heavy };
+  const { input, answer, compute } = entry;
+  return { name, input, answer, calculate: (given) => worded(compute(given)) };
 }

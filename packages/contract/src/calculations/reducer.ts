@@ -107,5 +107,4 @@ export const reducer = defineCalculation('reducer', {
   }),
   // Risks cost runs of the film for every grade; a plan of a whole ticket asks without.
   compute: ({ risks = true, ...input }) => (risks ? reducerWithRisks(input) : reducerOf(input)),
-  heavy: true,
 });

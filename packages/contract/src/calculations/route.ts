@@ -20,7 +20,6 @@ const half = z.enum(HALVES).optional();
 const timed = { startSeconds: z.number(), endSeconds: z.number() };
 
 export const route = defineCalculation('route', {
-  heavy: true,
   input: z
     .strictObject({
       body: z.enum(BODIES),

@@ -89,5 +89,4 @@ export const schedule = defineCalculation('schedule', {
     ...explained,
   }),
   compute: (input: ScheduleInput) => scheduleInWords(scheduleOf(input)),
-  heavy: true,
 });

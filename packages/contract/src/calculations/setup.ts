@@ -158,5 +158,4 @@ export const setup = defineCalculation('setup', {
     ...explained,
   }),
   compute: ({ plans = true, ...input }) => inWords(plans ? setupWithRisks(input) : setupOf(input)),
-  heavy: true,
 });

@@ -3,7 +3,7 @@
  * and nobody else waits for it.
  */
 import { availableParallelism } from 'node:os';
-import type { Outcome } from '@orthochrom/contract/registry.ts';
+import type { Outcome } from '@orthochrom/contract/calculations/outcome.ts';
 import Piscina from 'piscina';
 import { Busy, TakesTooLong } from '../http/faults.ts';
 

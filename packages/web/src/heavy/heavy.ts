@@ -2,7 +2,8 @@
  * Answers that take longer than a frame, from workers that all cards share. The newest question of
  * a card rules: one that waits is dropped for it.
  */
-import type { AnswerOf, CalculationName, InputOf } from '@orthochrom/contract/registry.ts';
+import type { HeavyName } from '@orthochrom/contract/heavy.ts';
+import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
 import type { MapAsk } from '../lab/mapAsk.ts';
@@ -52,7 +53,7 @@ function useQuestion<A>(question: Question | undefined): HeavyState<A> {
   };
 }
 
-export function useHeavy<N extends CalculationName>(
+export function useHeavy<N extends HeavyName>(
   name: N,
   input: InputOf<N> | undefined,
 ): HeavyState<AnswerOf<N>> {

@@ -1,12 +1,10 @@
-/**
- * Runs what is heavy off the page: any calculation of the registry, and the film map for the lab.
- */
-import { answerOrRefuse } from '@orthochrom/contract/registry.ts';
+/** Runs what is heavy off the page: the calculations that are, and the film map for the lab. */
+import { heavyOutcome, type HeavyName } from '@orthochrom/contract/heavy.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
 import { mapInputOf, type MapAsk } from '../lab/mapAsk.ts';
 
 export type HeavyAsk = { id: number } & (
-  | { kind: 'calculation'; name: string; input: unknown }
+  | { kind: 'calculation'; name: HeavyName; input: unknown }
   | { kind: 'map'; ask: MapAsk }
 );
 export type HeavyReply = {
@@ -19,7 +17,7 @@ self.addEventListener('message', ({ data }: MessageEvent<HeavyAsk>) => {
     self.postMessage({ id: data.id, outcome } satisfies HeavyReply);
   try {
     if (data.kind === 'map') reply({ answer: filmMapOf(mapInputOf(data.ask)) });
-    else reply(answerOrRefuse(data.name, data.input) as HeavyReply['outcome']);
+    else reply(heavyOutcome(data.name, data.input) as HeavyReply['outcome']);
   } catch (fault) {
     reply({
       error: { message: fault instanceof Error ? fault.message : 'The calculation failed.' },

@@ -1,0 +1,13 @@
+/** A calculation asked with any JSON: answered, or refused in words. */
+import { refusalOf, type RefusalReport } from '../quantity/refusal.ts';
+import type { Calculation } from './define.ts';
+
+export type Outcome = { answer: unknown } | { error: RefusalReport };
+
+export function outcomeOf(calculation: Calculation, input: unknown): Outcome {
+  const { input: schema, calculate } = calculation as unknown as Calculation<unknown>;
+  const parsed = schema.safeParse(input);
+  return parsed.success
+    ? { answer: calculate(parsed.data) }
+    : { error: refusalOf(parsed.error, input) };
+}
