@@ -34,6 +34,7 @@ export const theme = createTheme({
   primaryColor: 'amber',
   primaryShade: { light: 5, dark: 4 },
   autoContrast: true,
+  respectReducedMotion: true,
   luminanceThreshold: 0.32,
   fontFamily: 'Barlow, system-ui, sans-serif',
   headings: { fontFamily: '"Barlow Condensed", Barlow, sans-serif', fontWeight: '600' },
