@@ -15,6 +15,7 @@ import {
   press,
   steerProbe,
   TEN_O_CLOCK,
+  goTo,
 } from './shop.ts';
 import { tooNear, tooSmallToTouch } from './touch.ts';
 
@@ -186,7 +187,7 @@ test('few touches: to the pour list, to the gun, to a running flash, a coat logg
   await page.goto(`/tickets/${id}`);
   await answerGate(page);
 
-  await page.goto('/');
+  await goTo(page, '/');
   await touch(new RegExp(vehicle), 'link');
   await touch('Air is right: on to the mix');
   await expect(page.getByRole('columnheader', { name: 'Pour', exact: true })).toBeVisible();

@@ -6,7 +6,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import sharp from 'sharp';
-import { ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { ownTicket, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -71,13 +71,13 @@ test('a pop on a rushed Friday: to a confirmed cause, and the next clear waits l
   await expect(page.getByText(/Confirmed .*Solvent popping/)).toBeVisible();
 
   // It is found by fault and cause, and the next clear is offered its change.
-  await page.goto('/records?fault=POP&cause=flash_short');
+  await goTo(page, '/records?fault=POP&cause=flash_short');
   await expect(
     page.getByRole('row').filter({ hasText: 'Linnet hatchback, right side' }),
   ).toHaveCount(1);
   const after = await ownTicket('Linnet hatchback, after the pops', 'clear');
   await passGate(after);
-  await page.goto(`/tickets/${after}`);
+  await goTo(page, `/tickets/${after}`);
   await page.getByRole('button', { name: 'Air is right: on to the mix' }).click();
   await page.getByRole('button', { name: 'Take this plan and pour' }).click();
   await page.getByRole('button', { name: 'Gun', exact: true }).click();
@@ -130,7 +130,7 @@ test('a car that walked in: said in own words, answered by keys, taken back, nev
   await expect(question(page)).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Office' }).click();
-  await page.goto('/faults');
+  await goTo(page, '/faults');
   await expect(page.getByRole('link', { name: /a car that walked in/ }).first()).toBeVisible();
 });
 

@@ -6,7 +6,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { layCoat, passGate, pourNext } from './coatAhead.ts';
 import { v7 as newId } from 'uuid';
-import { COLD_MORNING, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { COLD_MORNING, ownTicket, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 import { letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -136,7 +136,7 @@ test('a run over a soluble primer is stripped, never polished; first aid is one 
   await expect(answer.getByText('Strip it')).toBeVisible();
   await expect(answer.getByText('Level and polish')).toBeHidden();
   const id = await ownTicket('Plover estate, first aid', 'sealer');
-  await page.goto(`/tickets/${id}`);
+  await goTo(page, `/tickets/${id}`);
   await page.getByRole('button', { name: 'First aid' }).click();
   await expect(page.getByRole('dialog')).toContainText('out into fresh air');
   await expectAccessible(page);

@@ -13,6 +13,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
   toPlace,
+  goTo,
 } from './shop.ts';
 import { makeReady } from './walk.ts';
 
@@ -135,7 +136,7 @@ test('sheets go out and come in again, and a new issue is checked before it is s
     page.getByRole('button', { name: 'Nothing is brought in while one is refused' }),
   ).toBeDisabled();
 
-  await page.goto('/sheets/tarnside-sb-solid');
+  await goTo(page, '/sheets/tarnside-sb-solid');
   await page.getByRole('link', { name: 'Write the next issue' }).click();
   await page.getByRole('button', { name: /Density, solids, solvent/ }).click();
   const density = page.getByRole('textbox', { name: 'Density as supplied' });
@@ -197,7 +198,7 @@ test('a sheet is typed from paper, page by page, and planned with', async ({ pag
   await ends('Dry film a coat', '18', '21');
   await page.getByRole('button', { name: 'Issue it' }).click();
   await expect(page.getByRole('heading', { name: 'Shed enamel' })).toBeVisible();
-  await page.goto('/tickets/new');
+  await goTo(page, '/tickets/new');
   await expect(page.getByRole('button', { name: 'enamel', exact: true })).toBeVisible();
 });
 

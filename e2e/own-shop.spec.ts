@@ -15,6 +15,7 @@ import {
   pullTrigger,
   TEN_O_CLOCK,
   toPoured,
+  goTo,
 } from './shop.ts';
 import { tooSmallToTouch } from './touch.ts';
 import { ADDRESS } from './shopServer.ts';
@@ -54,7 +55,7 @@ test('an empty shop leads to its first coat', async ({ page }) => {
   await press(page, 'Save this gun');
   await expect(page.getByRole('heading', { name: 'First gun' })).toBeVisible();
 
-  await page.goto(`${shop.address}/sheets`);
+  await goTo(page, '/sheets');
   await page.locator('input[type=file]').setInputFiles({
     name: 'from the maker.json',
     mimeType: 'application/json',
@@ -69,7 +70,7 @@ test('an empty shop leads to its first coat', async ({ page }) => {
   await press(page, /^Bring in \d/);
   await expect(page.getByRole('link', { name: /Clear MS/ }).first()).toBeVisible();
 
-  await page.goto(shop.address);
+  await goTo(page, '/');
   await steps.getByRole('link', { name: 'Take in a job' }).click();
   await fill(page, 'Vehicle or part', 'The first door');
   await page.locator('[data-panel="hood"]').click();
@@ -91,9 +92,9 @@ test('an empty shop leads to its first coat', async ({ page }) => {
   await expect(page.getByText('Spraying for')).toBeVisible();
   await press(page, 'The coat is on');
   await expect(page.getByText(/touch|flash/i).first()).toBeVisible();
-  await page.goto(`${shop.address}/records`);
+  await goTo(page, '/records');
   await expect(page.getByText('1 coat', { exact: false })).toBeVisible();
-  await page.goto(shop.address);
+  await goTo(page, '/');
   await expect(page.getByText('The first door')).toBeVisible();
   await expect(steps).toBeHidden();
 });
@@ -118,7 +119,7 @@ test('a whole shop is carried over by its file, and goes out again the same', as
   expect(Buffer.from(await again.arrayBuffer()).equals(readFileSync(home))).toBe(true);
 
   // What is no shop is refused in words, and nothing is changed.
-  await page.goto(`${shop.address}/settings`);
+  await goTo(page, '/settings');
   const bring = page.getByRole('region', { name: 'Bring a file of a shop in' });
   await bring.locator('input[type=file]').setInputFiles({
     name: 'holiday.zip',
@@ -163,7 +164,7 @@ test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentic
   await expect(page.getByRole('region', { name: 'To the first coat' })).toBeVisible();
 
   // An apprentice with a PIN; his own word asks a lead.
-  await page.goto(`${shop.address}/settings`);
+  await goTo(page, '/settings');
   await fill(page, 'Another painter', 'Tove');
   await press(page, 'Add this painter');
   const people = page.getByRole('region', { name: 'People and tablets' });
@@ -200,12 +201,12 @@ test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentic
   await expect(booth.getByRole('button', { name: /^Painter: Tove/ })).toBeVisible();
 
   // What a lead changes on one is on the other; the shop's own things are not the apprentice's.
-  await booth.goto(`${shop.address}/settings`);
+  await goTo(booth, '/settings');
   await expect(booth.getByRole('region', { name: 'People and tablets' })).toHaveCount(0);
   const own = page.getByRole('region', { name: 'The shop' });
   await own.getByRole('textbox', { name: 'Name of the shop' }).fill('Lee Shore and Daughter');
   await press(page, 'Save the shop');
-  await booth.goto(shop.address);
+  await goTo(booth, '/');
   await expect(booth.getByText('Lee Shore and Daughter')).toBeVisible();
 
   // A session that ends in the middle takes nothing that was typed with it.
@@ -242,7 +243,7 @@ test('an apprentice’s own word asks a lead at the tablet, and the trail knows 
   await expectAccessible(page);
   await press(page, 'Come in');
   await expect(page.getByRole('heading', { name: /^Today/ })).toBeVisible();
-  await page.goto(`${shop.address}/settings`);
+  await goTo(page, '/settings');
   const own = page.getByRole('region', { name: 'The shop' });
   await own.getByLabel(/apprentice’s own word/).check();
   await press(page, 'Save the shop');
@@ -263,7 +264,7 @@ test('an apprentice’s own word asks a lead at the tablet, and the trail knows 
   await press(page, 'Sign in');
   await expect(page.getByRole('button', { name: /^Painter: Osric/ })).toBeVisible();
 
-  await page.goto(`${shop.address}/tickets`);
+  await goTo(page, '/tickets');
   await page.getByText('Linnet hatchback, left side').first().click();
   await toPoured(page);
   await openDrawer(page, 'Other ways');

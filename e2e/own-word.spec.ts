@@ -6,7 +6,7 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { passGate } from './coatAhead.ts';
 import { passesOf } from '@orthochrom/core/prep/stepKinds.ts';
-import { answerGate, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { answerGate, openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { answerPrepUntil, tellPanels } from './walk.ts';
 
@@ -61,7 +61,7 @@ test('a tin’s price is what a ready litre and a job cost', async ({ page }) =>
   await tins.getByRole('textbox', { name: '5000 ml' }).fill('');
   await tins.getByRole('button', { name: 'Keep these prices' }).click();
   await expect(tins.getByRole('button', { name: 'Keep these prices' })).toBeDisabled();
-  await page.goto('/sheets');
+  await goTo(page, '/sheets');
   await page.getByText('What a ready litre costs').click();
   await page.getByRole('combobox', { name: 'Product and recipe' }).first().click();
   await page
@@ -71,7 +71,7 @@ test('a tin’s price is what a ready litre and a job cost', async ({ page }) =>
   await expect(page.getByRole('combobox', { name: /Clear MS/ })).toHaveValue('1000 ml, £ 77.00');
   await expectAccessible(page);
   const id = await ownTicket('Plover estate, priced', 'clear');
-  await page.goto(`/tickets/${id}/to-get`);
+  await goTo(page, `/tickets/${id}/to-get`);
   const job = page.getByText(/^Paint of this job £/);
   await expect(job).toBeVisible();
   await expect(job).toContainText('Tins to buy £');
@@ -122,7 +122,7 @@ test('a room says where its air goes and what could light vapour; the gate knows
   await shop.getByRole('button', { name: 'Save the shop' }).click();
   await expect(shop.getByRole('button', { name: 'Save the shop' })).toBeDisabled();
   const id = await ownTicket('Plover estate, loft', 'clear');
-  await page.goto(`/tickets/${id}/edit`);
+  await goTo(page, `/tickets/${id}/edit`);
   await page.getByRole('combobox', { name: 'Room' }).click();
   await page.getByRole('option', { name: 'Loft booth' }).click();
   await press(page, 'Save this ticket');
@@ -131,7 +131,7 @@ test('a room says where its air goes and what could light vapour; the gate knows
   await page.getByRole('checkbox', { name: 'Heater under the bench' }).check();
   await expect(page.locator('[data-code="ignition-near"]').first()).toBeVisible();
   // As it was, for the others of this shop.
-  await page.goto('/settings');
+  await goTo(page, '/settings');
   await shop.getByRole('textbox', { name: 'Its money' }).fill('£');
   await shop.getByRole('button', { name: 'Save the shop' }).click();
   await expect(shop.getByRole('button', { name: 'Save the shop' })).toBeDisabled();
@@ -164,7 +164,7 @@ test('a painter, a room, a cup and a job of one’s own, on to the first pour li
   await cup.getByRole('button', { name: 'Save Cup 500' }).click();
   await settled('Save Cup 500');
 
-  await page.goto('/tickets/new');
+  await goTo(page, '/tickets/new');
   await page.getByRole('textbox', { name: 'Vehicle or part' }).fill('Plover estate, own shop');
   await page.getByRole('combobox', { name: 'Room' }).click();
   await page.getByRole('option', { name: 'Boat shed' }).click();

@@ -5,7 +5,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { layCoat, startNext } from './coatAhead.ts';
-import { openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, press, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 import { endTheNight, letDaysPass, roomOf, setRoom } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -122,7 +122,7 @@ test('looked at again on the next day, a nib is cut with the film counted, then 
   await expect(page.getByRole('heading', { name: 'Tickets' })).toBeVisible();
 
   // All of it stands in the record.
-  await page.goto('/records?text=next%20day&stage=clear');
+  await goTo(page, '/records?text=next%20day&stage=clear');
   await page.getByRole('row').filter({ hasText: 'Dust' }).getByRole('link').first().click();
   const found = page.getByRole('region', { name: 'What was found' });
   await expect(found.getByText(/^Looked at again/)).toBeVisible();

@@ -2,7 +2,7 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { layCoat } from './coatAhead.ts';
-import { openDrawer, openTicketForm, ownTicket, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, openTicketForm, ownTicket, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 
 test.beforeEach(async () => {
   await steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 });
@@ -59,7 +59,7 @@ test('each unit is switched on its own', async ({ page }) => {
   await page.getByRole('button', { name: 'Save for Nell' }).click();
   await page.getByRole('link', { name: 'Today', exact: true }).click();
   await expect(page.getByLabel('Air in Harbour booth').getByText('°F').first()).toBeVisible();
-  await page.goto('/settings');
+  await goTo(page, '/settings');
   await page.getByRole('combobox', { name: 'Temperature' }).click();
   await page.getByRole('option', { name: '°C' }).click();
   await page.getByRole('button', { name: 'Save for Nell' }).click();

@@ -69,6 +69,19 @@ export async function toSpraying(page: Page): Promise<void> {
   await expect(page.getByText('Spraying for')).toBeVisible();
 }
 
+/**
+ * To another page as a link leads there, until the page before has gone. A page is begun anew only
+ * where that is what is tried: it takes most of a journey's time.
+ */
+export async function goTo(page: Page, path: string): Promise<void> {
+  const before = await page.getByRole('heading', { level: 1 }).elementHandle();
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await before!.waitForElementState('hidden');
+}
+
 /** A place of the shop, behind its menu. */
 export async function toPlace(page: Page, place: string): Promise<void> {
   await page.getByRole('button', { name: 'Shop', exact: true }).click();

@@ -5,7 +5,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible.ts';
 import { layCoat, passGate } from './coatAhead.ts';
-import { openDrawer, ownTicket, pick, press, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { openDrawer, ownTicket, pick, press, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 import { makeReady } from './walk.ts';
 
 test.beforeEach(() => steerProbe({ minute: TEN_O_CLOCK, shiftC: 0 }));
@@ -79,7 +79,7 @@ test('how much is a band; what was left is kept and learned from', async ({ page
   await page.getByRole('textbox', { name: 'Left in the cup' }).fill('15');
   await press(page, 'Keep it');
   await expect(page.getByText(/^Used .* of .* planned/).first()).toBeVisible();
-  await page.goto('/settings');
+  await goTo(page, '/settings');
   await expect(page.getByText(/takes against the plan: Primer, sealer/)).toBeVisible();
 });
 
@@ -101,14 +101,14 @@ test('a room and a cup of one’s own, and a job planned with them', async ({ pa
   await expect(page.getByRole('button', { name: 'Save Lean-to' })).toBeDisabled();
 
   const id = await ownTicket('Linnet hatchback, own shop', 'sealer');
-  await page.goto(`/tickets/${id}/edit`);
+  await goTo(page, `/tickets/${id}/edit`);
   await pick(page, 'Room', 'Lean-to');
   await press(page, 'Save this ticket');
   await makeReady(page);
   await press(page, /Prep$/);
   await expect(page.locator('[data-code="silicone-recent"]').first()).toBeVisible();
   // Done with it: it goes, its ticket first.
-  await page.goto('/settings');
+  await goTo(page, '/settings');
   await press(page, 'Put Cup 250 away…');
   await press(page, 'Put it away');
   await expect(cup).toHaveCount(0);

@@ -14,6 +14,7 @@ import {
   steerProbe,
   TEN_O_CLOCK,
   pullTrigger,
+  goTo,
 } from './shop.ts';
 import { makeReady } from './walk.ts';
 import { ADDRESS } from './shopServer.ts';
@@ -128,7 +129,7 @@ test('a gun from nothing: described, tested on paper, caught, and on to its firs
   );
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await expect(page.getByRole('timer')).toBeVisible();
-  await page.goto('/guns');
+  await goTo(page, '/guns');
   await expect(page.getByRole('link', { name: /Plover/ })).toContainText('Clean before');
 });
 
@@ -240,7 +241,7 @@ test('a garage whose compressor cannot hold says when, and the coat keeps how lo
   await page.getByRole('button', { name: 'The coat is on' }).click();
   await steerGauge({ secondsPerSecond: 1 });
   await expect(page.getByRole('timer')).toBeVisible();
-  await page.goto('/records');
+  await goTo(page, '/records');
   await page
     .getByRole('row', { name: /Brant courier van, right side/ })
     .first()

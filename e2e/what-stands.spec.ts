@@ -4,7 +4,7 @@
  */
 import { expect, test, type Page } from '@playwright/test';
 import { passGate } from './coatAhead.ts';
-import { ownTicket, pick, steerProbe, TEN_O_CLOCK } from './shop.ts';
+import { ownTicket, pick, steerProbe, TEN_O_CLOCK, goTo } from './shop.ts';
 import { ADDRESS } from './shopServer.ts';
 import { answerPrep } from './walk.ts';
 
@@ -59,7 +59,7 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   expect(refused.status).toBe(409);
   expect(refused.text).toContain('layer-lifts');
 
-  await page.goto(`/tickets/${id}/edit`);
+  await goTo(page, `/tickets/${id}/edit`);
   for (const panel of [0, 1]) {
     await toPanel(page, panel);
     await tell.click();
