@@ -13,4 +13,4 @@ const HEAVY = { coat, day, route, setup };
 export type HeavyName = keyof typeof HEAVY;
 
 export const heavyOutcome = (name: HeavyName, input: unknown): Outcome =>
-  outcomeOf(HEAVY[name] as unknown as Calculation, input);
+  outcomeOf(HEAVY[name] as unknown as Calculation<unknown>, input);

@@ -109,7 +109,7 @@ export function answerOrRefuse(name: string, input: unknown): Outcome {
         path: [],
       },
     };
-  return outcomeOf(registry[name] as unknown as Calculation, input);
+  return outcomeOf(registry[name] as unknown as Calculation<unknown>, input);
 }
 
 /** Both schemas of a calculation as JSON Schema. */

@@ -4,8 +4,10 @@ import type { Calculation } from './define.ts';
 
 export type Outcome = { answer: unknown } | { error: RefusalReport };
 
-export function outcomeOf(calculation: Calculation, input: unknown): Outcome {
-  const { input: schema, calculate } = calculation as unknown as Calculation<unknown>;
+export function outcomeOf<Input>(
+  { input: schema, calculate }: Calculation<Input>,
+  input: unknown,
+): Outcome {
   const parsed = schema.safeParse(input);
   return parsed.success
     ? { answer: calculate(parsed.data) }
