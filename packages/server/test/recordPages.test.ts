@@ -1,6 +1,7 @@
 /** Years of coats: all of them found, page by page, each once; words in the database's hands. */
 import type { RecordCount, RecordPage } from '@orthochrom/contract/shop/record.ts';
-import { MOST_WHOLE, type TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { MOST_WHOLE } from '@orthochrom/contract/shop/mostWhole.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { PAGE_TICKETS, type TicketList } from '../src/ticket/ticketList.ts';

@@ -2,6 +2,7 @@
  * A job: vehicle, panels, stages pinned to the sheets they were planned with, and what was done
  * coat by coat.
  */
+import { MOST_WHOLE } from './mostWhole.ts';
 import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
 import { BUILDS } from '@orthochrom/core/heat/panelHeat.ts';
 import { SCOPES } from '@orthochrom/core/layers/foundLayer.ts';
@@ -219,8 +220,6 @@ export type TicketWhole = {
 export const TicketQuery = z.strictObject({ after: Id.optional() });
 export type TicketQuery = z.infer<typeof TicketQuery>;
 
-/** So many tickets are read whole at once. */
-export const MOST_WHOLE = 50;
 /** Several tickets, whole: their ids with commas between them. */
 export const WholeQuery = z.strictObject({
   ids: z

@@ -9,13 +9,8 @@ import type { RecordCount, RecordPage, RecordRow } from '@orthochrom/contract/sh
 import type { Device, WhoIsHere } from '@orthochrom/contract/shop/signIn.ts';
 import type { StoredTest } from '@orthochrom/contract/shop/test.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
-import {
-  MOST_WHOLE,
-  type SheetVersion,
-  type Ticket,
-  type TicketWhole,
-  type Timer,
-} from '@orthochrom/contract/shop/ticket.ts';
+import { MOST_WHOLE } from '@orthochrom/contract/shop/mostWhole.ts';
+import type { SheetVersion, Ticket, TicketWhole, Timer } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import useSWR, { type SWRConfiguration } from 'swr';
 import { getJson } from './client.ts';
