@@ -1,6 +1,7 @@
 /**
- * npm run check: has this change broken something? Types, lint and format, beside the tests that import what differs from the last commit (or from a
- * branch or commit that is named: npm run check -- main). The whole of it is npm test.
+ * npm run check: has this change broken something? Types, lint and format, beside the tests that
+ * import what differs from the last commit (or from a branch or commit that is named: npm run check
+ * -- main). The whole of it is npm test.
  */
 import { spawn } from 'node:child_process';
 import path from 'node:path';

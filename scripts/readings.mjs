@@ -12,20 +12,23 @@ const modules = (name) => path.join(root, 'node_modules', name);
 /** The native compiler, under its own name: the import check still parses with the one before it. */
 const TSC = modules('typescript7/bin/tsc');
 const projects = ['core', 'contract', 'server', 'web'].map((name) => `packages/${name}`);
+/** Memory is there: it is collected a quarter as often, which saves a fifth of the processor. */
+const ROOMY = ['env', 'GOGC=400'];
 
 export const READINGS = {
-  types: [TSC, '-b', ...projects, 'e2e'],
-  /** Rules of every kind, those too that ask for the types behind a name: .oxlintrc.json. */
-  lint: [modules('.bin/oxlint'), '--type-aware', '--quiet'],
+  /** One checker: each further one works out the same types for itself. */
+  types: [...ROOMY, TSC, '-b', ...projects, 'e2e', '--checkers', '1'],
+  /**
+   * Rules of every kind, those too that ask for the types behind a name: .oxlintrc.json. What asks
+   * for the types keeps to one core, for the same reason.
+   */
+  lint: [...ROOMY, 'GOMAXPROCS=1', modules('.bin/oxlint'), '--type-aware', '--quiet'],
   imports: [modules('.bin/depcruise'), '--config', '.dependency-cruiser.cjs', 'packages'],
   format: [modules('.bin/oxfmt'), '--check', '.'],
 };
 
-/** Beside one another: each list uses one core, or both while the other waits. */
-export const LANES = [
-  ['types', 'format'],
-  ['lint', 'imports'],
-];
+/** Beside one another: each list uses one core. */
+export const LANES = [['lint'], ['types', 'imports', 'format']];
 
 if (process.argv[1] === fileURLToPath(import.meta.url))
   for (const name of process.argv.slice(2)) {
