@@ -1,9 +1,11 @@
 import os from 'node:os';
 import { defineConfig } from 'vitest/config';
+import { asBuilt } from './scripts/asBuilt.ts';
 
 /** Long enough that no test fails for a slow or busy machine: speed is the bench's business. */
 const PATIENT_MS = 600_000;
 const patient = { testTimeout: PATIENT_MS, hookTimeout: PATIENT_MS };
+const plugins = process.env['AS_BUILT'] ? [await asBuilt()] : [];
 
 export default defineConfig({
   test: {
@@ -12,6 +14,7 @@ export default defineConfig({
     // and a file that needs a shop has one of its own.
     projects: [
       {
+        plugins,
         test: {
           name: 'laws',
           include: [
@@ -23,6 +26,7 @@ export default defineConfig({
         },
       },
       {
+        plugins,
         test: {
           name: 'server',
           include: ['packages/server/test/**/*.test.ts'],
