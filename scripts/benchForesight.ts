@@ -3,7 +3,9 @@
  * drawn at random; what each test of the shop narrows. The figures of docs/MODEL.md, got again.
  */
 import { readFileSync } from 'node:fs';
-import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { coatCalculation } from '@orthochrom/contract/calculations/coat.ts';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
 import { RISKS, HIGH_RISK, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { rightCoats } from '../packages/contract/test/calibration/rightCoats.ts';
 
@@ -25,7 +27,7 @@ const jobs = (
   ) as Job[]
 ).filter(({ title }) => /^[RW]\d/.test(title));
 const line = (what: string, value: string) => console.log(`${what.padEnd(34)} ${value}`);
-const of = (input: InputOf<'coat'>) => ask('coat', input);
+const of = (input: InputOf<'coat'>) => ask(coatCalculation, input);
 const risksOf = (input: InputOf<'coat'>): Risks =>
   Object.fromEntries(Object.entries(of(input).risks).map(([name, { value }]) => [name, value]));
 

@@ -2,14 +2,19 @@
  * The calculations that take longer than a frame: a page asks a worker for them, which carries no
  * others with it.
  */
-import { coat } from './calculations/coat.ts';
-import { day } from './calculations/day.ts';
+import { coatCalculation } from './calculations/coat.ts';
+import { dayCalculation } from './calculations/day.ts';
 import type { Calculation } from './calculations/define.ts';
 import { outcomeOf, type Outcome } from './calculations/outcome.ts';
-import { route } from './calculations/route.ts';
-import { setup } from './calculations/setup.ts';
+import { routeCalculation } from './calculations/route.ts';
+import { setupCalculation } from './calculations/setup.ts';
 
-const HEAVY = { coat, day, route, setup };
+const HEAVY = {
+  coat: coatCalculation,
+  day: dayCalculation,
+  route: routeCalculation,
+  setup: setupCalculation,
+};
 export type HeavyName = keyof typeof HEAVY;
 
 export const heavyOutcome = (name: HeavyName, input: unknown): Outcome =>

@@ -8,7 +8,15 @@ import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
 import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
 import { NEXT_STEPS } from '@orthochrom/core/trade/vocabulary.ts';
 import { describe, expect, it } from 'vitest';
-import { ask, type InputOf } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { climateCalculation } from '../src/calculations/climate.ts';
+import { coatCalculation } from '../src/calculations/coat.ts';
+import { pressureCalculation } from '../src/calculations/pressure.ts';
+import { recoatCalculation } from '../src/calculations/recoat.ts';
+import { reducerCalculation } from '../src/calculations/reducer.ts';
+import { scheduleCalculation } from '../src/calculations/schedule.ts';
+import { setupCalculation } from '../src/calculations/setup.ts';
+import type { AnswerOf, InputOf } from '../src/registry.ts';
 import {
   airOf,
   anyClimate,
@@ -23,7 +31,7 @@ import {
   type Layer,
 } from './anyCoat.ts';
 
-const flashIn = ({ steps }: ReturnType<typeof ask<'schedule'>>, coat: number) =>
+const flashIn = ({ steps }: AnswerOf<'schedule'>, coat: number) =>
   steps.find(({ kind, coat: of }) => kind === 'flash' && of === coat)!;
 
 describe('asked through any door, one coat', () => {
@@ -46,14 +54,14 @@ describe('asked through any door, one coat', () => {
     climate: Climate,
     next: InputOf<'recoat'>['next'],
     more: object = {},
-  ) => ask('recoat', { layer, climate, minutesSince: 0, next, ...more });
+  ) => ask(recoatCalculation, { layer, climate, minutesSince: 0, next, ...more });
   const setupOf = (
     { stage, carrier, class: own, sheet }: Layer,
     climate: Climate,
     gun: InputOf<'setup'>['gun'],
     more: object = {},
   ) =>
-    ask('setup', {
+    ask(setupCalculation, {
       gun,
       stage,
       carrier,
@@ -74,7 +82,7 @@ describe('asked through any door, one coat', () => {
     limits?: InputOf<'recoat'>['limits'],
   ) => {
     const { stage, carrier, class: own, activated, sheet = { atC: 21 } } = layer;
-    return ask('schedule', {
+    return ask(scheduleCalculation, {
       stages: [
         {
           name: 'it',
@@ -140,11 +148,13 @@ describe('asked through any door, one coat', () => {
         const more = limits ? { limits } : {};
         const expected = airOf(airVerdictsOf(climate, { limits, carrier }));
         expect(
-          airOf(ask('climate', { ...climate, ...more, next: { carrier, stage } }).verdicts),
+          airOf(
+            ask(climateCalculation, { ...climate, ...more, next: { carrier, stage } }).verdicts,
+          ),
         ).toEqual(expected);
         expect(airOf(recoatOf(layer, climate, 'coat', more).verdicts)).toEqual(expected);
         expect(airOf(scheduleOf(layer, climate, false, limits).verdicts)).toEqual(expected);
-        const reducer = ask('reducer', {
+        const reducer = ask(reducerCalculation, {
           ...climate,
           ...(carrier === 'solvent' ? { grades: [{ name: 'M', minC: 5, maxC: 35 }] } : {}),
           jobSize: 'panel',
@@ -156,7 +166,7 @@ describe('asked through any door, one coat', () => {
         expect(airOf(reducer.verdicts)).toEqual(expected);
         const coatClass = own ?? setupOf(layer, climate, gun).class;
         if (MATERIALS[coatClass].carrier !== carrier) return;
-        const coat = ask('coat', {
+        const coat = ask(coatCalculation, {
           climate,
           material: {
             class: coatClass,
@@ -199,7 +209,7 @@ describe('asked through any door, one coat', () => {
           ...more,
           own: { inletKPa, fanTurnsOut },
         });
-        const read = ask('pressure', {
+        const read = ask(pressureCalculation, {
           ...{
             value: inletKPa,
             unit: 'kPa',

@@ -10,7 +10,11 @@ import { describe, expect, it } from 'vitest';
 import { coatInput } from '../src/plan/coatInput.ts';
 import { planCoat, type CoatPlan } from '../src/plan/planCoat.ts';
 import { recipeOf, type PlanContext } from '../src/plan/planContext.ts';
-import { ask, type InputOf } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { coatCalculation } from '../src/calculations/coat.ts';
+import { recoatCalculation } from '../src/calculations/recoat.ts';
+import { setupCalculation } from '../src/calculations/setup.ts';
+import type { InputOf } from '../src/registry.ts';
 import { airOf, anyClimate, anyLimits, given, maybe, within } from './anyCoat.ts';
 import { contextFor, guns, paints } from './demoContext.ts';
 
@@ -109,7 +113,7 @@ describe('on the ticket', () => {
         ...plan.inputs.recoat,
         layer: { ...plan.inputs.recoat.layer, class: plan.setup.class },
       };
-      expect(ask('recoat', named).earliestMinutes).toEqual(plan.recoat.earliestMinutes);
+      expect(ask(recoatCalculation, named).earliestMinutes).toEqual(plan.recoat.earliestMinutes);
     });
   });
 
@@ -122,9 +126,9 @@ describe('on the ticket', () => {
       expect(airOf(plan.climate.verdicts)).toEqual(expected);
       expect(airOf(plan.reducer.verdicts)).toEqual(expected);
       if (plan.inputs.recoat.next === 'coat') expect(airOf(plan.recoat.verdicts)).toEqual(expected);
-      expect(airOf(ask('coat', { ...coatInput(context, plan), spread: false }).verdicts)).toEqual(
-        expected,
-      );
+      expect(
+        airOf(ask(coatCalculation, { ...coatInput(context, plan), spread: false }).verdicts),
+      ).toEqual(expected);
     }, 60);
   });
 
@@ -178,7 +182,7 @@ describe('on the ticket', () => {
       if (plan.climate.verdicts.some(({ level }) => level === 'stop')) return;
       // As the card of other plans asks: with the round of the panels that the coat goes by.
       const lapSeconds = lapSecondsOf(context, plan.setup);
-      const whole = ask('setup', {
+      const whole = ask(setupCalculation, {
         ...plan.inputs.setup,
         plans: true,
         ...(lapSeconds === undefined ? {} : { lapSeconds }),
@@ -189,7 +193,7 @@ describe('on the ticket', () => {
         plan,
       );
       // Two meshes of one model: the set-up searches on the coarse one.
-      const { risks } = ask('coat', {
+      const { risks } = ask(coatCalculation, {
         ...input,
         coats: input.coats.map((one) => ({ ...one, flashMinutes: flashOf(plan) })),
       });
@@ -203,7 +207,7 @@ describe('on the ticket', () => {
 });
 
 const flashOf = ({ inputs }: CoatPlan): number =>
-  ask('recoat', { ...inputs.recoat, next: 'coat' }).earliestMinutes.value;
+  ask(recoatCalculation, { ...inputs.recoat, next: 'coat' }).earliestMinutes.value;
 
 function ownOf({ setup }: CoatPlan): NonNullable<PlanContext['own']> {
   const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut, distanceMm, overlapPercent, wetFilmUm } =

@@ -7,7 +7,8 @@ import { planCoat } from '../src/plan/planCoat.ts';
 import { recipeOf, type PlanContext } from '../src/plan/planContext.ts';
 import { sinceLast } from '../src/plan/sinceLast.ts';
 import { settingsNow } from '../src/plan/settingsNow.ts';
-import { ask } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { quantityCalculation } from '../src/calculations/quantity.ts';
 import type { Panel } from '../src/shop/ticket.ts';
 import { contextFor, paints } from './demoContext.ts';
 
@@ -77,7 +78,7 @@ describe('a ticket coat by coat', () => {
     for (const scope of ['full', 'blend'] as const) {
       const context = contextAt(SILVER.id, 1, { scope });
       const { coatPlan } = context;
-      const need = ask('quantity', {
+      const need = ask(quantityCalculation, {
         ...needOf(context, 3),
         wastePercent: 0,
         lineAndCupLossMl: 0,

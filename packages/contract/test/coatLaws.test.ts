@@ -4,7 +4,9 @@
  */
 import { describe, expect, it } from 'vitest';
 import type { ChangeKnob } from '@orthochrom/core/coat/move.ts';
-import { ask, answerOrRefuse, type InputOf } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { coatCalculation } from '../src/calculations/coat.ts';
+import { answerOrRefuse, type InputOf } from '../src/registry.ts';
 import { changeText, popTermText, riskText, riskWord, tradeText } from '../src/words/coatWords.ts';
 
 type Coat = InputOf<'coat'>;
@@ -32,7 +34,7 @@ const CLEAR: Coat = {
   bake: { afterMinutes: 12, toC: 60, rampCPerMin: 4, holdMinutes: 30 },
   spread: false,
 };
-const coat = (more: Partial<Coat> = {}) => ask('coat', { ...CLEAR, ...more });
+const coat = (more: Partial<Coat> = {}) => ask(coatCalculation, { ...CLEAR, ...more });
 const set = (settings: Partial<Coat['settings']>) =>
   coat({ settings: { ...CLEAR.settings, ...settings } });
 const flashed = (...minutes: number[]) =>
@@ -141,7 +143,7 @@ describe('small guns and big tips', () => {
 
 describe('what it says', () => {
   it('a high risk is said with what would help, in words', () => {
-    const { verdicts } = ask('coat', {
+    const { verdicts } = ask(coatCalculation, {
       ...CLEAR,
       spread: true,
       coats: [{ flashMinutes: 2 }, { flashMinutes: 2 }],
@@ -152,7 +154,7 @@ describe('what it says', () => {
     expect(message + instead!.text).not.toContain('undefined');
   });
   it('sheet and model that part are both told, and the film that is over the sheet', () => {
-    const { verdicts } = ask('coat', {
+    const { verdicts } = ask(coatCalculation, {
       ...CLEAR,
       spread: true,
       material: {

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { dayInput, type DayTimes } from '../src/plan/dayBoard.ts';
 import { phasesOf } from '../src/plan/phases.ts';
 import { sprayMinutes } from '../src/plan/panels.ts';
-import { ask } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { dayCalculation } from '../src/calculations/day.ts';
 import type { DayAhead } from '../src/shop/air.ts';
 import type { Coat } from '../src/shop/coat.ts';
 import type { TicketWhole, Timer } from '../src/shop/ticket.ts';
@@ -97,7 +98,7 @@ describe('a job on the board', () => {
     const timers = [look('2026-03-02T11:00:00Z')];
     const [job] = jobsOf(whole([on(1), on(2)], { timers }));
     expect(job!.after).toEqual([{ kind: 'look', minutes: 10, fromMinute: 660 }]);
-    const [laid] = ask('day', {
+    const [laid] = ask(dayCalculation, {
       jobs: [job!],
       forecasts: { [room.name]: DAYS[0]!.forecast },
       startMinute: 540,

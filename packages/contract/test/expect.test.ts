@@ -6,7 +6,9 @@ import { describe, expect, it } from 'vitest';
 import { coatInput, layersBelow } from '../src/plan/coatInput.ts';
 import type { PlanContext } from '../src/plan/planContext.ts';
 import { planCoat } from '../src/plan/planCoat.ts';
-import { answerOrRefuse, ask, type InputOf } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { coatCalculation } from '../src/calculations/coat.ts';
+import { answerOrRefuse, type InputOf } from '../src/registry.ts';
 import { LAB_FORMAT, LabFile } from '../src/shop/labFile.ts';
 import type { StagePlan, TicketWhole } from '../src/shop/ticket.ts';
 import { contextFor, paints, products } from './demoContext.ts';
@@ -18,7 +20,7 @@ const expected = (
   const input = coatInput(context, planCoat(context));
   return { ...input, settings: { ...input.settings, ...more } };
 };
-const quick = (input: InputOf<'coat'>) => ask('coat', { ...input, spread: false });
+const quick = (input: InputOf<'coat'>) => ask(coatCalculation, { ...input, spread: false });
 
 describe('what to expect of a planned coat', () => {
   it.each(paints.map(({ id }) => id))(

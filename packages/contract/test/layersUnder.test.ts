@@ -12,7 +12,7 @@ import {
 } from '../src/plan/layersUnder.ts';
 import { WorkKind, type LayerWork } from '../src/shop/layerWork.ts';
 import { layerReadings } from '../src/diagnosis/layerReadings.ts';
-import { type StagePlan, type TicketWhole } from '../src/shop/ticket.ts';
+import type { StagePlan, TicketWhole } from '../src/shop/ticket.ts';
 import { Seen, type Coat } from '../src/shop/coat.ts';
 
 const stage = (id: string, panelIds: string[]) => ({

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { additionsOf, additionsOnOffer, dosesBeyond } from '../src/plan/additions.ts';
 import { lapCupsMl } from '../src/plan/amounts.ts';
 import { planCoat } from '../src/plan/planCoat.ts';
-import { type PlanContext } from '../src/plan/planContext.ts';
+import type { PlanContext } from '../src/plan/planContext.ts';
 import { pouredAfter, thinnedTo } from '../src/plan/toSeconds.ts';
 import { answerOrRefuse } from '../src/registry.ts';
 import type { Mix } from '../src/shop/ticket.ts';

@@ -1,7 +1,8 @@
 /** Round the car on a ticket: what is gone to, how much of it, and what still waits. */
 import type { Panel } from '../src/shop/ticket.ts';
 import { describe, expect, it } from 'vitest';
-import { ask } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { routeCalculation } from '../src/calculations/route.ts';
 import { coatsPlanned } from '../src/plan/coatByCoat.ts';
 import { planCoat } from '../src/plan/planCoat.ts';
 import type { PlanContext } from '../src/plan/planContext.ts';
@@ -80,11 +81,11 @@ describe('what still waits', () => {
     gunSpeedMPerS: 0.5,
     stepMm: 60,
   };
-  const side = ask('route', {
+  const side = ask(routeCalculation, {
     ...input,
     panels: ['leftFrontFender', 'leftFrontDoor', 'leftRearDoor'],
   });
-  const hood = ask('route', { ...input, panels: ['hood'] });
+  const hood = ask(routeCalculation, { ...input, panels: ['hood'] });
   const at = (panels: [string, number][], halves: [string, number][] = []): DoneAt => ({
     panelsMs: new Map(panels),
     halvesMs: new Map(halves),

@@ -4,7 +4,14 @@ import { describe, expect, it } from 'vitest';
 import { coatInput } from '../src/plan/coatInput.ts';
 import { planCoat, stopsOf } from '../src/plan/planCoat.ts';
 import type { PlanContext } from '../src/plan/planContext.ts';
-import { ask, type InputOf } from '../src/registry.ts';
+import { ask } from '../src/calculations/ask.ts';
+import { coatCalculation } from '../src/calculations/coat.ts';
+import { pourCheckCalculation } from '../src/calculations/pourCheck.ts';
+import { pressureCalculation } from '../src/calculations/pressure.ts';
+import { recoatCalculation } from '../src/calculations/recoat.ts';
+import { reducerCalculation } from '../src/calculations/reducer.ts';
+import { setupCalculation } from '../src/calculations/setup.ts';
+import type { InputOf } from '../src/registry.ts';
 import { contextFor, guns, products } from './demoContext.ts';
 
 const codesOf = ({ verdicts }: { verdicts: readonly { code: string }[] }) =>
@@ -36,7 +43,7 @@ describe('the wait', () => {
   ] as const)(
     'of a %s before heat, no sheet at hand, is its class’s own on timer and day alike',
     (stage, carrier, materialClass) => {
-      const wait = ask('recoat', {
+      const wait = ask(recoatCalculation, {
         layer: { stage, carrier },
         climate: WARM,
         minutesSince: 0,
@@ -55,9 +62,13 @@ describe('the wait', () => {
     };
     const layer = { stage: 'base', carrier: 'solvent' } as const;
     const at = (airMovement: 'downdraft' | 'still') =>
-      ask('recoat', { layer, climate: { ...climate, airMovement }, minutesSince: 0, next: 'coat' })
-        .earliestMinutes.value;
-    const told = ask('recoat', {
+      ask(recoatCalculation, {
+        layer,
+        climate: { ...climate, airMovement },
+        minutesSince: 0,
+        next: 'coat',
+      }).earliestMinutes.value;
+    const told = ask(recoatCalculation, {
       layer: {
         ...layer,
         sheet: { atC: 21, flashMinutes: MATERIALS.solventBase.usualMinutes.flash },
@@ -74,7 +85,10 @@ describe('the wait', () => {
     const least = context.sheet.recipes![0]!.times.minFlashMinutes!;
     const plan = planCoat(context);
     const input = coatInput(context, plan);
-    const thin = ask('coat', { ...input, settings: { ...input.settings, gunSpeedMPerS: 1.6 } });
+    const thin = ask(coatCalculation, {
+      ...input,
+      settings: { ...input.settings, gunSpeedMPerS: 1.6 },
+    });
     const differs = thin.verdicts.find(({ code }) => code === 'model-and-sheet-differ');
     expect(Number(/\d+/.exec(differs!.message)![0])).toBeGreaterThanOrEqual(least);
   });
@@ -96,7 +110,7 @@ describe('the air', () => {
 
 describe('the gun', () => {
   const own = (inletKPa: number, gun = HVLP, more: object = {}) =>
-    ask('pressure', {
+    ask(pressureCalculation, {
       value: inletKPa,
       unit: 'kPa',
       at: 'inlet',
@@ -127,10 +141,10 @@ describe('the gun', () => {
       part: 'jamb',
       hardener: 'isocyanate',
     } as const;
-    const free = ask('setup', asked);
+    const free = ask(setupCalculation, asked);
     expect(free.reasons.map(({ code }) => code)).not.toContain('cap-bounds-inlet');
     for (const capLimitKPa of [50, 60, 69]) {
-      const held = ask('setup', { ...asked, capLimitKPa });
+      const held = ask(setupCalculation, { ...asked, capLimitKPa });
       expect(held.capKPa).toBeLessThanOrEqual(capLimitKPa + 0.05);
       expect(codesOf(held).filter((code) => code.startsWith('cap-over'))).toEqual([]);
     }
@@ -169,7 +183,7 @@ describe('the gun', () => {
   it('tested with a comb is foreseen to lay what it is aimed at', () => {
     const context = contextFor('tarnside-build', 22, { gun: gunNamed('Bittern') });
     const plan = planCoat(context);
-    const { film, risks } = ask('coat', coatInput(context, plan));
+    const { film, risks } = ask(coatCalculation, coatInput(context, plan));
     expect(film.wetUm.value / plan.setup.wetFilmUm).toBeCloseTo(1, 2);
     expect(risks.pop!.value).toBeLessThan(0.4);
   });
@@ -178,7 +192,7 @@ describe('the gun', () => {
     for (const id of ['tarnside-clear-ms', 'tarnside-build', 'tarnside-sb-metallic']) {
       const context = contextFor(id, 22, { gun: gunNamed('Heron') });
       const plan = planCoat(context);
-      const foreseen = ask('coat', { ...coatInput(context, plan), spread: false });
+      const foreseen = ask(coatCalculation, { ...coatInput(context, plan), spread: false });
       expect(foreseen.fluidMlPerMin / plan.setup.fluidMlPerMin).toBeCloseTo(1, 6);
       expect(foreseen.dropletUm.value / plan.setup.dropletUm!.value).toBeCloseTo(1, 6);
     }
@@ -246,7 +260,7 @@ describe('a recipe', () => {
   it('of the grid is met at its points, to the last digit but one', () => {
     const { adjusterGrid } = products.get('tarnside-wb-base')!;
     for (const { airTemperatureC, relativeHumidityPercent, percentOfPaint } of adjusterGrid!) {
-      const { choice, verdicts } = ask('reducer', {
+      const { choice, verdicts } = ask(reducerCalculation, {
         airTemperatureC: airTemperatureC + 4e-15 * airTemperatureC,
         relativeHumidityPercent: relativeHumidityPercent - 1e-14 * relativeHumidityPercent,
         airMovement: 'downdraft',
@@ -268,7 +282,7 @@ describe('a recipe', () => {
       { name: 'H', parts: 1, role: 'hardener' },
     ] as const;
     const check = (pots?: { name: string; capacityMl: number }[]) =>
-      ask('pourCheck', {
+      ask(pourCheckCalculation, {
         recipe: { parts: [...parts] },
         poured: [
           { name: 'Clear', ml: 400 },

@@ -3,7 +3,7 @@ import { type GunClass, GUNS } from '../src/trade/gunClasses.ts';
 import fc from 'fast-check';
 import { m3PerS } from '../src/compressedAir/freeAir.ts';
 import { areasFromRating } from '../src/gun/airCap.ts';
-import { type FluidInput } from '../src/gun/fluidFlow.ts';
+import type { FluidInput } from '../src/gun/fluidFlow.ts';
 
 export const PSI = 6.894757;
 export const CLASSES = Object.keys(GUNS) as GunClass[];

@@ -2,7 +2,7 @@
 import { MATERIALS, type MaterialClass } from '../src/trade/materialClasses.ts';
 import { splitArrival } from '../src/film/arrival.ts';
 import { AS_THE_CARD, FINE, runFilm, type Mesh } from '../src/film/filmRun.ts';
-import { type FilmRun } from '../src/film/filmNotes.ts';
+import type { FilmRun } from '../src/film/filmNotes.ts';
 import { peelIndex, steepnessOf } from '../src/film/levelling.ts';
 import { mixtureOf } from '../src/material/mixture.ts';
 import { MEDIUM_SLOW_FRACTION } from '../src/evaporation/solvents.ts';

@@ -1,8 +1,8 @@
 /** Laws of the film over random coats, in air and warmth as shops have them. */
-import { type MaterialClass } from '../src/trade/materialClasses.ts';
+import type { MaterialClass } from '../src/trade/materialClasses.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type FilmRun } from '../src/film/filmNotes.ts';
+import type { FilmRun } from '../src/film/filmNotes.ts';
 import { film, type Job } from './filmJob.ts';
 
 const solventClass = fc.constantFrom<MaterialClass>(

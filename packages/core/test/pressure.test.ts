@@ -6,7 +6,7 @@ import { topcoatGun as gun } from './topcoatGun.ts';
 import { airlineOf, type Line } from '../src/compressedAir/airline.ts';
 import { airFlowOf, gunModelOf } from '../src/gun/gunModel.ts';
 import { pressureOf } from '../src/gun/pressure.ts';
-import { type PressureInput } from '../src/gun/reading.ts';
+import type { PressureInput } from '../src/gun/reading.ts';
 import { setupOf } from '../src/gun/setup.ts';
 import { between } from './figures.ts';
 

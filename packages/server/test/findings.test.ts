@@ -2,7 +2,8 @@
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { coatAsTaken, modelledSteps } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { ticketReadings } from '@orthochrom/contract/diagnosis/ticketReadings.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { coatCalculation } from '@orthochrom/contract/calculations/coat.ts';
 import type { CoatAirPoint } from '@orthochrom/contract/shop/air.ts';
 import type { Finding, PlanChange } from '@orthochrom/contract/shop/finding.ts';
 import type { RecordPage } from '@orthochrom/contract/shop/record.ts';
@@ -70,7 +71,11 @@ describe('the readings of a ticket', () => {
 
 it('the forward model sizes a change on the coat as it was taken: more air, finer drops; less fluid, less film', () => {
   const input = coatAsTaken(whole, friday.lastClear)!;
-  const [air, fluid] = modelledSteps(input, ask('coat', input), ['p_up', 'fluid_in', 'mat_warm']);
+  const [air, fluid] = modelledSteps(input, ask(coatCalculation, input), [
+    'p_up',
+    'fluid_in',
+    'mat_warm',
+  ]);
   expect(air!.dropletUm[1]).toBeLessThan(air!.dropletUm[0]);
   expect(fluid!.wetUm[1]).toBeLessThan(fluid!.wetUm[0]);
 });

@@ -2,7 +2,9 @@
  * What is in force holds at the API: whatever is chosen is judged there by the rule that judges
  * ours, and is kept.
  */
-import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
+import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { v7 as newId } from 'uuid';
@@ -137,7 +139,7 @@ describe('the painter’s own', () => {
     expect(flashMinutes() / earliestMinutes.value).toBeCloseTo(1, 1);
     const { reducer: _ours, ...without } = planned.inputs['recoat'] as InputOf<'recoat'>;
     expect(earliestMinutes.value).toBeGreaterThan(
-      ask('recoat', without).earliestMinutes.value * 1.02,
+      ask(recoatCalculation, without).earliestMinutes.value * 1.02,
     );
   });
 });

@@ -1,5 +1,6 @@
 /** The board of a day: every job a row in its room, every block on its clock, a calendar of it. */
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { dayCalculation } from '@orthochrom/contract/calculations/day.ts';
 import { describe, expect, it } from 'vitest';
 import { boardOf, instantOf } from '../src/day/boardLayout.ts';
 import { calendarEvents, calendarText } from '../src/day/calendar.ts';
@@ -31,7 +32,7 @@ const job = (name: string, room: string) => ({
   stages: [stage, clear],
   panels: [{ name: 'hood', areaM2: 1.3 }],
 });
-const answer = ask('day', {
+const answer = ask(dayCalculation, {
   jobs: [job('SW-2 van', 'Loft'), job('SW-1 door', 'Booth'), job('SW-3 roof', 'Booth')],
   forecasts: { Loft: FORECAST, Booth: FORECAST },
   startMinute: 480,

@@ -3,7 +3,8 @@
  * lever did what.
  */
 import { describe, expect, it } from 'vitest';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { coatCalculation } from '@orthochrom/contract/calculations/coat.ts';
 import { layOutDrops, layOutRun, layOutTime, wavePath, BOX } from '../src/lab/labLayout.ts';
 import { overridesFrom } from '../src/lab/overrides.ts';
 import { changed, startSetup, withDefaults, withGun, withSettings } from '../src/lab/labSetup.ts';
@@ -14,7 +15,7 @@ const start = startSetup(gun);
 
 describe('a set-up', () => {
   it('begins as one that coat takes, and a change from its ranking is one it takes too', () => {
-    const answer = ask('coat', {
+    const answer = ask(coatCalculation, {
       ...start,
       settings: { ...start.settings, gunSpeedMPerS: 0.33 },
       rankChanges: true,
@@ -23,7 +24,7 @@ describe('a set-up', () => {
     for (const change of answer.changes!) {
       const next = changed(start, change);
       expect(next).not.toEqual(start);
-      expect(() => ask('coat', { ...next, spread: false })).not.toThrow();
+      expect(() => ask(coatCalculation, { ...next, spread: false })).not.toThrow();
     }
   });
   it('keeps what a ticket gave, and fills in only what is missing', () => {
@@ -70,7 +71,7 @@ describe('the four levers', () => {
     expect(did.map(({ lever }) => lever)).toEqual(['inletKPa', 'distanceMm', 'gunSpeedMPerS']);
     const [film, whole] = [
       did.reduce((all, { filmShare }) => all * filmShare, 1),
-      [start, b].map((s) => ask('coat', { ...s, spread: false }).film.wetUm.value),
+      [start, b].map((s) => ask(coatCalculation, { ...s, spread: false }).film.wetUm.value),
     ];
     expect(film).toBeCloseTo(whole[1]! / whole[0]!, 3);
     expect(did.find(({ lever }) => lever === 'inletKPa')!.dropShare).toBeLessThan(1);

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { climateCalculation } from '@orthochrom/contract/calculations/climate.ts';
 import { worstLevel } from '@orthochrom/core/outcome/verdicts.ts';
 import { describe, expect, it } from 'vitest';
 import { layOutCup } from '../src/ticket/mix/cupLayout.ts';
@@ -195,7 +196,7 @@ describe('the day', () => {
           panelTemperatureC: airC + offC,
         };
         const [window] = dayWindows([600, 900].map((minute) => ({ minute, ...air })));
-        const { verdicts } = ask('climate', air);
+        const { verdicts } = ask(climateCalculation, air);
         const level = worstLevel(verdicts);
         expect(window!.level).toBe(level);
         if (level !== 'go')

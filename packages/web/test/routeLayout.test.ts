@@ -1,7 +1,8 @@
 /** The drawn car: stands outside it, arrows inside their panel, ways round and not through. */
 import { BODIES, bodyMap } from '@orthochrom/core/body/bodyMap.ts';
 import { unfolded, type Point } from '@orthochrom/core/body/unfolded.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { routeCalculation } from '@orthochrom/contract/calculations/route.ts';
 import { describe, expect, it } from 'vitest';
 import { boxAround, halfOf, neighbourTowards } from '../src/ticket/body/bodyPath.ts';
 import { arrowOf, standOf, wayBetween } from '../src/ticket/spray/routeLayout.ts';
@@ -14,7 +15,7 @@ const CARS = BODIES.filter((body) => body !== 'parts');
 
 describe.each(CARS)('round a %s', (body) => {
   const drawn = unfolded(body);
-  const { order } = ask('route', {
+  const { order } = ask(routeCalculation, {
     body,
     panels: bodyMap(body).panels.map(({ id }) => id),
     airflow: 'downdraft',

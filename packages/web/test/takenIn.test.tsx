@@ -1,5 +1,6 @@
 /** The car as it is touched, and a step as large as the card. */
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { quantityCalculation } from '@orthochrom/contract/calculations/quantity.ts';
 import { prepOf } from '@orthochrom/core/prep/prep.ts';
 import { PREP_KINDS } from '@orthochrom/core/prep/stepKinds.ts';
 import { BODIES } from '@orthochrom/core/body/bodyMap.ts';
@@ -86,12 +87,12 @@ describe('how much', () => {
   const said = (more: object): string =>
     drawn(
       <HowMuch
-        quantity={ask('quantity', { ...asked, ...more })}
+        quantity={ask(quantityCalculation, { ...asked, ...more })}
         painter={{ units: METRIC } as never}
       />,
     );
   it('is a band, and a blend shows its half', () => {
-    const { readyMl } = ask('quantity', asked);
+    const { readyMl } = ask(quantityCalculation, asked);
     const html = said({});
     expect(html).toContain('wing, 50 %');
     expect(readyMl.low).toBeLessThan(readyMl.high);

@@ -6,7 +6,7 @@ import { lineShape, lossGiven } from '../shapes/gun.ts';
 import { explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-export const airline = defineCalculation('airline', {
+export const airlineCalculation = defineCalculation('airline', {
   input: z
     .strictObject({
       ...lineShape,
@@ -14,15 +14,16 @@ export const airline = defineCalculation('airline', {
       ...optional('ratedInletKPa', 'airTemperatureC'),
     })
     .superRefine(lossGiven),
-  answer: z.strictObject({
-    regulatorFlowingKPa: z.number(),
-    regulatorStaticKPa: z.number(),
-    lossKPa: z.number(),
-    lossPercent: z.number(),
-    airFlowLPerMin: z.number(),
-    segments: z.array(z.strictObject({ name: z.string(), lossKPa: z.number() })),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      regulatorFlowingKPa: z.number(),
+      regulatorStaticKPa: z.number(),
+      lossKPa: z.number(),
+      lossPercent: z.number(),
+      airFlowLPerMin: z.number(),
+      segments: z.array(z.strictObject({ name: z.string(), lossKPa: z.number() })),
+      ...explained,
+    }),
   compute: (input: AirlineInput) => {
     const { segments, ...answer } = airlineOf(input);
     return { ...answer, segments: segments.map((one) => ({ ...one, name: TERMS[one.name] })) };

@@ -6,7 +6,7 @@ import { climateShape, Limits } from '../shapes/climate.ts';
 import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-export const climate = defineCalculation('climate', {
+export const climateCalculation = defineCalculation('climate', {
   input: z.strictObject({
     ...climateShape,
     limits: Limits.optional(),
@@ -19,13 +19,14 @@ export const climate = defineCalculation('climate', {
       .optional(),
     wettingFloor: z.boolean().optional(),
   }),
-  answer: z.strictObject({
-    dewPointC: z.number(),
-    wetBulbC: z.number(),
-    humidityRatioGPerKg: z.number(),
-    panelMarginC: z.number().optional(),
-    limits: LimitsInForce,
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      dewPointC: z.number(),
+      wetBulbC: z.number(),
+      humidityRatioGPerKg: z.number(),
+      panelMarginC: z.number().optional(),
+      limits: LimitsInForce,
+      ...verdictsShape,
+    }),
   compute: climateOf,
 });

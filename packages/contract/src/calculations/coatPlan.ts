@@ -46,7 +46,7 @@ const CoatPanel = z
       );
   });
 
-export const coatPlan = defineCalculation('coatPlan', {
+export const coatPlanCalculation = defineCalculation('coatPlan', {
   input: z
     .strictObject({
       stage: StageName,
@@ -83,59 +83,60 @@ export const coatPlan = defineCalculation('coatPlan', {
       const names = panels.map((panel) => panel.name);
       eachOnce(names, ctx, (at) => ['panels', at, 'name']);
     }),
-  answer: z.strictObject({
-    least: z.number(),
-    most: z.number(),
-    coats: z.array(
-      z.strictObject({
-        coat: z.number(),
-        kind: z.enum(COAT_KINDS),
-        role: z.enum([...STAGES, ...COAT_ROLES]),
-        wetFilmUm: z.number(),
-        filmFactor: z.number(),
-        dryUm: z.number(),
-        landedMl: z.number(),
-        recipe: z.string().optional(),
-        preset: z.strictObject({
-          fluidFactor: z.number(),
-          fanFactor: z.number(),
-          distanceFactor: z.number(),
-          inletFactor: z.number(),
-          distanceDeltaMm: z.number().optional(),
-          distanceMm: z.number().optional(),
-        }),
-        panels: z.array(
-          z.strictObject({
-            name: z.string(),
-            scope: z.enum(SCOPES),
-            areaFactor: z.number(),
-            reachM: z.number().optional(),
-            move: z
-              .strictObject({
-                distanceDeltaMm: z.number(),
-                inletFactor: z.number(),
-                trigger: z.literal('eased'),
-              })
-              .optional(),
-          }),
-        ),
-        wait: z.strictObject({
-          next: z.enum(COAT_WAITS),
-          minutes: z.tuple([z.number(), z.number()]).optional(),
-          matt: z.boolean().optional(),
-        }),
-      }),
-    ),
-    dryUm: z.number(),
-    landedMl: z.number(),
-    edges: z.enum(['first', 'last']),
-    stop: z.strictObject({
-      rule: z.enum(STOP_RULES),
-      fromCoat: z.number(),
+  answer: () =>
+    z.strictObject({
+      least: z.number(),
       most: z.number(),
-      coatsToHide: Spread.optional(),
+      coats: z.array(
+        z.strictObject({
+          coat: z.number(),
+          kind: z.enum(COAT_KINDS),
+          role: z.enum([...STAGES, ...COAT_ROLES]),
+          wetFilmUm: z.number(),
+          filmFactor: z.number(),
+          dryUm: z.number(),
+          landedMl: z.number(),
+          recipe: z.string().optional(),
+          preset: z.strictObject({
+            fluidFactor: z.number(),
+            fanFactor: z.number(),
+            distanceFactor: z.number(),
+            inletFactor: z.number(),
+            distanceDeltaMm: z.number().optional(),
+            distanceMm: z.number().optional(),
+          }),
+          panels: z.array(
+            z.strictObject({
+              name: z.string(),
+              scope: z.enum(SCOPES),
+              areaFactor: z.number(),
+              reachM: z.number().optional(),
+              move: z
+                .strictObject({
+                  distanceDeltaMm: z.number(),
+                  inletFactor: z.number(),
+                  trigger: z.literal('eased'),
+                })
+                .optional(),
+            }),
+          ),
+          wait: z.strictObject({
+            next: z.enum(COAT_WAITS),
+            minutes: z.tuple([z.number(), z.number()]).optional(),
+            matt: z.boolean().optional(),
+          }),
+        }),
+      ),
+      dryUm: z.number(),
+      landedMl: z.number(),
+      edges: z.enum(['first', 'last']),
+      stop: z.strictObject({
+        rule: z.enum(STOP_RULES),
+        fromCoat: z.number(),
+        most: z.number(),
+        coatsToHide: Spread.optional(),
+      }),
+      ...explained,
     }),
-    ...explained,
-  }),
   compute: coatPlanOf,
 });

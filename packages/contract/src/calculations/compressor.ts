@@ -4,7 +4,7 @@ import { contradiction, moreThanZero, optional, wanted } from '../quantity/field
 import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-export const compressor = defineCalculation('compressor', {
+export const compressorCalculation = defineCalculation('compressor', {
   input: z
     .strictObject({
       ...wanted('tankL', 'freeAirLPerMin'),
@@ -25,13 +25,14 @@ export const compressor = defineCalculation('compressor', {
           contradiction(['cutOutKPa'], `cutOutKPa ${cutOutKPa} is not over cutInKPa ${cutInKPa}`),
         );
     }),
-  answer: z.strictObject({
-    sustains: z.boolean(),
-    secondsUntilShort: z.number().optional(),
-    restSeconds: z.number().optional(),
-    dutyPercent: z.number(),
-    trace: z.array(z.strictObject({ seconds: z.number(), tankKPa: z.number() })),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      sustains: z.boolean(),
+      secondsUntilShort: z.number().optional(),
+      restSeconds: z.number().optional(),
+      dutyPercent: z.number(),
+      trace: z.array(z.strictObject({ seconds: z.number(), tankKPa: z.number() })),
+      ...verdictsShape,
+    }),
   compute: compressorOf,
 });

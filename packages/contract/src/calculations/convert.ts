@@ -12,7 +12,7 @@ import { defineCalculation } from './define.ts';
 
 const Unit = z.enum(Object.keys(UNITS) as [UnitName, ...UnitName[]]);
 
-export const convert = defineCalculation('convert', {
+export const convertCalculation = defineCalculation('convert', {
   input: z
     .strictObject({ value: z.number(), from: Unit, to: Unit })
     .superRefine(({ value, from, to }, ctx) => {
@@ -26,6 +26,6 @@ export const convert = defineCalculation('convert', {
       if (!areAlike(from, to))
         ctx.addIssue(unlikeUnits(['to'], `${from} and ${to} are different kinds of quantity`));
     }),
-  answer: z.strictObject({ value: z.number(), ...verdictsShape }),
+  answer: () => z.strictObject({ value: z.number(), ...verdictsShape }),
   compute: ({ value, from, to }) => ({ value: convertUnits(value, from, to), verdicts: [] }),
 });

@@ -25,7 +25,7 @@ const Heated = z
   });
 
 const date = Spread.optional();
-export const cure = defineCalculation('cure', {
+export const cureCalculation = defineCalculation('cure', {
   input: z.strictObject({
     layer: Layer,
     climate: Climate.optional(),
@@ -34,22 +34,23 @@ export const cure = defineCalculation('cure', {
     target: FinishTarget.optional(),
     finish: Finish.optional(),
   }),
-  answer: z.strictObject({
-    tapeMinute: date,
-    sandMinute: date,
-    polishMinute: date,
-    handOverMinute: date,
-    handWashMinute: date,
-    machineWashMinute: date,
-    waxMinute: date,
-    doseMinutes: z.number(),
-    look: z.strictObject({
-      fromMinute: z.number(),
-      toMinute: z.number(),
-      lights: z.array(z.enum(LIGHTS)),
-      lookFor: z.array(z.enum(LOOKED_FOR)),
+  answer: () =>
+    z.strictObject({
+      tapeMinute: date,
+      sandMinute: date,
+      polishMinute: date,
+      handOverMinute: date,
+      handWashMinute: date,
+      machineWashMinute: date,
+      waxMinute: date,
+      doseMinutes: z.number(),
+      look: z.strictObject({
+        fromMinute: z.number(),
+        toMinute: z.number(),
+        lights: z.array(z.enum(LIGHTS)),
+        lookFor: z.array(z.enum(LOOKED_FOR)),
+      }),
+      ...explained,
     }),
-    ...explained,
-  }),
   compute: cureOf,
 });

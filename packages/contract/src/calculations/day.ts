@@ -46,7 +46,7 @@ const DayJob = z.strictObject({
 });
 const timed = { startMinute: z.number(), endMinute: z.number() };
 
-export const day = defineCalculation('day', {
+export const dayCalculation = defineCalculation('day', {
   input: z
     .strictObject({
       jobs: listOf(DayJob),
@@ -72,53 +72,54 @@ export const day = defineCalculation('day', {
           ctx.addIssue(needsField(['forecasts', room], `the air of ${room} over this day`));
       });
     }),
-  answer: z.strictObject({
-    blocks: z.array(
-      z.strictObject({
-        job: z.string(),
-        room: z.string(),
-        painter: z.string(),
-        gun: z.string().optional(),
-        stage: z.string(),
-        coat: z.number().optional(),
-        kind: z.enum(BLOCK_KINDS),
-        ...timed,
-      }),
-    ),
-    mixes: z.array(
-      z.strictObject({
-        job: z.string(),
-        stage: z.string(),
-        startMinute: z.number(),
-        airTemperatureC: z.number(),
-        choice: MixChoice.optional(),
-        potLifeEndsMinute: z.number().optional(),
-      }),
-    ),
-    windows: z.array(
-      z.strictObject({
-        job: z.string(),
-        stage: z.string(),
-        opensMinute: z.number(),
-        closesMinute: z.number(),
-      }),
-    ),
-    jobs: z.array(
-      z.strictObject({
-        job: z.string(),
-        startMinute: z.number().optional(),
-        endMinute: z.number().optional(),
-        lateByMinutes: z.number().optional(),
-      }),
-    ),
-    endMinute: z.number(),
-    bestStart: z
-      .strictObject({
-        startMinute: z.number(),
-        why: z.enum(['nothingStops', 'lessAgainst', 'soonerOut']),
-      })
-      .optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      blocks: z.array(
+        z.strictObject({
+          job: z.string(),
+          room: z.string(),
+          painter: z.string(),
+          gun: z.string().optional(),
+          stage: z.string(),
+          coat: z.number().optional(),
+          kind: z.enum(BLOCK_KINDS),
+          ...timed,
+        }),
+      ),
+      mixes: z.array(
+        z.strictObject({
+          job: z.string(),
+          stage: z.string(),
+          startMinute: z.number(),
+          airTemperatureC: z.number(),
+          choice: MixChoice.optional(),
+          potLifeEndsMinute: z.number().optional(),
+        }),
+      ),
+      windows: z.array(
+        z.strictObject({
+          job: z.string(),
+          stage: z.string(),
+          opensMinute: z.number(),
+          closesMinute: z.number(),
+        }),
+      ),
+      jobs: z.array(
+        z.strictObject({
+          job: z.string(),
+          startMinute: z.number().optional(),
+          endMinute: z.number().optional(),
+          lateByMinutes: z.number().optional(),
+        }),
+      ),
+      endMinute: z.number(),
+      bestStart: z
+        .strictObject({
+          startMinute: z.number(),
+          why: z.enum(['nothingStops', 'lessAgainst', 'soonerOut']),
+        })
+        .optional(),
+      ...explained,
+    }),
   compute: dayOf,
 });

@@ -118,9 +118,9 @@ function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
   };
 }
 
-export const diagnose = defineCalculation('diagnose', {
+export const diagnoseCalculation = defineCalculation('diagnose', {
   input: z.strictObject(diagnoseShape),
-  answer: DiagnoseAnswer,
+  answer: () => DiagnoseAnswer,
   compute: (input: BenchInput) => named(atBench(input)),
 });
 

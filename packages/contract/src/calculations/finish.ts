@@ -15,7 +15,7 @@ import { defineCalculation } from './define.ts';
 
 const span = z.tuple([z.number(), z.number()]);
 
-export const finish = defineCalculation('finish', {
+export const finishCalculation = defineCalculation('finish', {
   input: z
     .strictObject({
       seen: z.enum(FINISH_SEEN),
@@ -35,21 +35,22 @@ export const finish = defineCalculation('finish', {
       if (measuredUm !== undefined && estimatedUm !== undefined)
         ctx.addIssue(exactlyOneOfIssue(['estimatedUm'], 'the film is measured or estimated'));
     }),
-  answer: z.strictObject({
-    verdict: RepairVerdict,
-    budgetUm: Spread.optional(),
-    steps: z.array(
-      z.strictObject({
-        step: z.string(),
-        grit: z.string().optional(),
-        removesUm: span,
-        leftUm: span,
-        condition: z.string(),
-      }),
-    ),
-    takesUm: span.optional(),
-    keepOffMm: z.number(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      verdict: RepairVerdict,
+      budgetUm: Spread.optional(),
+      steps: z.array(
+        z.strictObject({
+          step: z.string(),
+          grit: z.string().optional(),
+          removesUm: span,
+          leftUm: span,
+          condition: z.string(),
+        }),
+      ),
+      takesUm: span.optional(),
+      keepOffMm: z.number(),
+      ...explained,
+    }),
   compute: (input) => finishOf(input, theKnowledge().files.repairs),
 });

@@ -25,7 +25,7 @@ const worded = (input: GroundInput) => {
   };
 };
 
-export const ground = defineCalculation('ground', {
+export const groundCalculation = defineCalculation('ground', {
   input: z
     .strictObject({
       topcoat: z.strictObject({
@@ -53,32 +53,33 @@ export const ground = defineCalculation('ground', {
       const names = grounds.map((one) => one.name);
       eachOnce(names, ctx, (at) => ['grounds', at, 'name']);
     }),
-  answer: z.strictObject({
-    ranked: z.array(
-      z.strictObject({
-        name: z.string(),
-        coatsToHide: Spread.optional(),
-        note: z.string(),
-        suited: z.boolean(),
-        filmUm: z.number().optional(),
-        asLaid: z.strictObject({ l: z.number(), a: z.number(), b: z.number() }).optional(),
-      }),
-    ),
-    advised: z.string().optional(),
-    tintedGround: z
-      .strictObject({ parts: z.array(RecipePart), coatsToHide: z.number(), colour: z.string() })
-      .optional(),
-    candy: z
-      .array(
+  answer: () =>
+    z.strictObject({
+      ranked: z.array(
         z.strictObject({
           name: z.string(),
-          missesBy: z.number(),
-          perTenPercentFilm: z.number(),
-          oneCoatMore: z.number(),
+          coatsToHide: Spread.optional(),
+          note: z.string(),
+          suited: z.boolean(),
+          filmUm: z.number().optional(),
+          asLaid: z.strictObject({ l: z.number(), a: z.number(), b: z.number() }).optional(),
         }),
-      )
-      .optional(),
-    ...explained,
-  }),
+      ),
+      advised: z.string().optional(),
+      tintedGround: z
+        .strictObject({ parts: z.array(RecipePart), coatsToHide: z.number(), colour: z.string() })
+        .optional(),
+      candy: z
+        .array(
+          z.strictObject({
+            name: z.string(),
+            missesBy: z.number(),
+            perTenPercentFilm: z.number(),
+            oneCoatMore: z.number(),
+          }),
+        )
+        .optional(),
+      ...explained,
+    }),
   compute: worded,
 });

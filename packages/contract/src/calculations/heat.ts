@@ -32,7 +32,7 @@ const HeatedPanel = z
       );
   });
 
-export const heat = defineCalculation('heat', {
+export const heatCalculation = defineCalculation('heat', {
   input: z
     .strictObject({
       method: z.enum(HEAT_METHODS),
@@ -53,27 +53,28 @@ export const heat = defineCalculation('heat', {
       const names = panels.map((panel) => panel.name);
       eachOnce(names, ctx, (at) => ['panels', at, 'name']);
     }),
-  answer: z.strictObject({
-    waitMinutes: Spread,
-    toC: z.number().optional(),
-    airC: z.number().optional(),
-    holdMinutes: z.number().optional(),
-    holdFromMinute: Spread.optional(),
-    endMinute: Spread.optional(),
-    openMinute: Spread.optional(),
-    panels: z
-      .array(
-        z.strictObject({
-          name: z.string(),
-          limitC: z.number(),
-          hasItMinute: Spread,
-          peakC: z.number(),
-        }),
-      )
-      .optional(),
-    slowest: z.string().optional(),
-    lampMm: z.number().optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      waitMinutes: Spread,
+      toC: z.number().optional(),
+      airC: z.number().optional(),
+      holdMinutes: z.number().optional(),
+      holdFromMinute: Spread.optional(),
+      endMinute: Spread.optional(),
+      openMinute: Spread.optional(),
+      panels: z
+        .array(
+          z.strictObject({
+            name: z.string(),
+            limitC: z.number(),
+            hasItMinute: Spread,
+            peakC: z.number(),
+          }),
+        )
+        .optional(),
+      slowest: z.string().optional(),
+      lampMm: z.number().optional(),
+      ...explained,
+    }),
   compute: heatOnCoat,
 });

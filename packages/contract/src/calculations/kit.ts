@@ -6,7 +6,7 @@ import { Recipe } from '../shapes/mixing.ts';
 import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-export const kit = defineCalculation('kit', {
+export const kitCalculation = defineCalculation('kit', {
   input: z
     .strictObject({
       packs: listOf(
@@ -27,13 +27,14 @@ export const kit = defineCalculation('kit', {
           );
       });
     }),
-  answer: z.strictObject({
-    readyMl: z.number(),
-    limitedBy: z.string().optional(),
-    leftOver: z.array(z.strictObject({ name: z.string(), ml: z.number() })),
-    pricePerReadyL: z.number().optional(),
-    pricePerL: z.array(z.strictObject({ name: z.string(), value: z.number() })),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      readyMl: z.number(),
+      limitedBy: z.string().optional(),
+      leftOver: z.array(z.strictObject({ name: z.string(), ml: z.number() })),
+      pricePerReadyL: z.number().optional(),
+      pricePerL: z.array(z.strictObject({ name: z.string(), value: z.number() })),
+      ...verdictsShape,
+    }),
   compute: kitOf,
 });

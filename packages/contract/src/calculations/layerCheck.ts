@@ -13,31 +13,32 @@ import { Ask, explained } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 import { namesFit, panelsAndStages } from './panelsAndStages.ts';
 
-export const layerCheck = defineCalculation('layerCheck', {
+export const layerCheckCalculation = defineCalculation('layerCheck', {
   input: z.strictObject(panelsAndStages).superRefine(namesFit),
-  answer: z.strictObject({
-    pairs: z.array(
-      z.strictObject({
-        panel: z.string(),
-        below: z.enum([...HISTORIES, 'unasked']),
-        above: z.string(),
-        outcome: z.enum(PAIR_OUTCOMES),
-        why: z.enum(PAIR_WHYS),
-        grit: GritBand.optional(),
-      }),
-    ),
-    liftRisk: z.enum(LIFT_RISKS),
-    demands: z.array(
-      z.strictObject({
-        panel: z.string(),
-        anyOf: z.array(z.enum(DEMANDED)),
-        all: z.boolean().optional(),
-        why: z.enum(DEMAND_WHYS),
-      }),
-    ),
-    totalDryUm: z.record(z.string(), z.number()),
-    asks: z.array(Ask),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      pairs: z.array(
+        z.strictObject({
+          panel: z.string(),
+          below: z.enum([...HISTORIES, 'unasked']),
+          above: z.string(),
+          outcome: z.enum(PAIR_OUTCOMES),
+          why: z.enum(PAIR_WHYS),
+          grit: GritBand.optional(),
+        }),
+      ),
+      liftRisk: z.enum(LIFT_RISKS),
+      demands: z.array(
+        z.strictObject({
+          panel: z.string(),
+          anyOf: z.array(z.enum(DEMANDED)),
+          all: z.boolean().optional(),
+          why: z.enum(DEMAND_WHYS),
+        }),
+      ),
+      totalDryUm: z.record(z.string(), z.number()),
+      asks: z.array(Ask),
+      ...explained,
+    }),
   compute: layerCheckOf,
 });

@@ -66,7 +66,7 @@ function cupsMakeAll(
   });
 }
 
-export const mix = defineCalculation('mix', {
+export const mixCalculation = defineCalculation('mix', {
   input: z
     .strictObject({
       recipe: Recipe,
@@ -103,16 +103,17 @@ export const mix = defineCalculation('mix', {
           ctx.addIssue(contradiction(path, `${tin.name} stands there twice`));
       });
     }),
-  answer: z.strictObject({
-    components: z.array(Component).optional(),
-    readyMl: z.number().optional(),
-    readyGrams: z.number().optional(),
-    limitedBy: z.string().optional(),
-    batches: z.array(Batch).optional(),
-    potLifeMinutes: Spread.optional(),
-    vocGPerL: z.number().optional(),
-    notes: z.array(Advice).optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      components: z.array(Component).optional(),
+      readyMl: z.number().optional(),
+      readyGrams: z.number().optional(),
+      limitedBy: z.string().optional(),
+      batches: z.array(Batch).optional(),
+      potLifeMinutes: Spread.optional(),
+      vocGPerL: z.number().optional(),
+      notes: z.array(Advice).optional(),
+      ...explained,
+    }),
   compute: mixOf,
 });

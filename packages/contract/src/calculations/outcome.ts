@@ -2,12 +2,12 @@
 import { refusalOf, type RefusalReport } from '../quantity/refusal.ts';
 import type { Calculation } from './define.ts';
 
-export type Outcome = { answer: unknown } | { error: RefusalReport };
+export type Outcome<Answer = unknown> = { answer: Answer } | { error: RefusalReport };
 
-export function outcomeOf<Input>(
-  { input: schema, calculate }: Calculation<Input>,
+export function outcomeOf<Input, Answer>(
+  { input: schema, calculate }: Calculation<Input, Answer>,
   input: unknown,
-): Outcome {
+): Outcome<Answer> {
   const parsed = schema.safeParse(input);
   return parsed.success
     ? { answer: calculate(parsed.data) }

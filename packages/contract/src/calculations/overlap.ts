@@ -5,7 +5,7 @@ import { contradiction, exactlyOneOf, optional, wanted } from '../quantity/field
 import { verdictsShape } from '../shapes/verdicts.ts';
 import { defineCalculation } from './define.ts';
 
-export const overlap = defineCalculation('overlap', {
+export const overlapCalculation = defineCalculation('overlap', {
   input: z
     .strictObject({
       ...wanted('fanWidthMm'),
@@ -36,15 +36,16 @@ export const overlap = defineCalculation('overlap', {
           ),
         );
     }),
-  answer: z.strictObject({
-    overlapPercent: z.number(),
-    stepMm: z.number(),
-    passes: z.number().optional(),
-    spraySeconds: z.number().optional(),
-    filmFactor: z.number(),
-    keepFilm: z.strictObject({ speedFactor: z.number(), fluidFactor: z.number() }),
-    wetFilmUm: z.number().optional(),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      overlapPercent: z.number(),
+      stepMm: z.number(),
+      passes: z.number().optional(),
+      spraySeconds: z.number().optional(),
+      filmFactor: z.number(),
+      keepFilm: z.strictObject({ speedFactor: z.number(), fluidFactor: z.number() }),
+      wetFilmUm: z.number().optional(),
+      ...verdictsShape,
+    }),
   compute: overlapOf,
 });

@@ -19,7 +19,7 @@ export const Poured = z.union([
   z.strictObject({ name: name(), ...wanted('grams') }),
 ]);
 
-export const pourCheck = defineCalculation('pourCheck', {
+export const pourCheckCalculation = defineCalculation('pourCheck', {
   input: z
     .strictObject({
       recipe: Recipe,
@@ -51,25 +51,26 @@ export const pourCheck = defineCalculation('pourCheck', {
           );
       });
     }),
-  answer: z.strictObject({
-    ratio: z.array(
-      z.strictObject({
-        name: z.string(),
-        wantedParts: z.number(),
-        pouredParts: z.number(),
-        errorPercent: z.number(),
-      }),
-    ),
-    correct: z
-      .array(
-        z.strictObject({ name: z.string(), addMl: z.number(), addGrams: z.number().optional() }),
-      )
-      .optional(),
-    moveTo: z.string().optional(),
-    pouredMl: z.number(),
-    readyMl: z.number(),
-    effects: z.array(Reason),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      ratio: z.array(
+        z.strictObject({
+          name: z.string(),
+          wantedParts: z.number(),
+          pouredParts: z.number(),
+          errorPercent: z.number(),
+        }),
+      ),
+      correct: z
+        .array(
+          z.strictObject({ name: z.string(), addMl: z.number(), addGrams: z.number().optional() }),
+        )
+        .optional(),
+      moveTo: z.string().optional(),
+      pouredMl: z.number(),
+      readyMl: z.number(),
+      effects: z.array(Reason),
+      ...verdictsShape,
+    }),
   compute: pourCheckOf,
 });

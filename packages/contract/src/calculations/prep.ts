@@ -63,7 +63,7 @@ const Step = z.strictObject({
   fault: z.string().optional(),
 });
 
-export const prep = defineCalculation('prep', {
+export const prepCalculation = defineCalculation('prep', {
   input: z
     .strictObject({
       ...panelsAndStages,
@@ -90,18 +90,19 @@ export const prep = defineCalculation('prep', {
           );
       });
     }),
-  answer: z.strictObject({
-    steps: z.array(Step),
-    sequence: z.array(z.string()),
-    next: z.string().optional(),
-    heldBy: z.array(z.string()),
-    ready: z.boolean(),
-    skipped: z.array(z.string()),
-    unused: z.array(z.string()),
-    liftRisk: z.enum(LIFT_RISKS),
-    asks: z.array(Ask),
-    supplies: z.array(z.strictObject({ what: z.string(), count: z.number(), why: z.string() })),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      steps: z.array(Step),
+      sequence: z.array(z.string()),
+      next: z.string().optional(),
+      heldBy: z.array(z.string()),
+      ready: z.boolean(),
+      skipped: z.array(z.string()),
+      unused: z.array(z.string()),
+      liftRisk: z.enum(LIFT_RISKS),
+      asks: z.array(Ask),
+      supplies: z.array(z.strictObject({ what: z.string(), count: z.number(), why: z.string() })),
+      ...explained,
+    }),
   compute: prepOf,
 });

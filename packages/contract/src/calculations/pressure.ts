@@ -12,7 +12,7 @@ import { defineCalculation } from './define.ts';
 
 const { from, to } = rangeOf('valueKPa');
 
-export const pressure = defineCalculation('pressure', {
+export const pressureCalculation = defineCalculation('pressure', {
   input: z
     .strictObject({
       value: z.number(),
@@ -54,15 +54,16 @@ export const pressure = defineCalculation('pressure', {
         (issue) => ctx.addIssue(issue),
       );
     }),
-  answer: z.strictObject({
-    inletKPa: Spread.optional(),
-    capKPa: Spread.optional(),
-    wallKPa: Spread.optional(),
-    usable: z.boolean(),
-    dropKPa: z.number().optional(),
-    changeKPa: z.number().optional(),
-    asks: z.array(Ask),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      inletKPa: Spread.optional(),
+      capKPa: Spread.optional(),
+      wallKPa: Spread.optional(),
+      usable: z.boolean(),
+      dropKPa: z.number().optional(),
+      changeKPa: z.number().optional(),
+      asks: z.array(Ask),
+      ...explained,
+    }),
   compute: pressureOf,
 });

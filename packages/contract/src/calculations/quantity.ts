@@ -51,7 +51,7 @@ const UsedJob = z.strictObject({
 });
 const Named = z.strictObject({ name: z.string(), ml: z.number() });
 
-export const quantity = defineCalculation('quantity', {
+export const quantityCalculation = defineCalculation('quantity', {
   input: z
     .strictObject({
       panels: listOf(PaintedPanel, 1),
@@ -115,33 +115,34 @@ export const quantity = defineCalculation('quantity', {
       const named = input.panels.map((panel) => panel.name);
       eachOnce(named, ctx, (at) => ['panels', at, 'name']);
     }),
-  answer: z.strictObject({
-    readyMl: Spread,
-    wetFilmUm: z.number(),
-    transferEfficiencyPercent: z.number(),
-    byPanel: z.array(
-      z.strictObject({ name: z.string(), share: z.number(), edge: z.number(), ml: z.number() }),
-    ),
-    painterFactor: Spread.extend({ n: z.number() }),
-    components: z.array(Component).optional(),
-    batches: z
-      .array(
-        Batch.extend({
-          minutes: z.number().optional(),
-          covers: z.array(z.strictObject({ coat: z.number(), panel: z.string() })).optional(),
-        }),
-      )
-      .optional(),
-    packs: z
-      .array(z.strictObject({ name: z.string(), sizeMl: z.number(), count: z.number() }))
-      .optional(),
-    leftOver: z.array(Named).optional(),
-    short: z.array(Named).optional(),
-    cost: z.number().optional(),
-    costPerReadyL: z.number().optional(),
-    spend: z.number().optional(),
-    supplies: z.array(z.strictObject({ what: z.string(), count: z.number(), why: z.string() })),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      readyMl: Spread,
+      wetFilmUm: z.number(),
+      transferEfficiencyPercent: z.number(),
+      byPanel: z.array(
+        z.strictObject({ name: z.string(), share: z.number(), edge: z.number(), ml: z.number() }),
+      ),
+      painterFactor: Spread.extend({ n: z.number() }),
+      components: z.array(Component).optional(),
+      batches: z
+        .array(
+          Batch.extend({
+            minutes: z.number().optional(),
+            covers: z.array(z.strictObject({ coat: z.number(), panel: z.string() })).optional(),
+          }),
+        )
+        .optional(),
+      packs: z
+        .array(z.strictObject({ name: z.string(), sizeMl: z.number(), count: z.number() }))
+        .optional(),
+      leftOver: z.array(Named).optional(),
+      short: z.array(Named).optional(),
+      cost: z.number().optional(),
+      costPerReadyL: z.number().optional(),
+      spend: z.number().optional(),
+      supplies: z.array(z.strictObject({ what: z.string(), count: z.number(), why: z.string() })),
+      ...explained,
+    }),
   compute: quantityOf,
 });

@@ -17,7 +17,7 @@ export const TouchTests = z.strictObject({
   look: z.enum(LOOKS).optional(),
 });
 
-export const recoat = defineCalculation('recoat', {
+export const recoatCalculation = defineCalculation('recoat', {
   input: z.strictObject({
     layer: Layer,
     climate: Climate,
@@ -32,20 +32,21 @@ export const recoat = defineCalculation('recoat', {
     over: z.strictObject({ carrier: Carrier, limits: Limits.optional() }).optional(),
     limits: Limits.optional(),
   }),
-  answer: z.strictObject({
-    ready: z.boolean(),
-    confirmed: z.boolean(),
-    remainingMinutes: Spread,
-    earliestMinutes: Spread,
-    sheetMinutes: z.number(),
-    floorMinutes: z.number(),
-    latestMinutes: z.number().optional(),
-    test: z.strictObject({
-      what: z.enum(READY_TESTS),
-      where: z.array(z.string()),
-      text: z.string(),
+  answer: () =>
+    z.strictObject({
+      ready: z.boolean(),
+      confirmed: z.boolean(),
+      remainingMinutes: Spread,
+      earliestMinutes: Spread,
+      sheetMinutes: z.number(),
+      floorMinutes: z.number(),
+      latestMinutes: z.number().optional(),
+      test: z.strictObject({
+        what: z.enum(READY_TESTS),
+        where: z.array(z.string()),
+        text: z.string(),
+      }),
+      ...explained,
     }),
-    ...explained,
-  }),
   compute: recoatOf,
 });

@@ -30,7 +30,7 @@ import { defineCalculation } from './define.ts';
 
 const Judged = { evaporationIndex: z.number(), openTimeMinutes: Spread, risks: Risks.optional() };
 
-export const reducer = defineCalculation('reducer', {
+export const reducerCalculation = defineCalculation('reducer', {
   input: z
     .strictObject({
       ...wanted('airTemperatureC', 'relativeHumidityPercent'),
@@ -87,24 +87,25 @@ export const reducer = defineCalculation('reducer', {
           );
       }
     }),
-  answer: z.strictObject({
-    choice: z
-      .strictObject({
-        parts: z.array(BlendPart),
-        hardener: z.string().optional(),
-        reductionPercent: z.number().optional(),
-        of: Basis.optional(),
-        adjusterPercentOfPaint: z.number().optional(),
-        adjuster: z.string().optional(),
-      })
-      .optional(),
-    evaporationIndex: z.number().optional(),
-    openTimeMinutes: Spread.optional(),
-    risks: Risks.optional(),
-    alternatives: z.array(z.strictObject({ parts: z.array(BlendPart), ...Judged })),
-    wanted: z.strictObject({ ...Judged, stepsSlower: z.number() }).optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      choice: z
+        .strictObject({
+          parts: z.array(BlendPart),
+          hardener: z.string().optional(),
+          reductionPercent: z.number().optional(),
+          of: Basis.optional(),
+          adjusterPercentOfPaint: z.number().optional(),
+          adjuster: z.string().optional(),
+        })
+        .optional(),
+      evaporationIndex: z.number().optional(),
+      openTimeMinutes: Spread.optional(),
+      risks: Risks.optional(),
+      alternatives: z.array(z.strictObject({ parts: z.array(BlendPart), ...Judged })),
+      wanted: z.strictObject({ ...Judged, stepsSlower: z.number() }).optional(),
+      ...explained,
+    }),
   // Risks cost runs of the film for every grade; a plan of a whole ticket asks without.
   compute: ({ risks = true, ...input }) => (risks ? reducerWithRisks(input) : reducerOf(input)),
 });

@@ -19,7 +19,7 @@ import { defineCalculation } from './define.ts';
 const half = z.enum(HALVES).optional();
 const timed = { startSeconds: z.number(), endSeconds: z.number() };
 
-export const route = defineCalculation('route', {
+export const routeCalculation = defineCalculation('route', {
   input: z
     .strictObject({
       body: z.enum(BODIES),
@@ -53,40 +53,41 @@ export const route = defineCalculation('route', {
           if (input[field] === undefined)
             ctx.addIssue(needsField([field], 'what a cup lasts wants film and transfer'));
     }),
-  answer: z.strictObject({
-    order: z.array(
-      z.strictObject({
-        panel: z.string(),
-        side: half,
-        from: z.enum(FACE_EDGES),
-        to: z.enum(FACE_EDGES),
-        ...timed,
-        stand: z.strictObject({ at: z.enum(STANDS), along: z.number() }).optional(),
-      }),
-    ),
-    wetEdges: z.array(
-      z.strictObject({
-        between: z.tuple([z.string(), z.string()]),
-        ageSeconds: z.number(),
-        limitSeconds: z.number(),
-        at: z.literal('middle').optional(),
-      }),
-    ),
-    worstWetEdgeSeconds: z.number(),
-    leastWorstSeconds: Spread.optional(),
-    walkM: z.number().optional(),
-    sections: z.array(z.array(z.string())).optional(),
-    aids: z.array(z.strictObject({ what: z.enum(AIDS), panel: z.string() })).optional(),
-    rims: z.array(z.strictObject({ panel: z.string(), side: half, ...timed })).optional(),
-    refills: z
-      .array(
-        z.strictObject({ before: z.string(), side: half, atSeconds: z.number(), ml: z.number() }),
-      )
-      .optional(),
-    coats: z
-      .array(z.strictObject({ coat: z.number(), ...timed, waitSeconds: z.number() }))
-      .optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      order: z.array(
+        z.strictObject({
+          panel: z.string(),
+          side: half,
+          from: z.enum(FACE_EDGES),
+          to: z.enum(FACE_EDGES),
+          ...timed,
+          stand: z.strictObject({ at: z.enum(STANDS), along: z.number() }).optional(),
+        }),
+      ),
+      wetEdges: z.array(
+        z.strictObject({
+          between: z.tuple([z.string(), z.string()]),
+          ageSeconds: z.number(),
+          limitSeconds: z.number(),
+          at: z.literal('middle').optional(),
+        }),
+      ),
+      worstWetEdgeSeconds: z.number(),
+      leastWorstSeconds: Spread.optional(),
+      walkM: z.number().optional(),
+      sections: z.array(z.array(z.string())).optional(),
+      aids: z.array(z.strictObject({ what: z.enum(AIDS), panel: z.string() })).optional(),
+      rims: z.array(z.strictObject({ panel: z.string(), side: half, ...timed })).optional(),
+      refills: z
+        .array(
+          z.strictObject({ before: z.string(), side: half, atSeconds: z.number(), ml: z.number() }),
+        )
+        .optional(),
+      coats: z
+        .array(z.strictObject({ coat: z.number(), ...timed, waitSeconds: z.number() }))
+        .optional(),
+      ...explained,
+    }),
   compute: routeOf,
 });

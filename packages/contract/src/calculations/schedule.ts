@@ -38,7 +38,7 @@ export const MixChoice = z.strictObject({
   adjuster: z.string().optional(),
 });
 
-export const schedule = defineCalculation('schedule', {
+export const scheduleCalculation = defineCalculation('schedule', {
   input: z
     .strictObject({
       stages: listOf(ScheduleStage, 1),
@@ -54,39 +54,40 @@ export const schedule = defineCalculation('schedule', {
       heated: z.boolean().optional(),
     })
     .superRefine(exactlyOneOf('climate', 'forecast')),
-  answer: z.strictObject({
-    steps: z.array(
-      z.strictObject({
-        name: z.string(),
-        stage: z.string().optional(),
-        coat: z.number().optional(),
-        startMinute: z.number(),
-        endMinute: z.number(),
-        kind: z.enum(STEP_KINDS),
-        readyTest: z.string().optional(),
-      }),
-    ),
-    potLifeEnds: z.array(
-      z.strictObject({ stage: z.string(), mix: z.number(), minute: z.number() }),
-    ),
-    recoatWindows: z.array(
-      z.strictObject({
-        stage: z.string(),
-        opensMinute: z.number(),
-        closesMinute: z.number().optional(),
-      }),
-    ),
-    mixes: z.array(
-      z.strictObject({
-        stage: z.string(),
-        startMinute: z.number(),
-        airTemperatureC: z.number(),
-        choice: MixChoice.optional(),
-      }),
-    ),
-    endMinute: z.number(),
-    bestStart: z.strictObject({ startMinute: z.number(), why: z.string() }).optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      steps: z.array(
+        z.strictObject({
+          name: z.string(),
+          stage: z.string().optional(),
+          coat: z.number().optional(),
+          startMinute: z.number(),
+          endMinute: z.number(),
+          kind: z.enum(STEP_KINDS),
+          readyTest: z.string().optional(),
+        }),
+      ),
+      potLifeEnds: z.array(
+        z.strictObject({ stage: z.string(), mix: z.number(), minute: z.number() }),
+      ),
+      recoatWindows: z.array(
+        z.strictObject({
+          stage: z.string(),
+          opensMinute: z.number(),
+          closesMinute: z.number().optional(),
+        }),
+      ),
+      mixes: z.array(
+        z.strictObject({
+          stage: z.string(),
+          startMinute: z.number(),
+          airTemperatureC: z.number(),
+          choice: MixChoice.optional(),
+        }),
+      ),
+      endMinute: z.number(),
+      bestStart: z.strictObject({ startMinute: z.number(), why: z.string() }).optional(),
+      ...explained,
+    }),
   compute: (input: ScheduleInput) => scheduleInWords(scheduleOf(input)),
 });

@@ -77,7 +77,7 @@ const figures = {
   }),
 };
 
-export const setup = defineCalculation('setup', {
+export const setupCalculation = defineCalculation('setup', {
   input: z
     .strictObject({
       gun: Gun,
@@ -139,23 +139,24 @@ export const setup = defineCalculation('setup', {
           ctx.addIssue(issue),
         );
     }),
-  answer: z.strictObject({
-    class: MaterialClass,
-    ...knobs,
-    ...figures,
-    nozzleWantedMm: z.tuple([z.number(), z.number()]),
-    inletBandKPa: z.tuple([z.number(), z.number()]),
-    mostWetFilmUm: z.number(),
-    coats: z.number(),
-    wetness: Wetness,
-    asks: z.array(Ask),
-    own: z.strictObject({ ...knobs, ...figures, ...explained }).optional(),
-    risks: Risks.optional(),
-    plans: z
-      .array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks }))
-      .optional(),
-    better: z.number().optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      class: MaterialClass,
+      ...knobs,
+      ...figures,
+      nozzleWantedMm: z.tuple([z.number(), z.number()]),
+      inletBandKPa: z.tuple([z.number(), z.number()]),
+      mostWetFilmUm: z.number(),
+      coats: z.number(),
+      wetness: Wetness,
+      asks: z.array(Ask),
+      own: z.strictObject({ ...knobs, ...figures, ...explained }).optional(),
+      risks: Risks.optional(),
+      plans: z
+        .array(z.strictObject({ settings: Settings, trades: z.string(), risks: Risks }))
+        .optional(),
+      better: z.number().optional(),
+      ...explained,
+    }),
   compute: ({ plans = true, ...input }) => inWords(plans ? setupWithRisks(input) : setupOf(input)),
 });

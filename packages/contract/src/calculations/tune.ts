@@ -35,7 +35,7 @@ const inWords = ({ steps, fault, verdicts, reasons, ...answer }: TuneAnswer) => 
   ),
 });
 
-export const tune = defineCalculation('tune', {
+export const tuneCalculation = defineCalculation('tune', {
   input: z
     .strictObject({
       settings: Settings,
@@ -56,19 +56,20 @@ export const tune = defineCalculation('tune', {
           ctx.addIssue(issue),
         );
     }),
-  answer: z.strictObject({
-    steps: z.array(
-      z.strictObject({
-        knob: z.string(),
-        from: z.number(),
-        to: z.number(),
-        why: z.string(),
-        expect: z.string().optional(),
-      }),
-    ),
-    settings: Settings,
-    fault: z.strictObject({ id: z.string(), name: z.string(), check: z.string() }).optional(),
-    ...explained,
-  }),
+  answer: () =>
+    z.strictObject({
+      steps: z.array(
+        z.strictObject({
+          knob: z.string(),
+          from: z.number(),
+          to: z.number(),
+          why: z.string(),
+          expect: z.string().optional(),
+        }),
+      ),
+      settings: Settings,
+      fault: z.strictObject({ id: z.string(), name: z.string(), check: z.string() }).optional(),
+      ...explained,
+    }),
   compute: (input) => inWords(tuneOf(input)),
 });

@@ -7,7 +7,7 @@ import { defineCalculation } from './define.ts';
 
 const turnsRange = rangeOf('fullTurns');
 
-export const turns = defineCalculation('turns', {
+export const turnsCalculation = defineCalculation('turns', {
   input: z
     .strictObject({
       value: z.number().min(turnsRange.from).max(turnsRange.to),
@@ -24,11 +24,12 @@ export const turns = defineCalculation('turns', {
           ),
         );
     }),
-  answer: z.strictObject({
-    turnsOut: z.number().optional(),
-    asks: z.array(Ask),
-    start: z.number().optional(),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      turnsOut: z.number().optional(),
+      asks: z.array(Ask),
+      start: z.number().optional(),
+      ...verdictsShape,
+    }),
   compute: turnsOf,
 });

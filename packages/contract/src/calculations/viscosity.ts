@@ -7,7 +7,7 @@ import { defineCalculation } from './define.ts';
 
 const perCup = <S extends z.ZodType>(value: S) => z.partialRecord(CupName, value);
 
-export const viscosity = defineCalculation('viscosity', {
+export const viscosityCalculation = defineCalculation('viscosity', {
   input: z
     .strictObject({
       cup: CupName.optional(),
@@ -25,14 +25,15 @@ export const viscosity = defineCalculation('viscosity', {
           needsField(['measuredAtC'], 'measuredAtC is needed: warmed or cooled from what?'),
         );
     }),
-  answer: z.strictObject({
-    kinematicMm2PerS: z.number(),
-    dynamicMPaS: z.number().optional(),
-    seconds: perCup(z.number()),
-    inRange: perCup(z.boolean()),
-    atWantedC: z.strictObject({ kinematicMm2PerS: Spread, seconds: perCup(Spread) }).optional(),
-    addReducerPercentOfPaint: Spread.optional(),
-    ...verdictsShape,
-  }),
+  answer: () =>
+    z.strictObject({
+      kinematicMm2PerS: z.number(),
+      dynamicMPaS: z.number().optional(),
+      seconds: perCup(z.number()),
+      inRange: perCup(z.boolean()),
+      atWantedC: z.strictObject({ kinematicMm2PerS: Spread, seconds: perCup(Spread) }).optional(),
+      addReducerPercentOfPaint: Spread.optional(),
+      ...verdictsShape,
+    }),
   compute: viscosityOf,
 });

@@ -1,8 +1,8 @@
 /** Readings of the bench that a coat's own air gives. */
 import { readingsOf } from '@orthochrom/core/diagnosis/plannedAndDone.ts';
 import type { CoatAirPoint } from '../shop/air.ts';
-import { type StagePlan } from '../shop/ticket.ts';
-import { type Coat } from '../shop/coat.ts';
+import type { StagePlan } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 import { psi, type TicketEvidence } from './ticketEvidence.ts';
 

@@ -2,7 +2,9 @@
  * How many grades quicker or slower the reducer and hardener were than the air they were sprayed in
  * wanted.
  */
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { reducerCalculation } from '../calculations/reducer.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { CoatAirPoint } from '../shop/air.ts';
 import type { Coat } from '../shop/coat.ts';
 
@@ -39,7 +41,7 @@ export function gradeSteps(
   if (!input || !taken) return {};
   const { wanted: _, ...plain } = input;
   const middle = air[Math.floor(air.length / 2)];
-  const wantedNow = ask('reducer', {
+  const wantedNow = ask(reducerCalculation, {
     ...plain,
     ...(middle
       ? {

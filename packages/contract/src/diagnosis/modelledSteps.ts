@@ -8,8 +8,10 @@ import type { RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { lapSecondsOf, panelOf, slopeDegOf } from '../plan/panels.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import { simulated } from '../quantity/ranges.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
-import { type TicketWhole } from '../shop/ticket.ts';
+import { ask } from '../calculations/ask.ts';
+import { coatCalculation } from '../calculations/coat.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
+import type { TicketWhole } from '../shop/ticket.ts';
 import { settingNames, type Coat } from '../shop/coat.ts';
 import { waitsOf } from './ticketReadings.ts';
 
@@ -142,7 +144,7 @@ export function modelledSteps(
   return steps.flatMap((step) => {
     const changed = withStep(input, before, step);
     if (!changed) return [];
-    const after = ask('coat', changed);
+    const after = ask(coatCalculation, changed);
     return [
       {
         step,

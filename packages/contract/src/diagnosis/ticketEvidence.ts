@@ -2,8 +2,8 @@
 import { convert } from '@orthochrom/core/units/convert.ts';
 import type { CoatAirPoint } from '../shop/air.ts';
 import type { Painter, Room, StoredGun } from '../shop/setup.ts';
-import { type TicketWhole } from '../shop/ticket.ts';
-import { type Coat } from '../shop/coat.ts';
+import type { TicketWhole } from '../shop/ticket.ts';
+import type { Coat } from '../shop/coat.ts';
 
 export type TicketEvidence = {
   whole: TicketWhole;

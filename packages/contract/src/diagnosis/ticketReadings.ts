@@ -8,7 +8,7 @@ import { readingsOf, type CoatRecord } from '@orthochrom/core/diagnosis/plannedA
 import type { ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { AnswerOf } from '../registry.ts';
 import type { LoggedReading } from '../shop/finding.ts';
-import { type Mix, type TicketWhole } from '../shop/ticket.ts';
+import type { Mix, TicketWhole } from '../shop/ticket.ts';
 import { settingNames, type Coat } from '../shop/coat.ts';
 import type { SheetRecipe } from '../sheet/sheet.ts';
 import { gradeSteps } from './gradeSteps.ts';

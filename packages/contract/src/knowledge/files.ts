@@ -27,17 +27,18 @@ export const RAW_FILES = {
 };
 export type RawFiles = { [K in keyof typeof RAW_FILES]: unknown };
 
+type Read<Shape extends () => z.ZodType> = z.infer<ReturnType<Shape>>;
 export type Files = {
-  causes: z.infer<typeof schema.CausesFile>;
-  faults: z.infer<typeof schema.FaultsFile>;
-  numbers: z.infer<typeof schema.NumbersFile>;
-  pairs: z.infer<typeof schema.PairsFile>;
-  questions: z.infer<typeof schema.QuestionsFile>;
-  readings: z.infer<typeof schema.ReadingsFile>;
-  repairs: z.infer<typeof schema.RepairsFile>;
-  safety: z.infer<typeof schema.SafetyFile>;
-  steps: z.infer<typeof schema.StepsFile>;
-  stops: z.infer<typeof schema.StopsFile>;
+  causes: Read<typeof schema.CausesFile>;
+  faults: Read<typeof schema.FaultsFile>;
+  numbers: Read<typeof schema.NumbersFile>;
+  pairs: Read<typeof schema.PairsFile>;
+  questions: Read<typeof schema.QuestionsFile>;
+  readings: Read<typeof schema.ReadingsFile>;
+  repairs: Read<typeof schema.RepairsFile>;
+  safety: Read<typeof schema.SafetyFile>;
+  steps: Read<typeof schema.StepsFile>;
+  stops: Read<typeof schema.StopsFile>;
 };
 
 /**
@@ -46,8 +47,8 @@ export type Files = {
  */
 export class BadKnowledge extends Error {}
 
-function held<S extends z.ZodType>(name: keyof RawFiles, shape: S, raw: unknown): z.infer<S> {
-  const parsed = shape.safeParse(raw);
+function held<S extends z.ZodType>(name: keyof RawFiles, shape: () => S, raw: unknown): z.infer<S> {
+  const parsed = shape().safeParse(raw);
   if (parsed.success) return parsed.data;
   const first = parsed.error.issues[0]!;
   throw new BadKnowledge(`${name}.json, ${first.path.join(' › ')}: ${first.message}`);
@@ -60,7 +61,7 @@ export const theSafety = (): Files['safety'] =>
 
 /** @throws BadKnowledge */
 export function filesOf(raw: RawFiles): Files {
-  const read = <S extends z.ZodType>(name: keyof RawFiles, shape: S): z.infer<S> =>
+  const read = <S extends z.ZodType>(name: keyof RawFiles, shape: () => S): z.infer<S> =>
     held(name, shape, raw[name]);
   return {
     causes: read('causes', schema.CausesFile),

@@ -1,6 +1,8 @@
 /** What comes after the last coat of a stage, and when: by its sheet, its air and its heat. */
 import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { cureCalculation } from '../calculations/cure.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { Coat } from '../shop/coat.ts';
 import type { LayerWork } from '../shop/layerWork.ts';
 import type { HeatRead } from '../shop/heatRead.ts';
@@ -56,7 +58,7 @@ export function afterCoat(
     ),
   );
   const bake = heated(context, { id: coat.id, endedMs: Date.parse(coat.endedAt) }, done);
-  return ask('cure', {
+  return ask(cureCalculation, {
     layer: layerOf(context),
     climate: climateFrom(room, air),
     ...(hardenerSpeed ? { hardenerSpeed } : {}),

@@ -2,7 +2,9 @@
 import type { RatioScale } from '@orthochrom/core/mix/cup.ts';
 import { pourableMl, roundedToParts } from '@orthochrom/core/mix/pourable.ts';
 import { GUNS } from '@orthochrom/core/trade/gunClasses.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { quantityCalculation } from '../calculations/quantity.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { ShopSetup, StoredCup } from '../shop/setup.ts';
 import type { Panel, TicketWhole } from '../shop/ticket.ts';
 import { isOn } from './coatOrder.ts';
@@ -74,7 +76,7 @@ export function quantityInput(context: PlanContext): InputOf<'quantity'> {
   };
 }
 export const quantityLeft = (context: PlanContext): AnswerOf<'quantity'> =>
-  ask('quantity', quantityInput(context));
+  ask(quantityCalculation, quantityInput(context));
 
 /** Ready mix for what is left of this stage, as a place to start from. */
 export function readyMlFor(context: PlanContext): number {
@@ -142,7 +144,7 @@ export function usedOn(
     laid.length,
   );
   return {
-    plannedMl: ask('quantity', { ...need, history: [] }).readyMl.value,
+    plannedMl: ask(quantityCalculation, { ...need, history: [] }).readyMl.value,
     usedMl: pouredMl - leftMl,
   };
 }

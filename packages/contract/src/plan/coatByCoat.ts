@@ -3,7 +3,10 @@
  * ground below and the sheet, for as many coats as the ticket has.
  */
 import { FINISH_TARGETS } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { coatPlanCalculation } from '../calculations/coatPlan.ts';
+import { groundCalculation } from '../calculations/ground.ts';
+import type { InputOf } from '../registry.ts';
 import type { Painter } from '../shop/setup.ts';
 import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
 import { colourOver, groundInput } from './groundFor.ts';
@@ -38,7 +41,7 @@ function groundBelow(
   const input = groundInput({ stage: under, sheet }, over);
   const answer =
     input &&
-    ask('ground', {
+    ask(groundCalculation, {
       ...input,
       grounds: [{ name, colour: under.colourHex }],
       tintWithTopcoat: false,
@@ -105,5 +108,5 @@ export function coatsPlanned(
   painter: Pick<Painter, 'way'>,
 ): CoatsPlanned | undefined {
   const input = coatPlanInput(on, stage, painter);
-  return input && ask('coatPlan', input);
+  return input && ask(coatPlanCalculation, input);
 }

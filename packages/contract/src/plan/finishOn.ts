@@ -1,5 +1,7 @@
 /** From what was seen on the top coat to what is done about it, step by step, on a ticket. */
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { finishCalculation } from '../calculations/finish.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { Coat } from '../shop/coat.ts';
 import type { FinishStepDone, FinishTold } from '../shop/finishStep.ts';
 import type { TicketWhole } from '../shop/ticket.ts';
@@ -63,7 +65,7 @@ export function finishOn(
   nowMs: number,
 ): FinishOn | undefined {
   const input = finishInput(context, whole, coat, told, nowMs);
-  return input && ask('finish', input);
+  return input && ask(finishCalculation, input);
 }
 
 /** Whether a step is the very next one of the ladder. */

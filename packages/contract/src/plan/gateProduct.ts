@@ -2,7 +2,9 @@
  * What the safety gate is told of a product: its hardener, its carrier, and the solvent in the
  * recipe that is poured.
  */
-import { ask, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { gateCalculation } from '../calculations/gate.ts';
+import type { InputOf } from '../registry.ts';
 import type { Room } from '../shop/setup.ts';
 import type { GateAbout } from '../shop/gateRecord.ts';
 import type { Sheet } from '../sheet/sheet.ts';
@@ -55,7 +57,7 @@ export const askGate = (
   { room, sheet, recipeName, step, minutesSinceSpray }: GateAsked,
   answers: GateAnswersGiven,
 ) =>
-  ask('gate', {
+  ask(gateCalculation, {
     ...answers,
     product: gateProduct(sheet, recipeName),
     place: room.place,

@@ -1,7 +1,9 @@
 /** The shades of a stage's product held against the colour that goes over it. */
 import { cardColours } from '@orthochrom/core/ground/ground.ts';
 import { isColour } from '@orthochrom/core/layers/foundLayer.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { groundCalculation } from '../calculations/ground.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import type { Panel, SheetVersion, StagePlan, Ticket } from '../shop/ticket.ts';
 import type { WordedVerdict } from '../words/worded.ts';
@@ -81,7 +83,7 @@ export function groundChoice(
   const coats = input.topcoat.effect === 'candy' ? CANDY_COATS : HIDING_COATS;
   return {
     input,
-    answer: ask('ground', input),
+    answer: ask(groundCalculation, input),
     cards: new Map(input.grounds.map((ground) => [ground.name, cardColours(input, ground, coats)])),
   };
 }
@@ -109,7 +111,7 @@ export function shadowsAt(
   const { colourHex: colour } = over.stage;
   if (!isSpot || !colourHex || !colour) return [];
   const { wetFilmUm, volumeSolidsPercent } = recipeOf(over);
-  return ask('ground', {
+  return ask(groundCalculation, {
     topcoat: { colour, effect: over.stage.finish ?? 'solid' },
     grounds: [
       { name: colourName || 'what is under the spot', colour: colourHex, onPanel: true },

@@ -2,7 +2,9 @@
  * Heat on a coat of a ticket: what its panels bear, when the slowest has it, and how long from
  * then.
  */
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { heatCalculation } from '../calculations/heat.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { HeatRead } from '../shop/heatRead.ts';
 import { panelSaid } from './layersFound.ts';
 import type { Panel } from '../shop/ticket.ts';
@@ -60,7 +62,7 @@ export const lampOn = (
   reads: readonly PanelRead[] = [],
   { vehicleLimitC }: { vehicleLimitC?: number | undefined } = {},
 ): HeatOn =>
-  ask('heat', {
+  ask(heatCalculation, {
     ...heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads),
     method: 'lamp',
     ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
@@ -73,7 +75,7 @@ export const heatOn = (
   reads: readonly PanelRead[] = [],
   { vehicleLimitC }: { vehicleLimitC?: number | undefined } = {},
 ): HeatOn =>
-  ask('heat', {
+  ask(heatCalculation, {
     ...heatInput(context, { minutesSince: LONG_DRY, cleared: true }, reads),
     ...(vehicleLimitC === undefined ? {} : { vehicleLimitC }),
   });
@@ -97,7 +99,7 @@ export function warmAirOn(
 ): HeatOn {
   const { wetFilmUm, reducer, next, limits } = planCoat(context).inputs.recoat;
   const { extractionCleared: _, ...input } = heatInput(context, { minutesSince, cleared: false });
-  return ask('heat', {
+  return ask(heatCalculation, {
     ...input,
     method: 'warmBooth',
     ...(wetFilmUm === undefined ? {} : { wetFilmUm }),

@@ -1,5 +1,7 @@
 /** A stage's paint as it is mixed and bought: in cups that end with a panel, in tins, as a list. */
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { quantityCalculation } from '../calculations/quantity.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import { quantityInput } from './amounts.ts';
 import { recipeOf, shortName, type PlanContext } from './planContext.ts';
 import type { PrepList } from './prepList.ts';
@@ -105,7 +107,7 @@ const ROLE_WORD: Record<MixParts['recipe']['parts'][number]['role'], string> = {
 };
 
 export const howMuch = (context: PlanContext, sprayed: Sprayed): HowMuch =>
-  ask('quantity', howMuchInput(context, sprayed));
+  ask(quantityCalculation, howMuchInput(context, sprayed));
 
 export type ToGet = { what: string; count: string };
 const DISC = /^P\d+$/;

@@ -1,7 +1,9 @@
 /**
  * A product with its hardener and reducer as they are bought: a kit, and what a ready litre costs.
  */
-import { ask, type AnswerOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { kitCalculation } from '../calculations/kit.ts';
+import type { AnswerOf } from '../registry.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
 import { pricePerL } from './howMuch.ts';
 import { shortName, type Products } from './planContext.ts';
@@ -69,7 +71,7 @@ export function kitOfTins(
   });
   if (packs.some(({ ml }) => !Number.isFinite(ml))) return undefined;
   const nameAt = (i: number) => parts[i]!.name;
-  return ask('kit', {
+  return ask(kitCalculation, {
     packs,
     recipe: {
       parts: recipe.parts.map((part, i) => ({

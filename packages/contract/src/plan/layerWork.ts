@@ -4,7 +4,8 @@
  */
 import { stop } from '@orthochrom/core/outcome/verdicts.ts';
 import type { NextStep } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { recoatCalculation } from '../calculations/recoat.ts';
 import type { WorkKind } from '../shop/layerWork.ts';
 import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
@@ -47,7 +48,7 @@ export function standingForWork(
 function timeStops(kind: WorkKind, context: PlanContext, minutesSince: number): WordedVerdict[] {
   const next = BEFORE[kind];
   if (!next) return [];
-  const { verdicts } = ask('recoat', { ...recoatInput(context, { minutesSince }), next });
+  const { verdicts } = ask(recoatCalculation, { ...recoatInput(context, { minutesSince }), next });
   return verdicts.filter(({ level }) => level === 'stop');
 }
 

@@ -5,7 +5,9 @@
 import { GRITS, type Grit } from '@orthochrom/core/layers/grit.ts';
 import { TESTS, withTests } from '@orthochrom/core/prep/tested.ts';
 import { MATERIALS } from '@orthochrom/core/trade/materialClasses.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { layerCheckCalculation } from '../calculations/layerCheck.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 import { rangeOf } from '../quantity/ranges.ts';
 import type { PrepAnswer } from '../shop/prep.ts';
@@ -132,7 +134,7 @@ export function layersFound(
   sheets: readonly Pick<SheetVersion, 'id' | 'sheet'>[],
 ): AnswerOf<'layerCheck'> | undefined {
   const input = layersInput(planned, sheets);
-  return input && ask('layerCheck', input);
+  return input && ask(layerCheckCalculation, input);
 }
 
 /**

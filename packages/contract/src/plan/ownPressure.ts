@@ -2,7 +2,9 @@
  * A painter's own pressure held against what must never be: what the gun may have, and the limit
  * set for this place.
  */
-import { ask, type AnswerOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { pressureCalculation } from '../calculations/pressure.ts';
+import type { AnswerOf } from '../registry.ts';
 import type { WordedVerdict } from '../words/worded.ts';
 import type { PlanContext } from './planContext.ts';
 import { limitOfPlace, gunSheetOf } from './planInputs.ts';
@@ -20,7 +22,7 @@ export function ownPressure(
   { valueKPa, at, fanTurnsOut, nozzleMm }: Reading,
 ): AnswerOf<'pressure'> {
   const { gun, stage, room, airLine } = context;
-  return ask('pressure', {
+  return ask(pressureCalculation, {
     value: valueKPa,
     unit: 'kPa',
     at,

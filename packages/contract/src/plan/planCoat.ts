@@ -3,7 +3,14 @@
  * freezes it.
  */
 import { scaleColumns } from '@orthochrom/core/mix/cup.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { climateCalculation } from '../calculations/climate.ts';
+import { mixCalculation } from '../calculations/mix.ts';
+import { quantityCalculation } from '../calculations/quantity.ts';
+import { recoatCalculation } from '../calculations/recoat.ts';
+import { reducerCalculation } from '../calculations/reducer.ts';
+import { setupCalculation } from '../calculations/setup.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { StoredCup } from '../shop/setup.ts';
 import { sprayMinutes } from './panels.ts';
 import { recipeOf, type PlanContext } from './planContext.ts';
@@ -49,25 +56,25 @@ const allCoatsMinutes = (
 export function planCoat(context: PlanContext): CoatPlan {
   const climate = climateInput(context);
   const reducerQuestion = { ...reducerInput(context), risks: false };
-  const reducer = ask('reducer', reducerQuestion);
+  const reducer = ask(reducerCalculation, reducerQuestion);
   const inUse = gradeInUse(reducerQuestion, reducer);
   const parts = inUse && takenRecipe(context, inUse);
   // The best other plans cost a search: the gun card asks for them by itself.
   const setupQuestion = { ...setupInput(context, inUse, parts), plans: false };
-  const setup = ask('setup', setupQuestion);
+  const setup = ask(setupCalculation, setupQuestion);
   const recoatQuestion = recoatInput(context, {
     minutesSince: 0,
     wetFilmUm: context.combedUm ?? setup.own?.wetFilmUm ?? setup.wetFilmUm,
     ...(inUse?.stepsSlower === undefined ? {} : { stepsSlower: inUse.stepsSlower }),
   });
-  const recoat = ask('recoat', recoatQuestion);
+  const recoat = ask(recoatCalculation, recoatQuestion);
   const quantityQuestion = howMuchInput(context, {
     parts,
     climate: recoatQuestion.climate,
     fluidMlPerMin: (setup.own ?? setup).fluidMlPerMin,
     flashMinutes: recoat.earliestMinutes.value,
   });
-  const quantity = ask('quantity', quantityQuestion);
+  const quantity = ask(quantityCalculation, quantityQuestion);
   const cupsMl = lapCupsMl(context, quantity);
   const mixQuestion =
     parts &&
@@ -88,10 +95,10 @@ export function planCoat(context: PlanContext): CoatPlan {
       setup: setupQuestion,
       recoat: recoatQuestion,
     },
-    climate: ask('climate', climate),
+    climate: ask(climateCalculation, climate),
     reducer,
     quantity,
-    ...(mixQuestion ? { mix: ask('mix', mixQuestion) } : {}),
+    ...(mixQuestion ? { mix: ask(mixCalculation, mixQuestion) } : {}),
     ...(parts ? { parts } : {}),
     ...(inUse ? { inUse } : {}),
     setup,

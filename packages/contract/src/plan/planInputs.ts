@@ -5,7 +5,9 @@
 import { fullFanTurnsOf, fullFluidTurnsOf } from '@orthochrom/core/gun/gun.ts';
 import type { Grade } from '@orthochrom/core/reducer/grade.ts';
 import { placeLimitFor } from '@orthochrom/core/inForce/capLimitOf.ts';
-import { ask, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { viscosityCalculation } from '../calculations/viscosity.ts';
+import type { InputOf } from '../registry.ts';
 import type { AirNow } from '../shop/air.ts';
 import { lineOf } from '../shop/compressedAir.ts';
 import type { Room, StoredGun } from '../shop/setup.ts';
@@ -138,7 +140,7 @@ function viscosityNow(
   { materialClass }: Sheet,
   materialC: number,
 ): number {
-  const { kinematicMm2PerS, atWantedC } = ask('viscosity', {
+  const { kinematicMm2PerS, atWantedC } = ask(viscosityCalculation, {
     cup,
     seconds,
     measuredAtC,

@@ -5,7 +5,9 @@
 import { stepsBefore } from '@orthochrom/core/prep/prepSteps.ts';
 import { isGate } from '@orthochrom/core/prep/stepKinds.ts';
 import { caution, stop, term, type Term } from '@orthochrom/core/outcome/verdicts.ts';
-import { ask, type AnswerOf, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { prepCalculation } from '../calculations/prep.ts';
+import type { AnswerOf, InputOf } from '../registry.ts';
 import type { Painter, Room } from '../shop/setup.ts';
 import type { SheetVersion, TicketWhole } from '../shop/ticket.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
@@ -69,7 +71,7 @@ export function prepInput(
 /** The list as it stands. */
 export function prepList(on: OnPrep, where: Where): PrepList | undefined {
   const input = prepInput(on, where);
-  return input && ask('prep', input);
+  return input && ask(prepCalculation, input);
 }
 
 /** A ticket that was taken in, or whose list was begun, is held by it; an older one is not. */

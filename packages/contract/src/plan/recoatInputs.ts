@@ -1,5 +1,5 @@
 /** From a plan to what the waits are asked with. */
-import { type InputOf } from '../registry.ts';
+import type { InputOf } from '../registry.ts';
 import { recipeOf, type PlanContext } from './planContext.ts';
 import { climateFrom, classOfSheet } from './planInputs.ts';
 

@@ -5,7 +5,9 @@
  */
 import { caution, stop } from '@orthochrom/core/outcome/verdicts.ts';
 import { prepStanding, type OnPrep } from './prepList.ts';
-import { ask, type InputOf } from '../registry.ts';
+import { ask } from '../calculations/ask.ts';
+import { recoatCalculation } from '../calculations/recoat.ts';
+import type { InputOf } from '../registry.ts';
 import type { SheetVersion } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
@@ -119,7 +121,9 @@ function windowStop(
     context,
     (nowMs - Date.parse(below.endedAt)) / MINUTE_MS,
   );
-  return asked ? ask('recoat', asked).verdicts.filter(({ code }) => code === 'window-over') : [];
+  return asked
+    ? ask(recoatCalculation, asked).verdicts.filter(({ code }) => code === 'window-over')
+    : [];
 }
 
 /**
@@ -156,7 +160,7 @@ function tapeStop(
   const minutesSince = (nowMs - Date.parse(inside.endedAt)) / MINUTE_MS;
   const asked = recoatOver(whole, inside, coat, context, minutesSince);
   if (!asked) return [];
-  const { verdicts } = ask('recoat', { ...asked, next: 'tape' });
+  const { verdicts } = ask(recoatCalculation, { ...asked, next: 'tape' });
   return verdicts.filter(({ code }) => code === 'too-early');
 }
 

@@ -3,7 +3,8 @@
  * wanted, in two halves with a timing between, and never past what the sheet allows.
  */
 import type { Role } from '@orthochrom/core/trade/vocabulary.ts';
-import { answerOrRefuse, type AnswerOf } from '../registry.ts';
+import { viscosityCalculation } from '../calculations/viscosity.ts';
+import { outcomeOf } from '../calculations/outcome.ts';
 import type { FlowCup, Mix } from '../shop/ticket.ts';
 import type { Sheet } from '../sheet/sheet.ts';
 
@@ -27,12 +28,12 @@ export function thinnedTo({ mix, sheet, flowCup, wantedSeconds }: Timed): Thinne
   const { parts, additions = [] } = mix.recipe;
   const reducer = [...parts, ...additions].find(({ role }) => role === 'reducer');
   if (!reducer || !sheet.materialClass) return undefined;
-  const outcome = answerOrRefuse('viscosity', {
+  const outcome = outcomeOf(viscosityCalculation, {
     ...flowCup,
     wantedSeconds,
     class: sheet.materialClass,
   });
-  const answer = 'answer' in outcome ? (outcome.answer as AnswerOf<'viscosity'>) : undefined;
+  const answer = 'answer' in outcome ? outcome.answer : undefined;
   const percent = answer?.addReducerPercentOfPaint?.value;
   if (percent === undefined) return undefined;
   const paintMl = pouredMl(mix, 'paint');

@@ -4,10 +4,23 @@ import { rangeOf } from './ranges.ts';
 
 export const LONGEST_LIST = 64;
 
-export function quantity(field: string): z.ZodNumber {
+/** Made once for a name: a schema takes longer to make than to use, and changes no more. */
+const madeOnce = <S>(make: (field: string) => S): ((field: string) => S) => {
+  const made = new Map<string, S>();
+  return (field) => {
+    const before = made.get(field);
+    if (before) return before;
+    const schema = make(field);
+    made.set(field, schema);
+    return schema;
+  };
+};
+
+export const quantity = madeOnce((field): z.ZodNumber => {
   const { from, to, unit } = rangeOf(field);
   return z.number().min(from).max(to).meta({ unit });
-}
+});
+const quantityIfAny = madeOnce((field) => quantity(field).optional());
 
 /** Amounts wanted or at hand, parts and sizes: nothing at all is not an amount. */
 export const moreThanZero = (field: string): z.ZodNumber => {
@@ -23,8 +36,7 @@ const keyed = <K extends string, S>(names: readonly K[], schemaOf: (name: K) => 
 export const wanted = <K extends string>(...names: K[]) => keyed(names, quantity);
 
 /** A shape of quantities that may be left out. */
-export const optional = <K extends string>(...names: K[]) =>
-  keyed(names, (name) => quantity(name).optional());
+export const optional = <K extends string>(...names: K[]) => keyed(names, quantityIfAny);
 
 export const name = () => z.string().min(1).max(80);
 export const text = () => z.string().max(2000);

@@ -8,7 +8,11 @@ import type { PartKind, Stage } from '@orthochrom/core/trade/vocabulary.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ask, type InputOf } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { coatCalculation } from '../../src/calculations/coat.ts';
+import { recoatCalculation } from '../../src/calculations/recoat.ts';
+import { setupCalculation } from '../../src/calculations/setup.ts';
+import type { AnswerOf, InputOf } from '../../src/registry.ts';
 import { FULL_SIZE, GRADES, rightCoat } from './rightCoats.ts';
 
 const CLIMATE = {
@@ -55,7 +59,7 @@ describe('a set-up of ours', () => {
         for (const [stage, carrier] of STAGES)
           for (const part of ['largePanel', 'smallPart', 'jamb', 'spot'] as const) {
             const gun = { class: gunClass, nozzlesMm: [tipFor(gunClass, stage)], ...rating };
-            const { verdicts, capKPa } = ask('setup', {
+            const { verdicts, capKPa } = ask(setupCalculation, {
               ...setupFor(gun, stage, carrier, part),
               plans: false,
             });
@@ -72,7 +76,7 @@ describe('a set-up of ours', () => {
       for (const [stage, carrier] of STAGES) {
         const inlet = (more: object, limit = {}) => {
           const gun = { class: gunClass, nozzlesMm: [tipFor(gunClass, stage)], ...more };
-          return ask('setup', {
+          return ask(setupCalculation, {
             ...setupFor(gun, stage, carrier, 'largePanel'),
             ...limit,
             plans: false,
@@ -93,11 +97,11 @@ describe('a set-up of ours', () => {
       for (const [stage, carrier] of STAGES) {
         const gun = { class: gunClass, nozzlesMm: [tipFor(gunClass, stage)] };
         const asked = setupFor(gun, stage, carrier, 'largePanel');
-        const setup = ask('setup', { ...asked, plans: true }) as ReturnType<typeof ask<'setup'>> & {
+        const setup = ask(setupCalculation, { ...asked, plans: true }) as AnswerOf<'setup'> & {
           risks: Record<string, { value: number }>;
         };
         const layer = { stage, carrier, class: setup.class, activated: stage !== 'base' };
-        const flash = ask('recoat', {
+        const flash = ask(recoatCalculation, {
           layer,
           climate: CLIMATE,
           wetFilmUm: setup.wetFilmUm,
@@ -113,7 +117,7 @@ describe('a set-up of ours', () => {
           overlapPercent,
           gunSpeedMPerS,
         } = setup;
-        const coat = ask('coat', {
+        const coat = ask(coatCalculation, {
           climate: CLIMATE,
           material: { class: setup.class, ...asked.material },
           gun,
@@ -150,7 +154,7 @@ describe('what is known narrows, and never widens', () => {
         const { input } = rightCoat(drawnFrom(seed));
         const { nozzleMm, inletKPa, fluidTurnsOut, fanTurnsOut } = input.settings;
         const film = (more: Partial<InputOf<'coat'>>) =>
-          ask('coat', { ...input, ...more }).film.wetUm;
+          ask(coatCalculation, { ...input, ...more }).film.wetUm;
         const [learner, able, expert] = (['learner', 'able', 'expert'] as const).map((skill) =>
           film({ technique: { skill } }),
         );

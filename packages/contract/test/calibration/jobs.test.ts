@@ -6,9 +6,10 @@ import { readFileSync } from 'node:fs';
 import { RISKS, type RiskName } from '@orthochrom/core/coat/riskIntervals.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
 import { describe, expect, it } from 'vitest';
+import { ask } from '../../src/calculations/ask.ts';
+import { coatCalculation } from '../../src/calculations/coat.ts';
 import {
   answerOrRefuse,
-  ask,
   registry,
   type CalculationName,
   type InputOf,
@@ -31,7 +32,7 @@ const answerTo = (title: string): unknown => {
 };
 const risksOf = (input: InputOf<'coat'>) =>
   Object.fromEntries(
-    Object.entries(ask('coat', input).risks).map(([name, { value }]) => [name, value]),
+    Object.entries(ask(coatCalculation, input).risks).map(([name, { value }]) => [name, value]),
   ) as Partial<Record<RiskName, number>>;
 /** How far the foremost of these goes before every other. */
 function lead(
@@ -81,7 +82,10 @@ describe('the calibration jobs', () => {
     ['W22', ['gradeC'], 1],
   ] as const)('%s: first the change that a painter would make', (start, knobs, way) => {
     const { input, right } = titled(start);
-    const [first] = ask('coat', { ...(input as InputOf<'coat'>), rankChanges: true }).changes!;
+    const [first] = ask(coatCalculation, {
+      ...(input as InputOf<'coat'>),
+      rankChanges: true,
+    }).changes!;
     expect(knobs as readonly string[]).toContain(first!.knob);
     expect(Math.sign(first!.to - first!.from)).toBe(way);
     expect(right).toContain(first!.helps);

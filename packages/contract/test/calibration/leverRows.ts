@@ -3,13 +3,15 @@
  * which range.
  */
 import { MATERIAL_CLASSES, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
-import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { coatCalculation } from '../../src/calculations/coat.ts';
+import type { AnswerOf, InputOf } from '../../src/registry.ts';
 import { air, set } from './changedInput.ts';
 import { GRADES, type Wanted } from './rightCoats.ts';
 
 type Input = InputOf<'coat'>;
 type Answer = AnswerOf<'coat'>;
-export const coat = (input: Input): Answer => ask('coat', { ...input, spread: false });
+export const coat = (input: Input): Answer => ask(coatCalculation, { ...input, spread: false });
 const risk = (answer: Answer, name: keyof Answer['risks']): number =>
   answer.risks[name]?.value ?? 0;
 

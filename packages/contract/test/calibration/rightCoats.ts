@@ -9,7 +9,12 @@ import type { GunClass } from '@orthochrom/core/trade/gunClasses.ts';
 import { MATERIALS, type MaterialClass } from '@orthochrom/core/trade/materialClasses.ts';
 import { SPEEDS, type Finish, type Speed } from '@orthochrom/core/trade/vocabulary.ts';
 import { drawnFrom } from '@orthochrom/core/numerics/drawn.ts';
-import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { coatCalculation } from '../../src/calculations/coat.ts';
+import { recoatCalculation } from '../../src/calculations/recoat.ts';
+import { reducerCalculation } from '../../src/calculations/reducer.ts';
+import { setupCalculation } from '../../src/calculations/setup.ts';
+import type { AnswerOf, InputOf } from '../../src/registry.ts';
 
 export const GRADES = [
   { name: 'fast', minC: 13, maxC: 19 },
@@ -67,7 +72,7 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
   };
   const reduced = facts.mix[2] > 0 && !isWaterborne;
   const choice = reduced
-    ? ask('reducer', {
+    ? ask(reducerCalculation, {
         ...air,
         jobSize: 'panel',
         carrier: 'solvent',
@@ -85,7 +90,7 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
     ...(grade ? { grade } : {}),
     ...(facts.mix[1] > 0 ? { hardenerSpeed: speedFor(airC) } : {}),
   };
-  const setup = ask('setup', {
+  const setup = ask(setupCalculation, {
     gun,
     stage: facts.stage,
     carrier: facts.carrier,
@@ -112,7 +117,7 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
     activated: facts.mix[1] > 0,
   };
   const wait = (next: 'coat' | 'bake') =>
-    ask('recoat', { layer, climate, minutesSince: 0, next }).earliestMinutes.value;
+    ask(recoatCalculation, { layer, climate, minutesSince: 0, next }).earliestMinutes.value;
   const bakes = wanted.bakes ?? (facts.shows === 'gloss' && drawn() < 0.5);
   const coats = Math.max(1, Math.min(3, Math.round(setup.coats)));
   const input: InputOf<'coat'> = {
@@ -130,7 +135,7 @@ export function rightCoat(drawn: Drawn, wanted: Wanted = {}): RightCoat {
     rankChanges: false,
   };
   // The hand that lays the film with these knobs, and as far off as an able hand is.
-  const hand = ask('coat', { ...input, spread: false }).settings['gunSpeedMPerS']!;
+  const hand = ask(coatCalculation, { ...input, spread: false }).settings['gunSpeedMPerS']!;
   return {
     input: {
       ...input,

@@ -1,7 +1,9 @@
 /** Whatever may be seen of a fault and logged about its coat, and what the bench says to it. */
 import fc from 'fast-check';
 import { theKnowledge } from '../../src/knowledge/knowledge.ts';
-import { ask, type AnswerOf, type InputOf } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { diagnoseCalculation } from '../../src/calculations/diagnose.ts';
+import type { AnswerOf, InputOf } from '../../src/registry.ts';
 
 export const { files, knowledge } = theKnowledge();
 export const asked = [...files.questions.questions, ...files.questions.causeQuestions];
@@ -41,7 +43,7 @@ export const diagnose = (
   seen: Observation[],
   log: Record<string, number | boolean | string> = {},
   more: Partial<InputOf<'diagnose'>> = {},
-) => ask('diagnose', { observations: seen, conditions: { readings: log }, ...more });
+) => ask(diagnoseCalculation, { observations: seen, conditions: { readings: log }, ...more });
 export const probabilities = (answer: AnswerOf<'diagnose'>) =>
   answer.faults.map(({ id, probability }) => [id, probability.toFixed(9)]);
 export const ranking = (answer: AnswerOf<'diagnose'>) => ({

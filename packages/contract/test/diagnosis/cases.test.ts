@@ -4,7 +4,8 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { ask } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { diagnoseCalculation } from '../../src/calculations/diagnose.ts';
 
 type Case = {
   id: string;
@@ -25,7 +26,7 @@ const { cases } = JSON.parse(
 ) as { cases: Case[] };
 
 const diagnosed = ({ log, answers }: Pick<Case, 'log' | 'answers'>) =>
-  ask('diagnose', {
+  ask(diagnoseCalculation, {
     observations: Object.entries(answers).map(([question, answer]) => ({ question, answer })),
     conditions: { readings: log },
   });

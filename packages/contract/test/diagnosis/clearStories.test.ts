@@ -1,7 +1,7 @@
 /** Every fault, told as clearly as can be: it is found, and its advice does no harm. */
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type AnswerOf } from '../../src/registry.ts';
+import type { AnswerOf } from '../../src/registry.ts';
 import { diagnose, files, readings, clearestStory } from './anyFault.ts';
 
 const told = files.faults.faults.map(({ id }) => id).filter((id) => id !== 'NONE_OF_THESE');

@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { beliefsOf } from '@orthochrom/core/diagnosis/evidence.ts';
-import { type AnswerOf } from '../../src/registry.ts';
+import type { AnswerOf } from '../../src/registry.ts';
 import {
   asked,
   diagnose,

@@ -5,7 +5,9 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { ask, type InputOf } from '../../src/registry.ts';
+import { ask } from '../../src/calculations/ask.ts';
+import { diagnoseCalculation } from '../../src/calculations/diagnose.ts';
+import type { InputOf } from '../../src/registry.ts';
 
 type Story = {
   id: string;
@@ -31,7 +33,7 @@ const { stories } = JSON.parse(
 ) as { stories: Story[] };
 
 const told = ({ answers, log, layer, film }: Story) =>
-  ask('diagnose', {
+  ask(diagnoseCalculation, {
     observations: Object.entries(answers).map(([question, answer]) => ({ question, answer })),
     conditions: { readings: log },
     ...(layer ? { layerSuspected: layer } : {}),

@@ -16,7 +16,7 @@ import type { Paint } from '../mix/paint.ts';
 import { SHEET_AIR_SPEED_M_PER_S } from '../air/airMovement.ts';
 import { splitArrival, usualLoss } from '../film/arrival.ts';
 import { AS_THE_CARD, COARSE, runFilm } from '../film/filmRun.ts';
-import { type FilmRun } from '../film/filmNotes.ts';
+import type { FilmRun } from '../film/filmNotes.ts';
 import { clamp } from '../numerics/rounding.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { EVAPORATION_LOG_SD } from '../reducer/openTime.ts';

@@ -6,7 +6,7 @@ import { COARSE } from '../film/filmRun.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { simulateCoat, type Unknowns } from './simulateCoat.ts';
 import { movesOf } from './moves.ts';
-import { type Along, type ChangeKnob, type ChangeBounds } from './move.ts';
+import type { Along, ChangeKnob, ChangeBounds } from './move.ts';
 import {
   linkedRisks,
   riskSpread,

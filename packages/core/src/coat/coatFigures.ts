@@ -9,7 +9,7 @@ import { drawnWanderM } from './sprayedCoat.ts';
 import { logNormalSpread, Z_80, type Spread } from '../outcome/spread.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { LONGEST_READY_MINUTES, type SimulatedCoat } from './simulateCoat.ts';
-import { type Risks, type Sds } from './riskIntervals.ts';
+import type { Risks, Sds } from './riskIntervals.ts';
 import { openLogSd } from '../reducer/openTime.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import type { CoatAnswer } from './coatAnswer.ts';

@@ -1,7 +1,7 @@
 /** A lever moved once: which, from where to where, and how far it may go. */
 import type { Paint } from '../mix/paint.ts';
 import type { Band } from '../outcome/spread.ts';
-import { type Speed } from '../trade/vocabulary.ts';
+import type { Speed } from '../trade/vocabulary.ts';
 import type { CoatPlan } from './coatPlan.ts';
 
 export type ChangeKnob =

@@ -12,7 +12,7 @@ import { MATERIALS } from '../trade/materialClasses.ts';
 import { sprayedBy } from './sprayedCoat.ts';
 import type { CoatPlan } from './coatPlan.ts';
 import { timeMoves, gradeMoves, airMoves } from './paintMoves.ts';
-import { type ChangeKnob, type Move, type ChangeBounds } from './move.ts';
+import type { ChangeKnob, Move, ChangeBounds } from './move.ts';
 
 const PSI_3_KPA = 20.7;
 const HALF_TURN = 0.5;

@@ -7,7 +7,7 @@ import { DESIGN_OF_SPEED_C } from '../reducer/grade.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { SPEEDS, type Speed } from '../trade/vocabulary.ts';
 import type { CoatPlan } from './coatPlan.ts';
-import { type Move, type ChangeBounds } from './move.ts';
+import type { Move, ChangeBounds } from './move.ts';
 
 const MINUTES = 5;
 const GRADE_STEP_C = 6;

@@ -6,7 +6,7 @@ import type { KnownSettings } from '../gun/gun.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { eachVolatile } from '../evaporation/solvents.ts';
 import { FINE, type Mesh } from '../film/filmRun.ts';
-import { type FilmRun } from '../film/filmNotes.ts';
+import type { FilmRun } from '../film/filmNotes.ts';
 import { dryFilmM, runJob, type Job, type JobCoat } from '../film/job.ts';
 import { peelIndex, steepnessOf } from '../film/levelling.ts';
 import { popLogit, type PopTerm } from '../risk/pop.ts';

@@ -4,7 +4,7 @@
  */
 import { tablesOf } from './answers.ts';
 import { diagnose, type Diagnosis } from './diagnose.ts';
-import { type DiagnoseInput } from './judged.ts';
+import type { DiagnoseInput } from './judged.ts';
 import type { Knowledge } from './knowledge.ts';
 import type { Offer } from './nextQuestion.ts';
 

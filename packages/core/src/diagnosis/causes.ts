@@ -2,7 +2,7 @@
  * Which cause brought it: the probability that a cause's link to the fault fired, given that the
  * fault is there.
  */
-import { type Belief } from './evidence.ts';
+import type { Belief } from './evidence.ts';
 import { linksOf, noisyOr } from './faultPrior.ts';
 import type { Observation } from './answers.ts';
 import type { Knowledge, Layer, Log } from './knowledge.ts';

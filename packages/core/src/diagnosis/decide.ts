@@ -1,5 +1,5 @@
 /** When the answer may be given, and when the honest one is that it is not known yet. */
-import { type AnswerEvidence, type Tables } from './answers.ts';
+import type { AnswerEvidence, Tables } from './answers.ts';
 import type { Offer } from './nextQuestion.ts';
 import { NONE_OF_THESE, type FilmState, type Knowledge } from './knowledge.ts';
 import { EXPLAINED_SHARE } from './answers.ts';

@@ -2,7 +2,7 @@
  * How likely each fault is by the log alone: noisy-OR over its causes (pearl-1988; here with leak
  * and with pairs).
  */
-import { type Belief } from './evidence.ts';
+import type { Belief } from './evidence.ts';
 import { logistic } from '../numerics/probability.ts';
 import { NONE_OF_THESE, type Knowledge, type Layer, type Log } from './knowledge.ts';
 import { showFactor, sitFactor } from './layers.ts';

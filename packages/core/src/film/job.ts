@@ -8,7 +8,7 @@ import { effectiveTemperatureC } from '../evaporation/evaporationIndex.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import type { LaidCoat } from './stack.ts';
 import { runFilm, type FilmFactors, type Mesh } from './filmRun.ts';
-import { type FilmRun } from './filmNotes.ts';
+import type { FilmRun } from './filmNotes.ts';
 
 export type JobCoat = Omit<LaidCoat, 'landsAtSeconds'> & {
   /** Until the next coat lands; of the last one until heat, or until it is looked at. */

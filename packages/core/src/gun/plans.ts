@@ -3,7 +3,7 @@
  * the best starts (MODEL 17.2).
  */
 import { clamp } from '../numerics/rounding.ts';
-import { type Costed, type Candidate, type PlanBounds } from './planCost.ts';
+import type { Costed, Candidate, PlanBounds } from './planCost.ts';
 import { judgeOf, candidateKey } from './planJudge.ts';
 import { KNOB_STEP_TURNS } from './limits.ts';
 

@@ -14,7 +14,7 @@ import { isKindUnknown, kindUnknown } from './hvlpKind.ts';
 import { capAtInlet, inletAtCap } from './inletPressure.ts';
 import { limitVerdicts } from './limits.ts';
 import { asksOf, bandOf, reasonsOf, dropReasons } from './pressureReasons.ts';
-import { type PressureInput, type PressureAtGun } from './reading.ts';
+import type { PressureInput, PressureAtGun } from './reading.ts';
 
 export type PressureAnswer = Explained & {
   inletKPa?: Spread;

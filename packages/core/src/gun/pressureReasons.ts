@@ -5,7 +5,7 @@ import { classOf } from '../inForce/classOf.ts';
 import { MATERIALS } from '../trade/materialClasses.ts';
 import { HVLP_KIND_ASK, isKindUnknown } from './hvlpKind.ts';
 import { bandOfWork, capAtInlet } from './inletPressure.ts';
-import { type PressureAtGun } from './reading.ts';
+import type { PressureAtGun } from './reading.ts';
 
 /** Three psi more from rest to trigger than this line should show. */
 const DROP_TOO_MUCH_KPA = 21;

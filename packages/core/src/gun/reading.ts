@@ -1,10 +1,10 @@
 /** A pressure as a painter reads it: how much, in what, where, and with the trigger how. */
 import type { Carrier, Stage, Trust } from '../trade/vocabulary.ts';
-import { type Line } from '../compressedAir/airline.ts';
+import type { Line } from '../compressedAir/airline.ts';
 import type { Gun } from './gun.ts';
-import { type GunModel } from './gunModel.ts';
+import type { GunModel } from './gunModel.ts';
 import type { GunSheet } from './preferences.ts';
-import { type MaterialClass } from '../trade/materialClasses.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
 
 export const PRESSURE_UNITS = ['kPa', 'bar', 'psi'] as const;
 /** Where a gauge sits, and whether air was flowing: five pressures share one word. */

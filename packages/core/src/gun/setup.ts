@@ -15,7 +15,7 @@ import {
   type Verdict,
   term,
 } from '../outcome/verdicts.ts';
-import { type MaterialClass } from '../trade/materialClasses.ts';
+import type { MaterialClass } from '../trade/materialClasses.ts';
 import { STAGE_PRACTICE } from '../trade/practice.ts';
 import type { PartKind, Wetness } from '../trade/vocabulary.ts';
 import { operatingPoint, type OperatingPoint } from './operatingPoint.ts';

@@ -6,7 +6,7 @@ import { operatingPoint, type OperatingPoint } from './operatingPoint.ts';
 import type { GunModel } from './gunModel.ts';
 import { EASE_M_PER_S, handFor, isNeedleOpen, knobsFor } from './technique.ts';
 import { coatOfGun, inletPressureFor } from './inletPressure.ts';
-import { type SetJudged } from './judged.ts';
+import type { SetJudged } from './judged.ts';
 import { nozzleFor } from './nozzle.ts';
 import { coatClassOf, paintInCup, roomOf } from './paintInCup.ts';
 import { presetFor } from './preset.ts';

@@ -8,7 +8,7 @@ import type { GunFacts } from '../trade/gunFacts.ts';
 import type { HumidAir } from '../air/humidAir.ts';
 import { FREE_AIR_KG_PER_M3, litresPerMinute, m3PerS } from '../compressedAir/freeAir.ts';
 import { kelvin } from '../units/physical.ts';
-import { type Mixture } from '../material/mixture.ts';
+import type { Mixture } from '../material/mixture.ts';
 import { MEDIUM_SLOW_FRACTION } from '../evaporation/solvents.ts';
 import { areasFromRating, capFlow, type CapFlow } from './airCap.ts';
 import { eachVolatile, paceOfGrade } from '../evaporation/solvents.ts';

@@ -22,7 +22,7 @@ import { PINCHED_FAN_MM } from './overlap.ts';
 import type { PatternSymptom } from './patternSymptoms.ts';
 import { completed } from './completed.ts';
 import { stepsFor, type TuneStep } from './tuneSteps.ts';
-import { type TuneBounds } from './tuneKnobs.ts';
+import type { TuneBounds } from './tuneKnobs.ts';
 import type { GunSheet, Preferences } from './preferences.ts';
 
 export type TuneInput = {

@@ -6,7 +6,7 @@
  */
 import { layerCheckOf } from '../layers/layerCheck.ts';
 import { because, isStopped, type Ask } from '../outcome/verdicts.ts';
-import { type PrepAnswer, type PrepInput, type PrepStep } from './prepInput.ts';
+import type { PrepAnswer, PrepInput, PrepStep } from './prepInput.ts';
 import { prepSteps } from './prepSteps.ts';
 import { prepVerdicts } from './prepVerdicts.ts';
 import { progressOf } from './progress.ts';

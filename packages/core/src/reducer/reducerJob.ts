@@ -2,7 +2,7 @@
 import { barsFastGrades } from '../trade/vocabulary.ts';
 import { solventEvaporation, wantedEvaporation } from '../evaporation/evaporationIndex.ts';
 import { slowFractionForDesign } from '../evaporation/solvents.ts';
-import { type Surroundings } from './blend.ts';
+import type { Surroundings } from './blend.ts';
 import { designTemperatureC, speedOf, type Grade } from './grade.ts';
 import type { Judged, ReducerChoice, ReducerInput } from './asked.ts';
 import { openTimeMinutes } from './openTime.ts';

@@ -3,7 +3,7 @@ import type { AirNow, Reading } from '@orthochrom/contract/shop/air.ts';
 import type { ReadingCreate } from '@orthochrom/contract/shop/reading.ts';
 import { MoreThan, type EntityManager } from 'typeorm';
 import type { z } from 'zod';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { notedAt } from '../http/requestIdentity.ts';
 import { shopIdOf } from '../shop/shopId.ts';

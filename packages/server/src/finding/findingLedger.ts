@@ -3,7 +3,9 @@
  * that the record holds the server's own answer.
  */
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
-import { ask, CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { diagnoseCalculation } from '@orthochrom/contract/calculations/diagnose.ts';
+import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
 import {
   diagnoseInputOf,
   moveOf,
@@ -46,7 +48,7 @@ export const columnsOf = ({ where, ...seen }: FindingFacts) => ({
   film: seen.film ?? null,
   readings: seen.readings,
   answers: seen.answers,
-  result: ask('diagnose', diagnoseInputOf(seen)),
+  result: ask(diagnoseCalculation, diagnoseInputOf(seen)),
   knowledgeVersion: theKnowledge().knowledge.version,
   calculationVersion: CALCULATION_VERSION,
 });

@@ -1,6 +1,6 @@
 /** Rounds of care, kept for good. */
 import type { CareCreate } from '@orthochrom/contract/shop/care.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';

@@ -3,7 +3,7 @@ import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { TestCreate, TestGate } from '@orthochrom/contract/shop/test.ts';
 import type { EntityManager } from 'typeorm';
 import { AirLineTable, CompressorTable } from '../compressedAir/airTables.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';

@@ -1,4 +1,4 @@
-import { RefusedInput } from '@orthochrom/contract/registry.ts';
+import { RefusedInput } from '@orthochrom/contract/calculations/ask.ts';
 import type { ErrorRequestHandler } from 'express';
 import { databaseFault } from './databaseFault.ts';
 import {

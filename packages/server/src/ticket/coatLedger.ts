@@ -9,7 +9,7 @@ import { airNow } from '../air/airLedger.ts';
 import type { StandInProbe } from '../air/probe.ts';
 import { flowingSinceLastPanel } from '../compressedAir/flowing.ts';
 import type { StandInGauge } from '../compressedAir/gauge.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { keepCoatAir } from './coatAir.ts';
 import { changeCoat, mustBe, mustBeNext } from './coatOrderRules.ts';

@@ -3,7 +3,7 @@ import { finishOn, isNextStep } from '@orthochrom/contract/plan/finishOn.ts';
 import { topCoat } from '@orthochrom/contract/plan/lookDue.ts';
 import type { FinishStepCreate } from '@orthochrom/contract/shop/finishStep.ts';
 import type { StandInProbe } from '../air/probe.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { OutOfTurn, Stopped } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';

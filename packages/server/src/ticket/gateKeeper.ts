@@ -6,7 +6,7 @@ import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import { GATE_VERSION, gateAbout } from '@orthochrom/contract/plan/gateToday.ts';
 import type { GateAnswers } from '@orthochrom/contract/shop/gateRecord.ts';
 import type { z } from 'zod';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, NotFound } from '../http/faults.ts';
 import { notedAt } from '../http/requestIdentity.ts';

@@ -1,7 +1,7 @@
 /** Readings on the panel while heat is on: they move its clock, and the dates after it. */
 import type { HeatReadCreate } from '@orthochrom/contract/shop/heatRead.ts';
 import type { StandInProbe } from '../air/probe.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { notedAt } from '../http/requestIdentity.ts';

@@ -9,7 +9,7 @@ import { takesWarmAir, warmAirOn } from '@orthochrom/contract/plan/heatOn.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { IsNull, type EntityManager } from 'typeorm';
 import type { StandInProbe } from '../air/probe.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { insertNew } from '../event/insertOnce.ts';
 import { BadInput, OutOfTurn } from '../http/faults.ts';
 import { shopIdOf } from '../shop/shopId.ts';

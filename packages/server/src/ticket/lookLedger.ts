@@ -4,11 +4,11 @@ import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import type { Done, Look } from '@orthochrom/contract/shop/coat.ts';
 import type { z } from 'zod';
 import type { StandInProbe } from '../air/probe.ts';
-import { type Ledger } from '../event/ledger.ts';
+import type { Ledger } from '../event/ledger.ts';
 import { changeCoat, mustBe } from './coatOrderRules.ts';
 import { keepLookAgain } from './lookAgainLedger.ts';
 import { coatRow, planContextOf } from './planReader.ts';
-import { type CoatRow } from './coatTables.ts';
+import type { CoatRow } from './coatTables.ts';
 
 /**
  * What was done, where it differed from the plan; what the painter did not touch is kept as

@@ -2,7 +2,9 @@
  * What was really poured: checked against the plan that was taken, kept, and its pot life set
  * running.
  */
-import { ask, type AnswerOf, type InputOf } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { pourCheckCalculation } from '@orthochrom/contract/calculations/pourCheck.ts';
+import type { AnswerOf, InputOf } from '@orthochrom/contract/registry.ts';
 import type { MixCreate, MixFlowCup } from '@orthochrom/contract/shop/ticket.ts';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
@@ -46,7 +48,7 @@ export const addMix = (
     mustStandFree('pour', coat, context);
     const { cups, painters } = await shopSetup(manager);
     const cup = cups.find(({ id }) => id === mix.cupId);
-    const check = ask('pourCheck', {
+    const check = ask(pourCheckCalculation, {
       recipe: asked.recipe,
       poured: mix.poured,
       ...(asked.densitiesGPerMl ? { densitiesGPerMl: asked.densitiesGPerMl } : {}),

@@ -8,7 +8,9 @@ import { Button, Select } from '@mantine/core';
 import { limitOfPlace } from '@orthochrom/contract/plan/planInputs.ts';
 import { lineOf, type AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { airlineCalculation } from '@orthochrom/contract/calculations/airline.ts';
+import { setupCalculation } from '@orthochrom/contract/calculations/setup.ts';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useSetup } from '../api/reads.ts';
@@ -117,7 +119,7 @@ function ForGun({
   const room = setup.rooms.find(({ id }) => id === line.roomId);
   const compressor = setup.compressors.find(({ id }) => id === line.compressorId);
   const airline = lineOf(line);
-  const setupAnswer = ask('setup', {
+  const setupAnswer = ask(setupCalculation, {
     gun: gun.gun,
     stage,
     carrier: 'solvent',
@@ -134,7 +136,7 @@ function ForGun({
     wantedInletKPa: setupAnswer.inletKPa,
     airFlowLPerMin: setupAnswer.airFlowLPerMin,
   };
-  const answer = ask('airline', input);
+  const answer = ask(airlineCalculation, input);
   const wall = format.pressure(answer.regulatorFlowingKPa);
   const range = setupAnswer.ranges.regulatorFlowingKPa;
   const unsure = range ? range.high - range.low : 0;

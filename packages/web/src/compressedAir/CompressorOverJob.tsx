@@ -5,7 +5,8 @@ import {
   USUAL_RHYTHM,
   type Compressor,
 } from '@orthochrom/contract/shop/compressedAir.ts';
-import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { compressorCalculation } from '@orthochrom/contract/calculations/compressor.ts';
+import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
 import { useState } from 'react';
 import { usePainter } from '../frame/painter.ts';
 import { FigureInput } from '../units/FigureInput.tsx';
@@ -33,7 +34,7 @@ export function CompressorOverJob({
   }>(USUAL_RHYTHM);
   const delivery = deliveryOf(compressor);
   const neededKPa = neededTankKPa(wallRestKPa);
-  const outcome = answerOrRefuse('compressor', {
+  const outcome = outcomeOf(compressorCalculation, {
     tankL: compressor.tankL,
     ...delivery,
     cutInKPa: compressor.cutInKPa,
@@ -42,7 +43,7 @@ export function CompressorOverJob({
     neededKPa,
     ...rhythm,
   });
-  const answer = 'answer' in outcome ? (outcome.answer as AnswerOf<'compressor'>) : undefined;
+  const answer = 'answer' in outcome ? outcome.answer : undefined;
   return (
     <section className="card stack" aria-label="Compressor over the job">
       <div className="row" style={{ justifyContent: 'space-between' }}>

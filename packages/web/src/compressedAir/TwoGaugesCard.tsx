@@ -4,7 +4,9 @@
  */
 import { ADDRESS, hold } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { airlineCalculation } from '@orthochrom/contract/calculations/airline.ts';
+import { pressureCalculation } from '@orthochrom/contract/calculations/pressure.ts';
 import type { AirLine } from '@orthochrom/contract/shop/compressedAir.ts';
 import { lineOf } from '@orthochrom/contract/shop/compressedAir.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
@@ -51,7 +53,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
   const expected =
     inletKPa === undefined || airFlowLPerMin === undefined
       ? undefined
-      : ask('airline', {
+      : ask(airlineCalculation, {
           ...lineOf({ line: line.line }),
           wantedInletKPa: inletKPa,
           airFlowLPerMin,
@@ -59,7 +61,7 @@ export function TwoGaugesCard({ line, guns }: { line: AirLine; guns: StoredGun[]
   const supply =
     wallKPa === undefined || restKPa === undefined || isImpossible
       ? undefined
-      : ask('pressure', {
+      : ask(pressureCalculation, {
           value: wallKPa,
           restValue: restKPa,
           unit: 'kPa',

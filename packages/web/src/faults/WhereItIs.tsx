@@ -3,7 +3,7 @@ import { SegmentedControl, Select } from '@mantine/core';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { STAGE_NAME } from '../words/tradeNames.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
-import { type Draft } from './draft.ts';
+import type { Draft } from './draft.ts';
 import { Words } from './Words.tsx';
 
 const FILM = [

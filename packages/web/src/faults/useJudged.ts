@@ -6,11 +6,12 @@ import {
   modelledSteps,
 } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
 import { toldOf } from '@orthochrom/contract/calculations/diagnose.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { coatCalculation } from '@orthochrom/contract/calculations/coat.ts';
 import { diagnoseInputOf } from '@orthochrom/contract/shop/finding.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useMemo } from 'react';
-import { type Draft } from './draft.ts';
+import type { Draft } from './draft.ts';
 
 /** A finding judged; on a coat of a ticket with its changes sized and the risk expected of it. */
 export function useJudged(draft: Draft, whole: TicketWhole | undefined) {
@@ -24,7 +25,7 @@ export function useJudged(draft: Draft, whole: TicketWhole | undefined) {
   const modelled = useMemo(() => {
     const input = whole && coat && leads ? coatAsTaken(whole, coat) : undefined;
     if (!input || !leads) return { sized: [] };
-    const asSprayed = ask('coat', input);
+    const asSprayed = ask(coatCalculation, input);
     const foreseen = modelledRisk(asSprayed, leads);
     return {
       sized: steps ? modelledSteps(input, asSprayed, [...new Set(steps.split(' '))]) : [],

@@ -1,5 +1,5 @@
 /** The facts of a record: settings planned and done, and the gate in words. */
-import { type SettingName } from '@orthochrom/contract/shop/coat.ts';
+import type { SettingName } from '@orthochrom/contract/shop/coat.ts';
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import { SETTING_NAME } from '../words/tradeNames.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';

@@ -3,7 +3,8 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { gunSheetOf } from '@orthochrom/contract/plan/planInputs.ts';
 import { recoatInput } from '@orthochrom/contract/plan/recoatInputs.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
 import type { StagePlan, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useElementSize } from '@mantine/hooks';
 import { memo, useMemo } from 'react';
@@ -130,7 +131,7 @@ function useStageMinutes(
             ...(stepsSlower === undefined ? {} : { stepsSlower }),
           };
           // The wait alone: nothing else of a plan is wanted here.
-          return ask('recoat', recoatInput(of, now)).earliestMinutes.value;
+          return ask(recoatCalculation, recoatInput(of, now)).earliestMinutes.value;
         };
         const minutes = {
           spray: Math.max(

@@ -3,7 +3,7 @@ import { airAt, type ForecastPoint } from '@orthochrom/core/air/forecast.ts';
 import { effectiveTemperatureC } from '@orthochrom/core/evaporation/evaporationIndex.ts';
 import { airVerdictsOf, dawnVerdicts } from '@orthochrom/core/inForce/airVerdictsOf.ts';
 import { worstLevel, type Verdict } from '@orthochrom/core/outcome/verdicts.ts';
-import { type Level } from '@orthochrom/core/outcome/codes.ts';
+import type { Level } from '@orthochrom/core/outcome/codes.ts';
 import { designTemperatureC, speedOf, type Grade } from '@orthochrom/core/reducer/grade.ts';
 import type { Speed } from '@orthochrom/core/trade/vocabulary.ts';
 

@@ -3,7 +3,9 @@
  * mends.
  */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { tuneCalculation } from '@orthochrom/contract/calculations/tune.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { PatternSymptom, Pattern } from '@orthochrom/core/gun/patternSymptoms.ts';
 import type { Settings } from '@orthochrom/core/gun/gun.ts';
@@ -107,7 +109,7 @@ type PatternAnswerProps = { gun: StoredGun; nozzleMm: number; seen: Pattern; set
 export function PatternAnswer({ gun, nozzleMm, seen, settings = {} }: PatternAnswerProps) {
   const { painter } = usePainter();
   const stage: Stage = gun.usedFor.find((kind) => kind === 'clear') ?? gun.usedFor[0] ?? 'clear';
-  const answer = ask('tune', {
+  const answer = ask(tuneCalculation, {
     settings: { ...settings, nozzleMm },
     seen: [seen as PatternSymptom],
     stage,

@@ -1,6 +1,7 @@
 /** What a test does to a gun's figures: the same set-up worked out without it and with it. Pure. */
 import type { Stage } from '@orthochrom/core/trade/vocabulary.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { setupCalculation } from '@orthochrom/contract/calculations/setup.ts';
 import type { StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import { filmExpected } from '@orthochrom/core/coat/filmExpected.ts';
 import { classOf } from '@orthochrom/core/inForce/classOf.ts';
@@ -31,7 +32,7 @@ export function whatItDid(
       .map((set) => ({ ...set, tests: [...(set.tests ?? []), ...more] })),
   });
   const setup = (more: GunTest[]) =>
-    ask('setup', {
+    ask(setupCalculation, {
       gun: withTests(more),
       stage,
       carrier: 'solvent',

@@ -2,7 +2,8 @@
 import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { takesWarmAir, warmAirOn } from '@orthochrom/contract/plan/heatOn.ts';
 import { layerOf } from '@orthochrom/contract/plan/recoatInputs.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { WARM_AIR } from '@orthochrom/core/heat/warmBooth.ts';
@@ -116,7 +117,7 @@ function Blower({ plan, minutesSince }: Pick<CardProps, 'plan'> & { minutesSince
   const verdicts =
     inletKPa === undefined || distanceMm === undefined
       ? []
-      : ask('recoat', {
+      : ask(recoatCalculation, {
           ...plan.inputs.recoat,
           minutesSince,
           blower: { inletKPa, distanceMm, angled },

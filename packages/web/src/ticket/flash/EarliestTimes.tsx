@@ -4,7 +4,9 @@
  */
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { shrinksFor } from '@orthochrom/contract/plan/shrinking.ts';
-import { ask, type InputOf } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
+import type { InputOf } from '@orthochrom/contract/registry.ts';
 import type { LayerWork, WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import { minutesText } from '@orthochrom/contract/words/format.ts';
 import type { CardProps } from '../cardProps.ts';
@@ -60,7 +62,7 @@ export function EarliestTimes({
     .filter((next) => printed[next] !== undefined)
     .map((next) => ({
       next,
-      answer: ask('recoat', { ...plan.inputs.recoat, minutesSince, next }),
+      answer: ask(recoatCalculation, { ...plan.inputs.recoat, minutesSince, next }),
     }));
   const shrinks = shrinksFor(whole, coat, nowMs);
   if (rows.length === 0) return null;

@@ -13,7 +13,8 @@ import { countdownText } from '../countdown.ts';
 import { isLastOfStage } from '../coatSteps.ts';
 import styles from './FlashCard.module.css';
 import { EarliestTimes } from './EarliestTimes.tsx';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
 import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import { answersAgain } from '../../safety/answers.ts';
@@ -50,7 +51,7 @@ export function FlashCard({
   const isUp = leftMs <= 0;
   const isConfirmed = timer.confirmedAt !== undefined;
   const minutesSince = Math.max(0, (now - Date.parse(timer.startedAt)) / 60_000);
-  const recoat = ask('recoat', {
+  const recoat = ask(recoatCalculation, {
     ...plan.inputs.recoat,
     minutesSince,
     ...(touch || edge ? { tests: { ...(touch ? { touch } : {}), ...(edge ? { edge } : {}) } } : {}),

@@ -4,7 +4,7 @@ import { panelSaid } from '@orthochrom/contract/plan/layersFound.ts';
 import type { Panel, TicketCreate } from '@orthochrom/contract/shop/ticket.ts';
 import { useMemo, useState } from 'react';
 import { BodyPicture } from '../body/BodyPicture.tsx';
-import { type LayersAnswer } from '../found/FoundOnPanel.tsx';
+import type { LayersAnswer } from '../found/FoundOnPanel.tsx';
 import { HISTORY_NAME, SCOPE_NAME } from '../found/foundWords.ts';
 import { PanelCard } from './PanelCard.tsx';
 import styles from './PanelPicker.module.css';

@@ -12,7 +12,8 @@ import {
 import { tintedParts } from '@orthochrom/contract/plan/tint.ts';
 import { readyPricePerL } from '@orthochrom/contract/plan/kitFor.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { quantityCalculation } from '@orthochrom/contract/calculations/quantity.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { Panel, SheetVersion, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
@@ -159,7 +160,7 @@ export function GroundCards({
 /** What one coat of the colour takes on this job, ml. */
 function coatMl({ stage, sheet }: Over, gun: StoredGun | undefined, job: GroundCardsProps['job']) {
   if (!gun || !job.panels.some(({ id }) => stage.panelIds.includes(id))) return 0;
-  const { byPanel } = ask('quantity', needOf({ ticket: job, stage, sheet, gun }, 1));
+  const { byPanel } = ask(quantityCalculation, needOf({ ticket: job, stage, sheet, gun }, 1));
   return byPanel.reduce((sum, { ml }) => sum + ml, 0);
 }
 

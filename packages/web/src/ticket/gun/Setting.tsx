@@ -1,6 +1,8 @@
 /** One setting: ours large, the painter's own beside it once it is overridden, with a word why. */
 import { ActionIcon, Button, Modal, SegmentedControl, TextInput } from '@mantine/core';
-import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { turnsCalculation } from '@orthochrom/contract/calculations/turns.ts';
+import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import { IconPencil } from '@tabler/icons-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { useState, type ReactNode } from 'react';
@@ -231,6 +233,6 @@ function turnsFromClosed(
   countedFrom: 'closed' | 'open',
   fullTurns: number,
 ): number | undefined {
-  const outcome = answerOrRefuse('turns', { value, countedFrom, fullTurns });
-  return 'answer' in outcome ? (outcome.answer as AnswerOf<'turns'>).turnsOut : undefined;
+  const outcome = outcomeOf(turnsCalculation, { value, countedFrom, fullTurns });
+  return 'answer' in outcome ? outcome.answer.turnsOut : undefined;
 }

@@ -3,7 +3,8 @@
  * own turns and pressure.
  */
 import { Button } from '@mantine/core';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { tuneCalculation } from '@orthochrom/contract/calculations/tune.ts';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import {
@@ -59,7 +60,7 @@ export function TunePanel({
   const answer =
     seen.length === 0
       ? undefined
-      : ask('tune', {
+      : ask(tuneCalculation, {
           settings,
           seen,
           stage: stage.kind,

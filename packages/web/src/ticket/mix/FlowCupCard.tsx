@@ -4,7 +4,8 @@
  */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, Select } from '@mantine/core';
-import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { viscosityCalculation } from '@orthochrom/contract/calculations/viscosity.ts';
+import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
 import { takenMixInput } from '@orthochrom/contract/plan/takenPlan.ts';
 import { pouredAfter } from '@orthochrom/contract/plan/toSeconds.ts';
 import type { FlowCup, Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
@@ -42,15 +43,14 @@ export function FlowCupCard({
   const outcome =
     seconds === undefined || measuredAtC === undefined
       ? undefined
-      : answerOrRefuse('viscosity', {
+      : outcomeOf(viscosityCalculation, {
           cup,
           seconds,
           measuredAtC,
           wantedAtC: materialC,
           ...(materialClass ? { class: materialClass } : {}),
         });
-  const answer =
-    outcome && 'answer' in outcome ? (outcome.answer as AnswerOf<'viscosity'>) : undefined;
+  const answer = outcome && 'answer' in outcome ? outcome.answer : undefined;
   const isKept =
     known?.cup === cup && known.seconds === seconds && known.measuredAtC === measuredAtC;
   const save = () =>

@@ -1,7 +1,9 @@
 /** What was really poured, part by part; corrected by adding, or said to be lost. */
 import { ADDRESS } from '../../api/resources.ts';
 import { Button, SegmentedControl } from '@mantine/core';
-import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { pourCheckCalculation } from '@orthochrom/contract/calculations/pourCheck.ts';
+import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { isStopped } from '@orthochrom/core/outcome/verdicts.ts';
 import { startTransition, useState } from 'react';
@@ -200,8 +202,8 @@ const pouredSince = (mixes: readonly Mix[], { stageId, planned }: Coat): number 
   ).length;
 
 function checkOf(input: object): AnswerOf<'pourCheck'> | undefined {
-  const outcome = answerOrRefuse('pourCheck', JSON.parse(JSON.stringify(input)));
-  return 'answer' in outcome ? (outcome.answer as AnswerOf<'pourCheck'>) : undefined;
+  const outcome = outcomeOf(pourCheckCalculation, JSON.parse(JSON.stringify(input)));
+  return 'answer' in outcome ? outcome.answer : undefined;
 }
 
 const mended = (

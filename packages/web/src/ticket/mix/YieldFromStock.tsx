@@ -1,6 +1,8 @@
 /** What is in the tins into what it yields: the one that runs out first decides. */
 import { Button } from '@mantine/core';
-import { answerOrRefuse, type AnswerOf } from '@orthochrom/contract/registry.ts';
+import { mixCalculation } from '@orthochrom/contract/calculations/mix.ts';
+import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
+import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { useState } from 'react';
@@ -62,6 +64,6 @@ export function YieldFromStock({
 }
 
 function yieldOf(input: object): AnswerOf<'mix'> | undefined {
-  const outcome = answerOrRefuse('mix', input);
-  return 'answer' in outcome ? (outcome.answer as AnswerOf<'mix'>) : undefined;
+  const outcome = outcomeOf(mixCalculation, input);
+  return 'answer' in outcome ? outcome.answer : undefined;
 }

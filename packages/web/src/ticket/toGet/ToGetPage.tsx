@@ -10,7 +10,8 @@ import { prepWhere } from '@orthochrom/contract/plan/standing.ts';
 import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import type { Painter, ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import { ask } from '@orthochrom/contract/registry.ts';
+import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { quantityCalculation } from '@orthochrom/contract/calculations/quantity.ts';
 import { formatFor, moneyText } from '@orthochrom/contract/words/format.ts';
 import { IconPrinter } from '@tabler/icons-react';
 import { useMemo, useState } from 'react';
@@ -180,7 +181,7 @@ const lessWhatIsThere = (stages: Stage[], atHand: Record<string, number>): Stage
     });
     return have.length === 0
       ? stage
-      : { ...stage, quantity: ask('quantity', { ...plan.inputs.quantity, have }) };
+      : { ...stage, quantity: ask(quantityCalculation, { ...plan.inputs.quantity, have }) };
   });
 
 /** What the paint of the whole job is worth, where every stage can be priced. */
