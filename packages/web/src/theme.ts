@@ -58,7 +58,7 @@ export const theme = createTheme({
     // Its arrows are for mice: a glove types, or touches a slider.
     NumberInput: { defaultProps: { size: 'md', hideControls: true } },
     CloseButton: { defaultProps: { size: 48 } },
-    Textarea: { defaultProps: { size: 'md' } },
+    Textarea: { defaultProps: { size: 'md', rows: 2, resize: 'vertical' } },
     SegmentedControl: { defaultProps: { size: 'md' } },
     Notification: {
       defaultProps: { closeButtonProps: { 'aria-label': 'Close' } },

@@ -72,8 +72,6 @@ function LineForm({ stored: newest, setup }: { stored: AirLine | undefined; setu
           label="Note"
           value={draft.note}
           maxLength={2000}
-          autosize
-          minRows={2}
           onChange={(event) => change({ note: event.currentTarget.value })}
         />
         {fault && <p role="alert">{fault}</p>}

@@ -98,8 +98,6 @@ function CompressorForm({ stored: newest }: { stored: Compressor | undefined }) 
           label="Note"
           value={draft.note ?? ''}
           maxLength={2000}
-          autosize
-          minRows={2}
           onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value })}
         />
         {fault && <p role="alert">{fault}</p>}

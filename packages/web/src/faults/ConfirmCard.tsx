@@ -103,8 +103,6 @@ export function ConfirmCard({
         label="How it showed"
         value={note}
         maxLength={2000}
-        autosize
-        minRows={2}
         onChange={(event) => setNote(event.currentTarget.value)}
       />
       <div className="row">

@@ -136,8 +136,6 @@ export function GunForm({ stored: newest }: { stored: StoredGun | undefined }) {
           label="Note"
           value={draft.note}
           maxLength={2000}
-          autosize
-          minRows={2}
           onChange={(event) => change({ note: event.currentTarget.value })}
         />
         <DueIntervals intervals={draft.intervals} onChange={(intervals) => change({ intervals })} />

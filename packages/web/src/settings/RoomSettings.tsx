@@ -182,10 +182,10 @@ export function RoomSettings({ room }: { room: Room }) {
         }}
       />
       <Textarea
+        label="Note"
         aria-label={`Note on ${room.name}`}
         value={draft.note}
         maxLength={2000}
-        autosize
         onChange={(event) => setDraft({ ...draft, note: event.currentTarget.value })}
       />
       <div className="row">

@@ -63,8 +63,6 @@ export function CareList({ round }: { round: CareRound }) {
           label="Parts changed, and what was seen"
           value={note}
           maxLength={2000}
-          autosize
-          minRows={2}
           onChange={(event) => setNote(event.currentTarget.value)}
         />
       )}

@@ -51,8 +51,6 @@ export function SheetField({ field, path, draft, products, faults, onChange }: S
       return (
         <Textarea
           {...shared}
-          autosize
-          minRows={3}
           value={Array.isArray(value) ? value.map(textOf).join('\n') : ''}
           onChange={(event) => set(event.currentTarget.value.split('\n'))}
         />

@@ -113,8 +113,6 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
         label="Note"
         value={draft.note}
         maxLength={2000}
-        autosize
-        minRows={2}
         onChange={(event) => change({ note: event.currentTarget.value })}
       />
       {faults.length > 0 && (

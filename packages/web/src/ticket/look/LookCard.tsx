@@ -145,8 +145,6 @@ export function LookCard({
               label="Note"
               value={note}
               maxLength={2000}
-              autosize
-              minRows={2}
               onChange={(event) => change({ note: event.currentTarget.value })}
             />
           </>
