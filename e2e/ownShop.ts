@@ -2,16 +2,16 @@
  * A shop of a journey's own, beside that of its worker: empty, or open to a network, started by the
  * same script with its own words.
  */
-import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
-import path from 'node:path';
+import { expect, type Page } from '@playwright/test';
 import pg from 'pg';
 import { v7 as newId } from 'uuid';
 import { freePort } from '../scripts/postgres.mjs';
+import { fill } from './shop.ts';
 import { databaseUrl } from './shopServer.ts';
 import { throwAwayFolder } from '../scripts/throwAway.mjs';
+import { startShop } from './startShop.ts';
 
-const root = path.dirname(import.meta.dirname);
 /** Of this machine, and yet not the loopback address that needs no PIN. */
 export const NETWORK_HOST = '127.0.0.2';
 
@@ -36,20 +36,7 @@ export async function openOwnShop(...words: string[]): Promise<OwnShop> {
   const url = databaseUrl().replace(/\/journey_\d+\?/, `/${name}?`);
   const folder = throwAwayFolder('own');
   const port = await freePort();
-  const child = spawn(
-    process.execPath,
-    ['scripts/start.mjs', '--port', String(port), '--data', folder, ...words],
-    { cwd: root, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, DATABASE_URL: url } },
-  );
-  const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
-  const said = await new Promise<string>((resolve, reject) => {
-    let text = '';
-    child.stdout.on('data', (chunk: Buffer) => {
-      text += String(chunk);
-      if (text.includes('Ctrl-C closes it')) resolve(text);
-    });
-    child.once('exit', (exit) => reject(new Error(`the shop did not open (${exit})`)));
-  });
+  const { said, close } = await startShop({ port, folder, url }, ...words);
   const code = /which holds for a day: {2}(\S+)/.exec(said)?.[1];
   const host = words.includes('--host') ? NETWORK_HOST : '127.0.0.1';
   return {
@@ -57,9 +44,16 @@ export async function openOwnShop(...words: string[]): Promise<OwnShop> {
     ...(code ? { code } : {}),
     query: (sql) => query(sql, url),
     close: async () => {
-      child.kill('SIGINT');
-      await ended;
+      await close();
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** What an empty shop asks first. */
+export async function tellShop(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'A shop of your own' })).toBeVisible();
+  await fill(page, 'Its name', 'Lee Shore Paint');
+  await fill(page, 'Your name', 'Ines');
+  await fill(page, 'The room', 'Bay one');
 }

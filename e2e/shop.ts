@@ -92,6 +92,9 @@ export async function toPlace(page: Page, place: string): Promise<void> {
 export const press = (page: Page, name: string | RegExp) =>
   page.getByRole('button', { name, exact: typeof name === 'string' }).click();
 
+export const fill = (page: Page, name: string | RegExp, value: string) =>
+  page.getByRole('textbox', { name }).fill(value);
+
 /** The first option of a list that reads so; exactly so only where `exact` says it. */
 export async function pick(
   page: Page,

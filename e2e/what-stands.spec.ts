@@ -48,6 +48,8 @@ test('aerosol paint under a sealer: stopped, tried on a patch, gone on', async (
   await page.getByRole('button', { name: /^Same as/ }).click();
   await expect(page.locator('[data-seam="lifts"]')).toHaveCount(1);
   await page.getByRole('button', { name: 'Save this ticket' }).click();
+  // Answers that come before it are a change of the same ticket: they would clash.
+  await page.waitForURL(`**/tickets/${id}`);
 
   await answerPrep(id);
   await passGate(id);

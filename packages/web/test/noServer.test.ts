@@ -1,10 +1,8 @@
 /** What a device keeps while the server is away: which note stands for which, under what id. */
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { Cache } from 'swr';
 import { TOUCH_HEADER } from '@orthochrom/contract/shop/signIn.ts';
 import { ApiFault, NoConnection, postJson, send } from '../src/api/client.ts';
 import { subscribeToLead } from '../src/api/leadTouch.ts';
-import { changedReads } from '../src/api/keptReads.ts';
 import { noteDown, withNote, type Note } from '../src/api/outbox.ts';
 
 const note = (over: Partial<Note>): Note => ({
@@ -74,23 +72,6 @@ describe('a write whose answer was lost', () => {
     await expect(send('GET', '/api/x')).rejects.toThrow(NoConnection);
     answer(500, 'no json');
     await expect(send('GET', '/api/x')).rejects.toThrow(ApiFault);
-  });
-});
-
-describe('what was read', () => {
-  it('is written once for each new answer, and only what is the server’s', () => {
-    const answers = { a: [1] };
-    const cache = new Map([
-      ['/api/setup', { data: answers }],
-      ['/api/records?text=x', { data: answers }],
-      ['$swr$other', { data: answers }],
-      ['/api/air', {}],
-    ]) as unknown as Cache;
-    const written = new Map<string, unknown>();
-    expect(changedReads(cache, written)).toEqual([['/api/setup', answers]]);
-    expect(changedReads(cache, written)).toEqual([]);
-    cache.set('/api/setup', { data: { a: [1] } });
-    expect(changedReads(cache, written)).toHaveLength(1);
   });
 });
 

@@ -2,8 +2,9 @@
  * What a bench needs is read before it is opened, open tickets among it, so that it can be opened
  * without a server.
  */
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { mutate, type Cache } from 'swr';
-import { getJson } from './client.ts';
+import { ApiFault, getJson } from './client.ts';
 import { measured } from './serverClock.ts';
 import { wholesOf, type TicketList } from './reads.ts';
 import { ADDRESS } from './resources.ts';
@@ -19,6 +20,16 @@ const AT_THE_BENCH = [
 ];
 /** The page that the painter asked for goes first. */
 const AFTER_MS = 2000;
+
+/** A ticket that cannot be read keeps no other from the device. */
+export const allThatCan = (ids: readonly string[]): Promise<TicketWhole[]> =>
+  wholesOf(ids).catch(async (fault: unknown) => {
+    if (!(fault instanceof ApiFault)) return [];
+    const told = await Promise.allSettled(
+      ids.map((id) => getJson<TicketWhole>(ADDRESS.ticket(id))),
+    );
+    return told.flatMap((asked) => (asked.status === 'fulfilled' ? [asked.value] : []));
+  });
 
 /** What is held already is left to its own page; open tickets are read anew. */
 export async function keepForBench(cache: Cache): Promise<void> {
@@ -36,7 +47,7 @@ export async function keepForBench(cache: Cache): Promise<void> {
   const dataAt = (id: string): unknown => cache.get(ADDRESS.ticket(id))?.data;
   const held = new Map(open.map((id) => [id, dataAt(id)]));
   // Coats move without their ticket: it is read anew, unless something newer came meanwhile.
-  for (const whole of await wholesOf(open).catch(() => [])) {
+  for (const whole of await allThatCan(open)) {
     const { id } = whole.ticket;
     if (dataAt(id) === held.get(id)) await mutate(ADDRESS.ticket(id), whole, { revalidate: false });
   }

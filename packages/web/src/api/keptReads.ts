@@ -1,7 +1,7 @@
 /**
  * What was read stays on this device: a page that is opened while the server is away shows it.
  */
-import { createStore, delMany, entries, setMany } from 'idb-keyval';
+import { clear, createStore, delMany, entries, setMany } from 'idb-keyval';
 import { mutate, type Cache } from 'swr';
 import { ADDRESS } from './resources.ts';
 
@@ -60,4 +60,15 @@ export async function openKeptReads(cache: Cache): Promise<void> {
 export async function fillFromDevice(cache: Cache): Promise<void> {
   for (const [address, data] of await keptRows())
     if (cache.get(address)?.data === undefined) await mutate(address, data, { revalidate: false });
+}
+
+/**
+ * The shop trusts this device no more: nothing of what was read from it stays. Who is here is no
+ * secret, and what waits to be sent was entered by somebody.
+ */
+export async function forgetReads(): Promise<void> {
+  const isOfTheShop = (address: unknown) =>
+    typeof address === 'string' && isKept(address) && address !== ADDRESS.signIn;
+  await mutate(isOfTheShop, undefined, { revalidate: false });
+  await clear(store).catch(() => undefined);
 }

@@ -1,6 +1,7 @@
 /** Who is at the screen, and what stands before the shop: its first opening, or its door. */
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
+import { forgetReads } from '../api/keptReads.ts';
 import { useSetup, useWho } from '../api/reads.ts';
 import { refresh } from '../api/resources.ts';
 import { goByZone } from '../words/timeText.ts';
@@ -30,6 +31,10 @@ export function useAtTheDoor(): AtTheDoor {
     SIGNED_OUT.addEventListener('signed-out', ask);
     return () => SIGNED_OUT.removeEventListener('signed-out', ask);
   }, []);
+  const isStranger = who?.isAsked === true && !who.device;
+  useEffect(() => {
+    if (isStranger) void forgetReads();
+  }, [isStranger]);
   const painterId = who?.isAsked ? who.me?.id : pickedId;
   const role = who?.isAsked ? who.me?.role : 'lead';
   const painter =
