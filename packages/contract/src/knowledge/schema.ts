@@ -250,8 +250,8 @@ export const RepairsFile = () =>
       except: z.array(Id),
       rungs: z.array(Rung),
       /**
-       * Faults that what lies below takes part in, and what is asked about it before anything is done
-       * over it.
+       * Faults that what lies below takes part in, and what is asked about it before anything is
+       * done over it.
        */
       asks: z.strictObject({ faults: z.array(Id), questions: z.array(Id) }),
     }),
