@@ -77,6 +77,7 @@ for (const page of PAGES.map(withKind))
   }) => {
     const faults: string[] = [];
     tab.on('pageerror', ({ message }) => faults.push(message));
+    tab.on('console', (said) => said.type() === 'error' && faults.push(said.text()));
     await countJumps(tab);
     const address = await addressOf(page);
     await open(tab, address);

@@ -1,3 +1,4 @@
+import './noStrings.ts';
 import './fonts.ts';
 import '@mantine/core/styles.css';
 import './theme.css';

@@ -1,4 +1,5 @@
 /** Runs what is heavy off the page: the calculations that are, and the film map for the lab. */
+import '../noStrings.ts';
 import { heavyOutcome, type HeavyName } from '@orthochrom/contract/heavy.ts';
 import { filmMapOf } from '@orthochrom/core/gun/filmMap.ts';
 import { mapInputOf, type MapAsk } from '../lab/mapAsk.ts';
