@@ -41,6 +41,22 @@ async function comeIn(page: Page, name: keyof typeof PIN, pin = PIN[name]): Prom
   await press(page, 'Sign in');
 }
 
+const peopleOf = (page: Page) => page.getByRole('region', { name: 'People and tablets' });
+/** With a PIN of Tove's digits, the second of the shop. */
+async function becomesApprentice(page: Page, name: string): Promise<void> {
+  const people = peopleOf(page);
+  await people.getByRole('combobox', { name: `What ${name} is` }).click();
+  await page.getByRole('option', { name: /^apprentice/ }).click();
+  await people
+    .getByRole('row', { name: new RegExp(name) })
+    .getByRole('button')
+    .click();
+  await page.getByLabel('Six to twelve digits', { exact: true }).fill(PIN.Tove);
+  await expectAccessible(page);
+  await press(page, 'Keep this PIN');
+  await expect(people.getByRole('button', { name: 'Give a new PIN…' })).toHaveCount(2);
+}
+
 test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentice', async ({
   page,
   browser,
@@ -64,14 +80,8 @@ test('on the network: a code, two tablets, a stranger, a wrong PIN, an apprentic
   await goTo(page, '/settings');
   await fill(page, 'Another painter', 'Tove');
   await press(page, 'Add this painter');
-  const people = page.getByRole('region', { name: 'People and tablets' });
-  await people.getByRole('combobox', { name: 'What Tove is' }).click();
-  await page.getByRole('option', { name: /^apprentice/ }).click();
-  await people.getByRole('row', { name: /Tove/ }).getByRole('button').click();
-  await page.getByLabel('Six to twelve digits', { exact: true }).fill(PIN.Tove);
-  await expectAccessible(page);
-  await press(page, 'Keep this PIN');
-  await expect(people.getByRole('button', { name: 'Give a new PIN…' })).toHaveCount(2);
+  const people = peopleOf(page);
+  await becomesApprentice(page, 'Tove');
   await expect(people.getByText('Mixing bench')).toBeVisible();
 
   // A stranger is shown nothing: no name, no shop.
@@ -146,13 +156,7 @@ test('an apprentice’s own word asks a lead at the tablet, and the trail knows 
   const own = page.getByRole('region', { name: 'The shop' });
   await own.getByLabel(/apprentice’s own word/).check();
   await press(page, 'Save the shop');
-  const people = page.getByRole('region', { name: 'People and tablets' });
-  await people.getByRole('combobox', { name: 'What Osric is' }).click();
-  await page.getByRole('option', { name: /^apprentice/ }).click();
-  await people.getByRole('row', { name: /Osric/ }).getByRole('button').click();
-  await page.getByLabel('Six to twelve digits', { exact: true }).fill(PIN.Tove);
-  await press(page, 'Keep this PIN');
-  await expect(people.getByRole('button', { name: 'Give a new PIN…' })).toHaveCount(2);
+  await becomesApprentice(page, 'Osric');
   await page.request.post(`${shop.address}/api/probe`, {
     data: { minute: TEN_O_CLOCK, minutesPerSecond: 0 },
   });

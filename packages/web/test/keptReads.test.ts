@@ -4,7 +4,7 @@
  */
 import { IDBFactory } from 'fake-indexeddb';
 import { createStore, entries, set } from 'idb-keyval';
-import type { Cache } from 'swr';
+import { mutate, SWRConfig, type Cache } from 'swr';
 import { afterAll, afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { allThatCan } from '../src/api/benchReads.ts';
 import { changedReads, fillFromDevice, forgetReads } from '../src/api/keptReads.ts';
@@ -29,15 +29,18 @@ describe('what was read', () => {
     cache.set('/api/setup', { data: { a: [1] } });
     expect(changedReads(cache, written)).toHaveLength(1);
   });
-  it('is gone with the trust of the shop, and nothing fills a page from it', async () => {
+  it('is gone with the trust of the shop, from the device and from the open page', async () => {
+    const page = SWRConfig.defaultValue.cache;
     await set('/api/setup', { painters: ['Nell'] }, device);
     await set('/api/tickets/t', { vehicle: 'Linnet' }, device);
-    expect(await kept()).toHaveLength(2);
-    await forgetReads();
+    await fillFromDevice(page);
+    await mutate('/api/records?text=x', [{ vehicle: 'Plover' }], { revalidate: false });
+    await mutate('/api/sign-in', { isAsked: true }, { revalidate: false });
+    expect(page.get('/api/setup')?.data).toEqual({ painters: ['Nell'] });
+    await forgetReads(page);
     expect(await kept()).toEqual([]);
-    const cache = new Map() as unknown as Cache;
-    await fillFromDevice(cache);
-    expect([...cache.keys()]).toEqual([]);
+    const held = [...page.keys()].filter((address) => page.get(address)?.data !== undefined);
+    expect(held).toEqual(['/api/sign-in']);
   });
 });
 

@@ -1,26 +1,16 @@
 /** Building blocks of the schemas: a quantity takes its range from its own name. */
+import { remembered } from '@orthochrom/core/numerics/remembered.ts';
 import { z } from 'zod';
 import { rangeOf } from './ranges.ts';
 
 export const LONGEST_LIST = 64;
 
 /** Made once for a name: a schema takes longer to make than to use, and changes no more. */
-const madeOnce = <S>(make: (field: string) => S): ((field: string) => S) => {
-  const made = new Map<string, S>();
-  return (field) => {
-    const before = made.get(field);
-    if (before) return before;
-    const schema = make(field);
-    made.set(field, schema);
-    return schema;
-  };
-};
-
-export const quantity = madeOnce((field): z.ZodNumber => {
+export const quantity = remembered((field: string): z.ZodNumber => {
   const { from, to, unit } = rangeOf(field);
   return z.number().min(from).max(to).meta({ unit });
 });
-const quantityIfAny = madeOnce((field) => quantity(field).optional());
+const quantityIfAny = remembered((field: string) => quantity(field).optional());
 
 /** Amounts wanted or at hand, parts and sizes: nothing at all is not an amount. */
 export const moreThanZero = (field: string): z.ZodNumber => {

@@ -1,5 +1,6 @@
 /** Who is at the screen, and what stands before the shop: its first opening, or its door. */
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useSWRConfig } from 'swr';
 import { ApiFault, SIGNED_OUT } from '../api/client.ts';
 import { forgetReads } from '../api/keptReads.ts';
 import { useSetup, useWho } from '../api/reads.ts';
@@ -23,6 +24,7 @@ type AtTheDoor = {
 };
 
 export function useAtTheDoor(): AtTheDoor {
+  const { cache } = useSWRConfig();
   const { data: who, error: whoError } = useWho();
   const { data: setup, error } = useSetup();
   const [pickedId, pick] = usePickedPainterId();
@@ -33,8 +35,8 @@ export function useAtTheDoor(): AtTheDoor {
   }, []);
   const isStranger = who?.isAsked === true && !who.device;
   useEffect(() => {
-    if (isStranger) void forgetReads();
-  }, [isStranger]);
+    if (isStranger) void forgetReads(cache);
+  }, [isStranger, cache]);
   const painterId = who?.isAsked ? who.me?.id : pickedId;
   const role = who?.isAsked ? who.me?.role : 'lead';
   const painter =
