@@ -7,6 +7,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { Plain } from './debian.mjs';
+import { oneAtATime } from './oneAtATime.mjs';
 
 /** Folders and files under packages, and what is there once it is built. */
 const PARTS = {
@@ -41,9 +42,8 @@ function stampOf(root, reads) {
   return hash.digest('hex');
 }
 
-/** @throws Plain where a build fails; what it said stands above */
-export function build(root, say, names = Object.keys(PARTS)) {
-  const stale = names.flatMap((name) => {
+const staleOf = (root, names) =>
+  names.flatMap((name) => {
     const { reads, makes } = PARTS[name];
     const file = path.join(root, `packages/server/dist/${name}.stamp`);
     const stamp = stampOf(root, reads);
@@ -53,6 +53,14 @@ export function build(root, say, names = Object.keys(PARTS)) {
       readFileSync(file, 'utf8') === stamp;
     return isBuilt ? [] : [{ name, file, stamp }];
   });
+
+/** @throws Plain where a build fails; what it said stands above */
+export function build(root, say, names = Object.keys(PARTS)) {
+  if (staleOf(root, names).length > 0)
+    oneAtATime(root, say, () => buildParts(root, say, staleOf(root, names)));
+}
+
+function buildParts(root, say, stale) {
   if (stale.length > 0) say('Building …');
   for (const { name, file, stamp } of stale) {
     const done = spawnSync(
