@@ -8,7 +8,8 @@ const KEPT = /\.(js|css|html|svg|woff2|webmanifest)$/;
 /** Its name holds its fingerprint: never another one under the same name. */
 const HASHED = /^assets\//;
 
-function keptFiles(folder: string): { url: string; revision: string | null }[] {
+/** What of a built folder is kept: hashed files by name, the others by what is in them. */
+export function keptFiles(folder: string): { url: string; revision: string | null }[] {
   const files = readdirSync(folder, { recursive: true, encoding: 'utf8' })
     .map((file) => file.split(path.sep).join('/'))
     .filter((file) => KEPT.test(file) && file !== 'sw.js' && !file.startsWith('types/'))
