@@ -169,7 +169,7 @@ test('a sheet is typed from paper, page by page, and planned with', async ({ pag
   };
   await type('Name', 'Shed enamel');
   await type('Line of products', 'Shed');
-  await choose1('Kind', 'singleStage');
+  await choose1('Kind', 'single stage');
   await page.getByRole('button', { name: 'Single stage', exact: true }).click();
   await toPage(/Mixing/);
   await type('Recipe, as printed', 'as it comes');

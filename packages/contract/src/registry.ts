@@ -32,9 +32,6 @@ import { tuneCalculation } from './calculations/tune.ts';
 import { turnsCalculation } from './calculations/turns.ts';
 import { viscosityCalculation } from './calculations/viscosity.ts';
 
-/** Raised when a figure that is kept could come out differently for the same input. */
-export const CALCULATION_VERSION = 7;
-
 export const registry = {
   convert: convertCalculation,
   climate: climateCalculation,

@@ -13,6 +13,7 @@ import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { insideUnder, secondSession } from './faces.ts';
 import { gateProduct } from './gateProduct.ts';
+import { newerIssueKept } from './newerIssue.ts';
 import { layersStanding } from './layersFound.ts';
 import {
   coatsUnder,
@@ -66,6 +67,7 @@ export function standingFor(
           ...secondSession(whole, coat),
         ]),
     ...layersStanding(whole, coat),
+    ...(tap === 'take' ? newerIssueKept(context) : []),
     ...(tap === 'spray' ? testPanelStanding(context, whole, coat) : []),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];

@@ -1,6 +1,7 @@
 /** One coat as Records tells it, and what coats are found by. */
 import { StageName } from '../shapes/trade.ts';
 import { z } from 'zod';
+import type { Sheet } from '../sheet/sheet.ts';
 import { Id } from './common.ts';
 import { Rating, type Coat } from './coat.ts';
 
@@ -25,6 +26,9 @@ export type FoundOnCoat = { findingId: string; fault: string; cause: string; con
 /** Who was signed in as something was done to a coat, and which lead put a hand to it. */
 export type Hand = { kind: string; at: string; signedIn: string; lead?: string };
 
+/** An issue of a sheet as a plan was worked out by it; `id` is the product's. */
+export type PlannedBy = Pick<Sheet, 'id' | 'name' | 'number' | 'issuedOn' | 'source'>;
+
 export type RecordRow = {
   coat: Coat;
   ticketNumber: string;
@@ -40,7 +44,11 @@ export type RecordRow = {
   rhPercent?: number;
   panelC?: number;
   materialC?: number;
+  /** Which issue of its product's sheet its stage goes by. */
+  sheetIssue?: number;
   found: FoundOnCoat[];
+  /** With one coat whole: the sheets that its plan was worked out by. */
+  plannedBy?: PlannedBy[];
   /** With one coat whole, where a PIN was asked. */
   hands?: Hand[];
 };

@@ -220,8 +220,8 @@ export type TicketWhole = {
 export const TicketQuery = z.strictObject({ after: Id.optional() });
 export type TicketQuery = z.infer<typeof TicketQuery>;
 
-/** Several tickets, whole: their ids with commas between them. */
-export const WholeQuery = z.strictObject({
+/** Several at once, tickets or issues of sheets: their ids with commas between them. */
+export const IdsQuery = z.strictObject({
   ids: z
     .string()
     .transform((text) => text.split(','))

@@ -25,6 +25,7 @@ export const COAT_FOLLOWS: Record<string, string> = {
   'wet-over-night': 'Broken off at the wrong place, a window closes over night.',
   'lifts-or-peels': 'Over a closed coat it lifts, or peels later.',
   'edge-unwatched': 'Nothing here watches its wet edges.',
+  'makers-change-misses': 'What the maker changed does not reach this coat.',
 };
 
 export const COAT_INSTEAD: Record<string, string> = {
@@ -33,6 +34,8 @@ export const COAT_INSTEAD: Record<string, string> = {
   'count-as-air-drying': 'Count it as air drying.',
   'clock-with-the-slowest': 'The clock starts with it.',
   'measure-the-panel': 'Measure it on the panel now.',
+  'to-newest-issue':
+    'Look at what differs. Until its first coat is begun the ticket’s form takes the stage to it.',
   'back-and-measure': 'Back with it, then measure the panel, not the lamp.',
   'heat-off-doors-open': 'Heat off, doors open.',
   'coats-with-flash': 'Coats with their flash.',

@@ -154,6 +154,7 @@ export const VERDICT_LEVEL = {
   'prep-open': 'stop',
   'prep-unticked': 'caution',
   'still-shrinking': 'caution',
+  'newer-sheet-issue': 'caution',
   'hardly-cures': 'caution',
   'bake-cooler-longer': 'caution',
   'bake-too-cool-to-count': 'caution',

@@ -1,7 +1,7 @@
 /** The demo's past: a job done, coat by coat, in the air of its day, with believable scatter. */
 import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
 import { planCoat } from '@orthochrom/contract/plan/planCoat.ts';
-import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import { CALCULATION_VERSION } from '@orthochrom/contract/version.ts';
 import type { StagePlan, Ticket } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat, TakenPlan } from '@orthochrom/contract/shop/coat.ts';
 import type { EntityManager } from 'typeorm';

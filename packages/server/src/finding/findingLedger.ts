@@ -5,7 +5,7 @@
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import { ask } from '@orthochrom/contract/calculations/ask.ts';
 import { diagnoseCalculation } from '@orthochrom/contract/calculations/diagnose.ts';
-import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import { CALCULATION_VERSION } from '@orthochrom/contract/version.ts';
 import {
   diagnoseInputOf,
   moveOf,

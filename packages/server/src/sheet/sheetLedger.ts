@@ -29,6 +29,15 @@ export async function latestSheets(manager: EntityManager): Promise<SheetVersion
   return latest.map(versionOf).sort((a, b) => a.sheet.name.localeCompare(b.sheet.name));
 }
 
+/** Every issue of a product's sheet, the newest first. */
+export async function issuesOf(manager: EntityManager, code: string): Promise<SheetVersion[]> {
+  const product = await manager.findOneBy(ProductTable, { code });
+  if (!product) return [];
+  const where = { productId: product.id };
+  const rows = await manager.find(SheetVersionTable, { where, order: { number: 'DESC' } });
+  return rows.map(versionOf);
+}
+
 export const sheetVersions = async (
   manager: EntityManager,
   ids: string[],

@@ -1,10 +1,12 @@
 import { Sheet, SheetFile } from '@orthochrom/contract/sheet/sheet.ts';
 import { sheetsCsv } from '@orthochrom/contract/sheet/sheetCsv.ts';
+import { IdsQuery } from '@orthochrom/contract/shop/ticket.ts';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Ledger } from '../event/ledger.ts';
-import { bodyOf } from '../http/request.ts';
-import { latestSheets, saveSheet, saveSheets } from './sheetLedger.ts';
+import { NotFound } from '../http/faults.ts';
+import { bodyOf, parsed } from '../http/request.ts';
+import { issuesOf, latestSheets, saveSheet, saveSheets, sheetVersions } from './sheetLedger.ts';
 
 export function sheetRoutes(ledger: Ledger): Router {
   const routes = Router();
@@ -27,6 +29,17 @@ export function sheetRoutes(ledger: Ledger): Router {
   });
   routes.get('/sheets/schema', (_req, res) => {
     res.json(z.toJSONSchema(Sheet));
+  });
+  /** Issues by their own ids, newest or not: a job half written was begun with them. */
+  routes.get('/sheets/kept', async (req, res) => {
+    res.json(await sheetVersions(ledger.manager, parsed(IdsQuery, req.query).ids));
+  });
+  /** Every issue of one product's sheet, the newest first: coats go on by the one they had. */
+  routes.get('/sheets/:code/issues', async (req, res) => {
+    const code = parsed(Sheet.shape.id, req.params.code);
+    const issues = await issuesOf(ledger.manager, code);
+    if (issues.length === 0) throw new NotFound(`There is no sheet ${code}.`);
+    res.json(issues);
   });
   routes.post('/sheets', async (req, res) => {
     res.status(201).json(await saveSheet(ledger, bodyOf(Sheet, req)));

@@ -7,7 +7,7 @@ import { planCoat, wordWanted } from '@orthochrom/contract/plan/planCoat.ts';
 import type { PlanContext } from '@orthochrom/contract/plan/planContext.ts';
 import { settingsNow, type SetNow } from '@orthochrom/contract/plan/settingsNow.ts';
 import { takenSetup } from '@orthochrom/contract/plan/takenPlan.ts';
-import { CALCULATION_VERSION } from '@orthochrom/contract/registry.ts';
+import { CALCULATION_VERSION } from '@orthochrom/contract/version.ts';
 import { settingNames } from '@orthochrom/contract/shop/coat.ts';
 import type {
   OverridePlan,

@@ -2,6 +2,7 @@
 import type {
   FoundOnCoat,
   Hand,
+  PlannedBy,
   RecordPage,
   RecordQuery,
   RecordRow,
@@ -9,6 +10,7 @@ import type {
 import Papa from 'papaparse';
 import { prepared } from '../database/prepared.ts';
 import type { EntityManager } from 'typeorm';
+import { sheetVersions } from '../sheet/sheetLedger.ts';
 import { coatOf, coatsWithoutPlan, sprayedOn } from './coatReader.ts';
 import { CoatTable, type CoatRow } from './coatTables.ts';
 import { FOUND, PAGE_ROWS, pageFound } from './recordFinder.ts';
@@ -51,7 +53,26 @@ export async function recordOf(
   const coat = await manager.findOneBy(CoatTable, { id: coatId });
   if (!coat) return undefined;
   const [row] = await described(manager, [coat]);
-  return { ...row!, hands: await handsOn(manager, coat) };
+  return {
+    ...row!,
+    plannedBy: await plannedBy(manager, coat),
+    hands: await handsOn(manager, coat),
+  };
+}
+
+/** The paint first, then what goes into it; nothing before a plan was taken. */
+async function plannedBy(manager: EntityManager, { planned }: CoatRow): Promise<PlannedBy[]> {
+  const ids = planned?.sheetVersionIds ?? [];
+  const kept = await sheetVersions(manager, ids);
+  return kept
+    .sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id))
+    .map(({ sheet: { id, name, number, issuedOn, source } }) => ({
+      id,
+      name,
+      number,
+      issuedOn,
+      source,
+    }));
 }
 
 /** Out of the trail, oldest first. */
@@ -73,6 +94,7 @@ type Beside = Pick<
   | 'colourName'
   | 'coats'
   | 'product'
+  | 'sheetIssue'
   | 'gun'
   | 'painter'
   | 'room'
@@ -83,6 +105,7 @@ const besides = (manager: EntityManager, ids: readonly string[]): Promise<Beside
     manager,
     `select c.id, t.number as "ticketNumber", t.vehicle, s.kind as stage,
        s.colour_name as "colourName", s.coats, coalesce(v.body ->> 'name', '') as product,
+       v.number as "sheetIssue",
        coalesce(g.name, '') as gun, coalesce(w.name, '') as painter, coalesce(r.name, '') as room
      from coat c join ticket t on t.id = c.ticket_id join stage s on s.id = c.stage_id
        left join sheet_version v on v.id = s.sheet_version_id left join gun g on g.id = c.gun_id
@@ -139,6 +162,7 @@ export const recordsCsv = (rows: readonly RecordRow[], isHeaded: boolean): strin
       stage: row.stage,
       coat: coat.ordinal,
       product: row.product,
+      sheet_issue: row.sheetIssue,
       colour: row.colourName,
       painter: row.painter,
       room: row.room,

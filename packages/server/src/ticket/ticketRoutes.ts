@@ -6,7 +6,7 @@ import {
   TicketEdit,
   TicketQuery,
   TimerConfirm,
-  WholeQuery,
+  IdsQuery,
 } from '@orthochrom/contract/shop/ticket.ts';
 import {
   Look,
@@ -74,7 +74,7 @@ export function ticketRoutes(ledger: Ledger, { probe, gauge }: Instruments): Rou
   });
   routes.get('/tickets/whole', async (req, res) => {
     const all = [];
-    for (const id of parsed(WholeQuery, req.query).ids) all.push(await whole(id));
+    for (const id of parsed(IdsQuery, req.query).ids) all.push(await whole(id));
     res.json(all);
   });
   routes.get('/tickets/:id', async (req, res) => {

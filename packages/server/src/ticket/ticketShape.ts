@@ -176,7 +176,16 @@ async function refuseStrangeTints(manager: EntityManager, stages: Shape['stages'
   );
 }
 
-/** A stage with coats already begun can neither be dropped nor get fewer coats than were begun. */
+const STAYS = {
+  sheetVersionId:
+    'Coats of this stage were begun: it goes by the issue of the sheet that it began with.',
+  kind: 'Coats of this stage were begun: it stays the stage that it began as.',
+};
+
+/**
+ * A stage with coats already begun can neither be dropped nor get fewer coats than were begun, and
+ * stays what it was when they were: their records say so.
+ */
 async function refuseLosingWork(
   manager: EntityManager,
   ticketId: string,
@@ -185,6 +194,7 @@ async function refuseLosingWork(
   const begun = (await manager.findBy(CoatTable, { ticketId })).filter(
     ({ state, archivedAt }) => state !== 'planned' && !archivedAt,
   );
+  const kept = await manager.findBy(StageTable, { ticketId });
   for (const coat of begun) {
     const index = stages.findIndex(({ id }) => id === coat.stageId);
     if (index === -1)
@@ -199,6 +209,10 @@ async function refuseLosingWork(
         'contradiction',
         `coats is ${stages[index]!.coats}, yet coat ${coat.ordinal} was begun.`,
       );
+    const was = kept.find(({ id }) => id === coat.stageId)!;
+    for (const field of ['sheetVersionId', 'kind'] as const)
+      if (stages[index]![field] !== was[field])
+        throw BadInput.at(['stages', index, field], 'contradiction', STAYS[field]);
   }
 }
 

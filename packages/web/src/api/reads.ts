@@ -38,6 +38,12 @@ export const useSetup = () => useRead<ShopSetup>(ADDRESS.setup);
 export const useWho = () => useRead<WhoIsHere>(ADDRESS.signIn);
 export const useDevices = () => useRead<Device[]>(ADDRESS.devices);
 export const useSheets = () => useRead<SheetVersion[]>(ADDRESS.sheets);
+/** Issues by their own ids, newest or not. */
+export const useSheetsKept = (ids: readonly string[]) =>
+  useRead<SheetVersion[]>(ids.length > 0 ? ADDRESS.sheetsKept(ids) : undefined);
+/** Every issue of one product's sheet, the newest first. */
+export const useSheetIssues = (productId: string | undefined) =>
+  useRead<SheetVersion[]>(productId && ADDRESS.sheetIssues(productId));
 export const useTests = () => useRead<StoredTest[]>(ADDRESS.tests);
 export const useCare = () => useRead<GunCareNow[]>(ADDRESS.care);
 export const useGunStory = (gunId: string) => useRead<GunStory>(ADDRESS.gun(gunId, 'story'));

@@ -26,8 +26,10 @@ export const ADDRESS = {
   wholeShopTake: (id: string) => `/api/shop-file/${id}/take`,
   wholeShopLaid: (id: string) => `/api/shop-file/${id}`,
   sheets: '/api/sheets',
+  sheetsKept: (ids: readonly string[]) => asked('/api/sheets/kept', { ids: ids.join() }),
   sheetsExport: '/api/sheets/export',
   sheetsCsv: '/api/sheets/table',
+  sheetIssues: (productId: string) => `/api/sheets/${encodeURIComponent(productId)}/issues`,
   shop: '/api/shop',
   prices: (productId: string) => `/api/products/${encodeURIComponent(productId)}/prices`,
   cardPhoto: (cardId: string, query?: { painterId: string }) =>

@@ -30,6 +30,7 @@ import { RATING_MARK, testPanelSaid } from './recordWords.ts';
 import { DoneAfter } from './DoneAfter.tsx';
 import { Hands } from './Hands.tsx';
 import { MadeReady } from './MadeReady.tsx';
+import { PlannedBy } from './PlannedBy.tsx';
 import { gateText, Fact, SettingRow } from './RecordFacts.tsx';
 import { whenText } from '../words/timeText.ts';
 
@@ -189,6 +190,7 @@ export function CoatRecordPage() {
             </p>
           </div>
         )}
+        <PlannedBy planned={coat.planned} issues={row.plannedBy} />
         <Hands hands={row.hands} />
         <div className="card stack">
           <h2 className="tape" style={{ alignSelf: 'start' }}>

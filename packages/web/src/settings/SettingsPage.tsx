@@ -1,4 +1,5 @@
 /** The shop made one's own: painters with their units and ways, rooms, cups. */
+import { CALCULATION_VERSION, VERSION } from '@orthochrom/contract/version.ts';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { ForRole } from '../frame/ForRole.tsx';
@@ -33,6 +34,10 @@ export function SettingsPage() {
         <ForRole atLeast="painter">
           <ShopThings />
         </ForRole>
+        <p className="quiet">
+          Orthochrom {VERSION}, calculations {CALCULATION_VERSION}: each record says by which it was
+          planned.
+        </p>
       </div>
     </>
   );

@@ -52,7 +52,7 @@ export function ImportPreview({ file, kept, onEnd }: ImportPreviewProps) {
           Line {line}, {field}: {message}.
         </p>
       ))}
-      {incoming.map(({ id, name, state, differences, refusals }) => (
+      {incoming.map(({ id, name, state, differences, refusals, sheet }) => (
         <details key={id} open={state === 'refused'}>
           <summary>
             <strong>{name || id}</strong>: {STATE_WORD[state]}
@@ -63,7 +63,14 @@ export function ImportPreview({ file, kept, onEnd }: ImportPreviewProps) {
               {field}: {message}
             </p>
           ))}
-          {state === 'changed' && <Differences title={name} differences={differences} />}
+          {state === 'changed' && (
+            <Differences
+              title={name}
+              sheet={sheet!}
+              products={kept.map((version) => version.sheet)}
+              {...{ differences }}
+            />
+          )}
         </details>
       ))}
       <div className="row">

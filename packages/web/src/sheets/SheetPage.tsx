@@ -2,17 +2,18 @@
 import { NotYet } from '../frame/NotYet.tsx';
 import { Button } from '@mantine/core';
 import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
-import type { Sheet, SheetRecipe } from '@orthochrom/contract/sheet/sheet.ts';
-import { Link, useParams } from 'react-router';
-import { useSetup, useSheets } from '../api/reads.ts';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useSetup, useSheetIssues, useSheets } from '../api/reads.ts';
 import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
-import { timesOf } from '@orthochrom/core/inForce/timesOf.ts';
 import { madeFor } from './madeFor.ts';
+import { RecipeOnSheet } from './RecipeOnSheet.tsx';
+import { SheetIssues } from './SheetIssues.tsx';
+import { issueText, KIND_NAME } from './sheetWords.ts';
 import { TinPrices } from './TinPrices.tsx';
 import { BASIS_NAME, CHEMISTRY_NAME } from '../words/tradeNames.ts';
-import { formatFor, minutesText, type Format } from '@orthochrom/contract/words/format.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 
 export function SheetPage() {
   const { id = '' } = useParams();
@@ -21,9 +22,24 @@ export function SheetPage() {
   const { data: setup } = useSetup();
   const { painter } = usePainter();
   const format = formatFor(painter.units);
-  const sheet = sheets?.find((version) => version.sheet.id === id)?.sheet;
+  const newest = sheets?.find((version) => version.sheet.id === id)?.sheet;
+  const issuesRead = useSheetIssues(newest && id);
+  const [query] = useSearchParams();
   if (!sheets) return <NotYet reads={[sheetsRead]} what="the sheet" />;
-  if (!sheet) return <p className="page">There is no such sheet.</p>;
+  if (!newest) return <p className="page">There is no such sheet.</p>;
+  const asked = query.get('issue');
+  const isEarlier = asked !== null && asked !== String(newest.number);
+  if (isEarlier && !issuesRead.data)
+    return <NotYet reads={[issuesRead]} what="the earlier issue" />;
+  const sheet = isEarlier
+    ? issuesRead.data!.find((version) => String(version.sheet.number) === asked)?.sheet
+    : newest;
+  if (!sheet)
+    return (
+      <p className="page">
+        {newest.name} has no issue {asked}. <Link to={`/sheets/${id}`}>Its newest</Link>
+      </p>
+    );
   const products = new Map(sheets.map((version) => [version.sheet.id, version.sheet]));
   const names = (ids: string[] | undefined) =>
     (ids ?? [])
@@ -33,7 +49,10 @@ export function SheetPage() {
   const temperature = (c: number | undefined) =>
     c === undefined ? undefined : format.joined(format.temperature(c));
   const facts: [string, string | undefined][] = [
-    ['Kind', `${sheet.kind}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`],
+    [
+      'Kind',
+      `${KIND_NAME[sheet.kind]}, ${sheet.carrier}, ${CHEMISTRY_NAME[sheet.hardenerChemistry]}`,
+    ],
     ['Reducers it takes', names(sheet.grades) || undefined],
     ['Hardeners it takes', names(sheet.hardeners) || undefined],
     ['Made for', sheet.grade ? madeFor(sheet.grade, format) : undefined],
@@ -61,17 +80,22 @@ export function SheetPage() {
   ];
   return (
     <>
-      <PageHead
-        title={sheet.name}
-        line={`Issue ${sheet.number}, ${sheet.issuedOn}, ${sheet.source === 'sheet' ? 'the maker’s sheet' : sheet.source}`}
-      >
-        <ForRole atLeast="painter">
-          <Button component={Link} to={`/sheets/${sheet.id}/edit`} variant="default">
-            Write the next issue
-          </Button>
-        </ForRole>
+      <PageHead title={sheet.name} line={issueText(sheet)}>
+        {!isEarlier && (
+          <ForRole atLeast="painter">
+            <Button component={Link} to={`/sheets/${sheet.id}/edit`} variant="default">
+              Write the next issue
+            </Button>
+          </ForRole>
+        )}
       </PageHead>
       <div className="page stack">
+        {isEarlier && (
+          <p className="card" role="note">
+            An earlier issue, kept for the coats that were planned by it. What is planned anew goes
+            by <Link to={`/sheets/${id}`}>issue {newest.number}</Link>.
+          </p>
+        )}
         {uncovered && <p className="card">{uncovered}</p>}
         <div className="card">
           <dl
@@ -93,82 +117,19 @@ export function SheetPage() {
           </dl>
         </div>
         <ForRole atLeast="painter">
-          {setup && <TinPrices key={sheet.id} sheet={sheet} setup={setup} />}
+          {setup && !isEarlier && <TinPrices key={sheet.id} sheet={sheet} setup={setup} />}
         </ForRole>
         {sheet.recipes?.map((recipe) => (
-          <Recipe key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
+          <RecipeOnSheet key={recipe.name} sheet={sheet} recipe={recipe} format={format} />
         ))}
+        {issuesRead.data && issuesRead.data.length > 1 && (
+          <SheetIssues
+            issues={issuesRead.data.map((version) => version.sheet)}
+            shown={sheet.number}
+            products={[...products.values()]}
+          />
+        )}
       </div>
     </>
-  );
-}
-
-function Recipe({ sheet, recipe, format }: { sheet: Sheet; recipe: SheetRecipe; format: Format }) {
-  const { times } = recipe;
-  const { before } = timesOf({
-    stage: sheet.stages?.[0] ?? 'base',
-    carrier: sheet.carrier,
-    class: sheet.materialClass,
-    activated: recipe.parts.some(({ role }) => role === 'hardener'),
-    sheet: times,
-  });
-  const [flash, heat] = [before.coat, before.bake];
-  const cells: [string, string | undefined][] = [
-    ['Coats', recipe.coats.join(' to ')],
-    [
-      'Wet film',
-      `${recipe.wetFilmUm.map((um) => format.film(um).text).join(' to ')} ${format.film(1).unit}`,
-    ],
-    ['Nozzle', `${recipe.nozzleMm.join(' to ')} mm`],
-    [
-      'Pot life',
-      recipe.potLife
-        ? `${minutesText(recipe.potLife.minutes)} at ${format.joined(format.temperature(recipe.potLife.atC))}`
-        : undefined,
-    ],
-    [
-      'Flash',
-      `${minutesText(flash.value.minutes)}, at least ${minutesText(flash.value.floorMinutes)}${flash.source === 'sheet' ? '' : ': usual, not the sheet’s'}`,
-    ],
-    [
-      'To the next product',
-      times.toNextMinutes === undefined ? undefined : minutesText(times.toNextMinutes),
-    ],
-    [
-      'Before heat',
-      `${minutesText(heat.value.minutes)}${heat.source === 'sheet' ? '' : ': usual, not the sheet’s'}`,
-    ],
-    [
-      'Sand first after',
-      times.maxRecoatMinutes === undefined ? undefined : minutesText(times.maxRecoatMinutes),
-    ],
-    [
-      'Bake',
-      times.bakeC === undefined
-        ? undefined
-        : `${times.bakeMinutes} min at ${format.joined(format.temperature(times.bakeC))} on the panel`,
-    ],
-  ];
-  return (
-    <section className="card stack">
-      <h2 className="tape" style={{ alignSelf: 'start' }}>
-        {recipe.name}
-      </h2>
-      <p>
-        {recipe.use}: {recipe.parts.map(({ parts, role }) => `${parts} ${role}`).join(' to ')} by
-        volume
-        {recipe.additions?.map(({ percent, of, role }) => `, ${role} ${percent} % of ${of}`)}
-      </p>
-      <div className="grid2">
-        {cells
-          .filter(([, value]) => value)
-          .map(([label, value]) => (
-            <div key={label}>
-              <div className="label">{label}</div>
-              <strong>{value}</strong>
-            </div>
-          ))}
-      </div>
-    </section>
   );
 }

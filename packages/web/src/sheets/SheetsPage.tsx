@@ -11,22 +11,12 @@ import { ForRole } from '../frame/ForRole.tsx';
 import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { madeFor } from './madeFor.ts';
+import { KIND_NAME } from './sheetWords.ts';
+import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import styles from './SheetsPage.module.css';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 
-const KINDS = [
-  'primer',
-  'sealer',
-  'base',
-  'effect',
-  'singleStage',
-  'clear',
-  'reducer',
-  'hardener',
-  'adjuster',
-  'additive',
-  'cleaner',
-];
+const KINDS = Object.keys(KIND_NAME) as Sheet['kind'][];
 
 export function SheetsPage() {
   const read = useSheets();
@@ -77,7 +67,7 @@ export function SheetsPage() {
           .filter(({ list }) => list.length > 0)
           .map(({ kind, list }) => (
             <section key={kind} className={`card scrollx ${styles['list']}`}>
-              <h2 className="tape">{kind === 'singleStage' ? 'single stage' : kind}</h2>
+              <h2 className="tape">{KIND_NAME[kind]}</h2>
               <table className="plain">
                 <tbody>
                   {list.map(({ id, sheet }) => (

@@ -172,7 +172,11 @@ function SheetForm({ was, products }: { was: Sheet | undefined; products: Sheet[
       </div>
       {differences.length > 0 && (
         <div className="page">
-          <Differences title="What this issue changes" differences={differences} />
+          <Differences
+            title="What this issue changes"
+            sheet={whole}
+            {...{ differences, products }}
+          />
         </div>
       )}
     </>

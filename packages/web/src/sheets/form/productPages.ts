@@ -11,6 +11,7 @@ import {
 import { MATERIAL_NAME } from '@orthochrom/contract/words/tradeWords.ts';
 import { HISTORY_NAME } from '../../ticket/found/foundWords.ts';
 import { CHEMISTRY_NAME, STAGE_NAME } from '../../words/tradeNames.ts';
+import { KIND_NAME, SOURCE_NAME } from '../sheetWords.ts';
 import { celsius, same, type Option, type SheetPage } from './sheetFields.ts';
 
 export const WHAT_IT_IS: SheetPage = {
@@ -22,21 +23,14 @@ export const WHAT_IT_IS: SheetPage = {
       path: 'kind',
       label: 'Kind',
       kind: 'choice',
-      options: same([
-        ...['primer', 'sealer', 'base', 'effect', 'singleStage', 'clear'],
-        ...['reducer', 'hardener', 'adjuster', 'additive', 'cleaner'],
-      ]),
+      options: Object.entries(KIND_NAME).map(([kind, word]): Option => [kind, word]),
     },
     { path: 'carrier', label: 'Carried by', kind: 'choice', options: same(CARRIERS) },
     {
       path: 'source',
       label: 'Whose word',
       kind: 'choice',
-      options: [
-        ['sheet', 'the maker’s sheet'],
-        ['shopHabit', 'a habit of the shop'],
-        ['default', 'a usual figure'],
-      ],
+      options: Object.entries(SOURCE_NAME).map(([source, word]): Option => [source, word]),
     },
     { path: 'issuedOn', label: 'Printed on', kind: 'date' },
     {

@@ -10,7 +10,7 @@ import { useSetup, useSheets, useTicket } from '../../api/reads.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { TicketForm } from './TicketForm.tsx';
-import { draftFaults, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
+import { draftFaults, stagesBegun, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
 
 export function EditTicketPage() {
   const { id = '' } = useParams();
@@ -54,6 +54,7 @@ function EditTicket({ whole }: { whole: TicketWhole }) {
           faults={faults}
           setup={setup}
           sheets={sheets}
+          begun={stagesBegun(whole)}
           onChange={setDraft}
         />
         <div className="row">

@@ -9,18 +9,24 @@ import { useLocalStorage } from '@mantine/hooks';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { useNavigate } from 'react-router';
 import { saveJson } from '../../api/client.ts';
-import { useSetup, useSheets } from '../../api/reads.ts';
+import { useSetup, useSheets, useSheetsKept } from '../../api/reads.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { usePainter } from '../../frame/painter.ts';
 import { TicketForm } from './TicketForm.tsx';
-import { draftFaults, emptyDraft, withPanelsInStages, type TicketDraft } from './ticketDraft.ts';
+import {
+  draftFaults,
+  emptyDraft,
+  pinnedBeside,
+  withPanelsInStages,
+  type TicketDraft,
+} from './ticketDraft.ts';
 
 export function NewTicketPage() {
   const setupRead = useSetup();
   const setup = setupRead.data;
   const sheetsRead = useSheets();
-  const sheets = sheetsRead.data;
+  const latest = sheetsRead.data;
   const { painter } = usePainter();
   const navigate = useNavigate();
   const [kept, keepDraft, clearDraft] = useLocalStorage<TicketDraft | null>({
@@ -29,7 +35,12 @@ export function NewTicketPage() {
     getInitialValueInEffect: false,
   });
   const [busy, write] = useWrite();
-  if (!setup || !sheets) return <NotYet reads={[setupRead, sheetsRead]} what="the shop" />;
+  // A draft may be older than an issue: it goes by those that it was begun with.
+  const older = latest ? pinnedBeside(kept?.stages ?? [], latest) : [];
+  const olderRead = useSheetsKept(older);
+  if (!setup || !latest || (older.length > 0 && !olderRead.data))
+    return <NotYet reads={[setupRead, sheetsRead, olderRead]} what="the shop" />;
+  const sheets = [...latest, ...(olderRead.data ?? [])];
   const draft = kept ?? emptyDraft(setup.rooms[0]!.id);
   const faults = draftFaults(draft, painter.id, sheets);
   const open = () =>

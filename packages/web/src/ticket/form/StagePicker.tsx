@@ -6,18 +6,22 @@ import { useMemo } from 'react';
 import { GroundCards } from '../ground/GroundCards.tsx';
 import { STAGE_NAME } from '../../words/tradeNames.ts';
 import styles from './StagePicker.module.css';
-import { newStage, paintSheets, type TicketDraft } from './ticketDraft.ts';
+import { StageIssue } from './StageIssue.tsx';
+import { byIssue, newestIssues, newStage, paintSheets, type TicketDraft } from './ticketDraft.ts';
 
 type StagePickerProps = {
   draft: TicketDraft;
   setup: ShopSetup;
+  /** Those that stages are pinned to, and the newest of every product. */
   sheets: SheetVersion[];
+  /** Stages that stay with their sheet: coats of them were begun. */
+  begun: ReadonlySet<string>;
   onChange: (stages: StagePlan[]) => void;
   error: string | undefined;
 };
 
-export function StagePicker({ draft, setup, sheets, onChange, error }: StagePickerProps) {
-  const paints = paintSheets(sheets);
+export function StagePicker({ draft, setup, sheets, begun, onChange, error }: StagePickerProps) {
+  const paints = paintSheets(newestIssues(sheets));
   const change = (id: string, changes: StageChanges) =>
     onChange(
       draft.stages.map((stage) => (stage.id === id ? without({ ...stage, ...changes }) : stage)),
@@ -30,7 +34,8 @@ export function StagePicker({ draft, setup, sheets, onChange, error }: StagePick
           key={stage.id}
           {...{ stage, setup, draft, sheets }}
           place={i + 1}
-          sheet={paints.find(({ id }) => id === stage.sheetVersionId)?.sheet}
+          sheet={sheets.find(({ id }) => id === stage.sheetVersionId)?.sheet}
+          isBegun={begun.has(stage.id)}
           onChange={(changes) => change(stage.id, changes)}
           onRemove={() => onChange(draft.stages.filter(({ id }) => id !== stage.id))}
         />
@@ -67,31 +72,45 @@ type StageProps = {
   setup: ShopSetup;
   draft: TicketDraft;
   sheets: SheetVersion[];
+  isBegun: boolean;
   onChange: (changes: StageChanges) => void;
   onRemove: () => void;
 };
 
-function Stage({ stage, place, sheet, setup, draft, sheets, onChange, onRemove }: StageProps) {
+function Stage(props: StageProps) {
+  const { stage, place, sheet, setup, draft, sheets, isBegun, onChange, onRemove } = props;
   const over = useMemo(
     () => colourOver(draft.stages, stage.id, sheets),
     [draft.stages, stage.id, sheets],
   );
   const { panels, jobSize } = draft;
   const job = useMemo(() => ({ panels, jobSize }), [panels, jobSize]);
-  if (!sheet) return null;
+  const name = (
+    <div className={styles['name']}>
+      <strong>
+        {place}. {STAGE_NAME[stage.kind]}
+      </strong>
+      <span className="quiet">{sheet?.name ?? 'its sheet is not kept in this shop'}</span>
+      <CloseButton size="xl" aria-label={`Take stage ${place} off`} onClick={onRemove} />
+    </div>
+  );
+  if (!sheet) return <div className={styles['stage']}>{name}</div>;
+  const newest = newestIssues(sheets).find((version) => version.sheet.id === sheet.id);
   const recipe = sheet.recipes?.find(({ name }) => name === stage.recipeName);
   return (
     <div className={styles['stage']}>
-      <div className={styles['name']}>
-        <strong>
-          {place}. {STAGE_NAME[stage.kind]}
-        </strong>
-        <span className="quiet">{sheet.name}</span>
-        <CloseButton size="xl" aria-label={`Take stage ${place} off`} onClick={onRemove} />
-      </div>
+      {name}
+      {newest && newest.sheet.number > sheet.number && (
+        <StageIssue
+          {...{ sheet, newest, isBegun }}
+          products={sheets.map((version) => version.sheet)}
+          onTake={() => onChange(byIssue(stage, newest))}
+        />
+      )}
       {(sheet.stages?.length ?? 0) > 1 && (
         <Select
           label="As"
+          disabled={isBegun}
           value={stage.kind}
           data={sheet.stages!.map((kind) => ({ value: kind, label: STAGE_NAME[kind] }))}
           onChange={(kind) => kind && onChange({ kind: kind as StagePlan['kind'] })}

@@ -26,10 +26,15 @@ type TicketFormProps = {
   faults: DraftFault[];
   setup: ShopSetup;
   sheets: SheetVersion[];
+  /** Stages that stay with their sheet. */
+  begun?: ReadonlySet<string>;
   onChange: (draft: TicketDraft) => void;
 };
 
-export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFormProps) {
+const NONE_BEGUN: ReadonlySet<string> = new Set();
+
+export function TicketForm(props: TicketFormProps) {
+  const { draft, faults, setup, sheets, begun = NONE_BEGUN, onChange } = props;
   const change = (changes: Partial<TicketDraft>) =>
     onChange(withPanelsInStages({ ...draft, ...changes }, sheets));
   const answer = useMemo(() => layersFound(draft, sheets), [draft, sheets]);
@@ -104,6 +109,7 @@ export function TicketForm({ draft, faults, setup, sheets, onChange }: TicketFor
         draft={{ ...draft, stages: listedStages(draft) }}
         setup={setup}
         sheets={sheets}
+        begun={begun}
         onChange={(stages) =>
           change({ stages: [...draft.stages.filter(({ face }) => face), ...stages] })
         }

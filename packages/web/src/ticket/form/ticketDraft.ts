@@ -12,6 +12,7 @@ import {
   type Panel,
   type SheetVersion,
   type StagePlan,
+  type TicketWhole,
 } from '@orthochrom/contract/shop/ticket.ts';
 import type { ShopSetup } from '@orthochrom/contract/shop/setup.ts';
 import { v7 as newId } from 'uuid';
@@ -163,6 +164,52 @@ export function draftFaults(
         message: path.at(-1) === 'panelIds' ? 'This stage covers no panel.' : message,
       }));
 }
+
+/** Ids of issues that these stages are pinned to and that are not among those. */
+export const pinnedBeside = (
+  stages: readonly StagePlan[],
+  latest: readonly SheetVersion[],
+): string[] => [
+  ...new Set(
+    stages
+      .map(({ sheetVersionId }) => sheetVersionId)
+      .filter((pinned) => !latest.some(({ id }) => id === pinned)),
+  ),
+];
+
+/** The newest issue of each product. */
+export const newestIssues = (sheets: readonly SheetVersion[]): SheetVersion[] =>
+  sheets.filter(({ sheet }) =>
+    sheets.every((other) => other.sheet.id !== sheet.id || other.sheet.number <= sheet.number),
+  );
+
+/** By another issue of its sheet: the recipe of that name, where it still has it. */
+export const byIssue = (
+  stage: StagePlan,
+  { id: sheetVersionId, sheet }: SheetVersion,
+): Pick<StagePlan, 'sheetVersionId' | 'recipeName'> => ({
+  sheetVersionId,
+  recipeName: (sheet.recipes!.find(({ name }) => name === stage.recipeName) ?? sheet.recipes![0]!)
+    .name,
+});
+
+/** Stages whose coats are on, or begun: they stay with the issue of the sheet that they have. */
+export const stagesBegun = ({
+  ticket: { stages },
+  coats,
+}: Pick<TicketWhole, 'ticket' | 'coats'>): Set<string> => {
+  const begun = stages.filter(({ id }) =>
+    coats.some(({ stageId, state }) => stageId === id && state !== 'planned'),
+  );
+  // A hidden face's session is written by the listed stage of its kind.
+  const isBegun = ({ id, kind, sheetVersionId }: StagePlan): boolean =>
+    begun.some(
+      (one) =>
+        one.id === id ||
+        (one.face === 'inside' && one.kind === kind && one.sheetVersionId === sheetVersionId),
+    );
+  return new Set(stages.filter(isBegun).map(({ id }) => id));
+};
 
 export const paintSheets = (sheets: SheetVersion[]): SheetVersion[] =>
   sheets.filter(

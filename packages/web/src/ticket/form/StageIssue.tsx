@@ -1,0 +1,52 @@
+/**
+ * Which issue of its sheet a stage goes by, where a newer one is kept; until it is begun it may go
+ * over.
+ */
+import { Button } from '@mantine/core';
+import { paintDifferences } from '@orthochrom/contract/plan/newerIssue.ts';
+import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
+import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
+import { Differences } from '../../sheets/Differences.tsx';
+import styles from './StagePicker.module.css';
+
+type StageIssueProps = {
+  sheet: Sheet;
+  newest: SheetVersion;
+  products: readonly Sheet[];
+  isBegun: boolean;
+  onTake: () => void;
+};
+
+export function StageIssue({ sheet, newest, products, isBegun, onTake }: StageIssueProps) {
+  const differences = paintDifferences(sheet, newest.sheet);
+  return (
+    <div className={styles['issue']} role="note">
+      <p>
+        Goes by issue {sheet.number} of its sheet; issue {newest.sheet.number}, printed{' '}
+        {newest.sheet.issuedOn}, is kept.{' '}
+        {isBegun ? 'A coat of this stage was begun: it stays with its issue.' : ''}
+      </p>
+      {!isBegun && (
+        <Button variant="default" onClick={onTake}>
+          Go by issue {newest.sheet.number}
+        </Button>
+      )}
+      {differences.length === 0 ? (
+        <span className="quiet">No figure differs.</span>
+      ) : (
+        <details>
+          <summary>
+            {differences.length === 1
+              ? 'One figure differs'
+              : `${differences.length} figures differ`}
+          </summary>
+          <Differences
+            title={`Issue ${newest.sheet.number} against issue ${sheet.number}`}
+            sheet={newest.sheet}
+            {...{ differences, products }}
+          />
+        </details>
+      )}
+    </div>
+  );
+}
