@@ -39,7 +39,7 @@ test('a newer issue is told at the mix; the stage goes over, and the record says
   await passGate(id);
   await page.goto(`/tickets/${id}`);
   await press(page, 'Air is right: on to the mix');
-  const told = page.getByText(/goes by issue 1, issue 2 is otherwise in one figure/);
+  const told = page.getByText(/goes by issue 1, issue 2 differs in one figure/);
   await expect(told).toBeVisible();
 
   await openTicketForm(page);

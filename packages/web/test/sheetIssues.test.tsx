@@ -8,6 +8,7 @@ import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { describe, expect, it } from 'vitest';
 import { sheets } from '../../contract/test/demoContext.ts';
 import { differenceText } from '../src/sheets/differenceText.ts';
+import { uncoveredText } from '../src/sheets/sheetWords.ts';
 import { PlannedBy } from '../src/records/PlannedBy.tsx';
 import { StagePicker } from '../src/ticket/form/StagePicker.tsx';
 import {
@@ -130,4 +131,10 @@ describe('a record', () => {
     expect(planned(CALCULATION_VERSION)).not.toContain('may come out otherwise');
     expect(planned(CALCULATION_VERSION - 1)).toContain('may come out otherwise');
   });
+});
+
+it('temperatures that no grade covers are told in the painter’s units', () => {
+  const range = { lowC: 15, highC: 25 };
+  expect(uncoveredText(range, inUnits({}))).toBe('No grade covers 15.0 to 25.0 °C.');
+  expect(uncoveredText(range, inUnits({ temperature: 'F' }))).toBe('No grade covers 59 to 77 °F.');
 });

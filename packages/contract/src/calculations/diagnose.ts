@@ -10,6 +10,7 @@ import {
   nowAdvice,
   repairText,
 } from '../diagnosis/advise.ts';
+import type { Units } from '../shop/setup.ts';
 import { DiagnoseAnswer, diagnoseShape } from '../shapes/diagnosis.ts';
 import {
   answerLabel,
@@ -27,7 +28,7 @@ import { defineCalculation } from './define.ts';
 const MOST_QUESTIONS = 6;
 
 /** Ids become names, readings become sentences; the figures stay core's. */
-function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
+function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer, units?: Units) {
   const fault = ({ id, probability }: { id: string; probability: number }) => ({
     id,
     name: faultName(id),
@@ -52,14 +53,14 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
       probability,
       ...(layer ? { layer } : {}),
       evidence: [
-        ...terms.map((term) => ({ text: termText(term), weight: term.logRatio })),
+        ...terms.map((term) => ({ text: termText(term, units), weight: term.logRatio })),
         ...answers.map((answer) => ({ text: causeTermText(answer), weight: answer.logRatio })),
       ].sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight)),
     })),
     cleared: diagnosis.cleared.map(({ id, terms, answers }) => ({
       id,
       why: [
-        ...terms.filter(({ logRatio }) => logRatio < 0).map(termText),
+        ...terms.filter(({ logRatio }) => logRatio < 0).map((term) => termText(term, units)),
         ...answers.map(causeTermText),
       ].join('; '),
     })),
@@ -67,12 +68,12 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer) {
     nextQuestions: questions,
     now: nowAdvice(diagnosis, mayBeWet),
     nextCoat,
-    nextJob: nextJobChanges(diagnosis),
+    nextJob: nextJobChanges(diagnosis, units),
     ...(mended ? { repair: mended } : {}),
     verdicts: verdicts.map((verdict) =>
       verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : ''),
     ),
-    reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis)),
+    reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis, units)),
   };
 }
 
@@ -96,7 +97,7 @@ function verdictNamed(verdict: Verdict, check: string): Verdict {
   return verdict;
 }
 
-function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
+function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis, units?: Units): Reason {
   const { params = {} } = reason;
   const text = (key: string) => plainText(params, key);
   if (reason.code === 'answer-points-to')
@@ -114,7 +115,10 @@ function reasonNamed(reason: Reason, { causes, cleared }: Diagnosis): Reason {
   const term = cause?.terms.find(({ reading }) => reading === params['reading']);
   return {
     ...reason,
-    params: { reading: term ? termText(term) : text('reading'), cause: causeName(text('cause')) },
+    params: {
+      reading: term ? termText(term, units) : text('reading'),
+      cause: causeName(text('cause')),
+    },
   };
 }
 
@@ -124,5 +128,8 @@ export const diagnoseCalculation = defineCalculation('diagnose', {
   compute: (input: BenchInput) => named(atBench(input)),
 });
 
-/** The answer to a judgement that was made already: the bench shows both and judges once. */
-export const toldOf = (bench: BenchAnswer) => worded(named(bench));
+/**
+ * The answer to a judgement that was made already, in a painter's units: the bench shows both and
+ * judges once.
+ */
+export const toldOf = (bench: BenchAnswer, units: Units) => worded(named(bench, units));

@@ -6,6 +6,7 @@ import type { RepairVerdict } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { CauseFound } from '@orthochrom/core/diagnosis/found.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
+import type { Units } from '../shop/setup.ts';
 import {
   causeName,
   causeWords,
@@ -162,7 +163,7 @@ const mixFirst = (times: number): string[] => [
 const isSpokenFor = (found: CauseFound | undefined): boolean =>
   [...(found?.terms ?? []), ...(found?.answers ?? [])].some(({ logRatio }) => logRatio > 0);
 
-export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
+export const nextJobChanges = ({ changes, causes }: Diagnosis, units?: Units): JobChange[] =>
   changes.map(({ cause }) => {
     const found = causes.find(({ id }) => id === cause);
     const loudest = [...(found?.terms ?? [])]
@@ -171,7 +172,7 @@ export const nextJobChanges = ({ changes, causes }: Diagnosis): JobChange[] =>
     return {
       setting: causeWords(cause).setting,
       change: causeWords(cause).nextJob,
-      why: loudest ? `${causeName(cause)} (${termText(loudest)})` : causeName(cause),
+      why: loudest ? `${causeName(cause)} (${termText(loudest, units)})` : causeName(cause),
     };
   });
 

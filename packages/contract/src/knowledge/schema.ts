@@ -3,6 +3,7 @@
  * ids tie the files together (references.ts).
  */
 import { FaultLayer, RepairVerdict } from '../shapes/trade.ts';
+import { READING_UNITS, type ReadingUnit } from '../words/readingUnits.ts';
 import { z } from 'zod';
 
 const LayerOrAny = z.union([FaultLayer, z.literal('any')]);
@@ -136,7 +137,7 @@ export const ReadingsFile = () =>
         z.strictObject({
           ...reading,
           kind: z.literal('number'),
-          unit: z.string(),
+          unit: z.enum(Object.keys(READING_UNITS) as ReadingUnit[]),
           from: z.number(),
           to: z.number(),
         }),

@@ -143,15 +143,15 @@ function figureFaults(
  * Where the sheet's own limits allow a panel temperature that none of its grades reaches: told, not
  * refused.
  */
-export function uncoveredRange(sheet: Sheet, products: Products): string | undefined {
+export function uncoveredRange(
+  sheet: Sheet,
+  products: Products,
+): { lowC: number; highC: number } | undefined {
   const grades = (sheet.grades ?? []).flatMap((id) => products.get(id)?.grade ?? []);
   if (grades.length === 0 || !sheet.limits) return undefined;
   const low = Math.min(...grades.map((g) => g.minC ?? -Infinity));
   const high = Math.max(...grades.map((g) => g.maxC ?? Infinity));
   const { minPanelC, maxPanelC } = sheet.limits;
-  if (minPanelC !== undefined && minPanelC < low)
-    return `No grade covers ${minPanelC} to ${low} °C.`;
-  return maxPanelC !== undefined && maxPanelC > high
-    ? `No grade covers ${high} to ${maxPanelC} °C.`
-    : undefined;
+  if (minPanelC !== undefined && minPanelC < low) return { lowC: minPanelC, highC: low };
+  return maxPanelC !== undefined && maxPanelC > high ? { lowC: high, highC: maxPanelC } : undefined;
 }

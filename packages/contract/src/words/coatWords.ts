@@ -78,9 +78,7 @@ export function changeText(
   const write = (value: number) =>
     field === 'turns'
       ? `${Number(value.toFixed(2))} turns`
-      : field === 'rampCPerMin'
-        ? `${Number(value.toFixed(1))} °C/min`
-        : figure(value, field);
+      : figure(value, field);
   const handMPerS = along?.gunSpeedMPerS;
   const hand =
     handMPerS === undefined

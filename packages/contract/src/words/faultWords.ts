@@ -5,7 +5,9 @@
 import type { EvidenceRow, Layer, ReadingValue } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { CauseTerm } from '@orthochrom/core/diagnosis/causes.ts';
 import type { Term } from '@orthochrom/core/diagnosis/evidence.ts';
+import type { Units } from '../shop/setup.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
+import { shownReading } from './readingUnits.ts';
 
 const byId = <T extends { id: string }>(list: readonly T[]): ReadonlyMap<string, T> =>
   new Map(list.map((item) => [item.id, item]));
@@ -43,34 +45,27 @@ export const LAYER_WORDS: Record<Layer, string> = {
   singleStage: 'single stage',
 };
 
-const UNIT_WORDS: Record<string, string> = {
-  degC: ' °C',
-  pct: ' %',
-  'pct points': ' %',
-  um: ' µm',
-  'degC/min': ' °C/min',
-  inch: ' in',
-  deg: '°',
-};
 /** As fine as such a reading can be taken. */
 const rounded = (value: number): number =>
   Number(value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2));
 
-/** A value of a reading with its unit; shares of what was wanted in per cent. */
-export function readingValueText(reading: string, value: ReadingValue): string {
+/**
+ * A value of a reading with its unit; shares of what was wanted in per cent.
+ * @param units the painter's; as it is kept where there is none
+ */
+export function readingValueText(reading: string, value: ReadingValue, units?: Units): string {
   const known = theKnowledge().files.readings.readings[reading];
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value.replaceAll('_', ' ');
   if (known?.kind !== 'number') return String(value);
-  if (known.unit === '') return `${rounded(value * 100)} %`;
-  if (known.unit === 'P') return `P${value}`;
-  return `${rounded(value)}${UNIT_WORDS[known.unit] ?? ` ${known.unit}`}`;
+  const { symbol, isPrefix, shown } = shownReading(known.unit, units);
+  return isPrefix ? `${symbol}${value}` : `${rounded(shown(value as number))}${symbol}`;
 }
 
 export const readingName = (reading: string): string =>
   theKnowledge().files.readings.readings[reading]?.name ?? reading;
 
-function limitText({ reading, is, than }: EvidenceRow): string {
+function limitText({ reading, is, than }: EvidenceRow, units?: Units): string {
   if (Array.isArray(than))
     return than.map((word) => String(word).replaceAll('_', ' ')).join(' or ');
   const value = than as ReadingValue;
@@ -78,7 +73,7 @@ function limitText({ reading, is, than }: EvidenceRow): string {
   const limit =
     typeof value === 'string' && Object.hasOwn(known, value)
       ? readingName(value)
-      : readingValueText(reading, value);
+      : readingValueText(reading, value, units);
   return {
     '<': `under ${limit}`,
     '<=': `${limit} or less`,
@@ -90,10 +85,11 @@ function limitText({ reading, is, than }: EvidenceRow): string {
 }
 
 /** One reading about one cause: what it was, and the mark it was held against. */
-export function termText({ reading, value, isMet, row }: Term): string {
-  const told = `${readingName(reading)}: ${readingValueText(reading, value)}`;
-  if (row.is === '==' || row.is === 'in') return isMet ? told : `${told}, not ${limitText(row)}`;
-  return `${told}, ${isMet ? '' : 'not '}${limitText(row)}`;
+export function termText({ reading, value, isMet, row }: Term, units?: Units): string {
+  const told = `${readingName(reading)}: ${readingValueText(reading, value, units)}`;
+  const limit = limitText(row, units);
+  if (row.is === '==' || row.is === 'in') return isMet ? told : `${told}, not ${limit}`;
+  return `${told}, ${isMet ? '' : 'not '}${limit}`;
 }
 
 export const causeTermText = ({ question, answer }: CauseTerm): string =>

@@ -124,6 +124,7 @@ export function formatFor(units: Units) {
   /** For the catalogue's sentences: the ending of the name tells the quantity. */
   const inWords: FigureWriter = (value, name) => {
     if (/margin\w*C$|Margin\w*C$/.test(name)) return joined(difference(value));
+    if (/CPerMin$/.test(name)) return `${joined(difference(value))}/min`;
     if (/C$/.test(name)) return joined(temperature(value));
     if (/KPa$/.test(name)) return joined(pressure(value));
     if (/Mm$/.test(name) && !/nozzle|^lowMm$|^highMm$/i.test(name)) return joined(length(value));

@@ -15,6 +15,7 @@ const plain = (value: number, decimals: number): string => {
 };
 
 const ENDINGS: [RegExp, (value: number) => string][] = [
+  [/CPerMin$/, (v) => `${plain(v, 1)} °C/min`],
   [/MPerS$/, (v) => `${plain(v, 2)} m/s`],
   [/MlPerMin$/, (v) => `${plain(v, 0)} ml/min`],
   [/LPerMin$/, (v) => `${plain(v, 0)} L/min`],

@@ -64,7 +64,7 @@ export function Bench({
     onFirstKept,
   );
   const [asked, setAsked] = useState<string>();
-  const judged = useJudged(draft, whole);
+  const judged = useJudged(draft, whole, painter.units);
   const { coat, modelled } = judged;
   const { data: setup } = useSetup();
   const gunName = setup?.guns.find(({ id: gunId }) => gunId === draft.gunId)?.name;
@@ -162,13 +162,13 @@ export function Bench({
             diagnosis={judged.diagnosis}
             log={judged.log}
             leansOf={(fault) => influencesOn(diagnoseInputOf(draft), judged.log, fault)}
-            format={format}
+            units={painter.units}
           />
           <CausesCard answer={judged.answer} />
           {!isGunOnly && <WhereItIs draft={draft} whole={whole} set={set} />}
           <ReadingsCard
             readings={draft.readings}
-            format={format}
+            units={painter.units}
             onChange={(readings) => set({ readings })}
           />
         </aside>

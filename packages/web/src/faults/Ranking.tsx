@@ -11,9 +11,10 @@ import {
   faultWords,
   questionWords,
   readingName,
+  readingValueText,
 } from '@orthochrom/contract/words/faultWords.ts';
 import { useState, type ReactNode } from 'react';
-import type { Format } from '@orthochrom/contract/words/format.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import {
   BAR_WIDTH,
   barOf,
@@ -22,7 +23,6 @@ import {
   percentText,
   PUSH_WIDTH,
 } from './rankingLayout.ts';
-import { readingText } from './readingText.ts';
 import styles from './Ranking.module.css';
 
 const SHOWN = 6;
@@ -31,11 +31,11 @@ type RankingProps = {
   diagnosis: Diagnosis;
   log: Log;
   leansOf: (fault: string) => ReadingInfluence[];
-  format: Format;
+  units: Units;
 };
 
 /** `leansOf` is asked only for what is opened: leaving out each reading in turn takes a moment. */
-export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
+export function Ranking({ diagnosis, log, leansOf, units }: RankingProps) {
   const [open, setOpen] = useState<string>();
   const shown = diagnosis.faults.slice(0, SHOWN);
   return (
@@ -77,7 +77,8 @@ export function Ranking({ diagnosis, log, leansOf, format }: RankingProps) {
                   ))}
                   {leansOf(id).map(({ reading, logRatio }) => (
                     <PushRow key={reading} logRatio={logRatio}>
-                      {readingName(reading)} <i>{readingText(reading, log[reading]!, format)}</i>
+                      {readingName(reading)}{' '}
+                      <i>{readingValueText(reading, log[reading]!, units)}</i>
                     </PushRow>
                   ))}
                 </ul>

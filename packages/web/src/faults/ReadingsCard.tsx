@@ -2,15 +2,15 @@
  * What the log says: from the ticket by itself, corrected or added to by hand; a reading not to be
  * relied on counts for nothing.
  */
-import { Button, CloseButton, NumberInput, SegmentedControl, Select } from '@mantine/core';
+import { Button, CloseButton, SegmentedControl, Select } from '@mantine/core';
 import { isMet } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { LoggedReading } from '@orthochrom/contract/shop/finding.ts';
-import { readingName } from '@orthochrom/contract/words/faultWords.ts';
+import { readingName, readingValueText } from '@orthochrom/contract/words/faultWords.ts';
 import { useState } from 'react';
-import type { Format } from '@orthochrom/contract/words/format.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import type { Draft } from './draft.ts';
-import { readingText } from './readingText.ts';
+import { ReadingInput } from './ReadingInput.tsx';
 import styles from './ReadingsCard.module.css';
 
 type Readings = Draft['readings'];
@@ -22,11 +22,11 @@ const TRUST = [
 
 export function ReadingsCard({
   readings,
-  format,
+  units,
   onChange,
 }: {
   readings: Readings;
-  format: Format;
+  units: Units;
   onChange: (next: Readings) => void;
 }) {
   const [open, setOpen] = useState<string>();
@@ -56,16 +56,17 @@ export function ReadingsCard({
         onClick={() => setOpen(open === id ? undefined : id)}
       >
         <span>{readingName(id)}</span>
-        <b>{readingText(id, reading.value, format)}</b>
+        <b>{readingValueText(id, reading.value, units)}</b>
         <span className="quiet">
           {reading.trust === 'good' ? reading.from : 'not relied on: neither clears nor accuses'}
         </span>
       </button>
       {open === id && (
         <div className={styles['edit']}>
-          <Value
+          <ReadingInput
             id={id}
             value={reading.value}
+            units={units}
             onChange={(value) => put(id, { ...reading, value, from: 'by hand' })}
           />
           <SegmentedControl
@@ -106,6 +107,7 @@ export function ReadingsCard({
       )}
       <Adder
         free={free}
+        units={units}
         onAdd={(id, value) => (put(id, { value, trust: 'good', from: 'by hand' }), setOpen(id))}
       />
     </section>
@@ -114,9 +116,11 @@ export function ReadingsCard({
 
 function Adder({
   free,
+  units,
   onAdd,
 }: {
   free: string[];
+  units: Units;
   onAdd: (id: string, value: LoggedReading['value']) => void;
 }) {
   const [id, setId] = useState<string | null>(null);
@@ -132,7 +136,7 @@ function Adder({
         data={free.map((reading) => ({ value: reading, label: readingName(reading) }))}
         onChange={(next) => (setId(next), setValue(undefined))}
       />
-      {id && <Value key={id} id={id} value={value} onChange={setValue} />}
+      {id && <ReadingInput key={id} id={id} value={value} units={units} onChange={setValue} />}
       {id && (
         <Button
           disabled={value === undefined}
@@ -142,59 +146,5 @@ function Adder({
         </Button>
       )}
     </div>
-  );
-}
-
-/** Shares are typed in per cent. */
-function Value({
-  id,
-  value,
-  onChange,
-}: {
-  id: string;
-  value: LoggedReading['value'] | undefined;
-  onChange: (value: LoggedReading['value']) => void;
-}) {
-  const known = theKnowledge().files.readings.readings[id];
-  if (!known) return null;
-  const label = readingName(id);
-  if (known.kind === 'bool')
-    return (
-      <SegmentedControl
-        aria-label={label}
-        value={value === undefined ? '' : value ? 'yes' : 'no'}
-        data={[
-          { value: 'yes', label: 'Yes' },
-          { value: 'no', label: 'No' },
-        ]}
-        onChange={(next) => onChange(next === 'yes')}
-      />
-    );
-  if (known.kind === 'enum')
-    return (
-      <Select
-        label={label}
-        value={typeof value === 'string' ? value : null}
-        data={known.values.map((word) => ({ value: word, label: word.replaceAll('_', ' ') }))}
-        onChange={(next) => next && onChange(next)}
-      />
-    );
-  const isShare = known.unit === '';
-  const scale = isShare ? 100 : 1;
-  return (
-    <NumberInput
-      label={label}
-      description={`${known.from * scale} to ${known.to * scale} ${isShare ? '%' : known.unit}`}
-      suffix={` ${isShare ? '%' : known.unit}`}
-      min={known.from * scale}
-      max={known.to * scale}
-      decimalScale={2}
-      value={typeof value === 'number' ? value * scale : ''}
-      onChange={(next) => {
-        // While it is typed it may lie outside; only what can be is put in the log.
-        if (typeof next === 'number' && next >= known.from * scale && next <= known.to * scale)
-          onChange(next / scale);
-      }}
-    />
   );
 }

@@ -10,15 +10,16 @@ import { ask } from '@orthochrom/contract/calculations/ask.ts';
 import { coatCalculation } from '@orthochrom/contract/calculations/coat.ts';
 import { diagnoseInputOf } from '@orthochrom/contract/shop/finding.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { Units } from '@orthochrom/contract/shop/setup.ts';
 import { useMemo } from 'react';
 import type { Draft } from './draft.ts';
 
 /** A finding judged; on a coat of a ticket with its changes sized and the risk expected of it. */
-export function useJudged(draft: Draft, whole: TicketWhole | undefined) {
+export function useJudged(draft: Draft, whole: TicketWhole | undefined, units: Units) {
   const judged = useMemo(() => {
     const bench = atBench(diagnoseInputOf(draft));
-    return { ...bench, answer: toldOf(bench) };
-  }, [draft]);
+    return { ...bench, answer: toldOf(bench, units) };
+  }, [draft, units]);
   const coat = whole?.coats.find(({ id: coatId }) => coatId === draft.coatId);
   const steps = judged.diagnosis.changes.flatMap(({ steps: moves }) => moves).join(' ');
   const leads = judged.answer.decided ? judged.answer.faults[0]?.id : undefined;

@@ -10,7 +10,7 @@ import { usePainter } from '../frame/painter.ts';
 import { madeFor } from './madeFor.ts';
 import { RecipeOnSheet } from './RecipeOnSheet.tsx';
 import { SheetIssues } from './SheetIssues.tsx';
-import { issueText, KIND_NAME } from './sheetWords.ts';
+import { issueText, KIND_NAME, uncoveredText } from './sheetWords.ts';
 import { TinPrices } from './TinPrices.tsx';
 import { BASIS_NAME, CHEMISTRY_NAME } from '../words/tradeNames.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -96,7 +96,7 @@ export function SheetPage() {
             by <Link to={`/sheets/${id}`}>issue {newest.number}</Link>.
           </p>
         )}
-        {uncovered && <p className="card">{uncovered}</p>}
+        {uncovered && <p className="card">{uncoveredText(uncovered, format)}</p>}
         <div className="card">
           <dl
             style={{

@@ -47,8 +47,10 @@ function placeText({ field, rest: [nth = '', ...inner] }: Found): string {
   if (nth === '') return field.label;
   if (field.kind === 'band' || field.kind === 'numberBand')
     return `${field.label}, ${ENDS[Number(nth)]}`;
+  // What a label says of its whole list does not stand with one of it.
+  const one = field.label.split(',')[0]!;
   const own = field.kind === 'rows' ? field.of.find(({ path }) => path === inner[0]) : undefined;
-  return `${field.label}, ${Number(nth) + 1}${own ? `: ${own.label}` : ''}`;
+  return `${one}, ${Number(nth) + 1}${own ? `: ${own.label}` : ''}`;
 }
 
 /** A field that nobody knows keeps the name that it has in the file: a sheet that is refused. */

@@ -1,5 +1,6 @@
 /** What a painter calls what a sheet names. */
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
+import type { Format } from '@orthochrom/contract/words/format.ts';
 
 export const KIND_NAME: Record<Sheet['kind'], string> = {
   primer: 'primer',
@@ -28,3 +29,9 @@ export const issueText = ({
   source,
 }: Pick<Sheet, 'number' | 'issuedOn' | 'source'>): string =>
   `Issue ${number}, ${issuedOn}, ${SOURCE_NAME[source]}`;
+
+/** Which temperatures of the panel no grade of a sheet is made for. */
+export const uncoveredText = (
+  { lowC, highC }: { lowC: number; highC: number },
+  { joined, temperature }: Format,
+): string => `No grade covers ${temperature(lowC).text} to ${joined(temperature(highC))}.`;

@@ -6,6 +6,7 @@ import { Button, Select, Table } from '@mantine/core';
 import { useLocalStorage } from '@mantine/hooks';
 import { textOf, withAt, type Json } from '@orthochrom/contract/sheet/byPath.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
+import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { uncoveredRange } from '@orthochrom/contract/sheet/sheetChecks.ts';
 import { sheetDifferences } from '@orthochrom/contract/sheet/sheetDifferences.ts';
 import { useMemo, useState } from 'react';
@@ -15,8 +16,10 @@ import { useSheets } from '../../api/reads.ts';
 import { ADDRESS, refresh } from '../../api/resources.ts';
 import { useWrite } from '../../api/useWrite.ts';
 import { NotYet } from '../../frame/NotYet.tsx';
+import { usePainter } from '../../frame/painter.ts';
 import { PageHead } from '../../frame/PageHead.tsx';
 import { Differences } from '../Differences.tsx';
+import { uncoveredText } from '../sheetWords.ts';
 import { emptySheet, idFrom, isPaint, misfits, sheetOf, type SheetDraft } from './sheetDraft.ts';
 import { SheetField } from './SheetField.tsx';
 import type { SheetPage } from './sheetFields.ts';
@@ -48,6 +51,8 @@ function SheetForm({ was, products }: { was: Sheet | undefined; products: Sheet[
   const [nth, setNth] = useState(0);
   const [busy, write] = useWrite();
   const navigate = useNavigate();
+  const { painter } = usePainter();
+  const format = formatFor(painter.units);
   const draft = kept ?? beginning(was);
   const byId = useMemo(() => new Map(products.map((sheet) => [sheet.id, sheet])), [products]);
   const whole = useMemo<SheetDraft>(
@@ -155,7 +160,7 @@ function SheetForm({ was, products }: { was: Sheet | undefined; products: Sheet[
               Next page
             </Button>
           </div>
-          {uncovered && <p>{uncovered}</p>}
+          {uncovered && <p>{uncoveredText(uncovered, format)}</p>}
           {kept && faults.size > 0 && (
             <Table>
               <Table.Tbody>

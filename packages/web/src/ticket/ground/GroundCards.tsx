@@ -151,7 +151,7 @@ export function GroundCards({
       <VerdictList verdicts={[...answer.verdicts, ...shadows]} hideGo />
       <p className="quiet">
         A screen’s colour, not a card’s: {answer.reasons[1]?.text} Film{' '}
-        {input.dryUmPerCoat.toFixed(1)} µm dry a coat.
+        {format.joined(format.film(input.dryUmPerCoat))} dry a coat.
       </p>
     </section>
   );
