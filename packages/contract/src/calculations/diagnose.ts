@@ -36,8 +36,8 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer, units?: Units) {
   });
   // Lines of safety stand once an answer.
   const told = new Set<string>();
-  const nextCoat = nextCoatAdvice(diagnosis, told);
-  const mended = repairText(diagnosis, told);
+  const nextCoat = nextCoatAdvice(diagnosis, told, units);
+  const mended = repairText(diagnosis, told, units);
   const questions = diagnosis.offers.slice(0, MOST_QUESTIONS).map(({ id, gainBits }) => {
     const { ask, options } = questionWords(id);
     const turns = diagnosis.wouldChange === id ? { wouldChange: true as const } : {};
@@ -66,12 +66,12 @@ function named({ diagnosis, verdicts, mayBeWet }: BenchAnswer, units?: Units) {
     })),
     ...(questions[0] ? { nextQuestion: questions[0] } : {}),
     nextQuestions: questions,
-    now: nowAdvice(diagnosis, mayBeWet),
+    now: nowAdvice(diagnosis, mayBeWet, units),
     nextCoat,
     nextJob: nextJobChanges(diagnosis, units),
     ...(mended ? { repair: mended } : {}),
     verdicts: verdicts.map((verdict) =>
-      verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check) : ''),
+      verdictNamed(verdict, diagnosis.check ? checkText(diagnosis.check, units) : ''),
     ),
     reasons: diagnosis.reasons.map((reason) => reasonNamed(reason, diagnosis, units)),
   };

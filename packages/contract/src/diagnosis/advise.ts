@@ -5,6 +5,7 @@
 import type { RepairVerdict } from '@orthochrom/core/diagnosis/knowledge.ts';
 import type { Check, Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import type { CauseFound } from '@orthochrom/core/diagnosis/found.ts';
+import { inUnitsOf } from '../words/measured.ts';
 import { theKnowledge } from '../knowledge/knowledge.ts';
 import type { Units } from '../shop/setup.ts';
 import {
@@ -48,7 +49,7 @@ export function cautionFor(work: Work, told: Set<string>): string | undefined {
 }
 
 /** What would settle it, as a sentence. */
-export function checkText(check: Check): string {
+export function checkText(check: Check, units?: Units): string {
   if (check === 'testPanel') return 'a test panel: same mix, same gun, clean sanded ground';
   if (check === 'lookAgain')
     return 'two answers do not go together: one look again with a torch, do not average them';
@@ -56,12 +57,12 @@ export function checkText(check: Check): string {
   const alike = theKnowledge().files.pairs.lookAlikes.find(({ pair }) =>
     check.pair.every((id) => pair.includes(id)),
   )!;
-  return alike.check;
+  return inUnitsOf(alike.check, units);
 }
 
 const IDLE = /^(Nothing|Not applicable|Leave)\b/;
 
-export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[] {
+export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean, units?: Units): AdviceText[] {
   const hands = mayBeWet
     ? [
         {
@@ -77,7 +78,9 @@ export function nowAdvice(diagnosis: Diagnosis, mayBeWet: boolean): AdviceText[]
         code: 'not-decided',
       },
     ];
-  const texts = [...new Set(diagnosis.changes.map(({ cause }) => causeWords(cause).now))];
+  const texts = [
+    ...new Set(diagnosis.changes.map(({ cause }) => inUnitsOf(causeWords(cause).now, units))),
+  ];
   const busy = texts.filter((text) => !IDLE.test(text));
   const wet = mayBeWet
     ? (busy.length > 0 ? busy : texts.slice(0, 1)).map((text) => ({ text }))
@@ -119,6 +122,7 @@ const ONLY_USUAL =
 export function nextCoatAdvice(
   { changes, causes, decided, overReduced, faults }: Diagnosis,
   told: Set<string>,
+  units?: Units,
 ): AdviceText[] {
   if (changes.length === 0 && overReduced === undefined) return [];
   const ids = changes.map(({ cause }) => cause);
@@ -128,7 +132,7 @@ export function nextCoatAdvice(
   const isOnlyUsual =
     changes.length > 0 &&
     !changes.some(({ cause }) => isSpokenFor(causes.find(({ id }) => id === cause)));
-  const inOrder = `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${pair.rule}.` : ''}`;
+  const inOrder = `One change at a time on a test panel, in this order; look, then the next.${pair ? ` ${inUnitsOf(pair.rule, units)}.` : ''}`;
   const order = isOnlyUsual ? [ONLY_USUAL] : changes.length > 1 ? [inOrder] : [];
   const open = decided
     ? []
@@ -137,7 +141,7 @@ export function nextCoatAdvice(
     const number = changes.length > 1 ? `${i + 1}. ` : '';
     const expects = moves.map(stepExpects).filter(Boolean)[0];
     const limit = moves.map((move) => stepWords(move).limit).find(Boolean);
-    return `${number}${causeWords(cause).nextCoat}.${expects ? ` Expect: ${expects}.` : ''}${limit ? ` Limit: ${limit}.` : ''}`;
+    return `${number}${inUnitsOf(causeWords(cause).nextCoat, units)}.${expects ? ` Expect: ${expects}.` : ''}${limit ? ` Limit: ${limit}.` : ''}`;
   });
   const texts = [...(overReduced === undefined ? open : mixFirst(overReduced)), ...order, ...steps];
   // Once an answer, where the gun is taken up again.
@@ -171,7 +175,7 @@ export const nextJobChanges = ({ changes, causes }: Diagnosis, units?: Units): J
       .sort((a, b) => b.logRatio - a.logRatio)[0];
     return {
       setting: causeWords(cause).setting,
-      change: causeWords(cause).nextJob,
+      change: inUnitsOf(causeWords(cause).nextJob, units),
       why: loudest ? `${causeName(cause)} (${termText(loudest, units)})` : causeName(cause),
     };
   });
@@ -179,6 +183,7 @@ export const nextJobChanges = ({ changes, causes }: Diagnosis, units?: Units): J
 export function repairText(
   { repair, faults }: Diagnosis,
   told: Set<string>,
+  units?: Units,
 ): RepairText | undefined {
   if (!repair) return undefined;
   const { files } = theKnowledge();
@@ -198,14 +203,23 @@ export function repairText(
     ...(cuts
       ? [
           {
-            step: `Edges and creases: ${files.repairs.edgeRule}`,
+            step: `Edges and creases: ${inUnitsOf(files.repairs.edgeRule, units)}`,
             condition: 'wherever a machine comes near them',
           },
         ]
       : []),
   ];
+  const inOwnUnits = ladder.map((one) => ({
+    ...one,
+    step: inUnitsOf(one.step, units),
+    condition: inUnitsOf(one.condition, units),
+  }));
   return {
-    ladder: withCautions(ladder, { verdict: rung.verdict, fault: faults[0]?.id, mustHarden }, told),
+    ladder: withCautions(
+      inOwnUnits,
+      { verdict: rung.verdict, fault: faults[0]?.id, mustHarden },
+      told,
+    ),
     ...(budget
       ? { removalBudgetUm: { value: budget.valueUm, low: budget.lowUm, high: budget.highUm } }
       : {}),

@@ -4,7 +4,7 @@ import type { CoatAirPoint } from '../shop/air.ts';
 import type { StagePlan } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
 import type { Sheet, SheetRecipe } from '../sheet/sheet.ts';
-import { psi, type TicketEvidence } from './ticketEvidence.ts';
+import type { TicketEvidence } from './ticketEvidence.ts';
 
 /** Every minute that anything was tapped, not one number for the day: the worst of them speaks. */
 export function airReadings(
@@ -84,7 +84,7 @@ export function swingText({ panelsSprayed }: Coat): string {
     .flatMap(({ lowestInletKPa }) => (lowestInletKPa === undefined ? [] : [lowestInletKPa]));
   const [first, last] = [lows[0], lows.at(-1)];
   return first !== undefined && last !== undefined && lows.length > 1 && last < first
-    ? `lowest at the gun, from panel to panel: ${lows.map((kPa) => psi(kPa).toFixed(0)).join(', ')} psi`
+    ? `lowest at the gun sank from panel to panel, by ${(100 * (1 - last / first)).toFixed(0)} % in all`
     : 'lowest and highest at the gun over the coat';
 }
 

@@ -10,6 +10,7 @@ import safety from './safety.json' with { type: 'json' };
 import steps from './steps.json' with { type: 'json' };
 import stops from './stops.json' with { type: 'json' };
 import type { z } from 'zod';
+import { sentenceOf } from '../words/measured.ts';
 import * as schema from './schema.ts';
 
 /** As they lie in the folder, nothing checked. */
@@ -47,9 +48,19 @@ export type Files = {
  */
 export class BadKnowledge extends Error {}
 
+/** Every sentence of a file as it is read, its figures by their units remembered. */
+function withSentences<T>(value: T): T {
+  if (typeof value === 'string') return sentenceOf(value) as T;
+  if (Array.isArray(value)) return value.map(withSentences) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, inner]) => [key, withSentences(inner as unknown)]),
+  ) as T;
+}
+
 function held<S extends z.ZodType>(name: keyof RawFiles, shape: () => S, raw: unknown): z.infer<S> {
   const parsed = shape().safeParse(raw);
-  if (parsed.success) return parsed.data;
+  if (parsed.success) return withSentences(parsed.data);
   const first = parsed.error.issues[0]!;
   throw new BadKnowledge(`${name}.json, ${first.path.join(' › ')}: ${first.message}`);
 }

@@ -76,9 +76,7 @@ export function changeText(
 ): string {
   const { field, raise, lower } = KNOBS[knob];
   const write = (value: number) =>
-    field === 'turns'
-      ? `${Number(value.toFixed(2))} turns`
-      : figure(value, field);
+    field === 'turns' ? `${Number(value.toFixed(2))} turns` : figure(value, field);
   const handMPerS = along?.gunSpeedMPerS;
   const hand =
     handMPerS === undefined

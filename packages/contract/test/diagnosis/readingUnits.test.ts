@@ -5,6 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { toldOf } from '../../src/calculations/diagnose.ts';
 import { atBench } from '../../src/diagnosis/bench.ts';
 import type { Units } from '../../src/shop/setup.ts';
+import { RAW_FILES } from '../../src/knowledge/files.ts';
+import { inUnitsOf, sentenceOf } from '../../src/words/measured.ts';
 import { readingValueText } from '../../src/words/faultWords.ts';
 import { shownReading } from '../../src/words/readingUnits.ts';
 import { clearestStory, files, knowledge } from './anyFault.ts';
@@ -57,6 +59,12 @@ describe('a reading', () => {
   });
 });
 
+/** A figure in a unit that this painter does not read; a hose is called 3/8 everywhere. */
+const FOREIGN = {
+  metric: /(?<!\/)\b\d[\d.]*( °F| psi| in| mil| ft)\b/,
+  imperial: /(?<!\/)\b\d[\d.]*( °C| kPa| bar| µm| m)\b/,
+};
+
 /** A log in which this row of evidence is met. */
 function logOf({ reading, is, than }: (typeof knowledge.causes)[number]['evidence'][number]) {
   const known = files.readings.readings[reading]!;
@@ -71,10 +79,6 @@ function logOf({ reading, is, than }: (typeof knowledge.causes)[number]['evidenc
 }
 
 describe('the bench', () => {
-  const FOREIGN = {
-    metric: /\d( °F| psi| in| mil| ft)\b/,
-    imperial: /\d( °C| kPa| bar| mm| µm| m)\b/,
-  };
   /** Said in the unit that stands on the thing itself. */
   const AS_PRINTED = /nozzle|strainer|air over the panel/;
   it('says what speaks for each cause in the painter’s units, and in none of another', () => {
@@ -90,16 +94,56 @@ describe('the bench', () => {
         [METRIC, FOREIGN.metric],
         [IMPERIAL, FOREIGN.imperial],
       ] as const) {
-        const { causes, cleared, nextJob } = toldOf(bench, units);
+        const { causes, cleared, now, nextCoat, nextJob, repair } = toldOf(bench, units);
         const texts = [
           ...causes.flatMap(({ evidence }) => evidence.map(({ text }) => text)),
           ...cleared.map(({ why }) => why),
-          ...nextJob.map(({ why }) => why),
+          ...nextJob.flatMap(({ change, why }) => [change, why]),
+          ...now.map(({ text }) => text),
+          ...nextCoat.map(({ text }) => text),
+          ...(repair?.ladder ?? []).flatMap(({ step, condition }) => [step, condition]),
         ];
         said += texts.length;
         for (const text of texts) expect(text).not.toMatch(foreign);
       }
     }
     expect(said).toBeGreaterThan(100);
+  });
+});
+
+describe('a sentence of the knowledge', () => {
+  const BRACED = /\{[^}]*\}/;
+  const sentences = (value: unknown): string[] =>
+    typeof value === 'string'
+      ? [value]
+      : typeof value === 'object' && value !== null
+        ? Object.values(value).flatMap(sentences)
+        : [];
+  it('is kept with its units by its figures, and is read without their marks', () => {
+    const measured = sentences(RAW_FILES).filter((text) => BRACED.test(text));
+    expect(measured.length).toBeGreaterThan(10);
+    for (const text of sentences(files)) expect(text).not.toMatch(BRACED);
+    for (const units of [METRIC, IMPERIAL])
+      for (const text of measured) {
+        const said = inUnitsOf(sentenceOf(text), units);
+        expect(said).not.toMatch(/\{|NaN|undefined/);
+        expect(said).not.toMatch(units === METRIC ? FOREIGN.metric : FOREIGN.imperial);
+      }
+  });
+  it('that names a pressure, a film or a temperature has it marked, so that it can be said', () => {
+    const { causes, steps, repairs, pairs } = RAW_FILES;
+    const shown = sentences([causes, steps, repairs, pairs.lookAlikes, pairs.causePairs]);
+    for (const text of shown)
+      expect(text.replaceAll(new RegExp(BRACED, 'g'), '')).not.toMatch(/\d ?(psi|bar|°C|µm)\b/);
+  });
+  it('is as round as a hand can follow, and a limit is no higher', () => {
+    const said = (text: string, units: object) =>
+      inUnitsOf(sentenceOf(text), { ...METRIC, ...units });
+    expect(said('+{3 psi} more', {})).toBe('+0.2 bar more');
+    expect(said('+{3 psi} more', { pressure: 'kPa' })).toBe('+20 kPa more');
+    expect(said('{2-4 in} farther', {})).toBe('50-100 mm farther');
+    expect(said('at most {2 bar}', { pressure: 'psi' })).toBe('at most 29 psi');
+    expect(said('warm it {3 to 5 °C}', { temperature: 'F' })).toBe('warm it 5 to 9 °F');
+    expect(inUnitsOf(sentenceOf('+{3 psi} more'))).toBe('+3 psi more');
   });
 });

@@ -9,7 +9,8 @@
 export type Flowing = { lowestKPa: number; highestKPa: number };
 export type Starvation = { swingKPa: number; slopeKPaPerPanel: number; isStarving: boolean };
 
-const SWING_KPA = 20.7;
+/** Three psi. */
+export const SWING_KPA = 20.7;
 const LEAST_PANELS = 3;
 
 /** @param panels lowest and highest flowing at the gun, in the order of spraying; at least one */

@@ -63,7 +63,8 @@ export type RecoatAnswer = Explained & {
   test: { what: (typeof READY_TESTS)[number]; where: readonly TermCode[]; code: AdviceCode };
 };
 
-const BLOWER = { minMm: 1000, maxKPa: 200 } as const;
+/** A hand-held blower comes no nearer and blows no harder. */
+export const BLOWER = { minMm: 1000, maxKPa: 200 } as const;
 const NEXT_NAME: Record<NextStep, TermCode> = {
   coat: 'nextCoat',
   clear: 'nextClear',

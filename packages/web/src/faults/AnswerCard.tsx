@@ -8,9 +8,11 @@ import type { Diagnosis } from '@orthochrom/core/diagnosis/diagnose.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
 import type { ModelledStep } from '@orthochrom/contract/diagnosis/modelledSteps.ts';
+import { inUnitsOf } from '@orthochrom/contract/words/measured.ts';
 import { LAYER_WORDS, stepWords } from '@orthochrom/contract/words/faultWords.ts';
 import type { ReactNode } from 'react';
 import { turnsText, type Format } from '@orthochrom/contract/words/format.ts';
+import { usePainter } from '../frame/painter.ts';
 import { ReasonList, VerdictList } from '../verdict/Verdicts.tsx';
 import { percentText } from './rankingLayout.ts';
 import { Bites, RepairCard } from './RepairCard.tsx';
@@ -26,6 +28,9 @@ type AnswerCardProps = {
 };
 
 export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: AnswerCardProps) {
+  const {
+    painter: { units },
+  } = usePainter();
   const [fault] = answer.faults;
   if (!answer.decided || !fault) return <NotYet answer={answer} />;
   const root = answer.causes[0]?.layer;
@@ -61,7 +66,7 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
         <NextCoat advice={answer.nextCoat} />
         {sized.map((size) => (
           <li key={size.step} className="quiet">
-            {stepWords(size.step).step}
+            {inUnitsOf(stepWords(size.step).step, units)}
             {toText(size, format)}: {sizedText(size, format)} (by the model, at the settings of this
             coat)
           </li>
@@ -88,7 +93,7 @@ export function AnswerCard({ answer, diagnosis, sized, foreseen, format }: Answe
           <ul className={styles['schools']}>
             {schools.map(({ id, clash, verdict }) => (
               <li key={id}>
-                <b>{clash}.</b> {verdict}.
+                <b>{inUnitsOf(clash, units)}.</b> {inUnitsOf(verdict, units)}.
               </li>
             ))}
           </ul>

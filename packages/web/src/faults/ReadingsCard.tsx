@@ -6,6 +6,7 @@ import { Button, CloseButton, SegmentedControl, Select } from '@mantine/core';
 import { isMet } from '@orthochrom/core/diagnosis/evidence.ts';
 import { theKnowledge } from '@orthochrom/contract/knowledge/knowledge.ts';
 import type { LoggedReading } from '@orthochrom/contract/shop/finding.ts';
+import { inUnitsOf } from '@orthochrom/contract/words/measured.ts';
 import { readingName, readingValueText } from '@orthochrom/contract/words/faultWords.ts';
 import { useState } from 'react';
 import type { Units } from '@orthochrom/contract/shop/setup.ts';
@@ -76,10 +77,10 @@ export function ReadingsCard({
             onChange={(trust) => put(id, { ...reading, trust: trust as LoggedReading['trust'] })}
           />
           <p className="quiet">
-            {known.readings[id]?.means}
+            {inUnitsOf(known.readings[id]?.means ?? '', units)}
             {known.traps
               .filter((trap) => trap.readings.includes(id))
-              .map(({ text }) => ` ${text}.`)
+              .map(({ text }) => ` ${inUnitsOf(text, units)}.`)
               .join('')}
           </p>
           <CloseButton aria-label={`Remove ${readingName(id)}`} onClick={() => drop(id)} />

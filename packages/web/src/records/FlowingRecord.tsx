@@ -3,7 +3,7 @@
  * gauge saw it.
  */
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
-import { starvationOver } from '@orthochrom/core/compressedAir/starvation.ts';
+import { starvationOver, SWING_KPA } from '@orthochrom/core/compressedAir/starvation.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import type { Format } from '@orthochrom/contract/words/format.ts';
 
@@ -40,7 +40,8 @@ export function FlowingRecord({ coat, nameOf, format: { pressure, joined } }: Fl
       </p>
       {isStarving && (
         <p role="status">
-          It fell by more than three psi, or from panel to panel: the air could not keep up.
+          It fell by more than {joined(pressure(SWING_KPA))}, or from panel to panel: the air could
+          not keep up.
         </p>
       )}
     </div>

@@ -7,6 +7,7 @@ import { finishOn } from '@orthochrom/contract/plan/finishOn.ts';
 import type { FinishTold } from '@orthochrom/contract/shop/finishStep.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
+import { inUnitsOf } from '@orthochrom/contract/words/measured.ts';
 import { PEEL_GRADES } from '@orthochrom/core/finish/finish.ts';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
@@ -128,7 +129,7 @@ function Ladder(props: FinishCardProps & { seen: FinishTold['seen'] }) {
             <li key={step} {...(i === 0 ? { 'aria-current': 'step' as const } : {})}>
               {i === 0 ? <strong>{step}</strong> : step}
               {grit && `, ${grit}`}: leaves {range(left)}.{' '}
-              <span className="quiet">{condition}.</span>
+              <span className="quiet">{inUnitsOf(condition, painter.units)}.</span>
             </li>
           ))}
         </ol>

@@ -3,6 +3,7 @@ import { Button, Checkbox, SegmentedControl } from '@mantine/core';
 import { takesWarmAir, warmAirOn } from '@orthochrom/contract/plan/heatOn.ts';
 import { layerOf } from '@orthochrom/contract/plan/recoatInputs.ts';
 import { ask } from '@orthochrom/contract/calculations/ask.ts';
+import { BLOWER } from '@orthochrom/core/film/recoat.ts';
 import { recoatCalculation } from '@orthochrom/contract/calculations/recoat.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
@@ -110,10 +111,11 @@ function WarmBooth({ coat, context, painter, keep, minutesSince, nowMs }: Drying
 }
 
 /** A hand-held blower has limits, and no place on a base with hardener in it. */
-function Blower({ plan, minutesSince }: Pick<CardProps, 'plan'> & { minutesSince: number }) {
+function Blower({ plan, painter, minutesSince }: DryingProps) {
   const [inletKPa, setInletKPa] = useState<number>();
   const [distanceMm, setDistanceMm] = useState<number>();
   const [angled, setAngled] = useState(true);
+  const format = formatFor(painter.units);
   const verdicts =
     inletKPa === undefined || distanceMm === undefined
       ? []
@@ -125,7 +127,8 @@ function Blower({ plan, minutesSince }: Pick<CardProps, 'plan'> & { minutesSince
   return (
     <>
       <p style={{ margin: '0.4rem 0' }}>
-        From a metre away or more, at most 2 bar, across the panel and never straight at it.
+        From {format.joined(format.metres(BLOWER.minMm / 1000))} away or more, at most{' '}
+        {format.joined(format.pressure(BLOWER.maxKPa))}, across the panel and never straight at it.
       </p>
       <div className="grid2">
         <FigureInput
