@@ -45,21 +45,26 @@ export const LAYER_WORDS: Record<Layer, string> = {
   singleStage: 'single stage',
 };
 
-/** As fine as such a reading can be taken. */
-const rounded = (value: number): number =>
-  Number(value.toFixed(Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2));
+/** As fine as such a reading can be taken; finer by so many decimals where that hides something. */
+const rounded = (value: number, finer = 0): number =>
+  Number(value.toFixed((Math.abs(value) >= 10 ? 0 : Math.abs(value) >= 1 ? 1 : 2) + finer));
 
 /**
  * A value of a reading with its unit; shares of what was wanted in per cent.
  * @param units the painter's; as it is kept where there is none
  */
-export function readingValueText(reading: string, value: ReadingValue, units?: Units): string {
+export function readingValueText(
+  reading: string,
+  value: ReadingValue,
+  units?: Units,
+  finer = 0,
+): string {
   const known = theKnowledge().files.readings.readings[reading];
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value.replaceAll('_', ' ');
   if (known?.kind !== 'number') return String(value);
   const { symbol, isPrefix, shown } = shownReading(known.unit, units);
-  return isPrefix ? `${symbol}${value}` : `${rounded(shown(value as number))}${symbol}`;
+  return isPrefix ? `${symbol}${value}` : `${rounded(shown(value as number), finer)}${symbol}`;
 }
 
 export const readingName = (reading: string): string =>
@@ -86,8 +91,13 @@ function limitText({ reading, is, than }: EvidenceRow, units?: Units): string {
 
 /** One reading about one cause: what it was, and the mark it was held against. */
 export function termText({ reading, value, isMet, row }: Term, units?: Units): string {
-  const told = `${readingName(reading)}: ${readingValueText(reading, value, units)}`;
   const limit = limitText(row, units);
+  // “-12 %, under -12 %” says nothing: where rounding makes them one, the reading is told finer.
+  const short = readingValueText(reading, value, units);
+  const { than } = row;
+  const isHidden =
+    typeof than === 'number' && value !== than && readingValueText(reading, than, units) === short;
+  const told = `${readingName(reading)}: ${isHidden ? readingValueText(reading, value, units, 2) : short}`;
   if (row.is === '==' || row.is === 'in') return isMet ? told : `${told}, not ${limit}`;
   return `${told}, ${isMet ? '' : 'not '}${limit}`;
 }

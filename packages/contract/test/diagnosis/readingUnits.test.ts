@@ -7,7 +7,7 @@ import { atBench } from '../../src/diagnosis/bench.ts';
 import type { Units } from '../../src/shop/setup.ts';
 import { RAW_FILES } from '../../src/knowledge/files.ts';
 import { inUnitsOf, sentenceOf } from '../../src/words/measured.ts';
-import { readingValueText } from '../../src/words/faultWords.ts';
+import { readingValueText, termText } from '../../src/words/faultWords.ts';
 import { shownReading } from '../../src/words/readingUnits.ts';
 import { clearestStory, files, knowledge } from './anyFault.ts';
 
@@ -52,6 +52,15 @@ describe('a reading', () => {
       expect(readingValueText('p_dev', 0.2, units)).toBe('20 %');
       expect(readingValueText('last_grit', 400, units)).toBe('P400');
     }
+  });
+  it('beside its limit is told as fine as it takes to see on which side it lies', () => {
+    const said = (value: number) => {
+      const row = { reading: 'p_dev', is: '<', than: -0.12, weight: 'strong' } as const;
+      return termText({ reading: 'p_dev', value, isMet: value < -0.12, logRatio: 1, row }, METRIC);
+    };
+    expect(said(-0.1237)).toMatch(/: -12.37 %, under -12 %$/);
+    expect(said(-0.3)).toMatch(/: -30 %, under -12 %$/);
+    expect(said(-0.12)).toMatch(/: -12 %, not under -12 %$/);
   });
   it('is told in its own unit where nobody reads it yet', () => {
     expect(readingValueText('p_drop_open', 12)).toBe('12 psi');
