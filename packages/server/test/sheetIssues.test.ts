@@ -1,6 +1,9 @@
 /** A sheet from issue to issue: what was planned stays with its own. */
 import type { RecordRow } from '@orthochrom/contract/shop/record.ts';
 import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import { contextOf, isMissing } from '@orthochrom/contract/plan/contextOf.ts';
+import { standingFor } from '@orthochrom/contract/plan/standing.ts';
+import type { AirNow } from '@orthochrom/contract/shop/air.ts';
 import { newerIssueKept } from '@orthochrom/contract/plan/newerIssue.ts';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -33,6 +36,22 @@ const changeStage = async (changes: object) => {
   });
 };
 
+/** What is said before the plan of this coat is taken. */
+const toldAt = async (nth: number): Promise<string[]> => {
+  const whole = await walk.read();
+  const { rooms } = (await shop.get<{ rooms: AirNow[] }>('/air')).body;
+  const sources = {
+    whole,
+    setup: await shop.setup(),
+    latest: (await shop.get<SheetVersion[]>('/sheets')).body,
+    air: rooms.find(({ roomId }) => roomId === whole.ticket.roomId)!,
+  };
+  const coat = walk.coat(nth);
+  const context = contextOf(sources, coat, walk.painterId, {});
+  if (isMissing(context)) throw new Error(`no ${context.missing}`);
+  return standingFor('take', whole, coat, context, Date.now()).map(({ code }) => code);
+};
+
 describe('the issues of a sheet', () => {
   it('are all kept, the newest first, and each is had by its own id', async () => {
     expect((await issues(was.sheet.id)).body).toEqual([next, was]);
@@ -52,6 +71,7 @@ describe('a stage', () => {
     const { ticket, sheets } = await walk.read();
     expect(ticket.stages[0]!.sheetVersionId).toBe(was.id);
     expect(sheets).toContainEqual(was);
+    expect(await toldAt(0)).toContain('newer-sheet-issue');
     const [told] = newerIssueKept({
       sheet: was.sheet,
       products: new Map([[was.sheet.id, next.sheet]]),
@@ -61,12 +81,15 @@ describe('a stage', () => {
   it('goes over to the newest before its first coat, and not after', async () => {
     const over = await changeStage({ sheetVersionId: next.id });
     expect(over.body.ticket.stages[0]!.sheetVersionId).toBe(next.id);
-    expect((await changeStage({ sheetVersionId: was.id })).status).toBe(200);
+    expect((await changeStage({ sheetVersionId: was.id, coats: 2 })).status).toBe(200);
     await walk.goBefore('pour');
     const late = await changeStage({ sheetVersionId: next.id });
     expect(late.status).toBe(422);
     expect(late.body.error.path).toEqual(['stages', 0, 'sheetVersionId']);
     expect((await walk.read()).ticket.stages[0]!.sheetVersionId).toBe(was.id);
+    expect(walk.stageOf(1)).toBe(0);
+    // Nothing is to be chosen any more: it is not said again at every coat.
+    expect(await toldAt(1)).not.toContain('newer-sheet-issue');
   });
   it('that was begun stays the stage that it was', async () => {
     const { stages } = was.sheet;

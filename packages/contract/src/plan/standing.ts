@@ -67,7 +67,7 @@ export function standingFor(
           ...secondSession(whole, coat),
         ]),
     ...layersStanding(whole, coat),
-    ...(tap === 'take' ? newerIssueKept(context) : []),
+    ...(tap === 'take' && !isStageBegun(whole, coat) ? newerIssueKept(context) : []),
     ...(tap === 'spray' ? testPanelStanding(context, whole, coat) : []),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];
@@ -90,6 +90,10 @@ export const prepWhere = (
   },
   nowMs,
 });
+
+/** A stage that was begun goes on by its issue: there is nothing to choose any more. */
+const isStageBegun = ({ coats }: OnTicket, { stageId }: Pick<Coat, 'stageId'>): boolean =>
+  coats.some((coat) => coat.stageId === stageId && coat.state !== 'planned');
 
 export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] =>
   verdicts.filter(({ level }) => level === 'stop');

@@ -4,7 +4,7 @@
  *
  * Source  rules of thumb of the trade; the sheet's grit and wipe, and the painter's tests, first
  */
-import { layerCheckOf } from '../layers/layerCheck.ts';
+import { layerCheckOf, type LayerCheckAnswer } from '../layers/layerCheck.ts';
 import { because, isStopped, type Ask } from '../outcome/verdicts.ts';
 import type { PrepAnswer, PrepInput, PrepStep } from './prepInput.ts';
 import { prepSteps } from './prepSteps.ts';
@@ -17,14 +17,17 @@ import { suppliesOf } from './supplies.ts';
 /** The list of a job and how far it has come. */
 export function prepOf(input: PrepInput): PrepAnswer {
   const { stages } = input;
-  const layers = layerCheckOf({
-    panels: withTests(input, TESTS),
-    stages,
-  });
+  const untested = layerCheckOf({ panels: input.panels, stages });
+  const tested = (kinds: typeof TESTS): LayerCheckAnswer => {
+    const panels = withTests(input, kinds);
+    const isUntested = panels.every((panel, i) => panel === input.panels[i]);
+    return isUntested ? untested : layerCheckOf({ panels, stages });
+  };
+  const layers = tested(TESTS);
   const wanted = {
-    tests: layerCheckOf({ panels: input.panels, stages }),
+    tests: untested,
     // Both tests may make a patch needless, or needful; its own answer does not take it away.
-    patches: layerCheckOf({ panels: withTests(input, ['tapePull', 'solventRub']), stages }),
+    patches: tested(['tapePull', 'solventRub']),
   };
   const steps = progressOf(prepSteps(input, wanted), input);
   const keys = new Set(steps.map(({ key }) => key));
