@@ -68,7 +68,9 @@ test('a tin’s price is what a ready litre and a job cost', async ({ page }) =>
     .getByRole('option', { name: /Clear MS/ })
     .first()
     .click();
-  await expect(page.getByRole('combobox', { name: /Clear MS/ })).toHaveValue('1000 ml, £ 77.00');
+  await expect(page.getByRole('combobox', { name: /Clear MS/ })).toHaveValue(
+    '1000 ml, £\u00a077.00',
+  );
   await expectAccessible(page);
   const id = await ownTicket('Plover estate, priced', 'clear');
   await goTo(page, `/tickets/${id}/to-get`);

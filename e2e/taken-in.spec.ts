@@ -55,7 +55,7 @@ test('a ground is touched beside its colour: coats and millilitres move', async 
   const grounds = page.getByRole('region', { name: 'Which shade under the colour' });
   await expect(grounds.getByRole('button')).toHaveCount(5);
   const first = await grounds.getByRole('button').first().textContent();
-  expect(first).toMatch(/coats.*of colour, £ \d/);
+  expect(first).toMatch(/coats.*of colour, £\s\d/);
   const shade = grounds.getByRole('button', { name: /Grey 1/ });
   await shade.click();
   await expect(shade).toHaveAttribute('aria-pressed', 'true');

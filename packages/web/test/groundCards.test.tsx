@@ -4,7 +4,7 @@ import type { StagePlan } from '@orthochrom/contract/shop/ticket.ts';
 import { describe, expect, it } from 'vitest';
 import { contextFor, sheets } from '../../contract/test/demoContext.ts';
 import { GroundCards } from '../src/ticket/ground/GroundCards.tsx';
-import { drawn } from './drawn.tsx';
+import { drawn, METRIC } from './drawn.tsx';
 
 const sealer = sheets.find(({ shades }) => shades !== undefined)!;
 const bases = sheets.filter(({ kind, recipes }) => kind === 'base' && recipes !== undefined);
@@ -13,9 +13,15 @@ const overOf = (sheetId: string, changes: Partial<StagePlan>): Over => {
   const { stage, sheet } = contextFor(sheetId, 22);
   return { sheet, stage: { ...stage, finish: 'solid', colourHex: '#a3161c', ...changes } };
 };
-type Way = { over?: Over; stage?: Partial<StagePlan>; withGun?: boolean; prices?: unknown[] };
+type Way = {
+  units?: object;
+  over?: Over;
+  stage?: Partial<StagePlan>;
+  withGun?: boolean;
+  prices?: unknown[];
+};
 const red = overOf(bases[0]!.id, { colourName: 'Signal red' });
-const cards = ({ over = red, stage = {}, withGun = true, prices = [] }: Way = {}) =>
+const cards = ({ over = red, stage = {}, withGun = true, prices = [], units }: Way = {}) =>
   drawn(
     <GroundCards
       stage={{ ...under.stage, ...stage }}
@@ -30,6 +36,7 @@ const cards = ({ over = red, stage = {}, withGun = true, prices = [] }: Way = {}
       }}
       onPick={() => undefined}
     />,
+    units ? { units } : {},
   );
 const shadesIn = (html: string) => [
   ...html.matchAll(/aria-pressed="(true|false)"[^]*?<strong>(.*?)<\/strong>/g),
@@ -60,6 +67,13 @@ describe('the shades under a colour', () => {
   });
 });
 
+it('films are told in the painter’s unit alone', () => {
+  const told = cards({ units: { ...METRIC, film: 'mil' } });
+  expect(told).toMatch(/it hides at \d+\.\d mil/);
+  expect(told).not.toContain('µm');
+  expect(cards()).not.toContain(' mil');
+});
+
 describe('what a shade costs in colour', () => {
   const prices = sheets.map(({ id, packSizesMl = [] }) => ({
     productId: id,
@@ -70,7 +84,7 @@ describe('what a shade costs in colour', () => {
     expect(cards({ withGun: false })).not.toContain(' of colour');
   });
   it('is told in money only where every tin of the recipe has a price', () => {
-    expect(cards({ prices })).toMatch(/ of colour, £ \d/);
+    expect(cards({ prices })).toMatch(/ of colour, £\s\d/);
     const ownTinsOnly = prices.filter(({ productId }) => productId === red.sheet.id);
     expect(cards({ prices: ownTinsOnly })).not.toContain('£');
   });

@@ -4,8 +4,9 @@ import { z } from 'zod';
 import { eachOnce, listOf, moreThanZero, name, optional, wanted } from '../quantity/fields.ts';
 import { RecipePart } from '../shapes/mixing.ts';
 import { Finish } from '../shapes/trade.ts';
-import { explained, Spread } from '../shapes/verdicts.ts';
+import { explained, Params, Spread } from '../shapes/verdicts.ts';
 import { reasonText } from '../words/reasonWords.ts';
+import { paramsInWords } from '../words/termWords.ts';
 import { defineCalculation } from './define.ts';
 
 const Lab = z.strictObject(wanted('l', 'a', 'b'));
@@ -21,6 +22,8 @@ const worded = (input: GroundInput) => {
     ranked: ranked.map(({ note, ...rest }) => ({
       ...rest,
       note: reasonText(note.code, note.params),
+      // A screen says it again, in the painter's units.
+      noteReason: { code: note.code, params: paramsInWords(note.params ?? {}) },
     })),
   };
 };
@@ -60,6 +63,7 @@ export const groundCalculation = defineCalculation('ground', {
           name: z.string(),
           coatsToHide: Spread.optional(),
           note: z.string(),
+          noteReason: z.strictObject({ code: z.string(), params: Params }),
           suited: z.boolean(),
           filmUm: z.number().optional(),
           asLaid: z.strictObject({ l: z.number(), a: z.number(), b: z.number() }).optional(),

@@ -155,4 +155,4 @@ export function formatFor(units: Units) {
 
 /** An amount of the shop's money, as it writes it. */
 export const moneyText = (amount: number, currency = ''): string =>
-  `${currency ? `${currency} ` : ''}${amount.toFixed(2)}`;
+  `${currency ? `${currency}\u00a0` : ''}${amount.toFixed(2)}`;

@@ -14,6 +14,7 @@ import { readyPricePerL } from '@orthochrom/contract/plan/kitFor.ts';
 import { recipeOf } from '@orthochrom/contract/plan/planContext.ts';
 import { ask } from '@orthochrom/contract/calculations/ask.ts';
 import { quantityCalculation } from '@orthochrom/contract/calculations/quantity.ts';
+import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { ShopSetup, StoredGun } from '@orthochrom/contract/shop/setup.ts';
 import type { Panel, SheetVersion, StagePlan } from '@orthochrom/contract/shop/ticket.ts';
@@ -75,7 +76,7 @@ export function GroundCards({
         {stage.coats === 1 ? 'coat' : 'coats'} of ground
       </h3>
       <div className={styles['cards']}>
-        {answer.ranked.map(({ name, coatsToHide, suited, note }) => {
+        {answer.ranked.map(({ name, coatsToHide, suited, noteReason }) => {
           const card = (
             <>
               <Card
@@ -93,7 +94,7 @@ export function GroundCards({
                 {coatsToHide
                   ? `${turnsText(coatsToHide.low)} to ${turnsText(coatsToHide.high)}: plan ${isCandy ? Math.round(coatsToHide.value) : coatsOver(coatsToHide.value, least)}. `
                   : ''}
-                {note}
+                {reasonText(noteReason.code, noteReason.params, format.inWords)}
               </span>
               {name === advised && !isCandy && answer.ranked.length > 1 && (
                 <span className={styles['tag']}>as light as the colour</span>
@@ -150,8 +151,11 @@ export function GroundCards({
       ))}
       <VerdictList verdicts={[...answer.verdicts, ...shadows]} hideGo />
       <p className="quiet">
-        A screen’s colour, not a card’s: {answer.reasons[1]?.text} Film{' '}
-        {format.joined(format.film(input.dryUmPerCoat))} dry a coat.
+        A screen’s colour, not a card’s:{' '}
+        {answer.reasons
+          .slice(1, 2)
+          .map(({ code, params }) => reasonText(code, params, format.inWords))}{' '}
+        Film {format.joined(format.film(input.dryUmPerCoat))} dry a coat.
       </p>
     </section>
   );

@@ -8,6 +8,7 @@ import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
 import { usePainter } from '../../frame/painter.ts';
+import { reasonText } from '@orthochrom/contract/words/reasonWords.ts';
 import { formatFor, turnsText, type Figure } from '@orthochrom/contract/words/format.ts';
 import { VerdictList } from '../../verdict/Verdicts.tsx';
 import { FigureTile } from '../step/FigureTile.tsx';
@@ -210,13 +211,14 @@ function OwnValue({
 /** What was read, at the gun; and whether it looks like another of the five pressures. */
 function ReadingWorth({ reading, at }: { reading: AnswerOf<'pressure'>; at: GaugeAt }) {
   const { painter } = usePainter();
-  const { pressure, joined } = formatFor(painter.units);
+  const { pressure, joined, inWords } = formatFor(painter.units);
+  const [why] = reading.reasons;
   return (
     <div className="stack" style={{ gap: '0.4rem' }}>
       {reading.inletKPa && at !== 'inlet' && (
         <p>That is {joined(pressure(reading.inletKPa.value))} at the gun.</p>
       )}
-      {!reading.inletKPa && <p role="alert">{reading.reasons[0]?.text}</p>}
+      {!reading.inletKPa && why && <p role="alert">{reasonText(why.code, why.params, inWords)}</p>}
       {reading.asks.map(({ question }) => (
         <p key={question} role="alert">
           {question}
