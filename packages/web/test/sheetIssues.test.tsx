@@ -60,10 +60,10 @@ const newer = version('v2', {
 const setup = { guns: [], setup: {} } as unknown as ShopSetup;
 const draft = emptyDraft('room');
 const stage = newStage(older, draft, setup);
-const picker = (pinned: SheetVersion[], begun: string[] = []) =>
+const picker = (pinned: SheetVersion[], begun: string[] = [], changes: object = {}) =>
   drawn(
     <StagePicker
-      draft={{ ...draft, stages: [stage] }}
+      draft={{ ...draft, stages: [{ ...stage, ...changes }] }}
       setup={setup}
       sheets={pinned}
       begun={new Set(begun)}
@@ -81,6 +81,10 @@ describe('the stages of a ticket', () => {
   it('say that a newer one is kept, and may go over until they are begun', () => {
     expect(picker([older])).not.toContain('Goes by issue');
     expect(picker([older, newer])).toContain(`Go by issue ${newer.sheet.number}`);
+    expect(picker([older, newer])).not.toContain('It has no recipe');
+    expect(picker([older, newer], [], { recipeName: 'gone' })).toContain(
+      `It has no recipe gone: the stage would take ${newer.sheet.recipes![0]!.name}.`,
+    );
     const begun = picker([older, newer], [stage.id]);
     expect(begun).toContain('it stays with its issue');
     expect(begun).not.toContain('Go by issue');

@@ -14,10 +14,13 @@ type StageIssueProps = {
   newest: SheetVersion;
   products: readonly Sheet[];
   isBegun: boolean;
+  /** Recipes before and after, where the newer issue has none of that name. */
+  recipes?: { was: string; now: string };
   onTake: () => void;
 };
 
-export function StageIssue({ sheet, newest, products, isBegun, onTake }: StageIssueProps) {
+export function StageIssue(props: StageIssueProps) {
+  const { sheet, newest, products, isBegun, recipes, onTake } = props;
   const differences = paintDifferences(sheet, newest.sheet);
   return (
     <div className={styles['issue']} role="note">
@@ -25,6 +28,9 @@ export function StageIssue({ sheet, newest, products, isBegun, onTake }: StageIs
         Goes by issue {sheet.number} of its sheet; issue {newest.sheet.number}, printed{' '}
         {newest.sheet.issuedOn}, is kept.{' '}
         {isBegun ? 'A coat of this stage was begun: it stays with its issue.' : ''}
+        {!isBegun && recipes
+          ? `It has no recipe ${recipes.was}: the stage would take ${recipes.now}.`
+          : ''}
       </p>
       {!isBegun && (
         <Button variant="default" onClick={onTake}>

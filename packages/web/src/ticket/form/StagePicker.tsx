@@ -104,6 +104,7 @@ function Stage(props: StageProps) {
         <StageIssue
           {...{ sheet, newest, isBegun }}
           products={sheets.map((version) => version.sheet)}
+          {...recipesMoved(stage, byIssue(stage, newest))}
           onTake={() => onChange(byIssue(stage, newest))}
         />
       )}
@@ -217,3 +218,9 @@ function Stage(props: StageProps) {
     </div>
   );
 }
+
+/** That a stage would take another recipe is told before it does. */
+const recipesMoved = (
+  { recipeName: was }: StagePlan,
+  { recipeName: now }: Pick<StagePlan, 'recipeName'>,
+) => (was === now ? {} : { recipes: { was, now } });
