@@ -19,6 +19,12 @@ export const coatOrder =
 export const isOn = ({ state }: Pick<Coat, 'state'>): boolean =>
   state === 'flashed' || state === 'looked';
 
+/** A plan of one of its coats was taken, or more: what the stage began with stays. */
+export const isStageBegun = (
+  stageId: string,
+  coats: readonly Pick<Coat, 'stageId' | 'state'>[],
+): boolean => coats.some((coat) => coat.stageId === stageId && coat.state !== 'planned');
+
 /** The coat to work on: the first that has not been looked at. */
 export const nextCoat = <C extends Turn>(stages: Stages, coats: readonly C[]): C | undefined =>
   [...coats].sort(coatOrder(stages)).find(({ state }) => state !== 'looked');

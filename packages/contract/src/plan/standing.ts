@@ -12,6 +12,7 @@ import type { SheetVersion } from '../shop/ticket.ts';
 import type { Coat } from '../shop/coat.ts';
 import { wordVerdict, type WordedVerdict } from '../words/worded.ts';
 import { insideUnder, secondSession } from './faces.ts';
+import { isStageBegun } from './coatOrder.ts';
 import { gateProduct } from './gateProduct.ts';
 import { newerIssueKept } from './newerIssue.ts';
 import { layersStanding } from './layersFound.ts';
@@ -67,7 +68,8 @@ export function standingFor(
           ...secondSession(whole, coat),
         ]),
     ...layersStanding(whole, coat),
-    ...(tap === 'take' && !isStageBegun(whole, coat) ? newerIssueKept(context) : []),
+    // A stage that was begun goes on by its issue: there is nothing to choose any more.
+    ...(tap === 'take' && !isStageBegun(coat.stageId, whole.coats) ? newerIssueKept(context) : []),
     ...(tap === 'spray' ? testPanelStanding(context, whole, coat) : []),
     ...(isRunning ? [] : prepStanding(whole, coat.stageId, prepWhere(context, plan, nowMs))),
   ];
@@ -90,10 +92,6 @@ export const prepWhere = (
   },
   nowMs,
 });
-
-/** A stage that was begun goes on by its issue: there is nothing to choose any more. */
-const isStageBegun = ({ coats }: OnTicket, { stageId }: Pick<Coat, 'stageId'>): boolean =>
-  coats.some((coat) => coat.stageId === stageId && coat.state !== 'planned');
 
 export const stopsIn = (verdicts: readonly WordedVerdict[]): WordedVerdict[] =>
   verdicts.filter(({ level }) => level === 'stop');

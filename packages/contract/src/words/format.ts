@@ -5,7 +5,7 @@ import { canonicalFigure, type FigureWriter } from './say.ts';
 
 export type Figure = { text: string; unit: string };
 
-const SYMBOL = {
+export const SYMBOL = {
   C: '°C',
   F: '°F',
   kPa: 'kPa',

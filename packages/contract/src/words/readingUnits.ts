@@ -1,6 +1,7 @@
 /** The units that readings of the bench are kept in, and how a painter reads and types each. */
 import { convert, type UnitName } from '@orthochrom/core/units/convert.ts';
 import type { Units } from '../shop/setup.ts';
+import { SYMBOL } from './format.ts';
 
 type Own = { as: UnitName; own: (units: Units) => UnitName; per?: string };
 type AsItIs = { symbol: string; factor?: number; isPrefix?: true };
@@ -38,12 +39,10 @@ export const READING_UNITS = {
 } as const satisfies Record<string, Own | AsItIs>;
 export type ReadingUnit = keyof typeof READING_UNITS;
 
-const SYMBOL: Partial<Record<UnitName, string>> = {
-  C: '°C',
-  F: '°F',
-  deltaC: '°C',
-  deltaF: '°F',
-  um: 'µm',
+const UNIT_SYMBOL: Partial<Record<UnitName, string>> = {
+  ...SYMBOL,
+  deltaC: SYMBOL.C,
+  deltaF: SYMBOL.F,
 };
 
 export type Shown = {
@@ -64,7 +63,7 @@ export function shownReading(unit: ReadingUnit, units?: Units): Shown {
   }
   const to = units ? one.own(units) : one.as;
   return {
-    symbol: ` ${SYMBOL[to] ?? to}${one.per ?? ''}`,
+    symbol: ` ${UNIT_SYMBOL[to] ?? to}${one.per ?? ''}`,
     isPrefix: false,
     shown: (kept) => convert(kept, one.as, to),
     kept: (shown) => convert(shown, to, one.as),

@@ -51,9 +51,9 @@ export async function writeShape(
 ): Promise<void> {
   await refuseForeign(manager, PanelTable, ticketId, 'panels', panels);
   await refuseForeign(manager, StageTable, ticketId, 'stages', stages);
+  await refuseLosingWork(manager, ticketId, stages);
   await refuseUnknownSheets(manager, { panels, stages });
   await refuseStrangeTints(manager, stages);
-  await refuseLosingWork(manager, ticketId, stages);
   const now = new Date();
   await manager.update(PanelTable, { ticketId }, { archivedAt: now });
   await manager.update(StageTable, { ticketId }, { archivedAt: now });

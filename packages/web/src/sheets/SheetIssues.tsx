@@ -1,8 +1,7 @@
 /** Every issue of a sheet, with what each changed: coats stay with the one that they had. */
-import { paintDifferences } from '@orthochrom/contract/plan/newerIssue.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import { Link } from 'react-router';
-import { Differences } from './Differences.tsx';
+import { IssueAgainst } from './IssueAgainst.tsx';
 import { issueText } from './sheetWords.ts';
 
 type SheetIssuesProps = {
@@ -27,31 +26,11 @@ export function SheetIssues({ issues, shown, products }: SheetIssuesProps) {
               {issueText(issue)}
             </Link>
           )}
-          <Changed issue={issue} before={issues[i + 1]} products={products} />
+          {issues[i + 1] && (
+            <IssueAgainst isOpen before={issues[i + 1]!} {...{ issue, products }} />
+          )}
         </div>
       ))}
     </section>
-  );
-}
-
-type ChangedProps = { issue: Sheet; before: Sheet | undefined; products: readonly Sheet[] };
-
-function Changed({ issue, before, products }: ChangedProps) {
-  if (!before) return null;
-  const differences = paintDifferences(before, issue);
-  if (differences.length === 0)
-    return <span className="quiet">No figure differs from issue {before.number}.</span>;
-  return (
-    <details open>
-      <summary>
-        {differences.length === 1 ? 'One figure differs' : `${differences.length} figures differ`}{' '}
-        from issue {before.number}
-      </summary>
-      <Differences
-        title={`Issue ${issue.number} against issue ${before.number}`}
-        sheet={issue}
-        {...{ differences, products }}
-      />
-    </details>
   );
 }

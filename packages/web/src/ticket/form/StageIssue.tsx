@@ -3,10 +3,9 @@
  * over.
  */
 import { Button } from '@mantine/core';
-import { paintDifferences } from '@orthochrom/contract/plan/newerIssue.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
 import type { SheetVersion } from '@orthochrom/contract/shop/ticket.ts';
-import { Differences } from '../../sheets/Differences.tsx';
+import { IssueAgainst } from '../../sheets/IssueAgainst.tsx';
 import styles from './StagePicker.module.css';
 
 type StageIssueProps = {
@@ -21,7 +20,6 @@ type StageIssueProps = {
 
 export function StageIssue(props: StageIssueProps) {
   const { sheet, newest, products, isBegun, recipes, onTake } = props;
-  const differences = paintDifferences(sheet, newest.sheet);
   return (
     <div className={styles['issue']} role="note">
       <p>
@@ -37,22 +35,7 @@ export function StageIssue(props: StageIssueProps) {
           Go by issue {newest.sheet.number}
         </Button>
       )}
-      {differences.length === 0 ? (
-        <span className="quiet">No figure differs.</span>
-      ) : (
-        <details>
-          <summary>
-            {differences.length === 1
-              ? 'One figure differs'
-              : `${differences.length} figures differ`}
-          </summary>
-          <Differences
-            title={`Issue ${newest.sheet.number} against issue ${sheet.number}`}
-            sheet={newest.sheet}
-            {...{ differences, products }}
-          />
-        </details>
-      )}
+      <IssueAgainst issue={newest.sheet} before={sheet} products={products} />
     </div>
   );
 }

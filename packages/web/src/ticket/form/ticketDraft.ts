@@ -4,6 +4,7 @@
  */
 import { bodyPanel } from '@orthochrom/core/body/bodyMap.ts';
 import { getsStage, isMelted } from '@orthochrom/core/layers/foundLayer.ts';
+import { isStageBegun } from '@orthochrom/contract/plan/coatOrder.ts';
 import { isOfFace } from '@orthochrom/contract/plan/faces.ts';
 import { isBlendOnly } from '@orthochrom/contract/plan/planContext.ts';
 import type { Sheet } from '@orthochrom/contract/sheet/sheet.ts';
@@ -198,9 +199,7 @@ export const stagesBegun = ({
   ticket: { stages },
   coats,
 }: Pick<TicketWhole, 'ticket' | 'coats'>): Set<string> => {
-  const begun = stages.filter(({ id }) =>
-    coats.some(({ stageId, state }) => stageId === id && state !== 'planned'),
-  );
+  const begun = stages.filter(({ id }) => isStageBegun(id, coats));
   // A hidden face's session is written by the listed stage of its kind.
   const isBegun = ({ id, kind, sheetVersionId }: StagePlan): boolean =>
     begun.some(
