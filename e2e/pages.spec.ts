@@ -8,7 +8,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { PAGES } from '../packages/web/src/pages.ts';
 import { TEST_STEPS } from '../packages/web/src/guns/tests/steps.ts';
 
-import { expectAccessible } from './accessible.ts';
+import { expectAccessible, expectLegible } from './accessible.ts';
 import { tooSmallToTouch } from './touch.ts';
 import { ADDRESS } from './shopServer.ts';
 
@@ -86,7 +86,7 @@ for (const page of PAGES.map(withKind))
     expect(await reachByKeyboard(tab), 'the keyboard gets into the page').toBe(true);
     // The booth changes colours alone.
     await tab.getByRole('button', { name: 'Booth', exact: true }).click();
-    await expectAccessible(tab, ['color-contrast']);
+    await expectLegible(tab);
     expect(await tooSmallToTouch(tab), 'touched with a glove').toEqual([]);
     await tab.setViewportSize({ width: 390, height: 844 });
     const sideways = await tab.evaluate(() => {
