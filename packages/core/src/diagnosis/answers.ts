@@ -37,10 +37,17 @@ export function logLikelihoodsOf(knowledge: Knowledge, question: Question): Map<
   return new Map(speaking.map((i) => [question.options[i]!, rows.map((row) => row[i]!)]));
 }
 
-/** Likelihood tables of all questions, worked out once for one knowledge. */
+/**
+ * Likelihood tables of all questions, worked out once for one knowledge. `spread`: how far an
+ * answer parts the faults, between the likeliest and the least likely.
+ */
 export type Tables = ReadonlyMap<
   string,
-  { question: Question; options: ReadonlyMap<string, readonly number[]> }
+  {
+    question: Question;
+    options: ReadonlyMap<string, readonly number[]>;
+    spread: ReadonlyMap<string, number>;
+  }
 >;
 
 const worked = new WeakMap<Knowledge, Tables>();
@@ -49,10 +56,11 @@ export function tablesOf(knowledge: Knowledge): Tables {
   const known = worked.get(knowledge);
   if (known) return known;
   const tables = new Map(
-    knowledge.questions.map((question) => [
-      question.id,
-      { question, options: logLikelihoodsOf(knowledge, question) },
-    ]),
+    knowledge.questions.map((question) => {
+      const options = logLikelihoodsOf(knowledge, question);
+      const spread = new Map([...options].map(([answer, row]) => [answer, spreadOf(row)]));
+      return [question.id, { question, options, spread }];
+    }),
   );
   worked.set(knowledge, tables);
   return tables;
@@ -72,9 +80,9 @@ export function answerEvidence(
     const logLikelihood = tables.get(question)?.options.get(answer);
     return logLikelihood ? [{ question, answer, logLikelihood }] : [];
   });
+  const loudness = ({ question, answer }: Observation) => tables.get(question)!.spread.get(answer)!;
   const louder = [...told].sort(
-    (a, b) =>
-      spreadOf(b.logLikelihood) - spreadOf(a.logLikelihood) || (a.question < b.question ? -1 : 1),
+    (a, b) => loudness(b) - loudness(a) || (a.question < b.question ? -1 : 1),
   );
   const facts = new Set<string>();
   return louder.map((observation) => {

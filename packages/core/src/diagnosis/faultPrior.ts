@@ -4,7 +4,7 @@
  */
 import type { Belief } from './evidence.ts';
 import { logistic } from '../numerics/probability.ts';
-import { NONE_OF_THESE, type Knowledge, type Layer, type Log } from './knowledge.ts';
+import { NONE_OF_THESE, type Cause, type Knowledge, type Layer, type Log } from './knowledge.ts';
 import { showFactor, sitFactor } from './layers.ts';
 
 /**
@@ -17,35 +17,53 @@ export type Link = { causes: readonly string[]; probability: number; strength: n
 export const activeProbability = (belief: Belief, seenIn: Layer | undefined): number =>
   logistic(belief.logOdds) * sitFactor(belief.cause, seenIn);
 
-/** Everything that can bring a fault, by fault id. */
+/** The links of a knowledge without their probabilities: no log and no answer changes them. */
+type Wiring = ReadonlyMap<string, readonly Omit<Link, 'probability'>[]>;
+
+const wired = new WeakMap<Knowledge, Wiring>();
+
+/** Worked out at the first log and kept with the knowledge. */
+function wiringOf(knowledge: Knowledge): Wiring {
+  const known = wired.get(knowledge);
+  if (known) return known;
+  const wiring = new Map<string, Omit<Link, 'probability'>[]>(
+    knowledge.faults.map(({ id }) => [id, []]),
+  );
+  const makes = new Map(knowledge.causes.map((cause) => [cause.id, cause.makes]));
+  for (const { id, makes } of knowledge.causes)
+    for (const [fault, strength] of Object.entries(makes))
+      wiring.get(fault)?.push({ causes: [id], strength });
+  for (const { pair, strength } of knowledge.causePairs) {
+    const [a, b] = pair.map((id) => makes.get(id)!) as [Cause['makes'], Cause['makes']];
+    for (const [fault, together] of Object.entries(strength)) {
+      const apart = (1 - (a[fault] ?? 0)) * (1 - (b[fault] ?? 0));
+      const extra = 1 - (1 - together) / apart;
+      if (extra > 0) wiring.get(fault)?.push({ causes: pair, strength: extra });
+    }
+  }
+  wired.set(knowledge, wiring);
+  return wiring;
+}
+
+/** Everything that can bring a fault, by fault id; `beliefs` of every cause of the knowledge. */
 export function linksOf(
   knowledge: Knowledge,
   beliefs: readonly Belief[],
   seenIn: Layer | undefined,
 ): Map<string, Link[]> {
-  const links = new Map<string, Link[]>(knowledge.faults.map(({ id }) => [id, []]));
-  const byCause = new Map(beliefs.map((belief) => [belief.cause.id, belief]));
-  for (const belief of beliefs)
-    for (const [fault, strength] of Object.entries(belief.cause.makes))
-      links.get(fault)?.push({
-        causes: [belief.cause.id],
-        probability: activeProbability(belief, seenIn),
+  const active = new Map(
+    beliefs.map((belief) => [belief.cause.id, activeProbability(belief, seenIn)]),
+  );
+  return new Map(
+    [...wiringOf(knowledge)].map(([fault, links]) => [
+      fault,
+      links.map(({ causes, strength }) => ({
+        causes,
+        probability: causes.reduce((product, cause) => product * active.get(cause)!, 1),
         strength,
-      });
-  for (const { pair, strength } of knowledge.causePairs) {
-    const [a, b] = pair.map((id) => byCause.get(id)!) as [Belief, Belief];
-    for (const [fault, together] of Object.entries(strength)) {
-      const apart = (1 - (a.cause.makes[fault] ?? 0)) * (1 - (b.cause.makes[fault] ?? 0));
-      const extra = 1 - (1 - together) / apart;
-      if (extra > 0)
-        links.get(fault)?.push({
-          causes: pair,
-          probability: activeProbability(a, seenIn) * activeProbability(b, seenIn),
-          strength: extra,
-        });
-    }
-  }
-  return links;
+      })),
+    ]),
+  );
 }
 
 /** P(fault) = 1 − (1 − leak) Π (1 − P(link) strength). */
