@@ -1,10 +1,15 @@
 /** A list made for a job: nothing is painted that was not keyed and wiped. */
 import fc from 'fast-check';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { stagesOf } from '../src/layers/foundLayer.ts';
 import { GRAIN_UM } from '../src/layers/grit.ts';
 import { prepOf } from '../src/prep/prep.ts';
-import { LATE_FINDS, type PrepInput, type PrepStep } from '../src/prep/prepInput.ts';
+import {
+  LATE_FINDS,
+  type PrepAnswer,
+  type PrepInput,
+  type PrepStep,
+} from '../src/prep/prepInput.ts';
 import { stepsBefore } from '../src/prep/prepSteps.ts';
 import { isOverWaterSealer, sessionsOf } from '../src/prep/sessions.ts';
 import {
@@ -21,7 +26,8 @@ const ROOM = { place: 'booth', extraction: 'on' } as const;
 const anyJob = fc
   .record({ panels: anyPanels, stages: anyStages })
   .map((job): PrepInput => ({ ...job, room: ROOM }));
-const RUNS = { numRuns: 1000 };
+const DRAWN = 1000;
+const WALKED = 300;
 const sessionIn = (key: string): number => Number(key.split('.')[0]);
 const passed = ({ key, kind }: Pick<PrepStep, 'key' | 'kind'>) => ({
   key,
@@ -39,12 +45,26 @@ function walked(job: PrepInput): PrepInput {
     done.push(...open.map((step) => ({ ...passed(step), afterFinds })));
   }
 }
-const ofAny = (law: (job: PrepInput) => void) => fc.assert(fc.property(anyJob, law), RUNS);
+type Drawn = { job: PrepInput; list: PrepAnswer };
+let drawn: Drawn[];
+let toTheEnd: { job: PrepInput; all: PrepInput; list: PrepAnswer }[];
+/** Listed, and walked to the end, once: every law is held over all of them. */
+beforeAll(() => {
+  drawn = fc.sample(anyJob, DRAWN).map((job) => ({ job, list: prepOf(job) }));
+  toTheEnd = drawn.slice(0, WALKED).map(({ job }) => {
+    const all = walked(job);
+    return { job, all, list: prepOf(all) };
+  });
+});
+const ofAny = (law: (one: Drawn) => void) =>
+  fc.assert(fc.property(fc.constantFrom(...drawn), law), {
+    examples: drawn.map((one) => [one]),
+    numRuns: DRAWN,
+  });
 
 describe('the list', () => {
   it('names each step once, and within a session keeps the order of the trade', () => {
-    ofAny((job) => {
-      const { steps, sequence } = prepOf(job);
+    ofAny(({ list: { steps, sequence } }) => {
       expect(new Set(sequence).size).toBe(sequence.length);
       const rank = ({ kind, key }: PrepStep) => {
         // Between two stages of a run the look and the tack come again.
@@ -61,8 +81,7 @@ describe('the list', () => {
   });
 
   it('has every panel sanded, then wiped, before its first coat of a session', () => {
-    ofAny((job) => {
-      const { steps } = prepOf(job);
+    ofAny(({ job, list: { steps } }) => {
       for (const session of sessionsOf(job.panels, job.stages)) {
         const own = stepsBefore(steps, session.stages[0]!.name).filter(
           ({ key }) => sessionIn(key) === session.number,
@@ -78,9 +97,9 @@ describe('the list', () => {
   });
 
   it('keys blend and clear-only panels edge to edge, and nobody may leave that out', () => {
-    ofAny((job) => {
+    ofAny(({ job, list }) => {
       const scopeOf = new Map(job.panels.map(({ name, scope }) => [name, scope]));
-      for (const { kind, panels, reach, mayBeSkipped } of prepOf(job).steps) {
+      for (const { kind, panels, reach, mayBeSkipped } of list.steps) {
         if (kind !== 'sand') continue;
         expect(mayBeSkipped).toBe(false);
         const isFaded = panels.some((name) => ['blend', 'clearOnly'].includes(scopeOf.get(name)!));
@@ -90,16 +109,16 @@ describe('the list', () => {
   });
 
   it('leaves a panel alone that gets nothing', () => {
-    ofAny((job) => {
+    ofAny(({ job, list }) => {
       const left = job.panels.filter((panel) => stagesOf(panel, job.stages).length === 0);
-      const touched = prepOf(job).steps.flatMap(({ panels }) => panels);
+      const touched = list.steps.flatMap(({ panels }) => panels);
       expect(left.filter(({ name }) => touched.includes(name))).toEqual([]);
     });
   });
 
   it('ends each ladder in its band, finer at every step and never by more than 1.75', () => {
-    ofAny((job) => {
-      for (const { ladder = [], grit } of prepOf(job).steps) {
+    ofAny(({ list }) => {
+      for (const { ladder = [], grit } of list.steps) {
         ladder.slice(1).forEach((next, i) => {
           const step = GRAIN_UM[ladder[i]!] / GRAIN_UM[next];
           expect(step).toBeGreaterThan(1);
@@ -113,8 +132,7 @@ describe('the list', () => {
   });
 
   it('neither wipes a waterborne sealer with water nor sands it wet', () => {
-    ofAny((job) => {
-      const { steps } = prepOf(job);
+    ofAny(({ job, list: { steps } }) => {
       for (const { number, panels } of sessionsOf(job.panels, job.stages))
         for (const { panel } of panels.filter(isOverWaterSealer)) {
           const own = steps.filter(
@@ -130,33 +148,28 @@ describe('the list', () => {
 describe('how far it has come', () => {
   it('keeps everything behind a gate that is not passed', () => {
     fc.assert(
-      fc.property(anyJob, fc.nat(40), (job, far) => {
-        const all = walked(job).done!.slice(0, far);
-        const { steps } = prepOf({ ...job, done: all });
+      fc.property(fc.constantFrom(...toTheEnd), fc.nat(40), ({ job, all }, far) => {
+        const { steps } = prepOf({ ...job, done: all.done!.slice(0, far) });
         const shut = steps.findIndex(
           ({ kind, state }) => isGate(kind) && state !== 'done' && state !== 'skipped',
         );
         if (shut >= 0)
           expect(steps.slice(shut + 1).filter(({ state }) => state === 'open')).toEqual([]);
       }),
-      { numRuns: 300 },
+      { numRuns: WALKED },
     );
   });
 
   it('is ready when all is passed, unless a stop stands', () => {
-    fc.assert(
-      fc.property(anyJob, (job) => {
-        const { next, heldBy, ready, verdicts } = prepOf(walked(job));
-        expect([next, heldBy]).toEqual([undefined, []]);
-        expect(ready).toBe(!verdicts.some(({ level }) => level === 'stop'));
-      }),
-      { numRuns: 300 },
-    );
+    for (const { list } of toTheEnd) {
+      const { next, heldBy, ready, verdicts } = list;
+      expect([next, heldBy]).toEqual([undefined, []]);
+      expect(ready).toBe(!verdicts.some(({ level }) => level === 'stop'));
+    }
   });
 
   it('takes a word why for what is left out and shows it for ever', () => {
-    ofAny((job) => {
-      const { steps } = prepOf(job);
+    ofAny(({ job, list: { steps } }) => {
       const left = steps.find(({ kind }) => mayBeLeftOut(kind));
       if (!left) return;
       const { skipped, verdicts } = prepOf({
@@ -170,19 +183,19 @@ describe('how far it has come', () => {
 
   it('takes a panel back for what is found late, and no other', () => {
     fc.assert(
-      fc.property(anyJob, fc.constantFrom(...LATE_FINDS), (job, what) => {
-        const { done } = walked(job);
+      fc.property(fc.constantFrom(...toTheEnd), fc.constantFrom(...LATE_FINDS), (one, what) => {
+        const { job, all, list } = one;
         const panel = job.panels[0]!.name;
-        const found = { ...job, done: done!, lateFound: [{ panel, what }] };
+        const found = { ...all, lateFound: [{ panel, what }] };
         const { steps, sequence } = prepOf(found);
-        expect(sequence).toEqual(prepOf({ ...job, done: done! }).sequence);
+        expect(sequence).toEqual(list.sequence);
         for (const { again = [] } of steps) expect(again.filter((on) => on !== panel)).toEqual([]);
         const isSprayed = stagesOf(job.panels[0]!, job.stages).length > 0;
         expect(steps.some(({ again }) => again !== undefined)).toBe(isSprayed);
         // Done once more after it, it is behind them.
         expect(prepOf(walked(found)).steps.filter(({ again }) => again)).toEqual([]);
       }),
-      { numRuns: 300 },
+      { numRuns: WALKED },
     );
   });
 
@@ -193,8 +206,10 @@ describe('how far it has come', () => {
         .map((answer) => ({ kind, answer })),
     );
     fc.assert(
-      fc.property(anyJob, fc.constantFrom(...barred), (job, { kind, answer }) => {
-        const step = prepOf(walked(job)).steps.find((one) => one.kind === kind);
+      fc.property(fc.constantFrom(...toTheEnd), fc.constantFrom(...barred), (one, barring) => {
+        const { job, list } = one;
+        const { kind, answer } = barring;
+        const step = list.steps.find((other) => other.kind === kind);
         if (!step) return;
         const { steps, verdicts } = prepOf({ ...job, done: [{ key: step.key, answer }] });
         const now = steps.find(({ key }) => key === step.key);
@@ -203,7 +218,7 @@ describe('how far it has come', () => {
         expect(now.state).toBe('held');
         expect(verdicts.filter(({ level }) => level !== 'go')).not.toEqual([]);
       }),
-      RUNS,
+      { numRuns: DRAWN },
     );
   });
 });

@@ -3,7 +3,7 @@ import { Button } from '@mantine/core';
 import { useElementSize } from '@mantine/hooks';
 import { LONGEST_LIST } from '@orthochrom/contract/quantity/fields.ts';
 import { blendText } from '@orthochrom/contract/plan/planDifferences.ts';
-import { IconCalendarDown } from '@tabler/icons-react';
+import { CalendarArrowDownIcon } from 'lucide-react';
 import { useMemo } from 'react';
 import { useAir, useSetup, useSheets, useTickets, useWholes } from '../api/reads.ts';
 import { useNowMs } from '../api/serverClock.ts';
@@ -77,7 +77,7 @@ export function DayPage() {
       >
         <Button
           variant="default"
-          leftSection={<IconCalendarDown size={22} aria-hidden="true" />}
+          leftSection={<CalendarArrowDownIcon size={22} aria-hidden="true" />}
           disabled={!answer || answer.blocks.length === 0}
           onClick={save}
         >

@@ -1,6 +1,6 @@
 /** At the foot of the rail: who paints, and the way out. */
 import { Menu } from '@mantine/core';
-import { IconLogout, IconUser } from '@tabler/icons-react';
+import { LogOutIcon, UserIcon } from 'lucide-react';
 import { postJson } from '../api/client.ts';
 import { useWho } from '../api/reads.ts';
 import { ADDRESS, refresh } from '../api/resources.ts';
@@ -18,7 +18,7 @@ export function PainterMenu({ painter, painters, pick }: PainterState) {
           className={styles['place']}
           aria-label={`Painter: ${painter.name}. Change`}
         >
-          <IconUser size={26} stroke={1.6} aria-hidden="true" />
+          <UserIcon size={26} strokeWidth={1.6} aria-hidden="true" />
           <span>{painter.name}</span>
         </button>
       </Menu.Target>
@@ -56,7 +56,7 @@ function WayOut({ painterId }: { painterId: string }) {
   return (
     <>
       <Menu.Item
-        leftSection={<IconLogout size={22} stroke={1.6} aria-hidden="true" />}
+        leftSection={<LogOutIcon size={22} strokeWidth={1.6} aria-hidden="true" />}
         fz={18}
         py={12}
         onClick={() => out(ADDRESS.signOut, {})}

@@ -3,18 +3,18 @@ import { Menu } from '@mantine/core';
 import { useElementSize, useLocalStorage } from '@mantine/hooks';
 import { useMantineColorScheme } from '@mantine/core';
 import {
-  IconBook2,
-  IconBuildingWarehouse,
-  IconCalendarTime,
-  IconClipboardList,
-  IconFileText,
-  IconFlask,
-  IconZoomQuestion,
-  IconMoon,
-  IconSettings,
-  IconSpray,
-  IconSun,
-} from '@tabler/icons-react';
+  BookOpenIcon,
+  WarehouseIcon,
+  CalendarClockIcon,
+  ClipboardListIcon,
+  FileTextIcon,
+  FlaskConicalIcon,
+  ScanSearchIcon,
+  MoonIcon,
+  SettingsIcon,
+  SprayCanIcon,
+  SunIcon,
+} from 'lucide-react';
 import { useEffect } from 'react';
 import { Link, NavLink, Outlet, useLocation } from 'react-router';
 import { useStream } from '../api/useStream.ts';
@@ -29,20 +29,20 @@ import { PainterMenu } from './PainterMenu.tsx';
 import { useAtTheDoor } from './useAtTheDoor.tsx';
 import styles from './Shell.module.css';
 
-type Place = { to: string; word: string; Icon: typeof IconMoon };
+type Place = { to: string; word: string; Icon: typeof MoonIcon };
 /** What the day is made of stands always. */
 const AT_HAND: Place[] = [
-  { to: '/', word: 'Today', Icon: IconCalendarTime },
-  { to: '/tickets', word: 'Tickets', Icon: IconClipboardList },
-  { to: '/faults', word: 'Faults', Icon: IconZoomQuestion },
+  { to: '/', word: 'Today', Icon: CalendarClockIcon },
+  { to: '/tickets', word: 'Tickets', Icon: ClipboardListIcon },
+  { to: '/faults', word: 'Faults', Icon: ScanSearchIcon },
 ];
 /** The rest, one touch away. */
 const SHOP: Place[] = [
-  { to: '/guns', word: 'Guns, air', Icon: IconSpray },
-  { to: '/lab', word: 'Lab', Icon: IconFlask },
-  { to: '/records', word: 'Records', Icon: IconBook2 },
-  { to: '/sheets', word: 'Sheets', Icon: IconFileText },
-  { to: '/settings', word: 'Settings', Icon: IconSettings },
+  { to: '/guns', word: 'Guns, air', Icon: SprayCanIcon },
+  { to: '/lab', word: 'Lab', Icon: FlaskConicalIcon },
+  { to: '/records', word: 'Records', Icon: BookOpenIcon },
+  { to: '/sheets', word: 'Sheets', Icon: FileTextIcon },
+  { to: '/settings', word: 'Settings', Icon: SettingsIcon },
 ];
 
 export function Shell() {
@@ -120,7 +120,7 @@ function PlaceLink({ to, word, Icon }: Place) {
       end={to === '/'}
       className={({ isActive }) => `${styles['place']} ${isActive ? styles['here'] : ''}`}
     >
-      <Icon size={26} stroke={1.6} aria-hidden="true" />
+      <Icon size={26} strokeWidth={1.6} aria-hidden="true" />
       <span>{word}</span>
     </NavLink>
   );
@@ -134,7 +134,7 @@ function ShopMenu() {
     <Menu position="right-start" withArrow width={230}>
       <Menu.Target>
         <button type="button" className={`${styles['place']} ${here ? styles['here'] : ''}`}>
-          <IconBuildingWarehouse size={26} stroke={1.6} aria-hidden="true" />
+          <WarehouseIcon size={26} strokeWidth={1.6} aria-hidden="true" />
           <span>Shop</span>
         </button>
       </Menu.Target>
@@ -144,7 +144,7 @@ function ShopMenu() {
             key={to}
             component={Link}
             to={to}
-            leftSection={<Icon size={24} stroke={1.6} aria-hidden="true" />}
+            leftSection={<Icon size={24} strokeWidth={1.6} aria-hidden="true" />}
             fz={19}
             py={12}
             fw={here?.to === to ? 700 : 400}
@@ -170,7 +170,7 @@ function BoothSwitch() {
     document.documentElement.dataset['booth'] = isBooth ? 'on' : 'off';
     setColorScheme(isBooth ? 'dark' : 'light');
   }, [isBooth, setColorScheme]);
-  const Icon = isBooth ? IconSun : IconMoon;
+  const Icon = isBooth ? SunIcon : MoonIcon;
   return (
     <button
       type="button"
@@ -178,7 +178,7 @@ function BoothSwitch() {
       onClick={() => setIsBooth(!isBooth)}
       aria-pressed={isBooth}
     >
-      <Icon size={26} stroke={1.6} aria-hidden="true" />
+      <Icon size={26} strokeWidth={1.6} aria-hidden="true" />
       <span>{isBooth ? 'Office' : 'Booth'}</span>
     </button>
   );

@@ -3,7 +3,7 @@
  * where it is thin, dark where it is thick.
  */
 import { Button, Switch } from '@mantine/core';
-import { IconPlayerPlay } from '@tabler/icons-react';
+import { PlayIcon } from 'lucide-react';
 import type { FilmMap } from '@orthochrom/core/gun/filmMap.ts';
 import { interpolateRgbBasis, scaleLinear } from 'd3';
 import { useEffect, useRef, useState } from 'react';
@@ -94,7 +94,7 @@ export function FilmMapPicture({ side, film }: { side: Side; film: (um: number) 
       <div className="row" style={{ justifyContent: 'space-between' }}>
         <Button
           variant="default"
-          leftSection={<IconPlayerPlay size={18} aria-hidden="true" />}
+          leftSection={<PlayIcon size={18} aria-hidden="true" />}
           onClick={() => setPassesLaid(0.02)}
         >
           Lay it pass by pass

@@ -1,6 +1,6 @@
 /** What is touched: buttons, choices, fields, in each of their states. */
 import { ActionIcon, Button, Checkbox, Chip, Select, Slider, TextInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { XIcon } from 'lucide-react';
 import { Choice, Question, YesNo } from '../safety/Choice.tsx';
 import { FigureInput } from '../units/FigureInput.tsx';
 
@@ -35,7 +35,7 @@ export function Buttons() {
           Takes away
         </Button>
         <ActionIcon size={48} variant="subtle" aria-label="Close">
-          <IconX size={26} />
+          <XIcon size={26} />
         </ActionIcon>
       </div>
     </div>

@@ -1,6 +1,6 @@
 /** A few things by name: one more is typed, each is taken off with a touch. */
 import { Button, TextInput } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { XIcon } from 'lucide-react';
 import { useState } from 'react';
 
 type NamedListProps = {
@@ -42,7 +42,7 @@ export function NamedList({ label, description, names, onChange }: NamedListProp
             <Button
               key={one}
               variant="default"
-              rightSection={<IconX size={20} aria-hidden />}
+              rightSection={<XIcon size={20} aria-hidden />}
               aria-label={`Take off: ${one}`}
               onClick={() => onChange(names.filter((other) => other !== one))}
             >

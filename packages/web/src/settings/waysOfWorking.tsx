@@ -1,19 +1,19 @@
 /** Ways of working, as pictures. */
 import type { Painter } from '@orthochrom/contract/shop/setup.ts';
 import {
-  IconBolt,
-  IconDroplet,
-  IconDropletOff,
-  IconEar,
-  IconSchool,
-  IconSparkles,
-  IconSpray,
-  IconStack2,
-  IconStackPush,
-  IconStar,
-  IconThermometer,
-  IconWall,
-} from '@tabler/icons-react';
+  ZapIcon,
+  DropletIcon,
+  DropletOffIcon,
+  EarIcon,
+  GraduationCapIcon,
+  SparklesIcon,
+  SprayCanIcon,
+  LayersIcon,
+  Layers2Icon,
+  StarIcon,
+  ThermometerIcon,
+  BrickWallIcon,
+} from 'lucide-react';
 import {
   FanPicture,
   GaugePicture,
@@ -22,15 +22,15 @@ import {
 } from '../ticket/gun/Instruments.tsx';
 import type { Pictured } from './PictureChoice.tsx';
 
-const ICON = { size: 60, stroke: 1.3, 'aria-hidden': true } as const;
+const ICON = { size: 60, strokeWidth: 1.3, 'aria-hidden': true } as const;
 const dial = (units: Painter['units']) => (
   <GaugePicture inletKPa={138} bandKPa={[124, 152]} units={units} />
 );
 
 export const SKILLS: readonly Pictured<Painter['skill']>[] = [
-  { value: 'learner', word: 'learning', picture: <IconSchool {...ICON} /> },
-  { value: 'able', word: 'able', picture: <IconSpray {...ICON} /> },
-  { value: 'expert', word: 'expert', picture: <IconStar {...ICON} /> },
+  { value: 'learner', word: 'learning', picture: <GraduationCapIcon {...ICON} /> },
+  { value: 'able', word: 'able', picture: <SprayCanIcon {...ICON} /> },
+  { value: 'expert', word: 'expert', picture: <StarIcon {...ICON} /> },
 ];
 
 type Way = Painter['way'];
@@ -56,8 +56,8 @@ export const waysOf = (units: Painter['units']): Choices => ({
   ],
   gauge: [
     { value: 'atGun', word: 'at the gun', picture: dial(units) },
-    { value: 'atWall', word: 'at the wall', picture: <IconWall {...ICON} /> },
-    { value: 'byEar', word: 'by ear', picture: <IconEar {...ICON} /> },
+    { value: 'atWall', word: 'at the wall', picture: <BrickWallIcon {...ICON} /> },
+    { value: 'byEar', word: 'by ear', picture: <EarIcon {...ICON} /> },
   ],
   fan: [
     { value: 'backedOff', word: 'backed off from open', picture: <FanPicture share={0.55} /> },
@@ -69,25 +69,25 @@ export const waysOf = (units: Painter['units']): Choices => ({
     { value: 'far', word: 'far', picture: <StandOffPicture share={1} /> },
   ],
   baseCover: [
-    { value: 'coats', word: 'in coats, each with its flash', picture: <IconStack2 {...ICON} /> },
+    { value: 'coats', word: 'in coats, each with its flash', picture: <LayersIcon {...ICON} /> },
     {
       value: 'oneAndHalf',
       word: 'one and a half, where its sheet has it',
-      picture: <IconStackPush {...ICON} />,
+      picture: <Layers2Icon {...ICON} />,
     },
   ],
   clearReduction: [
-    { value: 'never', word: 'never', picture: <IconDropletOff {...ICON} /> },
-    { value: 'sheet', word: 'up to the sheet’s maximum', picture: <IconDroplet {...ICON} /> },
+    { value: 'never', word: 'never', picture: <DropletOffIcon {...ICON} /> },
+    { value: 'sheet', word: 'up to the sheet’s maximum', picture: <DropletIcon {...ICON} /> },
   ],
   grade: [
     {
       value: 'temperature',
       word: 'for the temperature',
-      picture: <IconThermometer {...ICON} />,
+      picture: <ThermometerIcon {...ICON} />,
     },
-    { value: 'gloss', word: 'slower, for gloss', picture: <IconSparkles {...ICON} /> },
-    { value: 'speed', word: 'quicker, for pace', picture: <IconBolt {...ICON} /> },
+    { value: 'gloss', word: 'slower, for gloss', picture: <SparklesIcon {...ICON} /> },
+    { value: 'speed', word: 'quicker, for pace', picture: <ZapIcon {...ICON} /> },
   ],
 });
 

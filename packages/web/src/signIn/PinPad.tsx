@@ -1,7 +1,7 @@
 /** Digits for a gloved finger; a keyboard types into the same field. */
 import { PasswordInput } from '@mantine/core';
 import { LONGEST_PIN } from '@orthochrom/contract/shop/signIn.ts';
-import { IconBackspace } from '@tabler/icons-react';
+import { DeleteIcon } from 'lucide-react';
 import styles from './SignIn.module.css';
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
@@ -42,7 +42,7 @@ export function PinPad({ label, value, error, onChange, autoFocus = false }: Pin
           aria-label="Take the last digit back"
           onClick={() => put(value.slice(0, -1))}
         >
-          <IconBackspace size={30} stroke={1.6} aria-hidden="true" />
+          <DeleteIcon size={30} strokeWidth={1.6} aria-hidden="true" />
         </button>
       </div>
     </div>

@@ -1,5 +1,5 @@
 /** The ruled order of a coat as tabs: done, next, to come. */
-import { IconCheck } from '@tabler/icons-react';
+import { CheckIcon } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
@@ -54,7 +54,7 @@ export function StepTabs({
               className={`${styles['tab']} ${step === shown ? styles['shown'] : ''} ${step === current ? styles['current'] : ''}`}
               aria-current={step === shown ? 'step' : undefined}
             >
-              {isDone && <IconCheck size={18} stroke={3} aria-label="done" />}
+              {isDone && <CheckIcon size={18} strokeWidth={3} aria-label="done" />}
               {NAME[step]}
             </button>
           </li>

@@ -3,7 +3,7 @@ import { ActionIcon, Button, Modal, SegmentedControl, TextInput } from '@mantine
 import { turnsCalculation } from '@orthochrom/contract/calculations/turns.ts';
 import { outcomeOf } from '@orthochrom/contract/calculations/outcome.ts';
 import type { AnswerOf } from '@orthochrom/contract/registry.ts';
-import { IconPencil } from '@tabler/icons-react';
+import { PencilIcon } from 'lucide-react';
 import type { Overrides, SettingName } from '@orthochrom/contract/shop/coat.ts';
 import { useState, type ReactNode } from 'react';
 import { FigureInput, type Entered } from '../../units/FigureInput.tsx';
@@ -74,7 +74,7 @@ export function Setting({
                 aria-haspopup="dialog"
                 onClick={() => setIsOpen(true)}
               >
-                <IconPencil size={24} />
+                <PencilIcon size={24} />
               </ActionIcon>
             )}
           </>

@@ -9,7 +9,7 @@ import type { CoatPlan } from '@orthochrom/contract/plan/planCoat.ts';
 import { formatFor } from '@orthochrom/contract/words/format.ts';
 import { panelName } from '@orthochrom/contract/words/panelWords.ts';
 import { bodyPanel, type Body } from '@orthochrom/core/body/bodyMap.ts';
-import { IconCheck, IconVolume, IconVolumeOff } from '@tabler/icons-react';
+import { CheckIcon, Volume2Icon, VolumeXIcon } from 'lucide-react';
 import { useState } from 'react';
 import { countdownText } from '../countdown.ts';
 import { passSeconds } from '../gun/gunSettings.ts';
@@ -100,7 +100,7 @@ export function RoundTheCar(props: RoundTheCarProps) {
               disabled={isHeld}
               onClick={() => touch(panel.key)}
               leftSection={
-                isDone(panel.key) ? <IconCheck size={20} aria-hidden="true" /> : undefined
+                isDone(panel.key) ? <CheckIcon size={20} aria-hidden="true" /> : undefined
               }
             >
               {said(panel)}
@@ -199,7 +199,7 @@ function Figures(props: RoundTheCarProps) {
               aria-label="Sound each pass"
               onClick={() => setBeating(!isBeating)}
             >
-              {isBeating ? <IconVolume size={26} /> : <IconVolumeOff size={26} />}
+              {isBeating ? <Volume2Icon size={26} /> : <VolumeXIcon size={26} />}
             </ActionIcon>
           </>
         }

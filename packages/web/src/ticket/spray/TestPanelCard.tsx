@@ -3,7 +3,7 @@ import { ActionIcon, Button, TextInput } from '@mantine/core';
 import { TEST_PANEL_BECAUSE, testPanelBecause } from '@orthochrom/contract/plan/testPanel.ts';
 import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import { formatFor, turnsText } from '@orthochrom/contract/words/format.ts';
-import { IconMinus, IconPlus } from '@tabler/icons-react';
+import { MinusIcon, PlusIcon } from 'lucide-react';
 import { useState } from 'react';
 import { postJson } from '../../api/client.ts';
 import { ADDRESS } from '../../api/resources.ts';
@@ -104,7 +104,7 @@ export function TestPanelCard(props: CardProps) {
                     disabled={turns <= LEAST_TURNS}
                     onClick={() => setTurns(turns - STEP_TURNS)}
                   >
-                    <IconMinus size={26} />
+                    <MinusIcon size={26} />
                   </ActionIcon>
                   <ActionIcon
                     size={48}
@@ -112,7 +112,7 @@ export function TestPanelCard(props: CardProps) {
                     aria-label="A quarter turn out"
                     onClick={() => setTurns(turns + STEP_TURNS)}
                   >
-                    <IconPlus size={26} />
+                    <PlusIcon size={26} />
                   </ActionIcon>
                 </span>
               </>

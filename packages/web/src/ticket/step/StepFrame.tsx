@@ -3,7 +3,7 @@
  * same place; everything else is in the drawer.
  */
 import { ActionIcon, Button } from '@mantine/core';
-import { IconX } from '@tabler/icons-react';
+import { XIcon } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { useDrawer, useDrawerContents, type DrawerPage } from './stepDrawer.ts';
 import styles from './StepFrame.module.css';
@@ -44,7 +44,7 @@ export function StepFrame({ children, said, action, other, ways }: StepFrameProp
         <div className={styles['head']}>
           <h2 className="tape">{shown?.[1]}</h2>
           <ActionIcon size={48} variant="subtle" aria-label="Close" onClick={() => setPage('')}>
-            <IconX size={26} />
+            <XIcon size={26} />
           </ActionIcon>
         </div>
         {ways && (areWaysShown || wereWaysShown) && (

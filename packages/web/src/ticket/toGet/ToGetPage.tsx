@@ -13,7 +13,7 @@ import type { SheetVersion, TicketWhole } from '@orthochrom/contract/shop/ticket
 import { ask } from '@orthochrom/contract/calculations/ask.ts';
 import { quantityCalculation } from '@orthochrom/contract/calculations/quantity.ts';
 import { formatFor, moneyText } from '@orthochrom/contract/words/format.ts';
-import { IconPrinter } from '@tabler/icons-react';
+import { PrinterIcon } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useAir, useSetup, useSheets, useTicket } from '../../api/reads.ts';
@@ -57,7 +57,7 @@ function ToGet({ whole, setup, latest, air }: ToGetProps) {
     <div className={styles['page']}>
       <PageHead title={`To get for ${ticket.number}`} line={ticket.vehicle}>
         <div className={`row ${styles['tools']}`}>
-          <Button size="lg" leftSection={<IconPrinter size={24} />} onClick={() => window.print()}>
+          <Button size="lg" leftSection={<PrinterIcon size={24} />} onClick={() => window.print()}>
             Print it
           </Button>
           <Button size="lg" variant="default" component={Link} to={`/tickets/${ticket.id}`}>
