@@ -1,4 +1,5 @@
 /** Laws of the plan over all the shop's paints, guns and painters, in air drawn at random. */
+import { USUAL_HABITS } from '@orthochrom/core/gun/preferences.ts';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { planCoat, type CoatPlan } from '../src/plan/planCoat.ts';
@@ -143,6 +144,22 @@ describe('whatever the air, the paint and the gun', () => {
       expect(setup.verdicts.map(({ code }) => code)).toContain('two-pack-breathing');
       if (mix) expect(mix.verdicts.map(({ code }) => code)).toContain('two-pack-breathing');
     });
+  });
+
+  it('a habit nobody told is the usual one', () => {
+    fc.assert(
+      fc.property(anyContext, (context) => {
+        const answersOf = (way: PlanContext['painter']['way']) => {
+          const { inputs: _, ...answers } = planCoat({
+            ...context,
+            painter: { ...context.painter, way },
+          });
+          return answers;
+        };
+        expect(answersOf({})).toEqual(answersOf(USUAL_HABITS));
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('the same question gets the same digits', () => {

@@ -29,6 +29,17 @@ export const HABITS = {
   grade: ['temperature', 'gloss', 'speed'],
 } as const;
 type Habit<K extends keyof typeof HABITS> = (typeof HABITS)[K][number];
+/** What goes for a habit that nobody told. */
+export const USUAL_HABITS = {
+  needle: 'metered',
+  gauge: 'atGun',
+  fan: 'backedOff',
+  distance: 'middle',
+  baseCover: 'coats',
+  clearReduction: 'never',
+  grade: 'temperature',
+} as const satisfies Preferences;
+
 export type Preferences = {
   needle?: Habit<'needle'>;
   gauge?: Habit<'gauge'>;

@@ -1,6 +1,7 @@
 import { ADDRESS } from '../api/resources.ts';
 import { Button, Select } from '@mantine/core';
 import type { Painter, Units } from '@orthochrom/contract/shop/setup.ts';
+import { USUAL_HABITS } from '@orthochrom/core/gun/preferences.ts';
 import { HandLearned } from './HandLearned.tsx';
 import { PutAway } from './PutAway.tsx';
 import { useKept } from './useKept.ts';
@@ -106,13 +107,13 @@ export function PainterSettings({ painter }: { painter: Painter }) {
           <PictureChoice<string>
             key={way}
             label={WAY_LABEL[way]}
-            value={draft.way[way]}
+            value={draft.way[way] ?? USUAL_HABITS[way]}
             options={pictured[way]}
             onPick={(value) => setDraft({ ...draft, way: { ...draft.way, [way]: value } })}
           />
         ))}
       </div>
-      <div className="grid2">
+      <div className="grid2" style={{ alignItems: 'end' }}>
         <Select
           label="Before spraying"
           description="blown off only where a booth carries the dust away"
