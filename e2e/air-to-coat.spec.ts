@@ -36,7 +36,7 @@ test('a coat goes from the gate to the record, and the next one follows', async 
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
   await expect(page.getByText(/gate of this stage comes first/)).toBeVisible();
-  await page.getByRole('button', { name: 'Gate', exact: true }).click();
+  await press(page, 'What is next: Gate');
   await choose(page, 'Breathing', 'Cartridge');
   await expect(page.getByText(/A cartridge mask is not enough here/)).toBeVisible();
   await answerGate(page);

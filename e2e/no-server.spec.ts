@@ -92,7 +92,7 @@ test('nothing is guessed without a server; what it refuses later stays until it 
   await expect(waits(page)).toContainText('Gate answered');
   await expect(page.getByText(/^Answered at/)).toBeVisible();
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
-  await expect(page.getByText(/no recipe is shown before it has passed/)).toBeVisible();
+  await expect(page.getByText(/comes first: no recipe and no setting/)).toBeVisible();
   door.open();
   await expect(waits(page)).toBeHidden();
   await expect.poll(async () => (await wholeOf(id)).gates.length).toBe(1);

@@ -33,7 +33,7 @@ test('a room changed in Settings closes the gate of a coat that was already pour
   await page.getByRole('button', { name: 'Gate', exact: true }).click();
   await expect(page.getByText(/the room’s extraction changed since it was answered/)).toBeVisible();
   await page.getByRole('button', { name: 'Mix', exact: true }).click();
-  await expect(page.getByText(/no recipe is shown before it has passed/)).toBeVisible();
+  await expect(page.getByText(/comes first: no recipe and no setting/)).toBeVisible();
   await page.getByRole('button', { name: 'Gate', exact: true }).click();
   await expect(verdict(page, 'extraction-not-there')).toContainText('Vapour builds up');
   await expectAccessible(page);

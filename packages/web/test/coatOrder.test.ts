@@ -1,9 +1,16 @@
 /** Which coat is next, at which step, and out of which mix. */
 import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
-import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { describe, expect, it } from 'vitest';
 import { blockingCoat, nextCoat } from '@orthochrom/contract/plan/coatOrder.ts';
-import { currentStep, isLastOfStage, liveMix, wishesOfCup } from '../src/ticket/coatSteps.ts';
+import { CoatState, type Coat } from '@orthochrom/contract/shop/coat.ts';
+import {
+  awaitedBy,
+  currentStep,
+  isLastOfStage,
+  liveMix,
+  STEPS,
+  wishesOfCup,
+} from '../src/ticket/coatSteps.ts';
 import { MINUTE, NOW, iso, coat, whole } from './ticketFixture.ts';
 
 describe('the order of a coat', () => {
@@ -39,6 +46,22 @@ describe('the order of a coat', () => {
   });
   it('does not shut a flashing coat away behind tomorrow’s gate', () => {
     expect(of('sprayed', { gatePassed: false })).toBe('flash');
+  });
+  it('never waits at the step that is next, whatever the coat has come to', () => {
+    const yesOrNo = [false, true];
+    for (const state of CoatState.options)
+      for (const isMadeReady of yesOrNo)
+        for (const gatePassed of yesOrNo)
+          for (const hasMix of yesOrNo) {
+            const next = of(state, { isMadeReady, gatePassed, hasMix });
+            expect(awaitedBy(next, { state }, gatePassed), `${next}, ${state}`).toBeUndefined();
+          }
+  });
+  it('says at every later step of a coat that is planned what it waits for', () => {
+    const waits = (gatePassed: boolean) =>
+      STEPS.map((step) => awaitedBy(step, { state: 'planned' }, gatePassed) ?? '-').join(' ');
+    expect(waits(false)).toBe('- - - gate gate gate coat flash -');
+    expect(waits(true)).toBe('- - - - - pour coat flash -');
   });
   it('takes the first coat not looked at, and waits for the one before', () => {
     const stages = [{ id: 'a' }, { id: 'b' }];

@@ -16,6 +16,7 @@ import { PageHead } from '../frame/PageHead.tsx';
 import { usePainter } from '../frame/painter.ts';
 import { AirCard } from './air/AirCard.tsx';
 import {
+  awaitedBy,
   currentStep,
   flashTimer,
   liveMix,
@@ -41,6 +42,7 @@ import styles from './TicketPage.module.css';
 import { TimeRibbon } from './TimeRibbon.tsx';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 import { inWarmerAir, usePlan, usePlanContext } from './useCoatPlan.ts';
+import { AWAITED_WORDS, IdleStep } from './step/IdleStep.tsx';
 import { DrawerContents } from './step/stepDrawer.ts';
 import { WhatIf } from './step/WhatIf.tsx';
 import { Why } from './step/Why.tsx';
@@ -141,6 +143,10 @@ export const OpenTicket = memo(function OpenTicket({
     why: <Why plan={plan} step={shown} gatePassed={gatePassed} />,
   };
   const shared = { whole, coat, stage, context, plan, painter, keep: goOn };
+  const awaited = awaitedBy(shown, coat, gatePassed);
+  const turn = awaited ? undefined : shown;
+  const toNext = { next: step, onNext: () => toStep(step) };
+  const timer = flashTimer(whole.timers, coat.id);
   return (
     <div className={styles['page']} ref={top}>
       <PageHead
@@ -173,13 +179,14 @@ export const OpenTicket = memo(function OpenTicket({
             </p>
           )}
           <DrawerContents value={drawer}>
-            {shown === 'prep' && prep && (
+            {awaited && <IdleStep {...toNext}>{AWAITED_WORDS[awaited]}</IdleStep>}
+            {turn === 'prep' && prep && (
               <PrepCard {...shared} list={prep} shop={shop} onGate={() => toStep('gate')} />
             )}
-            {shown === 'gate' && (
+            {turn === 'gate' && (
               <GateCard {...shared} room={room} latest={gate.gate ?? earlier} gate={gate} />
             )}
-            {shown === 'air' && (
+            {turn === 'air' && (
               <AirCard
                 {...shared}
                 room={room}
@@ -187,11 +194,10 @@ export const OpenTicket = memo(function OpenTicket({
                 onGo={() => startTransition(() => (setSeenAirOf(coat.id), pickStep('mix')))}
               />
             )}
-            {shown === 'mix' && (
+            {turn === 'mix' && (
               <MixCard
                 {...shared}
                 key={coat.id}
-                gatePassed={gatePassed}
                 mix={mix}
                 cups={setup.cups}
                 wishes={wishes}
@@ -200,11 +206,10 @@ export const OpenTicket = memo(function OpenTicket({
                 onGun={() => toStep('gun')}
               />
             )}
-            {shown === 'gun' && (
+            {turn === 'gun' && (
               <GunCard
                 {...shared}
                 key={`${coat.id}${context.gun.id}`}
-                gatePassed={gatePassed}
                 guns={setup.guns}
                 pickGun={(gunId) => setWishes({ ...wishes, gunId })}
                 wishes={wishes}
@@ -212,25 +217,22 @@ export const OpenTicket = memo(function OpenTicket({
                 onSpray={() => toStep('spray')}
               />
             )}
-            {shown === 'spray' && (
+            {turn === 'spray' && (
               <SprayCard
                 keepHere={keep}
                 {...shared}
                 mix={mix ?? newestMix(whole.mixes, stage.id)}
                 gatePassed={gatePassed}
                 askGate={() => toStep('gate')}
+                toNext={toNext}
               />
             )}
-            {shown === 'flash' && (
-              <FlashCard
-                {...shared}
-                timer={flashTimer(whole.timers, coat.id)}
-                gate={gate.gate ?? earlier}
-              />
+            {turn === 'flash' && timer && (
+              <FlashCard {...shared} timer={timer} gate={gate.gate ?? earlier} />
             )}
-            {shown === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
-            {shown === 'clean' && (
-              <CleanCard {...shared} mix={mix} follow={follow} gate={gate.gate ?? earlier} />
+            {turn === 'look' && <LookCard {...shared} key={coat.id} follow={follow} />}
+            {turn === 'clean' && (
+              <CleanCard {...shared} {...{ follow, toNext }} gate={gate.gate ?? earlier} />
             )}
           </DrawerContents>
         </section>

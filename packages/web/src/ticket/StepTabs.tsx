@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
 
-const NAME: Record<Step, string> = {
+export const STEP_NAME: Record<Step, string> = {
   prep: 'Prep',
   gate: 'Gate',
   air: 'Air',
@@ -55,7 +55,7 @@ export function StepTabs({
               aria-current={step === shown ? 'step' : undefined}
             >
               {isDone && <CheckIcon size={18} strokeWidth={3} aria-label="done" />}
-              {NAME[step]}
+              {STEP_NAME[step]}
             </button>
           </li>
         );

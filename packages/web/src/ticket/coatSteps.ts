@@ -16,6 +16,24 @@ export const STEPS = [
 ] as const;
 export type Step = (typeof STEPS)[number];
 
+/** What a step that is looked at before its turn waits for. */
+export type Awaited = 'gate' | 'pour' | 'coat' | 'flash';
+
+/** @returns undefined where the step may be gone through, or was */
+export function awaitedBy(
+  step: Step,
+  { state }: Pick<Coat, 'state'>,
+  gatePassed: boolean,
+): Awaited | undefined {
+  const isOn = !['planned', 'taken', 'spraying'].includes(state);
+  if (step === 'mix' || step === 'gun') return gatePassed ? undefined : 'gate';
+  if (step === 'spray' && state !== 'spraying')
+    return !gatePassed ? 'gate' : state === 'planned' ? 'pour' : undefined;
+  if (step === 'flash') return isOn ? undefined : 'coat';
+  if (step === 'look') return state === 'flashed' || state === 'looked' ? undefined : 'flash';
+  return undefined;
+}
+
 /** The newest mix of the stage, past its pot life or not. */
 export const newestMix = (mixes: Mix[], stageId: string): Mix | undefined =>
   mixes.filter((mix) => mix.stageId === stageId).at(-1);

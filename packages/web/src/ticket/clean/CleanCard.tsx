@@ -7,7 +7,7 @@ import type { GateRecord } from '@orthochrom/contract/shop/gateRecord.ts';
 import { askGate } from '@orthochrom/contract/plan/gateProduct.ts';
 import { answersAgain } from '../../safety/answers.ts';
 import { HeatCard } from '../flash/HeatCard.tsx';
-import type { Mix, TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
+import type { TicketWhole } from '@orthochrom/contract/shop/ticket.ts';
 import type { Coat } from '@orthochrom/contract/shop/coat.ts';
 import { noteDown } from '../../api/outbox.ts';
 import { useCare } from '../../api/reads.ts';
@@ -24,6 +24,7 @@ import { LookAgain } from './LookAgain.tsx';
 import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
 import styles from './CleanCard.module.css';
+import { IdleStep, type ToNext } from '../step/IdleStep.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 
@@ -37,8 +38,9 @@ export function CleanCard({
   keep,
   follow,
   gate,
+  toNext,
 }: CardProps & {
-  mix: Mix | undefined;
+  toNext: ToNext;
   follow: (next: Coat | undefined) => void;
   gate: GateRecord | undefined;
 }) {
@@ -113,12 +115,18 @@ export function CleanCard({
       </div>
     </div>
   );
+  const isOn = coat.endedAt !== undefined;
+  const clean = (
+    <>
+      <strong>{context.gun.name} is clean.</strong>{' '}
+      {isOn ? 'It was kept after this coat.' : 'Nothing of this coat has gone through it.'}
+    </>
+  );
+  if (isGunDone && !isOn && mixIds.length === 0) return <IdleStep {...toNext}>{clean}</IdleStep>;
   if (isGunDone)
     return (
       <StepFrame ways={ways} action={goOn || <CloseTicket whole={whole} />}>
-        <p className="card">
-          <strong>{context.gun.name} is clean.</strong> It was kept with this coat.
-        </p>
+        <p className="card">{clean}</p>
         {isAllDone && look && (
           <LookAgain timer={look} painterId={painter.id} nowMs={now} keep={keep} />
         )}

@@ -29,7 +29,7 @@ import { weekdayTimeText } from '../../words/timeText.ts';
 /** While the fog is there; after that the run-on is done and nothing more is said. */
 const RUN_ON: ReadonlySet<string> = new Set(['extraction-run-on', 'extraction-off']);
 
-type FlashCardProps = CardProps & { timer: Timer | undefined; gate: GateRecord | undefined };
+type FlashCardProps = CardProps & { timer: Timer; gate: GateRecord | undefined };
 
 export function FlashCard({
   whole,
@@ -46,7 +46,6 @@ export function FlashCard({
   const [touch, setTouch] = useState<Touch>();
   const [edge, setEdge] = useState<Touch>();
   const [busy, write] = useWrite();
-  if (!timer) return <p className="card">The flash clock starts when the coat is on.</p>;
   const leftMs = Date.parse(timer.dueAt) - now;
   const isUp = leftMs <= 0;
   const isConfirmed = timer.confirmedAt !== undefined;

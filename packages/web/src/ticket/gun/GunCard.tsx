@@ -39,7 +39,6 @@ import { wantsTestPanel } from '@orthochrom/contract/plan/testPanel.ts';
 import { useOverrides } from './useOverrides.ts';
 
 type GunCardProps = CardProps & {
-  gatePassed: boolean;
   guns: StoredGun[];
   pickGun: (gunId: string) => void;
   wishes: Wishes;
@@ -47,17 +46,7 @@ type GunCardProps = CardProps & {
   onSpray: () => void;
 };
 
-export function GunCard(props: GunCardProps) {
-  if (!props.gatePassed)
-    return (
-      <p className="card">
-        The safety gate of this stage comes first: no settings are shown before it has passed.
-      </p>
-    );
-  return <OpenGunCard {...props} />;
-}
-
-function OpenGunCard({
+export function GunCard({
   whole,
   coat,
   stage,

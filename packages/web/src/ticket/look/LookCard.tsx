@@ -88,8 +88,6 @@ export function LookCard({
   const setSeen = (next: Seen[]) => change({ seen: next });
   const [flowing, setFlowing] = useState<string>();
   const [busy, write] = useWrite();
-  if (coat.state !== 'flashed' && coat.state !== 'looked')
-    return <p className="card">Look at it once it has flashed and passed the touch test.</p>;
   const toggle = (item: Seen) => {
     if (item === 'nothing') return setSeen(seen.includes('nothing') ? [] : ['nothing']);
     const rest = seen.filter((other) => other !== 'nothing' && other !== item);

@@ -31,13 +31,7 @@ import { useStanding } from '../standing.ts';
 import type { Wishes } from '@orthochrom/contract/plan/contextOf.ts';
 
 export function MixCard(props: MixCardProps) {
-  const { gatePassed, mix, coat } = props;
-  if (!gatePassed)
-    return (
-      <p className="card">
-        The safety gate of this stage comes first: no recipe is shown before it has passed.
-      </p>
-    );
+  const { mix, coat } = props;
   if (coat.state === 'planned') return <LiveMix {...props} />;
   return mix ? <ReadyMix {...props} mix={mix} /> : <PourEntry {...props} />;
 }

@@ -5,7 +5,6 @@ import type { Mix } from '@orthochrom/contract/shop/ticket.ts';
 import type { CardProps } from '../cardProps.ts';
 
 export type MixCardProps = CardProps & {
-  gatePassed: boolean;
   mix: Mix | undefined;
   cups: StoredCup[];
   wishes: Wishes;

@@ -24,6 +24,7 @@ import {
 } from '../../words/tradeNames.ts';
 import { coatSaid, kindSaid } from '../coatOwn.ts';
 import { SettleBelow } from '../layers/SettleBelow.tsx';
+import { IdleStep, type ToNext } from '../step/IdleStep.tsx';
 import { PanelOrder } from './PanelOrder.tsx';
 import { Spraying } from './Spraying.tsx';
 import { TestPanelCard } from './TestPanelCard.tsx';
@@ -34,33 +35,21 @@ type SprayCardProps = CardProps & {
   mix: Mix | undefined;
   gatePassed: boolean;
   askGate: () => void;
+  toNext: ToNext;
   /** Kept without leaving this step. */
   keepHere: (whole: TicketWhole) => void;
 };
 
 export function SprayCard(props: SprayCardProps) {
-  const { whole, coat, context, gatePassed, askGate, keepHere } = props;
+  const { whole, coat, context, keepHere, toNext } = props;
   if (coat.state === 'spraying') return <Spraying {...props} />;
-  if (!gatePassed)
-    return (
-      <div className="card stack">
-        <p>The safety gate of this stage comes first.</p>
-        <div>
-          <Button onClick={askGate}>To the gate</Button>
-        </div>
-      </div>
-    );
   if (coat.state === 'taken')
     return wantsTestPanel(context, whole, coat) ? (
       <TestPanelCard {...props} keep={keepHere} />
     ) : (
       <ReadyToSpray {...props} />
     );
-  return (
-    <p className="card">
-      {coat.state === 'planned' ? 'Take the plan and pour first.' : 'This coat is on.'}
-    </p>
-  );
+  return <IdleStep {...toNext}>This coat is on.</IdleStep>;
 }
 
 function ReadyToSpray(props: SprayCardProps) {

@@ -1,0 +1,23 @@
+/** A step where nothing is to be done now: why, and the way to what is next. */
+import { Button } from '@mantine/core';
+import type { ReactNode } from 'react';
+import type { Awaited, Step } from '../coatSteps.ts';
+import { STEP_NAME } from '../StepTabs.tsx';
+import { StepFrame } from './StepFrame.tsx';
+
+export const AWAITED_WORDS: Record<Awaited, string> = {
+  gate: 'The safety gate of this stage comes first: no recipe and no setting is shown before it has passed.',
+  pour: 'Take the plan and pour first.',
+  coat: 'The flash clock starts when the coat is on.',
+  flash: 'Look at it once it has flashed and passed the touch test.',
+};
+
+export type ToNext = { next: Step; onNext: () => void };
+
+export function IdleStep({ children, next, onNext }: ToNext & { children: ReactNode }) {
+  return (
+    <StepFrame action={<Button onClick={onNext}>What is next: {STEP_NAME[next]}</Button>}>
+      <p className="card">{children}</p>
+    </StepFrame>
+  );
+}
