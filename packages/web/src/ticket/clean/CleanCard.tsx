@@ -24,7 +24,7 @@ import { LookAgain } from './LookAgain.tsx';
 import { isLastOfStage, isLastOfTicket } from '../coatSteps.ts';
 import { countdownText } from '../countdown.ts';
 import styles from './CleanCard.module.css';
-import { IdleStep, type ToNext } from '../step/IdleStep.tsx';
+import { IdleStep, NextStep, type ToNext } from '../step/IdleStep.tsx';
 import { StepFrame } from '../step/StepFrame.tsx';
 import type { CardProps } from '../cardProps.ts';
 
@@ -123,9 +123,10 @@ export function CleanCard({
     </>
   );
   if (isGunDone && !isOn && mixIds.length === 0) return <IdleStep {...toNext}>{clean}</IdleStep>;
+  const last = isOn ? <CloseTicket whole={whole} /> : <NextStep {...toNext} />;
   if (isGunDone)
     return (
-      <StepFrame ways={ways} action={goOn || <CloseTicket whole={whole} />}>
+      <StepFrame ways={ways} action={goOn || last}>
         <p className="card">{clean}</p>
         {isAllDone && look && (
           <LookAgain timer={look} painterId={painter.id} nowMs={now} keep={keep} />

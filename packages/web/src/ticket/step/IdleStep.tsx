@@ -14,9 +14,13 @@ export const AWAITED_WORDS: Record<Awaited, string> = {
 
 export type ToNext = { next: Step; onNext: () => void };
 
-export function IdleStep({ children, next, onNext }: ToNext & { children: ReactNode }) {
+export const NextStep = ({ next, onNext }: ToNext) => (
+  <Button onClick={onNext}>What is next: {STEP_NAME[next]}</Button>
+);
+
+export function IdleStep({ children, ...toNext }: ToNext & { children: ReactNode }) {
   return (
-    <StepFrame action={<Button onClick={onNext}>What is next: {STEP_NAME[next]}</Button>}>
+    <StepFrame action={<NextStep {...toNext} />}>
       <p className="card">{children}</p>
     </StepFrame>
   );
