@@ -1,5 +1,5 @@
 /** Laws of the plan over all the shop's paints, guns and painters, in air drawn at random. */
-import { USUAL_HABITS } from '@orthochrom/core/gun/preferences.ts';
+import { HABITS, USUAL_HABITS } from '@orthochrom/core/gun/preferences.ts';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { planCoat, type CoatPlan } from '../src/plan/planCoat.ts';
@@ -161,6 +161,28 @@ describe('whatever the air, the paint and the gun', () => {
       { numRuns: 60 },
     );
   });
+
+  // The gauge is read on the screen, and base is covered in the plan of its coats.
+  it.each(['needle', 'fan', 'distance', 'clearReduction', 'grade'] as const)(
+    'any other %s moves some plan: what is usual is no empty word',
+    (habit) => {
+      for (const value of HABITS[habit].filter((one) => one !== USUAL_HABITS[habit])) {
+        // Where a sheet says it itself, the habit moves nothing.
+        const isMoved = paints.some(({ id }) =>
+          guns.some((gun) => {
+            const context = contextFor(id, 24, { gun });
+            const answersOf = (way: PlanContext['painter']['way']) => {
+              const painter = { ...context.painter, way };
+              const { reducer, mix, setup, recoat } = planCoat({ ...context, painter });
+              return JSON.stringify({ reducer, mix, setup, recoat });
+            };
+            return answersOf({ [habit]: value }) !== answersOf({});
+          }),
+        );
+        expect(isMoved, value).toBe(true);
+      }
+    },
+  );
 
   it('the same question gets the same digits', () => {
     fc.assert(

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { USUAL_HABITS } from '../src/gun/preferences.ts';
 import { coatPlanOf } from '../src/coats/coatPlan.ts';
 import type { CoatPlanInput } from '../src/coats/coatPlanInput.ts';
 import { HISTORIES, SCOPES } from '../src/layers/foundLayer.ts';
@@ -71,6 +72,13 @@ const own = ({ coats }: ReturnType<typeof coatPlanOf>) =>
   coats.filter(({ role }) => role !== 'bed' && role !== 'fadeOut');
 
 describe('a plan for every coat', () => {
+  it('covers in coats where no habit was told', () =>
+    law((asked) => {
+      const { baseCover } = USUAL_HABITS;
+      expect(coatPlanOf({ ...asked, way: {} })).toEqual(
+        coatPlanOf({ ...asked, way: { baseCover } }),
+      );
+    }));
   it('aims outside the band only with mist, light and drop, and never over it', () =>
     law((asked) => {
       const [low, high] = asked.sheet!.wetFilmUm!;

@@ -1,20 +1,9 @@
 /** The ruled order of a coat as tabs: done, next, to come. */
 import { CheckIcon } from 'lucide-react';
 import { useEffect, useRef } from 'react';
+import { STEP_NAME } from '../words/tradeNames.ts';
 import { STEPS, type Step } from './coatSteps.ts';
 import styles from './StepTabs.module.css';
-
-export const STEP_NAME: Record<Step, string> = {
-  prep: 'Prep',
-  gate: 'Gate',
-  air: 'Air',
-  mix: 'Mix',
-  gun: 'Gun',
-  spray: 'Spray',
-  flash: 'Flash',
-  look: 'Look',
-  clean: 'Clean',
-};
 
 export function StepTabs({
   current,

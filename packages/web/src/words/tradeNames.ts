@@ -4,6 +4,7 @@ import type { Build } from '@orthochrom/core/heat/panelHeat.ts';
 import type { Exposure } from '@orthochrom/core/prep/exposure.ts';
 import type { WorkKind } from '@orthochrom/contract/shop/layerWork.ts';
 import type { CoatState, SettingName } from '@orthochrom/contract/shop/coat.ts';
+import type { Step } from '../ticket/coatSteps.ts';
 
 export const STAGE_NAME: Record<Stage, string> = {
   primer: 'Primer',
@@ -103,3 +104,16 @@ export const NO_SIDE_LIGHT_WORDS =
 /** How a fade is sprayed. */
 export const FADE_WORDS =
   'Where it fades: further back, less air, the trigger eased as the arm arcs out, air on to the end.';
+
+/** The steps of a coat, as their tabs say them. */
+export const STEP_NAME: Record<Step, string> = {
+  prep: 'Prep',
+  gate: 'Gate',
+  air: 'Air',
+  mix: 'Mix',
+  gun: 'Gun',
+  spray: 'Spray',
+  flash: 'Flash',
+  look: 'Look',
+  clean: 'Clean',
+};

@@ -2,7 +2,7 @@
 import { Button } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { Awaited, Step } from '../coatSteps.ts';
-import { STEP_NAME } from '../StepTabs.tsx';
+import { STEP_NAME } from '../../words/tradeNames.ts';
 import { StepFrame } from './StepFrame.tsx';
 
 export const AWAITED_WORDS: Record<Awaited, string> = {
